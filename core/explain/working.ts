@@ -1,0 +1,52 @@
+/** The working of a number, written down by the code that worked it out. */
+import { formatNumber, decimalsFor } from '../quantity/format'
+import type { SourceKey } from '../constants/sources'
+import type { Share } from '../uncertainty/propagate'
+
+export interface WorkingInput {
+  /** As it stands in the formula. */
+  symbol: string
+  name: string
+  value: number | null
+  unit: string
+  /** Standard uncertainty, in the input's unit. */
+  u?: number | null
+  from: 'measured' | 'assumed' | 'computed' | 'constant' | 'reference'
+  /** Path of this input's own working, where it has one. */
+  path?: string
+}
+
+export interface Working {
+  path: string
+  title: string
+  value: number | null
+  unit: string
+  /** With the symbols of the inputs in braces. */
+  formula: string
+  inputs: WorkingInput[]
+  source: SourceKey
+  note?: string
+  /** Shares of the variance, largest first. */
+  shares?: Share[]
+}
+
+/** Takes a working down; absent where nobody asked. */
+export type Tell = (working: Working) => void
+
+/** The formula as it is read: symbols without their braces. */
+export const formulaText = (working: Working): string => working.formula.replace(/[{}]/g, '')
+
+/** The same formula with its numbers. */
+export function substitutedFormula(working: Working): string {
+  return working.formula.replace(/\{([^}]+)\}/g, (_, symbol: string) => {
+    const input = working.inputs.find(one => one.symbol === symbol)
+    if (!input || input.value === null) return symbol
+    const text = formatNumber(input.value, Math.min(decimalsFor(input.value, 5), 6))
+    return text.startsWith('−') ? `(${text})` : text
+  })
+}
+
+/** The working of one number of an answer, by its path; null where the number has none. */
+export function explain(answer: { workings?: Record<string, Working> }, path: string): Working | null {
+  return answer.workings?.[path] ?? null
+}

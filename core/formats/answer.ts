@@ -1,0 +1,83 @@
+/** The contract's answer. A number that cannot be computed is null with a flag that says why. */
+import type { Ending } from '../run/deriveTimes'
+import type { Reference, RungName } from '../normalise/reference'
+import type { Working } from '../explain/working'
+import type { UnreadableRun } from './document'
+
+export interface Flag {
+  code: string
+  severity: 'error' | 'warning' | 'note'
+  text: string
+}
+
+export type Basis = 'measured' | 'ownSeries' | 'classDefault' | 'assumed' | 'notInModel'
+
+export interface Rung {
+  rung: RungName
+  factor: number | null
+  /** Fuel per litre after this rung. */
+  gPerL: number | null
+  /** Its cumulative standard uncertainty [g/L]. */
+  u: number | null
+  /** This rung's own part of it [g/L]. */
+  ownU: number | null
+  basis: Basis
+  reach: { tested: [number, number], asked: number } | null
+  /** What the rung moves, from the run's to the reference's. */
+  moved: { from: number | null, to: number | null, unit: string }
+}
+
+export interface RunAnswer {
+  id: string
+  setup: string | null
+  origin: string
+  kind: string
+  boilingPointC: number | null
+  ended: Ending | null
+  stallsAtC: number | null
+  litres: number | null
+  timeToBoilS: number | null
+  timeToBoilU: number | null
+  boilFrom: 'call' | 'trace' | 'extrapolated' | null
+  fuelToBoilG: number | null
+  efficiency: number | null
+  efficiencyU: number | null
+  firepowerW: number | null
+  burnRateGPerMin: number | null
+  q0W: number | null
+  gPerL: number | null
+  gPerLU: number | null
+  gPerLPerK: number | null
+  normalisedGPerL: number | null
+  normalisedU: number | null
+  normalisedTimeS: number | null
+  status: 'normalised' | 'partly' | 'not'
+  /** JSON paths of the readings, and names of the series, without which the figure is partial. */
+  missing: string[]
+  ladder: Rung[]
+  flags: Flag[]
+  /** Parts of normalisedU that repeating shrinks, and does not; for the mean of a set-up. */
+  normalisedURandom: number | null
+  normalisedUShared: number | null
+  workings?: Record<string, Working>
+}
+
+export interface SetupAnswer {
+  setup: string
+  origin: string
+  n: number
+  meanGPerL: number
+  meanU: number
+  sdGPerL: number | null
+  ci95: [number, number] | null
+  wind: null
+}
+
+export interface ReduceAnswer {
+  format: 'vulcanum-reduced'
+  version: 1
+  core: string
+  reference: Reference
+  runs: (RunAnswer | UnreadableRun)[]
+  setups: SetupAnswer[]
+}

@@ -1,0 +1,30 @@
+/** The limit nothing may beat: the heat in the fuel. */
+import type { Flag } from '../formats/answer'
+import type { BurnerKind } from '../formats/document'
+
+/** Efficiencies seen per kind of set-up. Source: commonPractice. */
+const BANDS: Record<'gas' | 'finned' | 'alcohol' | 'solid' | 'wood', readonly [number, number]> = {
+  gas: [0.30, 0.65], finned: [0.45, 0.85], alcohol: [0.20, 0.65], solid: [0.15, 0.55], wood: [0.05, 0.45],
+}
+
+const BAND_OF: Record<BurnerKind, keyof typeof BANDS> = {
+  'canister-top': 'gas', 'integrated': 'finned', 'remote-gas': 'gas', 'liquid-pressure': 'gas',
+  'alcohol': 'alcohol', 'gel': 'alcohol', 'solid': 'solid', 'wood': 'wood',
+}
+
+/**
+ * Says when an efficiency is impossible (above 100 %), or lies outside what its kind of set-up does by more than its expanded uncertainty.
+ * @param efficiency as a fraction; `u` its standard uncertainty
+ */
+export function efficiencyFlags(efficiency: number, u: number, { burner, finned }: { burner: BurnerKind | null, finned: boolean | null }): Flag[] {
+  const percent = Math.round(efficiency * 100)
+  if (efficiency > 1) {
+    return [{ code: 'impossible-efficiency', severity: 'error', text: `Impossible: ${percent} % of the fuel’s heat. Check water, fuel and start temperature.` }]
+  }
+  if (burner === null) return []
+  const [low, high] = BANDS[finned ? 'finned' : BAND_OF[burner]]
+  const expanded = Number.isFinite(u) ? 2 * u : 0
+  if (efficiency + expanded >= low && efficiency - expanded <= high) return []
+  const usual = `${Math.round(low * 100)} to ${Math.round(high * 100)} %`
+  return [{ code: 'doubtful-efficiency', severity: 'warning', text: `Doubtful: ${percent} % of the fuel’s heat, where such a set-up reaches ${usual}.` }]
+}

@@ -1,0 +1,100 @@
+/** From a run's readings to the numbers of its heat balance. */
+import { altitudeFromStationPressure } from '../air/pressure'
+import { ASSUMED_HUMIDITY } from '../heating/evaporation'
+import { LOSS_ESTIMATE } from '../heating/loss'
+import { potAreas, potHeatCapacity } from '../heating/pot'
+import type { Flag } from '../formats/answer'
+import type { ReduceOptions, RunDocument } from '../formats/document'
+import { defaultEnthalpy, type HeatRun } from '../normalise/heatRun'
+import type { UncertainInput } from '../uncertainty/propagate'
+import type { Readings } from './readings'
+import { uncertainInputs } from './uncertainInputs'
+
+export interface Prepared {
+  run: HeatRun
+  inputs: UncertainInput<HeatRun>[]
+  /** Readings without which the ladder cannot be climbed. */
+  missing: string[]
+  flags: Flag[]
+}
+
+/** Below the boiling point by the convention, where no probe says [K]. Source: estimate. */
+const FIRST_BUBBLES_BELOW_K = { value: 6, u: 4 }
+const PLATEAU_BELOW_K = 0.5
+/** Unknown numbers are NaN inside; they come out as null with a missing reading. */
+export function prepareHeatRun(document: RunDocument, readings: Readings, options: ReduceOptions): Prepared {
+  const { place, water, pot } = document
+  const flags: Flag[] = []
+  const waterKg = water.massG === null ? NaN : water.massG / 1000
+  const capacity = potHeatCapacity(pot.massG === null ? null : pot.massG / 1000, pot.material)
+  const areas = potAreas(pot.diameterMm === null ? null : pot.diameterMm / 1000, waterKg)
+  const aim = aimOf(document, readings, options)
+  const open = document.lid === false
+  const run: HeatRun = {
+    waterKg, startC: water.startC ?? NaN, airC: place.airC ?? options.reference.airC, pressurePa: readings.pressure?.pressurePa ?? NaN,
+    windMS: readings.windMS ?? 0, humidity: place.humidityPct === null ? ASSUMED_HUMIDITY : place.humidityPct / 100,
+    belowBoilK: aim.belowBoilK, targetC: aim.targetC, reachedC: readings.times.boilS === null ? water.endC ?? NaN : null,
+    heatS: readings.heatS ?? NaN, leadS: readings.leadS, fuelKg: (readings.toEnd?.grams ?? NaN) / 1000, potJPerK: capacity.jPerK,
+    lidM2: areas.lidM2, sideM2: areas.sideM2, closeCone: document.screen === 'cone', filmWPerM2K: LOSS_ESTIMATE.filmWPerM2K.value,
+    sideShare: LOSS_ESTIMATE.sideShare.value, windSlopePerMS: LOSS_ESTIMATE.windSlopePerMS.value, lossWPerK: document.lossWPerK?.value ?? null,
+    thetaK: options.theta.value, evaporationScale: open ? 1 : 0, altitudeFactor: 1,
+    lhvJPerKg: (document.fuel.lhvMJPerKg ?? readings.fuel?.lowerHeatingValue.value ?? NaN) * 1e6, enthalpy: defaultEnthalpy,
+  }
+  flags.push(...assumptionFlags(document, { capacity, areas, open, readings }))
+  return { run, inputs: uncertainInputs(document, readings, options, { run, capacityU: capacity.u, belowBoilU: aim.u, open }), missing: missingFor(document, readings), flags }
+}
+
+function missingFor(document: RunDocument, readings: Readings): string[] {
+  const missing: string[] = []
+  if (document.water.massG === null) missing.push('water.massG')
+  if (document.water.startC === null) missing.push('water.startC')
+  if (readings.pressure === null) missing.push('place.altitudeM')
+  if (readings.times.potOnS === null) missing.push('events.potOn')
+  if (readings.times.boilS === null && readings.times.endedS === null) missing.push('events.rollingBoil')
+  if (readings.times.boilS === null && readings.times.endedS !== null && document.water.endC === null) missing.push('water.endC')
+  return missing
+}
+
+/** The temperature aimed at, by the boil convention. Sources: commonPractice; the 6 ± 4 K of first bubbles: estimate. */
+function aimOf(document: RunDocument, { boilingC, times }: Readings, { boil }: ReduceOptions): { belowBoilK: number, targetC: number | null, u: number } {
+  if (typeof boil === 'object') return { belowBoilK: 0, targetC: boil.targetC, u: 0 }
+  if (boil === 'plateau') return { belowBoilK: PLATEAU_BELOW_K, targetC: null, u: 0 }
+  if (boil !== 'firstBubbles') return { belowBoilK: 0, targetC: null, u: 0 }
+  const probe = times.boilS === null ? null : probeReading(document, times.boilS)
+  if (probe === null || boilingC === null) return { belowBoilK: FIRST_BUBBLES_BELOW_K.value, targetC: null, u: FIRST_BUBBLES_BELOW_K.u }
+  return { belowBoilK: Math.max(0, boilingC - probe), targetC: null, u: document.uncertainty.startC }
+}
+
+const PROBE_WINDOW_S = 5
+
+/** The sample or reading nearest to a moment, within 5 s of it [°C]. */
+function probeReading(document: RunDocument, atS: number): number | null {
+  const readings = document.events.filter(e => e.kind === 'reading' && typeof e.waterC === 'number').map(e => [e.s, e.waterC!] as const)
+  let best: readonly [number, number] | null = null
+  for (const one of [...document.trace, ...readings]) if (best === null || Math.abs(one[0] - atS) < Math.abs(best[0] - atS)) best = one
+  return best !== null && Math.abs(best[0] - atS) <= PROBE_WINDOW_S ? best[1] : null
+}
+
+interface Assumed {
+  capacity: ReturnType<typeof potHeatCapacity>
+  areas: ReturnType<typeof potAreas>
+  open: boolean
+  readings: Readings
+}
+
+function assumptionFlags(document: RunDocument, { capacity, areas, open, readings }: Assumed): Flag[] {
+  const note = (code: string, text: string): Flag => ({ code, severity: 'note', text })
+  const flags: Flag[] = []
+  if (document.lossWPerK === null) {
+    const shape = areas.assumed ? ' No pot diameter: a cylinder as high as wide is assumed.' : ''
+    flags.push(note('loss-estimated', `Heat loss estimated from the pot’s geometry; a cool-down test would measure it.${shape}`))
+  }
+  if (capacity.assumed === 'all') flags.push(note('pot-mass-assumed', `Pot mass not given: heat capacity assumed ${capacity.jPerK} ± ${capacity.u} J/K.`))
+  if (capacity.assumed === 'material') flags.push(note('pot-material-assumed', 'Pot material not given: a specific heat of 700 ± 150 J/(kg·K) is assumed.'))
+  if (document.place.airC === null) flags.push(note('air-not-measured', 'Air temperature not measured: taken as the reference’s, and the rung left open.'))
+  if (document.lid === null) flags.push(note('lid-not-stated', 'Lid not stated: taken as on (assumed).'))
+  if (open && document.place.humidityPct === null) flags.push(note('humidity-assumed', 'Open pot: humidity assumed 50 %.'))
+  const altitudeM = readings.pressure === null ? 0 : altitudeFromStationPressure(readings.pressure.pressurePa)
+  if (Math.abs(altitudeM) >= 300) flags.push(note('altitude-effect', 'What thin air does to the burner beyond the boiling point is not corrected; the uncertainty allows for it.'))
+  return flags
+}

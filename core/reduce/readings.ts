@@ -1,0 +1,168 @@
+/** What a run's document says, read by the conventions asked for: boiling point, times, fuel. Each number's working is told here. */
+import { stationPressureFromReadings, type StationPressure } from '../air/pressure'
+import { windAtPot } from '../air/wind'
+import { fuelOfKind, type Fuel } from '../constants/fuels'
+import type { Tell } from '../explain/working'
+import type { Flag } from '../formats/answer'
+import type { ReduceOptions, RunDocument } from '../formats/document'
+import { deriveTimes, type DerivedTimes } from '../run/deriveTimes'
+import { fuelToBoil, type FuelToBoil } from '../run/fuelToBoil'
+import { fuelUsed, type FuelUsed } from '../run/fuelUsed'
+import { boilingPointFromPressure, BOILING_VALIDITY_PA } from '../water/saturation'
+import { litresFromMass, DENSITY_20C } from '../water/liquid'
+import { formatClock } from '../quantity/format'
+
+/** Less between two marks is one moment. */
+const SHORTEST_HEATING_S = 1
+
+export interface Readings {
+  pressure: StationPressure | null
+  boilingC: number | null
+  /** Wind at the pot [m/s]; null: not measured. */
+  windMS: number | null
+  times: DerivedTimes
+  fuel: Fuel | null
+  used: FuelUsed | null
+  /** Fuel to the boil, or to where a run without one ended; null where it cannot be known. */
+  toEnd: FuelToBoil | null
+  /** Pot-on to the boil, or to where a run without one ended [s]. */
+  heatS: number | null
+  /** Lighting to pot-on [s]. */
+  leadS: number
+  litres: number | null
+  flags: Flag[]
+  missing: string[]
+}
+
+export function readRun(document: RunDocument, options: ReduceOptions, tell?: Tell): Readings {
+  const flags: Flag[] = []
+  const missing: string[] = []
+  const { place } = document
+  const pressure = readPressure(document, flags, missing)
+  const boilingC = pressure === null ? null : boilingPointFromPressure(pressure.pressurePa)
+  if (pressure !== null && boilingC !== null) tellBoilingPoint(pressure, boilingC, place, tell)
+  const windMS = place.windMS === null ? null : windAtPot(place.windMS, place.windHeightM)
+  const times = deriveTimes(document.events, document.trace, { clock: options.clock, boil: options.boil, boilingC })
+  flags.push(...timeFlags(times, options))
+  const fuel = document.fuel.kind === null ? null : fuelOfKind(document.fuel.kind)
+  const used = fuelUsed(document.fuel, document.events, fuel, place.airC)
+  if (used === null) missing.push('fuel.usedG')
+  else {
+    flags.push(...used.flags)
+    tellFuelUsed(used, tell)
+  }
+  const { heatS, leadS } = heatingSpan(times, flags)
+  const toEnd = used === null || used.grams <= 0 ? null : fuelToEnd(used.grams, times, document.fuel.burnOutShare)
+  if (toEnd) flags.push(...toEnd.flags)
+  if (used !== null && toEnd !== null) tellFuelToBoil(used, toEnd, times, tell)
+  const litres = litresOf(document, options, missing, tell)
+  return { pressure, boilingC, windMS, times, fuel, used, toEnd, heatS, leadS, litres, flags, missing }
+}
+
+function readPressure({ place, uncertainty }: RunDocument, flags: Flag[], missing: string[]): StationPressure | null {
+  const hPa = (value: number | null) => (value === null ? null : value * 100)
+  const pressure = stationPressureFromReadings({
+    stationPressurePa: hPa(place.stationPressureHPa), seaLevelPressurePa: hPa(place.seaLevelPressureHPa),
+    altitudeM: place.altitudeM, airC: place.airC, readingUPa: uncertainty.pressureHPa * 100,
+  })
+  if (pressure === null) missing.push('place.altitudeM')
+  if (pressure !== null && (pressure.pressurePa < BOILING_VALIDITY_PA.min || pressure.pressurePa > BOILING_VALIDITY_PA.max)) {
+    flags.push({ code: 'pressure-out-of-range', severity: 'error', text: `Station pressure ${(pressure.pressurePa / 100).toFixed(1)} hPa is outside 250 to 1200 hPa.` })
+    return null
+  }
+  return pressure
+}
+
+function tellBoilingPoint(pressure: StationPressure, boilingC: number, place: RunDocument['place'], tell?: Tell): void {
+  tell?.({
+    path: 'pressureHPa', title: 'Station pressure', value: pressure.pressurePa / 100, unit: 'hPa', formula: pressure.formula, source: pressure.source,
+    inputs: [
+      { symbol: 'reading', name: 'Pressure, measured', value: place.stationPressureHPa, unit: 'hPa', from: 'measured', u: pressure.uPa / 100 } as const,
+      { symbol: 'p_sl', name: 'Pressure reduced to sea level', value: place.seaLevelPressureHPa, unit: 'hPa', from: 'measured' } as const,
+      { symbol: 'h', name: 'Altitude', value: place.altitudeM, unit: 'm', from: 'measured' } as const,
+    ].filter(input => pressure.formula.includes(`{${input.symbol}}`)),
+    note: pressure.basis === 'altitude' ? 'Weather moves the pressure: ± 8 hPa (standard) is assumed.' : undefined,
+  })
+  tell?.({
+    path: 'boilingPointC', title: 'Boiling point here', value: boilingC, unit: '°C', formula: 'T_b({p})', source: 'iapwsIf97',
+    inputs: [{ symbol: 'p', name: 'Station pressure', value: pressure.pressurePa / 100, u: pressure.uPa / 100, unit: 'hPa', from: 'computed', path: 'pressureHPa' }],
+  })
+}
+
+function tellFuelUsed(used: FuelUsed, tell?: Tell): void {
+  tell?.({
+    path: 'usedG', title: 'Fuel used', value: used.grams, unit: 'g', formula: used.formula, source: 'gumResolution',
+    inputs: used.inputs.map(([symbol, name, value, unit]) => ({ symbol, name, value, unit, from: 'measured' as const })),
+    note: `Standard uncertainty of the weighings ${used.uRandomG.toFixed(3)} g.`,
+  })
+}
+
+/** From pot-on to the boil, or to where a run without one ended. */
+function heatingSpan(times: DerivedTimes, flags: Flag[]): { heatS: number | null, leadS: number } {
+  const { potOnS, litS, boilS, endedS } = times
+  const endS = boilS ?? endedS
+  const leadS = litS !== null && potOnS !== null && potOnS > litS ? potOnS - litS : 0
+  if (potOnS === null || endS === null) return { heatS: null, leadS }
+  if (endS - potOnS >= SHORTEST_HEATING_S) return { heatS: endS - potOnS, leadS }
+  const what = boilS === null ? 'The end' : 'Boil'
+  const order = endS < potOnS ? 'before' : 'not after'
+  flags.push({ code: 'boil-before-pot-on', severity: 'error', text: `${what} (${formatClock(endS)}) is ${order} pot-on (${formatClock(potOnS)}). Swapped?` })
+  return { heatS: null, leadS }
+}
+
+function fuelToEnd(usedG: number, times: DerivedTimes, takeShare: boolean): FuelToBoil | null {
+  const flameStartS = times.litS ?? times.potOnS
+  const endS = times.boilS ?? times.endedS
+  if (flameStartS === null || endS === null || endS - flameStartS < SHORTEST_HEATING_S) return null
+  return fuelToBoil(usedG, { flameStartS, flameEndS: times.boilS === null ? null : times.flameEndS, boilS: endS, takeShare })
+}
+
+function tellFuelToBoil(used: FuelUsed, toEnd: FuelToBoil, times: DerivedTimes, tell?: Tell): void {
+  if (toEnd.grams === null) return
+  const shared = toEnd.share !== 1
+  tell?.({
+    path: 'fuelToBoilG', title: times.boilS === null ? 'Fuel until it ended' : 'Fuel to the boil', value: toEnd.grams, unit: 'g',
+    formula: shared ? '{m} · {share}' : '{m}', source: 'commonPractice',
+    inputs: [
+      { symbol: 'm', name: 'Fuel used', value: used.grams, unit: 'g', u: used.uRandomG, from: 'computed', path: 'usedG' },
+      ...(shared ? [{ symbol: 'share', name: 'Share of burn time', value: toEnd.share, unit: '', from: 'assumed' as const }] : []),
+    ],
+  })
+}
+
+function litresOf(document: RunDocument, options: ReduceOptions, missing: string[], tell?: Tell): number | null {
+  const remaining = options.litre === 'remaining'
+  const grams = remaining ? document.water.endMassG : document.water.massG
+  if (grams === null) {
+    missing.push(remaining ? 'water.endMassG' : 'water.massG')
+    return null
+  }
+  const litres = litresFromMass(grams / 1000)
+  tell?.({
+    path: 'litres', title: remaining ? 'Litres of hot water left' : 'Litres put in', value: litres, unit: 'L', formula: '{m_w} / {ρ}', source: 'if97Fit',
+    inputs: [
+      { symbol: 'm_w', name: remaining ? 'Water left' : 'Water put in', value: grams, unit: 'g', u: document.uncertainty.waterG, from: 'measured' },
+      { symbol: 'ρ', name: 'Density at 20 °C', value: DENSITY_20C, unit: 'kg/m³', from: 'constant' },
+    ],
+    note: 'A litre is a mass of water at 20 °C, so it does not change with the thermometer.',
+  })
+  return litres
+}
+
+function timeFlags(times: DerivedTimes, { boil, clock }: ReduceOptions): Flag[] {
+  const flags: Flag[] = []
+  if (times.potOnAssumed) flags.push({ code: 'pot-on-assumed', severity: 'note', text: 'Pot-on was not marked: taken as the lighting (assumed).' })
+  if (times.clockZeroS === null) flags.push({ code: 'clock-not-marked', severity: 'warning', text: `The clock starts at "${clock}", which was not marked.` })
+  if (times.burns > 1) flags.push({ code: 'several-burns', severity: 'warning', text: 'Lit again during the run: burns with gaps are not normalised yet.' })
+  if (times.boilS === null && times.boilsMarked.length > 0) {
+    const wanted = typeof boil === 'object' ? `the target ${boil.targetC} °C` : `"${boil}"`
+    flags.push({ code: 'boil-not-by-convention', severity: 'warning', text: `Marked: ${times.boilsMarked.join(', ')}. The convention asks for ${wanted}.` })
+  } else if (times.boilS === null && times.ended === null) {
+    flags.push({ code: 'no-end-marked', severity: 'warning', text: 'Neither a boil nor an end is marked.' })
+  }
+  if (times.ended === 'stopped') {
+    const reason = times.stoppedReason ? ` (${times.stoppedReason})` : ''
+    flags.push({ code: 'stopped', severity: 'note', text: `Stopped from outside${reason}. Not a failure to boil.` })
+  }
+  return flags
+}

@@ -1,0 +1,5 @@
+/** The part of jstat (which ships no types) that the core uses. */
+declare module 'jstat' {
+  const jstat: { studentt: { inv(probability: number, degreesOfFreedom: number): number } }
+  export default jstat
+}

@@ -1,0 +1,19 @@
+/** Results as CSV: one row a run, figures of the same answer as screen and JSON. */
+import Papa from 'papaparse'
+import type { ReduceAnswer } from '../core/formats/answer'
+
+const COLUMNS = [
+  'id', 'setup', 'origin', 'kind', 'status', 'ended', 'boilingPointC', 'litres', 'timeToBoilS', 'timeToBoilU', 'boilFrom', 'fuelToBoilG', 'efficiency', 'efficiencyU',
+  'firepowerW', 'burnRateGPerMin', 'q0W', 'gPerL', 'gPerLU', 'gPerLPerK', 'normalisedGPerL', 'normalisedU', 'normalisedTimeS', 'stallsAtC',
+] as const
+const RUNG_COLUMNS = ['start', 'boilingPoint', 'surroundings', 'wind', 'supply'] as const
+
+export function answerCsv(answer: ReduceAnswer): string {
+  const fields = [...COLUMNS, ...RUNG_COLUMNS.map(rung => `factor.${rung}`), 'missing', 'flags', 'error']
+  const data = answer.runs.map((run) => {
+    if ('error' in run) return fields.map(field => (field === 'id' || field === 'error' ? run[field] : ''))
+    const factors = RUNG_COLUMNS.map(name => run.ladder.find(rung => rung.rung === name)?.factor ?? '')
+    return [...COLUMNS.map(column => run[column] ?? ''), ...factors, run.missing.join(' '), run.flags.map(flag => flag.code).join(' '), '']
+  })
+  return Papa.unparse({ fields, data }, { newline: '\n', escapeFormulae: true })
+}
