@@ -28,4 +28,3 @@ function setupsOf(runs: readonly (RunAnswer | UnreadableRun)[]): SetupAnswer[] {
     ...setupMean(members.map(run => ({ gPerL: run.normalisedGPerL!, uRandom: run.normalisedURandom ?? 0, uShared: run.normalisedUShared ?? 0 }))),
   }))
 }
-

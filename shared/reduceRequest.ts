@@ -119,6 +119,9 @@ function withDefaults<T extends object>(defaults: T, got: unknown): T {
   return { ...defaults, ...Object.fromEntries(given) }
 }
 
+/** The contract's options where a request names none. */
+export const defaultOptions = (): Omit<ReduceRequest, 'runs'> => fillOptions({})
+
 const NOTHING = {
   place: { altitudeM: null, stationPressureHPa: null, seaLevelPressureHPa: null, airC: null, windMS: null, windHeightM: null, humidityPct: null },
   water: { massG: null, startC: null, endMassG: null, endC: null, snowG: null },

@@ -86,7 +86,7 @@ const ALL: Fuel[] = [
   gas('isobutane', 'Isobutane', { isobutane: 1 }, 0.05),
   gas('n-butane', 'n-Butane', { 'n-butane': 1 }, 0.05),
   gas('isobutane-propane', 'Isobutane and propane, 80/20 by mass', { isobutane: 0.8, propane: 0.2 }, 0.15),
-  gas('butane-propane', 'n-Butane and propane, 70/30 by mass', { 'n-butane': 0.7, propane: 0.3 }, 0.15),
+  gas('butane-propane', 'n-Butane and propane, 70/30 by mass', { 'n-butane': 0.7, 'propane': 0.3 }, 0.15),
   other('methanol', 'Methanol', 'alcohol', lhv(pure('methanol'), 0.1, 'formation'), density(791.3, 1), 1.2e-3),
   other('ethanol', 'Ethanol, absolute', 'alcohol', lhv(pure('ethanol'), 0.1, 'formation'), density(789.3, 1), 1.1e-3),
   {

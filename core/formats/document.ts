@@ -28,8 +28,8 @@ export interface RunDocument {
   origin: Origin
   kind: TestKind
   place: {
-    altitudeM: Maybe<number>, stationPressureHPa: Maybe<number>, seaLevelPressureHPa: Maybe<number>, airC: Maybe<number>
-    windMS: Maybe<number>, windHeightM: Maybe<number>, humidityPct: Maybe<number>
+    altitudeM: Maybe<number>; stationPressureHPa: Maybe<number>; seaLevelPressureHPa: Maybe<number>; airC: Maybe<number>
+    windMS: Maybe<number>; windHeightM: Maybe<number>; humidityPct: Maybe<number>
   }
   water: { massG: Maybe<number>, startC: Maybe<number>, endMassG: Maybe<number>, endC: Maybe<number>, snowG: Maybe<number> }
   pot: { massG: Maybe<number>, material: Maybe<PotMaterial>, diameterMm: Maybe<number>, finned: Maybe<boolean> }
@@ -37,9 +37,9 @@ export interface RunDocument {
   screen: Maybe<Screen>
   burner: { kind: Maybe<BurnerKind>, head: Maybe<Head> }
   fuel: {
-    kind: Maybe<string>, lhvMJPerKg: Maybe<number>, usedG: Maybe<number>, beforeG: Maybe<number>, afterG: Maybe<number>, leftoverG: Maybe<number>
-    usedMl: Maybe<number>, densityGPerMl: Maybe<number>, moisturePct: Maybe<number>, charG: Maybe<number>
-    scaleResolutionG: Maybe<number>, scaleAccuracyG: Maybe<number>, loadG: Maybe<number>, burnOutShare: boolean
+    kind: Maybe<string>; lhvMJPerKg: Maybe<number>; usedG: Maybe<number>; beforeG: Maybe<number>; afterG: Maybe<number>; leftoverG: Maybe<number>
+    usedMl: Maybe<number>; densityGPerMl: Maybe<number>; moisturePct: Maybe<number>; charG: Maybe<number>
+    scaleResolutionG: Maybe<number>; scaleAccuracyG: Maybe<number>; loadG: Maybe<number>; burnOutShare: boolean
   }
   lossWPerK: Maybe<{ value: number, u: number }>
   uncertainty: { startC: number, airC: number, boilCallS: number, waterG: number, windMS: number, pressureHPa: number }

@@ -80,7 +80,8 @@ export function heatingIn(run: HeatRun, at: Conditions, endC: number): Heating {
     startC: at.startC, endC, airC: at.airC,
     capacityJPerK: riseK === 0 ? run.waterKg * 4180 + run.potJPerK : sensibleHeat(run, at.startC, endC) / riseK,
     lossWPerK: lossCoefficient(run, at.windMS), thetaK: run.thetaK,
-    evaporation: run.evaporationScale === 0 ? null
+    evaporation: run.evaporationScale === 0
+? null
       : { powerW: tempC => run.evaporationScale * evaporationPower(tempC, surface), heldFromC: evaporationHeldFrom(at.pressurePa) },
   }
 }

@@ -96,7 +96,8 @@ function startFlags(run: HeatRun, { boilingC }: Readings): Flag[] {
   return [{ code: 'start-above-boiling', severity: 'error', text: `The start (${run.startC.toFixed(1)} °C) is not below where the boil is (${boilingC.toFixed(1)} °C here). °C or °F?` }]
 }
 
-const kindFlags = ({ kind }: RunDocument): Flag[] => (NORMALISED_KINDS.includes(kind) ? []
+const kindFlags = ({ kind }: RunDocument): Flag[] => (NORMALISED_KINDS.includes(kind)
+? []
   : [{ code: 'kind-not-normalised', severity: 'note', text: `A "${kind}" test is not normalised; its figures stand as measured.` }])
 
 function stallFlags(run: HeatRun, { times, windMS }: Readings, { stallsAtC, ownS }: Climb, options: ReduceOptions): Flag[] {

@@ -135,7 +135,9 @@ export function tellLadder({ result: { rungs, budgets }, options, tell }: Compos
 
 function rungInputs(rung: Rung, before: number): WorkingInput[] {
   const { from, to, unit } = rung.moved
-  const moves: WorkingInput[] = from === null || to === null ? [] : [
+  const moves: WorkingInput[] = from === null || to === null
+? []
+: [
     { symbol: 'from', name: 'Here', value: from, unit, from: 'measured' }, { symbol: 'to', name: 'At the reference', value: to, unit, from: 'reference' },
   ]
   return [

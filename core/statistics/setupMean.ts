@@ -1,4 +1,5 @@
 /** Mean of a set-up's normalised runs, with what its runs share kept apart. */
+/// <reference path="./jstat.d.ts" />
 import jstat from 'jstat'
 import type { SetupAnswer } from '../formats/answer'
 

@@ -1,0 +1,46 @@
+<script setup lang="ts">
+import { formatInUnit, formatClock } from '#core/quantity/format'
+import type { QuantityKindName, UnitSystem } from '#core/quantity/kinds'
+import { QUANTITY_KINDS } from '#core/quantity/kinds'
+import { parseQuantity } from '#core/quantity/parseQuantity'
+
+/** A box that takes a quantity as it is said, and says what it read. */
+const props = defineProps<{ label: string, kind: QuantityKindName, units: UnitSystem, problem?: string, hint?: string, placeholder?: string }>()
+const text = defineModel<string>({ required: true })
+const emit = defineEmits<{ left: [] }>()
+const id = useId()
+
+const METRIC: Record<string, string> = { mass: 'g', volume: 'ml', temperature: 'degC', length: 'm', speed: 'mps', pressure: 'hPa', share: 'pct' }
+const readAs = computed(() => {
+  if (!text.value.trim()) return null
+  const read = parseQuantity(text.value, props.kind, props.units)
+  if (!read.ok) return null
+  const { dimension, value, unit } = read.value
+  if (dimension === 'duration') return `${formatClock(value)} min:s`
+  const target = METRIC[dimension]!
+  return unit === target && /[a-z°%]/i.test(text.value) ? null : formatInUnit(value, target)
+})
+const bareUnit = computed(() => QUANTITY_KINDS[props.kind].bare[props.units])
+const described = computed(() => [props.problem ? `${id}-problem` : '', props.hint ? `${id}-hint` : ''].filter(Boolean).join(' ') || undefined)
+</script>
+
+<template>
+  <div class="grid grid-cols-[9rem_1fr] items-start gap-x-3 gap-y-1">
+    <label :for="id" class="pt-1.5">{{ label }}</label>
+    <div>
+      <div class="flex items-center gap-2">
+        <input
+          :id="id" v-model="text" class="figures w-44" autocomplete="off" spellcheck="false" :placeholder="placeholder ?? ''"
+          :aria-invalid="problem ? 'true' : undefined" :aria-describedby="described" :data-bare-unit="bareUnit" @blur="emit('left')"
+        >
+        <span v-if="readAs" class="figures text-ink-2" data-read>= {{ readAs }}</span>
+      </div>
+      <p v-if="problem" :id="`${id}-problem`" class="mt-1 font-bold" role="alert">
+        {{ problem }}
+      </p>
+      <p v-else-if="hint" :id="`${id}-hint`" class="mt-1 text-ink-2">
+        {{ hint }}
+      </p>
+    </div>
+  </div>
+</template>

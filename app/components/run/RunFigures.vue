@@ -1,0 +1,49 @@
+<script setup lang="ts">
+import { formatClock } from '#core/quantity/format'
+import type { RunAnswer } from '#core/formats/answer'
+
+/** The two figures of a run: as measured, and brought to the reference. */
+const props = defineProps<{ answer: RunAnswer }>()
+const errors = computed(() => props.answer.flags.filter(flag => flag.severity === 'error'))
+</script>
+
+<template>
+  <section aria-label="Fuel per litre" class="enamel flex flex-wrap gap-x-12 gap-y-4 p-4">
+    <p v-for="flag in errors" :key="flag.code" class="iron w-full p-3 text-base font-bold" role="status">
+      {{ flag.text }}
+    </p>
+    <div>
+      <h2>As measured</h2>
+      <p v-if="answer.gPerL !== null" class="mt-1 text-2xl">
+        <FigureButton path="gPerL" data-figure="gPerL">
+          {{ withExpandedU(answer.gPerL, answer.gPerLU) }}
+        </FigureButton> <span class="text-base text-ink-2">g/L</span>
+      </p>
+      <p v-else>
+        No fuel per litre: it did not boil, or fuel to the boil is not known.
+      </p>
+      <p v-if="answer.timeToBoilS !== null" class="text-ink-2">
+        <span class="figures text-ink" data-figure="time">{{ formatClock(answer.timeToBoilS) }}</span> from pot-on to a rolling boil
+      </p>
+    </div>
+    <div>
+      <h2>
+        Normalised<span v-if="answer.status === 'partly'" data-status>, partly</span>
+      </h2>
+      <p v-if="answer.normalisedGPerL !== null" class="mt-1 text-2xl">
+        <FigureButton path="normalisedGPerL" data-figure="normalisedGPerL">
+          {{ withExpandedU(answer.normalisedGPerL, answer.normalisedU) }}
+        </FigureButton> <span class="text-base text-ink-2">g/L</span>
+      </p>
+      <p v-else>
+        Not normalised. Missing: {{ answer.missing.map(missingWords).join(', ') || 'see the flags' }}.
+      </p>
+      <p v-if="answer.normalisedTimeS !== null" class="text-ink-2">
+        about <span class="figures text-ink">{{ formatClock(answer.normalisedTimeS) }}</span> to the boil there
+      </p>
+    </div>
+    <p class="self-end text-ink-2">
+      ± is expanded, k = {{ COVERAGE_FACTOR }}. Click a figure for its working.
+    </p>
+  </section>
+</template>

@@ -1,0 +1,45 @@
+<script setup lang="ts">
+import type { RunAnswer } from '#core/formats/answer'
+
+/** What the tool has to say: flags, what is missing, and the working of the number that was pressed. */
+const props = defineProps<{ answer: RunAnswer }>()
+const margin = useMargin()
+const working = computed(() => (margin.open === null ? null : props.answer.workings?.[margin.open] ?? null))
+const titleOf = (path: string) => props.answer.workings?.[path]?.title ?? path
+const spoken = computed(() => props.answer.flags.filter(flag => flag.severity !== 'error'))
+</script>
+
+<template>
+  <aside aria-label="Margin" class="text-[15px] leading-[22px]">
+    <template v-if="working">
+      <nav aria-label="Working" class="mb-2 flex flex-wrap items-center gap-1">
+        <template v-for="(path, i) in margin.trail" :key="i">
+          <span v-if="i > 0" aria-hidden="true">›</span>
+          <button type="button" class="underline" :aria-current="i === margin.trail.length - 1 ? 'true' : undefined" @click="margin.backTo(i)">
+            {{ titleOf(path) }}
+          </button>
+        </template>
+        <button type="button" class="ml-auto underline" @click="margin.close()">
+          Close
+        </button>
+      </nav>
+      <RunWorking :working="working" />
+    </template>
+    <template v-else>
+      <h2 class="mb-2">
+        To know about this figure
+      </h2>
+      <p v-if="spoken.length === 0">
+        Nothing stands against it.
+      </p>
+      <ul class="space-y-2">
+        <li v-for="flag in spoken" :key="flag.code" class="border-l-4 pl-3" :class="flag.severity === 'warning' ? 'border-caution' : 'border-edge'" :data-flag="flag.code">
+          <strong v-if="flag.severity === 'warning'">Look at this: </strong>{{ flag.text }}
+        </li>
+      </ul>
+      <p class="mt-4 text-ink-2">
+        These are figures of one test, not a promise for the field. In calm, plain proportion to the temperature rise is nearly as good a correction.
+      </p>
+    </template>
+  </aside>
+</template>

@@ -1,0 +1,41 @@
+<script setup lang="ts">
+import { formatNumber } from '#core/quantity/format'
+import type { RunAnswer } from '#core/formats/answer'
+
+/** The rest of what the run says. */
+const props = defineProps<{ answer: RunAnswer }>()
+const rows = computed(() => {
+  const { answer } = props
+  const all: [string, string, number | null, number, string][] = [
+    ['boilingPointC', 'Water boils here at', answer.boilingPointC, 2, '°C'], ['litres', 'Litres put in', answer.litres, 4, 'L'], ['fuelToBoilG', 'Fuel to the boil', answer.fuelToBoilG, 2, 'g'],
+    ['burnRateGPerMin', 'Burn rate', answer.burnRateGPerMin, 2, 'g/min'], ['firepowerW', 'Firepower', answer.firepowerW, 0, 'W'], ['q0W', 'Heat flow into a cold pot', answer.q0W, 0, 'W'],
+  ]
+  return all.filter(row => row[2] !== null)
+})
+</script>
+
+<template>
+  <section aria-label="Other figures" class="enamel p-4">
+    <h2 class="mb-2">
+      What else it says
+    </h2>
+    <dl class="grid grid-cols-[1fr_auto] gap-x-4 gap-y-1">
+      <template v-for="[path, name, value, decimals, unit] in rows" :key="path">
+        <dt>{{ name }}</dt>
+        <dd class="text-right">
+          <FigureButton :path="path">
+            {{ formatNumber(value!, decimals) }}
+          </FigureButton> <span class="inline-block w-12 text-left text-ink-2">{{ unit }}</span>
+        </dd>
+      </template>
+      <template v-if="answer.efficiency !== null">
+        <dt>Efficiency</dt>
+        <dd class="text-right">
+          <FigureButton path="efficiency">
+            {{ withExpandedU(answer.efficiency * 100, answer.efficiencyU === null ? null : answer.efficiencyU * 100) }}
+          </FigureButton> <span class="inline-block w-12 text-left text-ink-2">%</span>
+        </dd>
+      </template>
+    </dl>
+  </section>
+</template>

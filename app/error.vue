@@ -1,0 +1,15 @@
+<script setup lang="ts">
+import type { NuxtError } from '#app'
+
+defineProps<{ error: NuxtError }>()
+</script>
+
+<template>
+  <main class="mx-auto max-w-2xl p-8">
+    <h1>{{ error.statusCode === 404 ? 'Not here' : 'That did not work' }}</h1>
+    <p class="my-4">
+      {{ error.message }}
+    </p>
+    <a href="/runs" class="act">To the runs</a>
+  </main>
+</template>

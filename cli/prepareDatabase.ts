@@ -1,0 +1,31 @@
+/** Run by the start and test commands: migrates the database of DATABASE_URL and, where asked, loads the demonstration. */
+import { fileURLToPath } from 'node:url'
+import { claimDatabase, migrateDatabase, type Purpose } from '../server/database/migrate'
+import { openDatabase } from '../server/database/connection'
+import { loadDemonstration } from '../server/demo/load'
+
+const MIGRATIONS = fileURLToPath(new URL('../server/database/migrations', import.meta.url))
+
+async function main(wanted: Purpose): Promise<void> {
+  const url = process.env.DATABASE_URL
+  if (!url) throw new Error('DATABASE_URL is not set')
+  const { db, close } = openDatabase(url, 2)
+  try {
+    await migrateDatabase(db, MIGRATIONS)
+    const { purpose, loaded } = await claimDatabase(db, wanted)
+    if (purpose !== wanted) throw new Error(PURPOSE_ADVICE[purpose])
+    if (wanted === 'demonstration' && !loaded) await loadDemonstration(db, line => process.stdout.write(`  demonstration: ${line}\n`), Date.now())
+  } finally {
+    await close()
+  }
+}
+
+const PURPOSE_ADVICE: Record<Purpose, string> = {
+  demonstration: 'This database holds the demonstration. Start without --empty, or name another database for your own runs.',
+  own: 'This database holds a tester’s own runs. Start with --empty to open it; the demonstration is not loaded over it.',
+}
+
+main(process.argv.includes('--empty') ? 'own' : 'demonstration').catch((error: unknown) => {
+  process.stderr.write(`${error instanceof Error ? error.message : String(error)}\n`)
+  process.exitCode = 1
+})

@@ -1,0 +1,25 @@
+import tailwindcss from '@tailwindcss/vite'
+
+export default defineNuxtConfig({
+  modules: ['@pinia/nuxt', '@nuxt/eslint'],
+  components: [{ path: '~/components', pathPrefix: false }],
+  devtools: { enabled: false },
+  app: {
+    head: {
+      htmlAttrs: { 'lang': 'en', 'data-light': 'day' },
+      title: 'Vulcanum',
+      meta: [{ name: 'viewport', content: 'width=device-width, initial-scale=1' }, { name: 'description', content: 'Tests of camp stoves: fuel per litre boiled, normalised.' }],
+      link: [{ rel: 'icon', type: 'image/svg+xml', href: '/icon.svg' }],
+    },
+  },
+  css: ['~/assets/css/main.css'],
+  compatibilityDate: '2026-03-01',
+  vite: { plugins: [tailwindcss()] },
+  typescript: {
+    strict: true,
+    tsConfig: { compilerOptions: { noUncheckedIndexedAccess: true } },
+    nodeTsConfig: { include: ['../cli/**/*.ts', '../core/**/*.ts', '../test/**/*.ts', '../*.ts', '../server/demo/**/*.ts'], compilerOptions: { noUncheckedIndexedAccess: true } },
+  },
+  telemetry: false,
+  eslint: { config: { stylistic: { semi: false, quotes: 'single', braceStyle: '1tbs' } } },
+})

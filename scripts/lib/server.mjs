@@ -1,0 +1,56 @@
+/** The built server as a child: it ends when this command does, however that ends. */
+import { fork } from 'node:child_process'
+import { randomUUID } from 'node:crypto'
+import { at, root } from './paths.mjs'
+import { end, sleep } from './processes.mjs'
+import { Stop } from './say.mjs'
+
+/**
+ * Starts the server and waits until it answers.
+ * @param onExit called with (code, signal) when it ends unasked
+ */
+export async function startServer({ port, databaseUrl, onExit, output = 'inherit' }) {
+  const instance = randomUUID()
+  const env = {
+    ...process.env, NODE_ENV: 'production', HOST: '127.0.0.1', NITRO_HOST: '127.0.0.1', PORT: String(port), NITRO_PORT: String(port),
+    DATABASE_URL: databaseUrl, VULCANUM_INSTANCE: instance, NITRO_SHUTDOWN_TIMEOUT: '1000',
+  }
+  const child = fork(at('scripts', 'serve.mjs'), [], { cwd: root, env, stdio: ['ignore', 'ignore', output, 'ipc'], detached: true })
+  let ended = false
+  let asked = false
+  child.on('exit', (code, signal) => {
+    ended = true
+    if (!asked) onExit?.(code, signal)
+  })
+  const url = `http://127.0.0.1:${port}`
+  const stop = () => {
+    asked = true
+    return ended ? undefined : end(child.pid, 'SIGTERM', 4000)
+  }
+  try {
+    await waitFor(url, instance, () => ended)
+  } catch (error) {
+    await stop()
+    throw error
+  }
+  return { url, instance, pid: child.pid, stop }
+}
+
+async function waitFor(url, instance, hasEnded) {
+  for (let waited = 0; waited < 60_000; waited += 50) {
+    if (hasEnded()) throw new Stop('The server stopped while starting; what it said stands above.')
+    if (await answers(url, instance)) return
+    await sleep(50)
+  }
+  throw new Stop('The server did not answer within 60 s.')
+}
+
+/** Whether a server of this instance answers there. */
+export async function answers(url, instance) {
+  try {
+    const response = await fetch(`${url}/api/health`, { signal: AbortSignal.timeout(2000) })
+    return response.ok && (await response.json()).instance === instance
+  } catch {
+    return false
+  }
+}

@@ -1,0 +1,127 @@
+/** `npm start`: everything from a bare checkout to the page, and everything stopped again by Ctrl-C. */
+import { requireBuild } from './lib/build.mjs'
+import { startCluster } from './lib/cluster.mjs'
+import { clusterFolder } from './lib/clusterFolder.mjs'
+import { ensureDatabase, prepareDatabase } from './lib/databases.mjs'
+import { requireDependencies, requireNode } from './lib/dependencies.mjs'
+import { addressOfHolder, announce, releaseLock, takeLock } from './lib/lock.mjs'
+import { dataFolder, makeDataFolder } from './lib/paths.mjs'
+import { freePortFrom } from './lib/ports.mjs'
+import { requirePrograms } from './lib/postgresPrograms.mjs'
+import { runMain, say, step, Stop } from './lib/say.mjs'
+import { startServer } from './lib/server.mjs'
+import { unprivilegedUser } from './lib/unprivileged.mjs'
+
+const HELP = `npm start                 the demonstration
+npm start -- --empty      your own bench
+
+Environment: PORT (3000, else the next free one) · DATABASE_URL (a PostgreSQL that exists already; the database it names is used) · HOST (loopback only)
+`
+const LOOPBACK = ['127.0.0.1', 'localhost', '::1', '[::1]']
+
+async function main() {
+  const args = process.argv.slice(2)
+  if (args.includes('--help')) return say(HELP)
+  const unknown = args.filter(arg => arg !== '--empty')
+  if (unknown.length > 0) throw new Stop(`${unknown.join(' ')} is not known.\n\n${HELP}`)
+  const empty = args.includes('--empty')
+  requireNode()
+  const wantedPort = readSettings()
+  makeDataFolder()
+  if (!await becomeTheOne(empty)) return
+  const undo = []
+  const stopAll = oneStop(undo)
+  try {
+    await bringUp({ empty, wantedPort, undo, stopAll })
+  } catch (error) {
+    await stopAll()
+    throw error
+  }
+}
+
+function readSettings() {
+  const host = process.env.HOST
+  if (host && !LOOPBACK.includes(host)) throw new Stop(`HOST=${host} is refused: without accounts Vulcanum serves this machine alone. Leave HOST out.`)
+  const port = Number(process.env.PORT ?? 3000)
+  if (!Number.isInteger(port) || port < 1 || port > 65_535) throw new Stop(`PORT=${process.env.PORT} is not a port from 1 to 65535.`)
+  return port
+}
+
+/** True where this start goes ahead; false where another one serves already, whose address is printed. */
+async function becomeTheOne(empty) {
+  for (;;) {
+    const { taken, holder } = takeLock({ empty })
+    if (taken) return true
+    if (holder.empty !== empty) throw new Stop(`Vulcanum is running already with ${holder.empty ? 'your own bench' : 'the demonstration'}${holder.url ? ` at ${holder.url}` : ''}. Stop that first (Ctrl-C there).`)
+    if (!holder.url) say('Another start is under way; waiting for it.')
+    const url = await addressOfHolder()
+    if (url) {
+      say(`Vulcanum is running already: ${url}`)
+      return false
+    }
+  }
+}
+
+/** Stops what was started, last first, once; on signals too. */
+function oneStop(undo) {
+  let stopping = null
+  const stopAll = () => stopping ??= (async () => {
+    for (const stop of undo.reverse()) await stop()
+    releaseLock()
+  })()
+  for (const signal of ['SIGINT', 'SIGTERM', 'SIGHUP']) {
+    process.on(signal, () => {
+      if (!stopping) say('\nStopping.')
+      void stopAll().then(() => process.exit(0))
+    })
+  }
+  return stopAll
+}
+
+async function bringUp({ empty, wantedPort, undo, stopAll }) {
+  await requireDependencies()
+  const databaseUrl = process.env.DATABASE_URL || await ownDatabase(empty, undo)
+  await step(empty ? 'Preparing your database' : 'Preparing the demonstration', () => prepareDatabase(databaseUrl, { empty }))
+  await requireBuild()
+  const port = await freePortFrom(wantedPort)
+  if (port !== wantedPort) say(`  Port ${wantedPort} is taken: using ${port}.`)
+  await serve({ port, databaseUrl, empty, undo, stopAll, restarts: [] })
+}
+
+async function ownDatabase(empty, undo) {
+  const programs = await requirePrograms()
+  const user = unprivilegedUser()
+  const cluster = await startCluster({ programs, folder: clusterFolder(user), stateFolder: dataFolder, user })
+  undo.push(cluster.stop)
+  const name = empty ? 'vulcanum' : 'vulcanum_demo'
+  await ensureDatabase(cluster.url('postgres'), name)
+  return cluster.url(name)
+}
+
+const MOST_RESTARTS_A_MINUTE = 5
+
+/** Serves, and serves again when the server is killed. */
+async function serve({ port, databaseUrl, empty, undo, stopAll, restarts }) {
+  const again = async (code, signal) => {
+    const now = Date.now()
+    const recent = restarts.filter(at => now - at < 60_000)
+    if (recent.length >= MOST_RESTARTS_A_MINUTE) {
+      say(`The server ended ${recent.length} times within a minute; giving up.`)
+      await stopAll()
+      process.exit(1)
+    }
+    say(`The server ended (${signal ?? code}). Starting it again.`)
+    undo.splice(undo.indexOf(server.stop), 1)
+    await serve({ port, databaseUrl, empty, undo, stopAll, restarts: [...recent, now] })
+  }
+  const server = await startServer({ port, databaseUrl, onExit: (code, signal) => void again(code, signal).catch(async (error) => {
+    process.stderr.write(`${error.message}\n`)
+    await stopAll()
+    process.exit(1)
+  }) })
+  undo.push(server.stop)
+  announce({ empty, url: server.url, instance: server.instance })
+  say(`\nVulcanum is at ${server.url}${empty ? '' : '  (demonstration: all invented)'}\nCtrl-C stops it.`)
+}
+
+runMain(main)

@@ -1,0 +1,4 @@
+import { useDatabase } from '#server/database/connection'
+import { kitChoices } from '#server/database/repositories/kit'
+
+export default defineEventHandler(() => kitChoices(useDatabase()))

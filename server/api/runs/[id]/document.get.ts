@@ -1,0 +1,8 @@
+import { requestFor } from '#server/runs/answerRun'
+
+/** The run as the contract's JSON: put through `reduce` it gives the figures of the page. */
+export default defineEventHandler(async (event) => {
+  const { stored } = await requireRun(event)
+  setHeader(event, 'content-disposition', `attachment; filename="vulcanum-run-${stored.id.slice(-8)}.json"`)
+  return requestFor(stored)
+})

@@ -1,0 +1,10 @@
+import { useDatabase } from '#server/database/connection'
+import { answerRun } from '#server/runs/answerRun'
+import type { RunPage } from '#shared/runRecord'
+
+export default defineEventHandler(async (event): Promise<RunPage> => {
+  const { record, stored } = await requireRun(event)
+  const { runs: [answer], reference } = await answerRun(useDatabase(), stored)
+  if (!answer || 'error' in answer) throw createError({ statusCode: 500, statusMessage: 'Not reduced', message: answer?.error ?? 'The run could not be reduced.' })
+  return { record, answer, reference }
+})

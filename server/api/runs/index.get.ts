@@ -1,0 +1,4 @@
+import { useDatabase } from '#server/database/connection'
+import { listRunLines } from '#server/runs/listRuns'
+
+export default defineEventHandler(() => listRunLines(useDatabase()))

@@ -1,0 +1,24 @@
+/** The connection to PostgreSQL: one pool a process. */
+import { drizzle, type NodePgDatabase } from 'drizzle-orm/node-postgres'
+import pg from 'pg'
+import * as schema from './schema'
+
+export type Database = NodePgDatabase<typeof schema>
+/** Either the database or a transaction in it. */
+export type Connection = Database | Parameters<Parameters<Database['transaction']>[0]>[0]
+
+export function openDatabase(url: string, maximum = 10): { db: Database, close: () => Promise<void> } {
+  const pool = new pg.Pool({ connectionString: url, max: maximum, connectionTimeoutMillis: 10_000 })
+  // A connection that breaks while idle is replaced by the pool; without a listener it would end the process.
+  pool.on('error', () => undefined)
+  return { db: drizzle(pool, { schema }), close: () => pool.end() }
+}
+
+let shared: Database | null = null
+
+/** The server's database, named by DATABASE_URL. */
+export function useDatabase(): Database {
+  const url = process.env.DATABASE_URL
+  if (!url) throw new Error('DATABASE_URL is not set: start with npm start')
+  return shared ??= openDatabase(url).db
+}

@@ -1,0 +1,7 @@
+export * from './schema/bench'
+export * from './schema/people'
+export * from './schema/places'
+export * from './schema/things'
+export * from './schema/fuels'
+export * from './schema/runs'
+export * from './schema/results'

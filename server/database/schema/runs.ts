@@ -1,0 +1,95 @@
+import { bigint, boolean, doublePrecision, index, integer, jsonb, pgTable, text, timestamp, unique, uuid, type AnyPgColumn } from 'drizzle-orm/pg-core'
+import type { Origin, TestKind } from '../../../core/formats/document'
+import type { EventKind } from '../../../core/run/events'
+import type { MeasuredQuantity } from '../../../shared/measuredQuantity'
+import { createdAt, id, si } from './columns'
+import { fuelBatch } from './fuels'
+import { person } from './people'
+import { placeVersion } from './places'
+import { setupVersion } from './things'
+
+export type RunState = 'draft' | 'live' | 'finished' | 'void'
+
+export const run = pgTable('run', {
+  id: id(),
+  origin: text('origin').$type<Origin>().notNull(),
+  kind: text('kind').$type<TestKind>().notNull(),
+  state: text('state').$type<RunState>().notNull(),
+  setupVersionId: uuid('setup_version_id').notNull().references(() => setupVersion.id),
+  fuelBatchId: uuid('fuel_batch_id').references(() => fuelBatch.id),
+  placeVersionId: uuid('place_version_id').references(() => placeVersion.id),
+  personId: uuid('person_id').notNull().references(() => person.id),
+  startedAt: timestamp('started_at', { withTimezone: true }).notNull(),
+  zone: text('zone').notNull(),
+  notes: text('notes').notNull().default(''),
+  revision: integer('revision').notNull().default(1),
+  /** Hash of what was sent first: the same again is acknowledged, another is refused. */
+  bodyHash: text('body_hash').notNull(),
+  createdAt: createdAt(),
+}, table => [index('run_by_start').on(table.startedAt)])
+
+/** A reading. A correction is a new row that supersedes; the current value is the one not superseded. */
+export const measurement = pgTable('measurement', {
+  id: id(),
+  runId: uuid('run_id').notNull().references(() => run.id),
+  quantity: text('quantity').$type<MeasuredQuantity>().notNull(),
+  value: si('value').notNull(),
+  u: si('u'),
+  typed: text('typed').notNull(),
+  typedUnit: text('typed_unit').notNull(),
+  atMs: bigint('at_ms', { mode: 'number' }),
+  supersedesId: uuid('supersedes_id').unique().references((): AnyPgColumn => measurement.id),
+  reason: text('reason'),
+  personId: uuid('person_id').notNull().references(() => person.id),
+  recordedAt: timestamp('recorded_at', { withTimezone: true }).notNull().defaultNow(),
+}, table => [index('measurement_by_run').on(table.runId)])
+
+/** The id is the idempotency key; an undo is a superseding, voided row. */
+export const event = pgTable('event', {
+  id: id(),
+  runId: uuid('run_id').notNull().references(() => run.id),
+  seq: integer('seq').notNull(),
+  kind: text('kind').$type<EventKind>().notNull(),
+  /** Milliseconds from the run's clock zero. */
+  atMs: bigint('at_ms', { mode: 'number' }).notNull(),
+  wallAt: timestamp('wall_at', { withTimezone: true }),
+  monoMs: doublePrecision('mono_ms'),
+  source: text('source').notNull(),
+  payload: jsonb('payload').$type<{ massG?: number, waterC?: number, reason?: string, typed?: string }>().notNull(),
+  supersedesId: uuid('supersedes_id').unique().references((): AnyPgColumn => event.id),
+  voided: boolean('voided').notNull().default(false),
+  reason: text('reason'),
+  personId: uuid('person_id').notNull().references(() => person.id),
+  recordedAt: timestamp('recorded_at', { withTimezone: true }).notNull().defaultNow(),
+}, table => [unique().on(table.runId, table.seq)])
+
+export const trace = pgTable('trace', {
+  id: id(),
+  runId: uuid('run_id').notNull().references(() => run.id),
+  channel: text('channel').notNull(),
+  unit: text('unit').notNull(),
+  fileHash: text('file_hash'),
+}, table => [unique().on(table.runId, table.channel)])
+
+/** At most 4 096 samples, immutable. */
+export const traceChunk = pgTable('trace_chunk', {
+  id: id(),
+  traceId: uuid('trace_id').notNull().references(() => trace.id),
+  seq: integer('seq').notNull(),
+  firstMs: bigint('first_ms', { mode: 'number' }).notNull(),
+  lastMs: bigint('last_ms', { mode: 'number' }).notNull(),
+  tMs: integer('t_ms').array().notNull(),
+  v: doublePrecision('v').array().notNull(),
+  hash: text('hash').notNull(),
+}, table => [unique().on(table.traceId, table.seq)])
+
+/** What a person decided about a run, with the reason: a share of burn time taken, a warning overridden. */
+export const decision = pgTable('decision', {
+  id: id(),
+  runId: uuid('run_id').notNull().references(() => run.id),
+  question: text('question').notNull(),
+  answer: text('answer').notNull(),
+  reason: text('reason'),
+  personId: uuid('person_id').notNull().references(() => person.id),
+  recordedAt: timestamp('recorded_at', { withTimezone: true }).notNull().defaultNow(),
+}, table => [index('decision_by_run').on(table.runId)])

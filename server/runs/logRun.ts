@@ -1,0 +1,26 @@
+/** The one door by which a typed run comes in, for a person and for the demonstration alike. */
+import { readTypedRun } from '../../shared/typedRun'
+import type { FieldProblem } from '../../shared/readProblems'
+import type { Connection } from '../database/connection'
+import { hashOf } from '../database/hash'
+import { insertTypedRun, resolveRun, runBodyHash } from '../database/repositories/runs'
+
+export type LogOutcome
+  = | { status: 'created' | 'known', id: string }
+    | { status: 'invalid' | 'unknownId' | 'conflict', problems: FieldProblem[] }
+
+/**
+ * Checks a typed run and stores it. The same body again is acknowledged; another body under the same id is refused.
+ * @param nowMs the time, against which a date in the future is told
+ */
+export async function logRun(db: Connection, input: unknown, nowMs: number): Promise<LogOutcome> {
+  const checked = readTypedRun(input, nowMs)
+  if (!checked.ok) return { status: 'invalid', problems: checked.problems }
+  const { typed, read } = checked
+  const resolved = await resolveRun(db, typed)
+  if (!resolved.ok) return { status: 'unknownId', problems: [{ path: resolved.path, text: `${resolved.what}: this one is not known here. It may have been made on another bench; choose again.` }] }
+  const bodyHash = hashOf(typed)
+  if (await insertTypedRun(db, { typed, read, resolved: resolved.value, bodyHash })) return { status: 'created', id: typed.id }
+  if (await runBodyHash(db, typed.id) === bodyHash) return { status: 'known', id: typed.id }
+  return { status: 'conflict', problems: [{ path: 'id', text: 'A run of this id is stored with other readings. Nothing was changed; log it as a new run.' }] }
+}

@@ -1,0 +1,50 @@
+/** A run as its page reads it, and a line of the list. */
+import type { Origin, TestKind } from '../core/formats/document'
+import type { ReduceAnswer, RunAnswer } from '../core/formats/answer'
+import type { EventKind } from '../core/run/events'
+import type { MeasuredQuantity } from './measuredQuantity'
+import type { PartRole, ThingProperties } from './thing'
+
+export interface RunRecord {
+  id: string
+  origin: Origin
+  kind: TestKind
+  state: string
+  startedAt: string
+  zone: string
+  notes: string
+  revision: number
+  person: string
+  place: string | null
+  placeAltitudeM: number | null
+  setup: string
+  fuel: string | null
+  batch: string | null
+  takeBurnShare: boolean
+  parts: { role: PartRole, name: string, properties: ThingProperties }[]
+  /** Current values in SI, with what was typed. */
+  measurements: { quantity: MeasuredQuantity, value: number, typed: string, unit: string }[]
+  events: { kind: EventKind, atMs: number, reason: string | null }[]
+}
+
+export interface RunPage {
+  record: RunRecord
+  answer: RunAnswer
+  reference: ReduceAnswer['reference']
+}
+
+export interface RunLine {
+  id: string
+  startedAt: string
+  zone: string
+  setup: string
+  place: string | null
+  fuel: string | null
+  timeToBoilS: number | null
+  gPerL: number | null
+  normalisedGPerL: number | null
+  normalisedU: number | null
+  status: RunAnswer['status']
+  worstFlag: 'error' | 'warning' | null
+  ended: RunAnswer['ended']
+}

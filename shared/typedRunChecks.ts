@@ -1,0 +1,82 @@
+/** What single boxes cannot see: readings of a typed run that contradict each other. */
+import { boilingPointFromPressure } from '../core/water/saturation'
+import { stationPressureFromReadings } from '../core/air/pressure'
+import { formatClock, formatNumber } from '../core/quantity/format'
+import { fromSI, unitOf } from '../core/quantity/units'
+import type { MeasuredQuantity } from './measuredQuantity'
+import type { FieldProblem } from './readProblems'
+import type { ReadRun, TypedEventKind, TypedRun } from './typedRun'
+
+const CLOCK_SLACK_MS = 5 * 60_000
+const EARLIEST = Date.parse('1950-01-01')
+
+export function crossCheck(typed: TypedRun, read: ReadRun, nowMs: number): FieldProblem[] {
+  return [dateProblem(typed, nowMs), ...fuelProblems(read), ...startProblems(read), ...timeProblems(read)].filter(problem => problem !== null)
+}
+
+const find = (read: ReadRun, quantity: MeasuredQuantity) => read.measurements.find(one => one.quantity === quantity)
+
+function dateProblem({ startedAt }: TypedRun, nowMs: number): FieldProblem | null {
+  const at = Date.parse(startedAt)
+  if (at > nowMs + CLOCK_SLACK_MS) return { path: 'startedAt', text: `Date: ${startedAt} is in the future. Check the day and the year.` }
+  return at < EARLIEST ? { path: 'startedAt', text: `Date: ${startedAt} is before 1950. Check the year.` } : null
+}
+
+function fuelProblems(read: ReadRun): FieldProblem[] {
+  const before = find(read, 'fuelBefore')
+  const after = find(read, 'fuelAfter')
+  const used = find(read, 'fuelUsed')
+  if (before && after && after.value > before.value) {
+    return [{ path: 'measured.fuelAfter', text: `Fuel after (${after.typed}) is more than fuel before (${before.typed}). Swapped?` }]
+  }
+  if (before && after && after.value === before.value) {
+    return [{ path: 'measured.fuelAfter', text: `Fuel before and after are the same (${after.typed}): nothing was burned. Check both readings.` }]
+  }
+  if (used && (before || after)) return [{ path: 'measured.fuelUsed', text: 'Fuel used and fuel by two weighings were both typed. Clear one.' }]
+  const alone = before ? 'fuelAfter' : after ? 'fuelBefore' : null
+  if (alone && !(before && after)) return [{ path: `measured.${alone}`, text: `Fuel ${alone === 'fuelAfter' ? 'after' : 'before'}: read nothing, expected the other weighing. Type it, or clear the one.` }]
+  return []
+}
+
+function startProblems(read: ReadRun): FieldProblem[] {
+  const start = find(read, 'waterStart')
+  const last = find(read, 'waterLast')
+  const pressure = stationPressureFromReadings({
+    stationPressurePa: find(read, 'stationPressure')?.value ?? null, seaLevelPressurePa: find(read, 'seaLevelPressure')?.value ?? null,
+    altitudeM: find(read, 'altitude')?.value ?? null, airC: find(read, 'air')?.value ?? null, readingUPa: 0,
+  })
+  const boilingC = boilingPointFromPressure(pressure?.pressurePa ?? 101_325)
+  const shown = (value: number, unitId: string) => `${formatNumber(fromSI(value, unitOf(unitId)), 1)} ${unitOf(unitId).label}`
+  if (start && start.value >= boilingC) {
+    return [{ path: 'measured.waterStart', text: `Start temperature (${start.typed} = ${shown(start.value, 'degC')}) is not below the boiling point (${shown(boilingC, 'degC')}). °C or °F?` }]
+  }
+  if (start && last && last.value <= start.value) {
+    return [{ path: 'measured.waterLast', text: `Last temperature (${last.typed}) is not above the start (${start.typed}). Swapped?` }]
+  }
+  return []
+}
+
+/** In the order a run has them; each is compared with those before it. */
+const ORDER: [TypedEventKind, TypedEventKind, string][] = [
+  ['lit', 'potOn', 'Pot on'], ['lit', 'bloomed', 'Full flame'], ['potOn', 'firstBubbles', 'First bubbles'], ['firstBubbles', 'rollingBoil', 'Boil'], ['potOn', 'rollingBoil', 'Boil'],
+  ['lit', 'rollingBoil', 'Boil'], ['potOn', 'gaveUp', 'Given up'], ['potOn', 'stopped', 'Stopped'], ['lit', 'shutOff', 'Shut off'], ['potOn', 'shutOff', 'Shut off'], ['lit', 'flameOut', 'Flame out'],
+]
+const EARLIER_NAMES: Partial<Record<TypedEventKind, string>> = { lit: 'lighting', potOn: 'pot-on', firstBubbles: 'first bubbles' }
+/** A pot may go on before the burner is lit. */
+const MAY_SWAP = new Set(['lit>potOn'])
+
+function timeProblems(read: ReadRun): FieldProblem[] {
+  const at = (kind: TypedEventKind) => read.events.find(one => one.kind === kind)
+  for (const [earlier, later, name] of ORDER) {
+    const a = at(earlier)
+    const b = at(later)
+    if (!a || !b || b.atMs > a.atMs || MAY_SWAP.has(`${earlier}>${later}`)) continue
+    const relation = b.atMs < a.atMs ? 'before' : 'at the same moment as'
+    return [{ path: `times.${later}`, text: `${name} (${formatClock(b.atMs / 1000)}) is ${relation} ${EARLIER_NAMES[earlier]} (${formatClock(a.atMs / 1000)}). Swapped?` }]
+  }
+  const started = at('potOn') ?? at('lit')
+  const ended = at('rollingBoil') ?? at('firstBubbles') ?? at('gaveUp') ?? at('stopped') ?? at('flameOut') ?? at('shutOff')
+  if (!started) return [{ path: 'times.potOn', text: 'Pot on: read nothing, expected a time such as 0:00. Type when the pot went on.' }]
+  if (!ended) return [{ path: 'times.rollingBoil', text: 'Boil: read nothing, expected a time such as 5:12. Type it, or when it was given up.' }]
+  return []
+}
