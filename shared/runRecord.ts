@@ -45,6 +45,7 @@ export interface RunLine {
   normalisedGPerL: number | null
   normalisedU: number | null
   status: RunAnswer['status']
-  worstFlag: 'error' | 'warning' | null
+  /** The gravest thing to say of it, in few words. */
+  worstFlag: { severity: 'error' | 'warning', text: string } | null
   ended: RunAnswer['ended']
 }

@@ -13,7 +13,8 @@ export interface Quantity {
   unit: string
 }
 
-const SPLIT = /^(.*?[\d½¼¾⅓⅔⅛.])\s*([^\d\s½¼¾⅓⅔⅛][^\d]*?\d?)?$/
+/** A number, and a unit that begins with a letter or a sign. */
+const SPLIT = /^(.*?[\d½¼¾⅓⅔⅛.])\s*([a-z°%"'][^\d]*\d?)?$/i
 const CLOCK = /^(?:(\d{1,2}):)?(\d{1,4}):(\d{2}(?:[.,]\d+)?)$/
 const COMPOUND = /^(?:(\d+)\s*h(?:ours?|r)?)?\s*(?:(\d+)\s*m(?:in(?:utes?)?)?)?\s*(?:(\d+(?:[.,]\d+)?)\s*s(?:ec(?:onds?)?)?)?$/i
 

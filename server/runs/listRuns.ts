@@ -19,6 +19,7 @@ async function lineOf(db: Database, id: string): Promise<RunLine | null> {
   const [answer] = (await answerRun(db, stored)).runs
   if (!answer || 'error' in answer) return null
   const { timeToBoilS, gPerL, normalisedGPerL, normalisedU, status, ended, flags } = answer
-  const worstFlag = flags.some(flag => flag.severity === 'error') ? 'error' : flags.some(flag => flag.severity === 'warning') ? 'warning' : null
+  const worst = flags.find(flag => flag.severity === 'error') ?? flags.find(flag => flag.severity === 'warning')
+  const worstFlag = worst ? { severity: worst.severity as 'error' | 'warning', text: worst.code === 'impossible-efficiency' ? 'impossible' : worst.severity === 'error' ? 'contradictory' : worst.text } : null
   return { id, startedAt: record.startedAt, zone: record.zone, setup: record.setup, place: record.place, fuel: record.fuel, timeToBoilS, gPerL, normalisedGPerL, normalisedU, status, worstFlag, ended }
 }

@@ -10,7 +10,7 @@ const read = (text: string, kind: QuantityKindName, system: 'metric' | 'trail' =
 describe('quantities as testers say them (factors: NIST SP 811 Appendix B)', () => {
   it.each([
     ['2 cups', 'water', 473.176473e-6], ['16 fl oz', 'water', 473.176473e-6], ['12 oz wt', 'water', 0.3401942775], ['½ L', 'water', 0.5e-3], ['0,473 L', 'water', 0.473e-3],
-    ['1 1/2 cups', 'water', 354.88235475e-6], ['473', 'water', 0.473], ['60F', 'waterTemp', 140 / 9], ['56 °F', 'waterTemp', 40 / 3], ['−14', 'airTemp', -14],
+    ['1 1/2 cups', 'water', 354.88235475e-6], ['473', 'water', 0.473], ['212.4', 'weighing', 0.2124], ['9,2', 'waterTemp', 9.2], ['1/2 cup', 'water', 118.29411825e-6], ['60F', 'waterTemp', 140 / 9], ['56 °F', 'waterTemp', 40 / 3], ['−14', 'airTemp', -14],
     ['8 mph', 'windSpeed', 3.57632], ['calm', 'windSpeed', 0], ['7,200 ft', 'altitude', 2194.56], ['2 870 m', 'altitude', 2870], ['29.92 inHg', 'pressure', 101_320.75888],
     ['5:12', 'clockTime', 312], ['1:05:30', 'clockTime', 3930], ['61:10', 'clockTime', 3670], ['5m12s', 'clockTime', 312], ['312 s', 'clockTime', 312], ['60 %', 'humidity', 0.6],
   ] as const)('%s as %s', (text, kind, value) => {

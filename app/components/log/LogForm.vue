@@ -14,7 +14,7 @@ const box = (quantity: MeasuredQuantity) => ({
   label: MEASURED_NAMES[quantity], kind: MEASURED_QUANTITIES[quantity], units: typed.value.units, problem: props.problemAt(`measured.${quantity}`), onLeft: () => emit('left', `measured.${quantity}`),
 })
 const time = (kind: TypedEventKind) => ({
-  label: TIME_NAMES[kind], kind: 'clockTime' as const, units: typed.value.units, problem: props.problemAt(`times.${kind}`), placeholder: 'm:ss', onLeft: () => emit('left', `times.${kind}`),
+  label: TIME_NAMES[kind], kind: 'clockTime' as const, units: typed.value.units, problem: props.problemAt(`times.${kind}`), example: 'm:ss', onLeft: () => emit('left', `times.${kind}`),
 })
 const people = computed(() => props.kit.people.map(({ id, name }) => ({ value: id, label: name })))
 const places = computed(() => props.kit.places.map(({ id, name, altitudeM }) => ({ value: id, label: altitudeM === null ? name : `${name}, ${altitudeM} m` })))
@@ -30,11 +30,11 @@ const placeAltitude = computed(() => props.kit.places.find(place => place.id ===
         Where and when
       </legend>
       <ChoiceBox v-model="typed.placeId" label="Place" :choices="places" empty="Somewhere else: type its altitude" :problem="problemAt('placeId')" />
-      <QuantityBox v-model="typed.measured.altitude" v-bind="box('altitude')" placeholder="700 ft, 940 m" :hint="placeAltitude === null ? undefined : `${placeAltitude} m unless typed`" />
-      <QuantityBox v-model="typed.measured.stationPressure" v-bind="box('stationPressure')" placeholder="905.1 hPa" hint="If read here. It beats the altitude." />
-      <QuantityBox v-model="typed.measured.seaLevelPressure" v-bind="box('seaLevelPressure')" placeholder="1013 hPa" hint="What weather reports give." />
-      <QuantityBox v-model="typed.measured.air" v-bind="box('air')" placeholder="11 °C, 52F" />
-      <QuantityBox v-model="typed.measured.wind" v-bind="box('wind')" placeholder="calm, 8 mph" hint="At the pot." />
+      <QuantityBox v-model="typed.measured.altitude" v-bind="box('altitude')" example="700 ft, 940 m" :hint="placeAltitude === null ? undefined : `${placeAltitude} m unless typed`" />
+      <QuantityBox v-model="typed.measured.stationPressure" v-bind="box('stationPressure')" example="905.1 hPa" hint="If read here. It beats the altitude." />
+      <QuantityBox v-model="typed.measured.seaLevelPressure" v-bind="box('seaLevelPressure')" example="1013 hPa" hint="What weather reports give." />
+      <QuantityBox v-model="typed.measured.air" v-bind="box('air')" example="11 °C, 52F" />
+      <QuantityBox v-model="typed.measured.wind" v-bind="box('wind')" example="calm, 8 mph" hint="At the pot." />
       <div class="grid grid-cols-[9rem_1fr] items-start gap-x-3">
         <label :for="dateId" class="pt-1.5">Date and time</label>
         <div>
@@ -52,13 +52,13 @@ const placeAltitude = computed(() => props.kit.places.find(place => place.id ===
         Kit, water and fuel
       </legend>
       <ChoiceBox v-model="typed.setupId" label="Set-up" :choices="setups" :problem="problemAt('setupId')" />
-      <QuantityBox v-model="typed.measured.water" v-bind="box('water')" placeholder="473 g, 2 cups" />
-      <QuantityBox v-model="typed.measured.waterStart" v-bind="box('waterStart')" placeholder="9.2 °C, 56F" />
+      <QuantityBox v-model="typed.measured.water" v-bind="box('water')" example="473 g, 2 cups" />
+      <QuantityBox v-model="typed.measured.waterStart" v-bind="box('waterStart')" example="9.2 °C, 56F" />
       <ChoiceBox v-model="typed.fuelBatchId" label="Fuel" :choices="fuels" :problem="problemAt('fuelBatchId')" />
-      <QuantityBox v-model="typed.measured.fuelBefore" v-bind="box('fuelBefore')" placeholder="212.4 g" hint="Burner with fuel, or canister with burner on." />
-      <QuantityBox v-model="typed.measured.fuelAfter" v-bind="box('fuelAfter')" placeholder="204.1 g" hint="Cooled, wiped dry." />
-      <QuantityBox v-model="typed.measured.fuelUsed" v-bind="box('fuelUsed')" placeholder="8.6 g, 30 mL" hint="Instead of two weighings." />
-      <QuantityBox v-model="typed.measured.scaleResolution" v-bind="box('scaleResolution')" placeholder="0.1 g" />
+      <QuantityBox v-model="typed.measured.fuelBefore" v-bind="box('fuelBefore')" example="212.4 g" hint="Burner with fuel, or canister with burner on." />
+      <QuantityBox v-model="typed.measured.fuelAfter" v-bind="box('fuelAfter')" example="204.1 g" hint="Cooled, wiped dry." />
+      <QuantityBox v-model="typed.measured.fuelUsed" v-bind="box('fuelUsed')" example="8.6 g, 30 mL" hint="Instead of two weighings." />
+      <QuantityBox v-model="typed.measured.scaleResolution" v-bind="box('scaleResolution')" example="0.1 g" />
     </fieldset>
 
     <fieldset class="grid content-start gap-2">

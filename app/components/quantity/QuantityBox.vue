@@ -5,7 +5,7 @@ import { QUANTITY_KINDS } from '#core/quantity/kinds'
 import { parseQuantity } from '#core/quantity/parseQuantity'
 
 /** A box that takes a quantity as it is said, and says what it read. */
-const props = defineProps<{ label: string, kind: QuantityKindName, units: UnitSystem, problem?: string, hint?: string, placeholder?: string }>()
+const props = defineProps<{ label: string, kind: QuantityKindName, units: UnitSystem, problem?: string, hint?: string, example?: string }>()
 const text = defineModel<string>({ required: true })
 const emit = defineEmits<{ left: [] }>()
 const id = useId()
@@ -16,7 +16,7 @@ const readAs = computed(() => {
   const read = parseQuantity(text.value, props.kind, props.units)
   if (!read.ok) return null
   const { dimension, value, unit } = read.value
-  if (dimension === 'duration') return `${formatClock(value)} min:s`
+  if (dimension === 'duration') return text.value.includes(':') ? null : formatClock(value)
   const target = METRIC[dimension]!
   return unit === target && /[a-z°%]/i.test(text.value) ? null : formatInUnit(value, target)
 })
@@ -30,10 +30,11 @@ const described = computed(() => [props.problem ? `${id}-problem` : '', props.hi
     <div>
       <div class="flex items-center gap-2">
         <input
-          :id="id" v-model="text" class="figures w-44" autocomplete="off" spellcheck="false" :placeholder="placeholder ?? ''"
+          :id="id" v-model="text" class="figures w-44" autocomplete="off" spellcheck="false"
           :aria-invalid="problem ? 'true' : undefined" :aria-describedby="described" :data-bare-unit="bareUnit" @blur="emit('left')"
         >
         <span v-if="readAs" class="figures text-ink-2" data-read>= {{ readAs }}</span>
+        <span v-else-if="example && !text.trim()" class="text-ink-2">{{ example }}</span>
       </div>
       <p v-if="problem" :id="`${id}-problem`" class="mt-1 font-bold" role="alert">
         {{ problem }}

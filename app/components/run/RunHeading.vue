@@ -9,9 +9,7 @@ defineProps<{ record: RunRecord }>()
   <header>
     <h1>{{ record.setup }}</h1>
     <p class="text-ink-2">
-      {{ dateInZone(record.startedAt, record.zone) }} · {{ record.place ?? 'elsewhere' }}<template v-if="record.placeAltitudeM !== null">
-        , <span class="figures">{{ formatNumber(record.placeAltitudeM, 0) }} m</span>
-      </template> · {{ record.fuel }}, {{ record.batch }} · {{ record.person }}
+      {{ dateInZone(record.startedAt, record.zone) }} · {{ record.place ?? 'elsewhere' }}<span v-if="record.placeAltitudeM !== null">, <span class="figures">{{ formatNumber(record.placeAltitudeM, 0) }} m</span></span> · {{ record.fuel }}, {{ record.batch }} · {{ record.person }}
     </p>
     <p v-if="record.notes" class="mt-2 max-w-3xl whitespace-pre-line">
       {{ record.notes }}

@@ -29,7 +29,7 @@ const ENDINGS = { boiled: '', gaveUp: 'given up', outOfFuel: 'out of fuel', stop
           </th><th class="p-2 text-right">
             As measured <span class="font-normal text-ink-2">g/L</span>
           </th><th class="p-2 text-right">
-            Normalised <span class="font-normal text-ink-2">g/L, k = 2</span>
+            Normalised <span class="font-normal whitespace-nowrap text-ink-2">g/L, k = 2</span>
           </th><th class="p-2">
             Remarks
           </th>
@@ -59,7 +59,7 @@ const ENDINGS = { boiled: '', gaveUp: 'given up', outOfFuel: 'out of fuel', stop
             {{ run.normalisedGPerL === null ? '' : withExpandedU(run.normalisedGPerL, run.normalisedU) }}
           </td>
           <td class="p-2">
-            <span v-if="run.worstFlag === 'error'" class="iron px-2 py-0.5">impossible or contradictory</span>
+            <span v-if="run.worstFlag?.severity === 'error'" class="iron inline-block px-2 py-0.5">{{ run.worstFlag.text }}</span>
             <span v-else-if="run.ended && run.ended !== 'boiled'">{{ ENDINGS[run.ended] }}</span>
             <span v-else-if="run.status === 'partly'">partly normalised</span>
             <span v-else-if="run.status === 'not'">as measured only</span>

@@ -7,6 +7,7 @@ import { decimalsFor, formatNumber } from '#core/quantity/format'
 const props = defineProps<{ working: Working }>()
 const margin = useMargin()
 const show = (value: number | null) => (value === null ? 'not measured' : formatNumber(value, Math.min(decimalsFor(value, 5), 6)))
+const showU = (u: number) => formatNumber(u, Math.min(decimalsFor(u, 2), 6))
 const shares = computed(() => (props.working.shares ?? []).filter(one => one.share >= 0.005))
 const FROM = { measured: 'measured', assumed: 'assumed', computed: '', constant: 'constant', reference: 'reference' }
 </script>
@@ -35,7 +36,7 @@ const FROM = { measured: 'measured', assumed: 'assumed', computed: '', constant:
           <span v-if="FROM[input.from]" class="text-ink-2"> · {{ FROM[input.from] }}</span>
         </dt>
         <dd class="figures text-right">
-          {{ show(input.value) }}<template v-if="input.u"> ±{{ '\u202f' }}{{ show(input.u) }}</template> <span class="text-ink-2">{{ input.unit }}</span>
+          {{ show(input.value) }}<template v-if="input.u"> ± {{ showU(input.u) }}</template> <span class="text-ink-2">{{ input.unit }}</span>
         </dd>
       </div>
     </dl>

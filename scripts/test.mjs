@@ -1,0 +1,140 @@
+/** `npm test`: every check, against a throw-away cluster and port of its own; leaves nothing running. */
+import { chmodSync, existsSync, mkdtempSync, readFileSync, rmSync } from 'node:fs'
+import { tmpdir } from 'node:os'
+import { join } from 'node:path'
+import { requireChromium } from './lib/browser.mjs'
+import { requireBuild } from './lib/build.mjs'
+import { startCluster } from './lib/cluster.mjs'
+import { ensureDatabase, prepareDatabase } from './lib/databases.mjs'
+import { requireDependencies, requireNode } from './lib/dependencies.mjs'
+import { at, makeDataFolder } from './lib/paths.mjs'
+import { anyFreePort } from './lib/ports.mjs'
+import { requirePrograms } from './lib/postgresPrograms.mjs'
+import { runHere } from './lib/processes.mjs'
+import { runMain, say, step, Stop } from './lib/say.mjs'
+import { startServer } from './lib/server.mjs'
+import { unprivilegedUser } from './lib/unprivileged.mjs'
+
+const PARTS = ['lint', 'types', 'unit', 'db', 'e2e']
+const HELP = `npm test                    all: ${PARTS.join(', ')}
+npm test -- unit db         some
+npm run test:e2e -- FILE    one browser test; what follows a part is handed to its runner
+`
+
+async function main() {
+  const args = process.argv.slice(2)
+  if (args.includes('--help')) return say(HELP)
+  const asked = args.filter(arg => PARTS.includes(arg))
+  const handedOn = args.filter(arg => !PARTS.includes(arg))
+  const parts = asked.length > 0 ? asked : PARTS
+  requireNode()
+  makeDataFolder()
+  await requireDependencies()
+  const bench = new Bench()
+  for (const signal of ['SIGINT', 'SIGTERM']) process.on(signal, () => void bench.clear().then(() => process.exit(1)))
+  try {
+    for (const part of parts) await bench[part](handedOn)
+  } finally {
+    await bench.clear()
+  }
+  const { passed, failed } = bench
+  say(`\n${passed} passed, ${failed} failed`)
+  if (bench.broken.length > 0) throw new Stop(`Not in order: ${bench.broken.join(', ')}`)
+}
+
+/** What the parts share, made when first needed, cleared at the end. */
+class Bench {
+  passed = 0
+  failed = 0
+  broken = []
+  #undo = []
+  #cluster = null
+  #folder = null
+
+  async lint() {
+    await this.#prepared()
+    this.#note('lint', await runHere(process.execPath, [at('node_modules', 'eslint', 'bin', 'eslint.js'), '.']))
+  }
+
+  async types() {
+    await this.#prepared()
+    this.#note('types', await runHere(process.execPath, [at('node_modules', 'nuxt', 'bin', 'nuxt.mjs'), 'typecheck'], { env: quiet() }))
+  }
+
+  async unit(handedOn) {
+    await this.#vitest('unit', handedOn, {})
+  }
+
+  async db(handedOn) {
+    await this.#vitest('db', handedOn, { DATABASE_ADMIN_URL: (await this.#requireCluster()).url('postgres') })
+  }
+
+  async e2e(handedOn) {
+    await requireChromium()
+    await requireBuild()
+    const cluster = await this.#requireCluster()
+    await ensureDatabase(cluster.url('postgres'), 'e2e')
+    await step('Preparing the demonstration', () => prepareDatabase(cluster.url('e2e'), { empty: false }))
+    const server = await startServer({ port: await anyFreePort(), databaseUrl: cluster.url('e2e'), onExit: code => say(`The test server ended (${code}).`) })
+    this.#undo.push(server.stop)
+    const report = join(this.#scratch(), 'e2e.json')
+    const env = { ...process.env, VULCANUM_URL: server.url, PLAYWRIGHT_JSON_OUTPUT_FILE: report }
+    const code = await runHere(process.execPath, [at('node_modules', '@playwright', 'test', 'cli.js'), 'test', '--reporter=list,json', ...handedOn], { env })
+    const { expected = 0, unexpected = 0, flaky = 0 } = readReport(report).stats ?? {}
+    this.#count('e2e', code, expected + flaky, unexpected)
+  }
+
+  async #vitest(project, handedOn, env) {
+    const report = join(this.#scratch(), `${project}.json`)
+    const args = ['run', '--project', project, '--reporter=default', '--reporter=json', `--outputFile.json=${report}`, ...handedOn]
+    const code = await runHere(process.execPath, [at('node_modules', 'vitest', 'vitest.mjs'), ...args], { env: { ...process.env, ...env } })
+    const { numPassedTests = 0, numFailedTests = 0 } = readReport(report)
+    this.#count(project, code, numPassedTests, numFailedTests)
+  }
+
+  /** Lint and type check read what Nuxt writes about itself. */
+  async #prepared() {
+    const code = await runHere(process.execPath, [at('node_modules', 'nuxt', 'bin', 'nuxt.mjs'), 'prepare'], { env: quiet(), stdio: ['ignore', 'ignore', 'inherit'] })
+    if (code !== 0) throw new Stop('nuxt prepare failed')
+  }
+
+  async #requireCluster() {
+    if (this.#cluster) return this.#cluster
+    const programs = await requirePrograms()
+    const folder = this.#scratch()
+    this.#cluster = await startCluster({ programs, folder: join(folder, 'cluster'), stateFolder: folder, user: unprivilegedUser() })
+    this.#undo.push(this.#cluster.stop)
+    return this.#cluster
+  }
+
+  #scratch() {
+    if (this.#folder) return this.#folder
+    const folder = mkdtempSync(join(tmpdir(), 'vulcanum-test-'))
+    chmodSync(folder, 0o711)
+    this.#folder = folder
+    return folder
+  }
+
+  #note(part, code) {
+    if (code !== 0) this.broken.push(part)
+  }
+
+  #count(part, code, passed, failed) {
+    this.passed += passed
+    this.failed += failed
+    this.#note(part, code)
+    if (code === 0 && passed === 0) this.broken.push(`${part} (ran no test)`)
+  }
+
+  async clear() {
+    for (const stop of this.#undo.splice(0).reverse()) await stop()
+    if (this.#folder) rmSync(this.#folder, { recursive: true, force: true })
+    this.#folder = null
+    this.#cluster = null
+  }
+}
+
+const quiet = () => ({ ...process.env, NUXT_TELEMETRY_DISABLED: '1' })
+const readReport = file => (existsSync(file) ? JSON.parse(readFileSync(file, 'utf8')) : {})
+
+runMain(main)

@@ -1,0 +1,33 @@
+/** A database of its own for a test file, made and dropped on the throw-away cluster. */
+import { fileURLToPath } from 'node:url'
+import pg from 'pg'
+import { openDatabase, type Database } from '../../server/database/connection'
+import { claimDatabase, migrateDatabase, type Purpose } from '../../server/database/migrate'
+
+export const MIGRATIONS = fileURLToPath(new URL('../../server/database/migrations', import.meta.url))
+
+async function admin(sql: string): Promise<void> {
+  const client = new pg.Client({ connectionString: adminUrl() })
+  await client.connect()
+  await client.query(sql).finally(() => client.end())
+}
+
+function adminUrl(): string {
+  const url = process.env.DATABASE_ADMIN_URL
+  if (!url) throw new Error('Run these with npm run test:db, which starts a cluster for them')
+  return url
+}
+
+export interface TestDatabase { db: Database, url: string, drop: () => Promise<void> }
+
+export async function makeTestDatabase(name: string, purpose: Purpose = 'own'): Promise<TestDatabase> {
+  await admin(`create database ${name}`)
+  const url = adminUrl().replace(/\/postgres$/, `/${name}`)
+  const { db, close } = openDatabase(url)
+  await migrateDatabase(db, MIGRATIONS)
+  await claimDatabase(db, purpose)
+  return { db, url, drop: async () => {
+    await close()
+    await admin(`drop database ${name}`)
+  } }
+}

@@ -1,0 +1,115 @@
+import { spawnSync } from 'node:child_process'
+import { readFileSync } from 'node:fs'
+import type { Page } from '@playwright/test'
+import type { RunAnswer } from '../../core/formats/answer'
+import { formatWithU } from '../../core/quantity/format'
+import { expect, open, test } from './page'
+
+/** A methanol boil as a tester with trail units would type it. */
+async function typeTheRun(page: Page): Promise<void> {
+  const type = (label: string, text: string) => page.getByLabel(label, { exact: true }).fill(text)
+  await page.getByLabel('trail units').check()
+  await type('Altitude', '700 ft')
+  await type('Air', '61')
+  await type('Wind', 'calm')
+  await page.getByLabel('Who').selectOption('Odra Vell')
+  await page.getByLabel('Set-up').selectOption({ label: await optionLike(page, 'Set-up', 'Lahar in the cone') })
+  await type('Water', '2 cups')
+  await type('Start temperature', '56 F')
+  await page.getByLabel('Fuel', { exact: true }).selectOption({ label: await optionLike(page, 'Fuel', 'Methanol') })
+  await type('Fuel used', '21 g')
+  await type('Scale reads to', '0.1 g')
+  await type('Boil', '8:50')
+}
+
+async function optionLike(page: Page, list: string, start: string): Promise<string> {
+  const options = await page.getByLabel(list, { exact: true }).locator('option').allInnerTexts()
+  return options.find(option => option.startsWith(start))!
+}
+
+test('a run typed in trail units gives a figure with its rungs, is found again, and its JSON says the same', async ({ page }) => {
+  await open(page, '/runs/new')
+  await typeTheRun(page)
+  await expect(page.getByText('= 473.2 mL').or(page.getByText('= 473.2\u202fmL'))).toBeVisible()
+  await page.getByRole('button', { name: 'Save and see the figure' }).click()
+  await expect(page.getByRole('heading', { name: 'Lahar in the cone' })).toBeVisible()
+  const shown = async () => ({
+    measured: await page.locator('[data-figure=gPerL]').innerText(), normalised: await page.locator('[data-figure=normalisedGPerL]').innerText(),
+    rungs: await page.locator('[data-rung]').evaluateAll(rows => rows.map(row => [row.getAttribute('data-rung'), row.querySelector('[data-factor]')?.textContent?.trim()])),
+  })
+  const figures = await shown()
+  await page.reload()
+  expect(await shown()).toEqual(figures)
+
+  const id = page.url().split('/').at(-1)!
+  await page.getByRole('navigation', { name: 'Work' }).getByRole('link', { name: 'Runs' }).click()
+  await page.locator(`a[href="/runs/${id}"]`).click()
+  const downloading = page.waitForEvent('download')
+  await page.getByRole('link', { name: 'Run as JSON' }).click()
+  const file = await (await downloading).path()
+  const reduced = spawnSync(process.execPath, ['--import', 'tsx', 'cli/reduce.ts', file], { encoding: 'utf8' })
+  const answer = (JSON.parse(reduced.stdout) as { runs: [RunAnswer] }).runs[0]
+  expect(figures.measured).toBe(formatWithU(answer.gPerL!, 2 * answer.gPerLU!))
+  expect(figures.normalised).toBe(formatWithU(answer.normalisedGPerL!, 2 * answer.normalisedU!))
+  expect(figures.rungs.map(([rung]) => rung)).toEqual(answer.ladder.map(rung => rung.rung))
+  expect(figures.rungs[0]![1]).toContain(answer.ladder[0]!.factor!.toFixed(3))
+  expect(JSON.parse(readFileSync(file, 'utf8'))).toMatchObject({ format: 'vulcanum-reduce', runs: [{ id, place: { windMS: 0 }, water: { startC: 13.3333333333 } }] })
+
+  const csv = await (await page.request.get(`/api/runs/${id}/results`)).text()
+  const [header, row] = csv.split('\n').map(line => line.split(','))
+  expect(Number(row![header!.indexOf('normalisedGPerL')])).toBe(answer.normalisedGPerL)
+})
+
+test('a number answers "says who?" down to its readings', async ({ page }) => {
+  await open(page, '/runs/01960000-0000-7000-8000-000000000001')
+  await page.locator('[data-figure=normalisedGPerL]').click()
+  const margin = page.getByRole('complementary', { name: 'Margin' })
+  await expect(margin.getByRole('heading', { name: 'Fuel per litre, normalised' })).toBeVisible()
+  await margin.getByRole('button', { name: 'As measured, or foretold' }).click()
+  await margin.getByRole('button', { name: 'Fuel to the boil' }).click()
+  await margin.getByRole('button', { name: 'Fuel used' }).click()
+  await expect(margin.getByText('Weighed before')).toBeVisible()
+  await expect(margin.getByText('Source:')).toBeVisible()
+})
+
+test('slips are named at their box, nothing typed is lost by a reload, and saving waits for them', async ({ page }) => {
+  await open(page, '/runs/new')
+  await typeTheRun(page)
+  await page.getByLabel('Water', { exact: true }).fill('12 oz')
+  await page.getByLabel('Fuel used', { exact: true }).fill('')
+  await page.getByLabel('Fuel before', { exact: true }).fill('198 g')
+  await page.getByLabel('Fuel after', { exact: true }).fill('212 g')
+  await page.getByLabel('Notes').fill('typed before the reload')
+  await page.reload()
+  await expect(page.getByLabel('Notes')).toHaveValue('typed before the reload')
+  await expect(page.getByLabel('Start temperature')).toHaveValue('56 F')
+  await page.getByRole('button', { name: 'Save and see the figure' }).click()
+  await expect(page.getByText('Water: Ounces of weight, or fluid?: read "12 oz".')).toBeVisible()
+  await expect(page.getByLabel('Water', { exact: true })).toBeFocused()
+  await page.getByLabel('Water', { exact: true }).fill('12 fl oz')
+  await expect(page.getByText('Fuel after (212 g) is more than fuel before (198 g). Swapped?')).toBeVisible()
+  await page.getByLabel('Fuel after', { exact: true }).fill('177 g')
+  await page.getByRole('button', { name: 'Save and see the figure' }).click()
+  await expect(page.locator('[data-figure=gPerL]')).toBeVisible()
+})
+
+test('bodies that are no runs are refused with words and a status in the 400s', async ({ request }) => {
+  const cases: [unknown, number, RegExp][] = [
+    ['x'.repeat(10_000_000), 413, /read 10\.0 MB, expected at most 2 MB/], ['{"half":', 400, /not JSON/], [{ id: 'x' }, 422, /expected an id|Choose/],
+  ]
+  for (const [data, status, words] of cases) {
+    const response = await request.post('/api/runs', { data: typeof data === 'string' ? Buffer.from(data) : data, headers: { 'content-type': 'application/json' } })
+    expect(response.status()).toBe(status)
+    expect(JSON.stringify(await response.json())).toMatch(words)
+  }
+  expect((await request.get('/api/runs/not-an-id')).status()).toBe(400)
+  expect((await request.get('/api/runs/01960000-0000-7000-8000-0000000000ff')).status()).toBe(404)
+  expect((await request.get('/api/runs', { headers: { host: 'elsewhere.example' } })).status()).toBe(403)
+})
+
+test('an impossible figure stands on black iron, with its reason', async ({ page }) => {
+  await open(page, '/runs')
+  await page.getByText('impossible', { exact: true }).first().waitFor()
+  await page.getByRole('row').filter({ hasText: 'impossible' }).getByRole('link').click()
+  await expect(page.getByText(/^Impossible: \d+ % of the fuel’s heat/)).toBeVisible()
+})

@@ -1,0 +1,21 @@
+/** A page as a person has it: hydrated, and quiet. Any console error or any request to another host fails the test. */
+import { test as base, expect, type Page } from '@playwright/test'
+
+export const test = base.extend<{ faults: string[] }>({
+  faults: [async ({ page, baseURL }, use) => {
+    const faults: string[] = []
+    page.on('console', message => message.type() === 'error' && faults.push(message.text()))
+    page.on('pageerror', error => faults.push(error.message))
+    page.on('request', request => new URL(request.url()).host !== new URL(baseURL!).host && !request.url().startsWith('data:') && !request.url().startsWith('blob:') && faults.push(`asked ${request.url()}`))
+    await use(faults)
+    expect(faults).toEqual([])
+  }, { auto: true }],
+})
+
+export { expect }
+
+/** Opens a page and waits until it answers to keys and presses. */
+export async function open(page: Page, path: string): Promise<void> {
+  await page.goto(path)
+  await page.waitForFunction(() => (window as unknown as { useNuxtApp?: () => { isHydrating?: boolean } }).useNuxtApp?.().isHydrating === false)
+}
