@@ -1,10 +1,11 @@
 import { defineConfig } from 'vitest/config'
 
-/** `unit` needs nothing; `db` needs DATABASE_URL, which scripts/test.mjs gives it. */
+/** `unit` needs nothing; `start` needs the build; `db` needs DATABASE_URL, which scripts/test.mjs gives it. */
 export default defineConfig({
   test: {
     projects: [
       { test: { name: 'unit', include: ['test/core/**/*.test.ts', 'test/shared/**/*.test.ts', 'test/scripts/**/*.test.ts'], testTimeout: 30_000 } },
+      { test: { name: 'start', include: ['test/start/**/*.test.ts'], testTimeout: 180_000, hookTimeout: 60_000 } },
       { test: { name: 'db', include: ['test/database/**/*.test.ts'], testTimeout: 30_000, fileParallelism: false } },
     ],
   },

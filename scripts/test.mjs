@@ -15,7 +15,7 @@ import { runMain, say, step, Stop } from './lib/say.mjs'
 import { startServer } from './lib/server.mjs'
 import { unprivilegedUser } from './lib/unprivileged.mjs'
 
-const PARTS = ['lint', 'types', 'unit', 'db', 'e2e']
+const PARTS = ['lint', 'types', 'unit', 'db', 'e2e', 'start']
 const HELP = `npm test                    all: ${PARTS.join(', ')}
 npm test -- unit db         some
 npm run test:e2e -- FILE    one browser test; what follows a part is handed to its runner
@@ -67,6 +67,12 @@ class Bench {
 
   async db(handedOn) {
     await this.#vitest('db', handedOn, { DATABASE_ADMIN_URL: (await this.#requireCluster()).url('postgres') })
+  }
+
+  async start(handedOn) {
+    await requireBuild()
+    await requirePrograms()
+    await this.#vitest('start', handedOn, {})
   }
 
   async e2e(handedOn) {

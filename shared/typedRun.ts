@@ -1,12 +1,13 @@
 /** A run typed by hand: what was typed, kept as typed; its schema; and the reading of it into measurements and events. */
-import { boolean, object, string, ValidationError, type AnyObject, type Schema } from 'yup'
+import { boolean, object, string, ValidationError } from 'yup'
 import { parseQuantity, type Quantity } from '../core/quantity/parseQuantity'
 import type { QuantityKindName, UnitSystem } from '../core/quantity/kinds'
 import type { EventKind } from '../core/run/events'
-import { problemText } from '../core/result'
 import { MAX_TEXT } from './limits'
 import { MEASURED_NAMES, MEASURED_QUANTITIES, type MeasuredQuantity } from './measuredQuantity'
 import { fieldProblems, shown, type FieldProblem } from './readProblems'
+import { UUID } from './uuid'
+import { boxes, quantityBox, unitsOf } from './typedBoxes'
 import { crossCheck } from './typedRunChecks'
 
 /** How a typed run's heating ended, when not by a boil. */
@@ -38,22 +39,7 @@ export interface ReadRun {
 }
 
 const uuid = (what: string) => string().required(`${what}: read nothing, expected a choice from the list. Choose one.`)
-  .matches(/^[0-9a-f]{8}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{12}$/i, ({ value }) => `${what}: read ${shown(value)}, expected an id. Choose one from the list.`)
-
-type Box = Schema<unknown, AnyObject, unknown, 'd'>
-
-/** A box for a quantity: empty is "not measured", anything else must be read. */
-function box(name: string, kind: QuantityKindName): Box {
-  return string().default('').test('quantity', (text, context) => {
-    if (!text?.trim()) return true
-    const read = parseQuantity(text, kind, unitsOf(context.options.context))
-    return read.ok || context.createError({ message: `${name}: ${problemText(read.problem)}` })
-  })
-}
-const unitsOf = (context: unknown): UnitSystem => ((context as { units?: UnitSystem } | undefined)?.units === 'trail' ? 'trail' : 'metric')
-
-const boxes = <K extends string>(keys: readonly K[], make: (key: K) => Box) =>
-  object(Object.fromEntries(keys.map(key => [key, make(key)])) as Record<K, Box>)
+  .matches(UUID, ({ value }) => `${what}: read ${shown(value)}, expected an id. Choose one from the list.`)
 
 export const TIME_NAMES: Record<TypedEventKind, string> = {
   lit: 'Lit', bloomed: 'Full flame', potOn: 'Pot on', firstBubbles: 'First bubbles', rollingBoil: 'Boil', shutOff: 'Shut off',
@@ -64,9 +50,9 @@ export const typedRunSchema = object({
   id: uuid('Run'), units: string().oneOf(['metric', 'trail']).required(),
   startedAt: string().required('Date: read nothing, expected a date and time.').test('date', ({ value }) => `Date: read ${shown(value)}, expected a date and time such as 2026-03-14T09:30. Choose it again.`, text => !Number.isNaN(Date.parse(text))),
   zone: string().required().max(60), personId: uuid('Who'), setupId: uuid('Set-up'), fuelBatchId: uuid('Fuel'),
-  placeId: string().nullable().default(null),
-  measured: boxes(MEASURED, key => box(MEASURED_NAMES[key], MEASURED_QUANTITIES[key])),
-  times: boxes(TYPED_EVENTS, key => box(TIME_NAMES[key], 'clockTime')),
+  placeId: string().nullable().default(null).matches(UUID, { message: ({ value }: { value: unknown }) => `Place: read ${shown(value)}, expected an id. Choose one from the list.`, excludeEmptyString: true }),
+  measured: boxes(MEASURED, key => quantityBox(MEASURED_NAMES[key], MEASURED_QUANTITIES[key])),
+  times: boxes(TYPED_EVENTS, key => quantityBox(TIME_NAMES[key], 'clockTime')),
   stoppedReason: string().default('').max(MAX_TEXT.reason, `Reason: expected at most ${MAX_TEXT.reason} characters.`),
   takeBurnShare: boolean().default(false),
   notes: string().default('').max(MAX_TEXT.notes, ({ value }) => `Notes: read ${String(value).length} characters, expected at most ${MAX_TEXT.notes}. Shorten them.`),
@@ -81,7 +67,7 @@ export type ReadTypedRun = { ok: true, typed: TypedRun, read: ReadRun } | { ok: 
  */
 export function readTypedRun(input: unknown, nowMs: number): ReadTypedRun {
   try {
-    const units = unitsOf(typeof input === 'object' ? input : undefined)
+    const units = unitsOf(input)
     const typed = typedRunSchema.validateSync(input, { abortEarly: false, context: { units }, stripUnknown: true }) as TypedRun
     const read = readBoxes(typed)
     const problems = crossCheck(typed, read, nowMs)

@@ -23,6 +23,8 @@ export interface Rung {
   ownU: number | null
   basis: Basis
   reach: { tested: [number, number], asked: number } | null
+  /** Where the figure may lie after an open rung [g/L]: for the drawing, never for a figure. */
+  ghost: [number, number] | null
   /** What the rung moves, from the run's to the reference's. */
   moved: { from: number | null, to: number | null, unit: string }
 }

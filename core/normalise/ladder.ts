@@ -1,6 +1,7 @@
 /** The ladder: rung by rung from the figure as measured to the figure at the reference, with what is missing named. */
 import type { Basis, Rung } from '../formats/answer'
 import type { Model, Reference, RungName } from './reference'
+import { windGhost } from './windClass'
 
 export interface LadderInputs {
   model: Model
@@ -13,6 +14,8 @@ export interface LadderInputs {
   own: { startC: number | null, boilingC: number | null, referenceBoilingC: number, airC: number | null, windMS: number | null }
   basis: { start: Basis, boilingPoint: Basis, surroundings: Basis }
   supply: boolean
+  /** Of the burner's class, for the ghost of an open wind rung; null where the class is not known. */
+  windGamma: number | null
 }
 
 export interface Ladder {
@@ -39,9 +42,11 @@ export function ladder(inputs: LadderInputs): Ladder {
   if (model === 'loss' && own.airC === null) leaveOpen(rungs[2]!, missing, 'place.airC')
   const carried = rungs[2]!
   const windRung = carryOn(carried, 'wind', { from: own.windMS, to: reference.windMS, unit: 'm/s' })
+  const open = own.windMS === null || own.windMS !== 0 || reference.windMS !== 0
+  if (open && carried.gPerL !== null) windRung.ghost = windGhost(carried.gPerL, own.windMS, inputs.windGamma)
   if (own.windMS === null) leaveOpen(windRung, missing, 'place.windMS')
   else if (own.windMS !== 0 || reference.windMS !== 0) leaveOpen(windRung, missing, 'series.wind')
-  const supply = { ...carryOn(windRung, 'supply', { from: null, to: reference.burnRateGPerMin, unit: 'g/min' }), factor: 1, basis: 'notInModel' as const }
+  const supply = { ...carryOn({ ...windRung, ghost: null }, 'supply', { from: null, to: reference.burnRateGPerMin, unit: 'g/min' }), factor: 1, basis: 'notInModel' as const }
   if (inputs.supply) leaveOpen(supply, missing, 'series.burnRate')
   const all = [...rungs, windRung, supply]
   const status = carried.gPerL === null ? 'not' : missing.length > 0 ? 'partly' : 'normalised'
@@ -56,7 +61,7 @@ function heatRung({ gPerL, u, factorU }: LadderInputs, { rung, basis, moved, i }
   // Out of a stall there is no factor: the figure begins here.
   const factor = Number.isFinite(before) ? finite(after / before) : null
   return {
-    rung, basis, moved, reach: null, gPerL: finite(after), u: finite(u[i + 1]!), factor,
+    rung, basis, moved, reach: null, ghost: null, gPerL: finite(after), u: finite(u[i + 1]!), factor,
     ownU: factor === null ? null : finite(factorU[i]! * after),
   }
 }

@@ -7,6 +7,7 @@ import { FIGURE, figuresOf } from '../normalise/figures'
 import { ladder, type Ladder } from '../normalise/ladder'
 import { aimTemperature, ownConditions, type HeatRun } from '../normalise/heatRun'
 import { SMALLEST_RISE_K } from '../heating/heatingTime'
+import { classGamma } from '../normalise/windClass'
 import { efficiencyFlags } from '../plausibility/physicalLimit'
 import { problemText, type R } from '../result'
 import { propagate, type Budget } from '../uncertainty/propagate'
@@ -69,7 +70,7 @@ function ladderInputs(document: RunDocument, { readings, budgets, options, run }
   const u = (i: number) => budgets[i]!.u
   const referenceBoilingC = run.targetC ?? boilingPointFromPressure(options.reference.pressureHPa * 100)
   return {
-    model: options.model, reference: options.reference, supply: options.supply,
+    model: options.model, reference: options.reference, supply: options.supply, windGamma: classGamma({ head: document.burner.head, screen: document.screen }),
     gPerL: [value(0), value(1), value(2), value(3)] as const, u: [u(0), u(1), u(2), u(3)] as const, factorU: [u(4), u(5), u(6)] as const,
     own: { startC: document.water.startC, boilingC: run.targetC ?? readings.boilingC, referenceBoilingC, airC: document.place.airC, windMS: readings.windMS },
     basis: {

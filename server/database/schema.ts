@@ -1,6 +1,7 @@
 export * from './schema/bench'
 export * from './schema/people'
 export * from './schema/places'
+export * from './schema/now'
 export * from './schema/things'
 export * from './schema/fuels'
 export * from './schema/runs'

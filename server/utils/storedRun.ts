@@ -1,13 +1,12 @@
 import type { H3Event } from 'h3'
 import { useDatabase } from '#server/database/connection'
+import { isUuid } from '#shared/uuid'
 import { findRun } from '#server/database/repositories/runs'
-
-const UUID = /^[0-9a-f]{8}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{12}$/i
 
 /** The run the route names, or an error in words. */
 export async function requireRun(event: H3Event) {
   const id = getRouterParam(event, 'id') ?? ''
-  if (!UUID.test(id)) throw createError({ statusCode: 400, statusMessage: 'Not a run id', message: `"${id.slice(0, 40)}" is not a run’s id. Open the run from the list.` })
+  if (!isUuid(id)) throw createError({ statusCode: 400, statusMessage: 'Not a run id', message: `"${id.slice(0, 40)}" is not a run’s id. Open the run from the list.` })
   const found = await findRun(useDatabase(), id)
   if (!found) throw createError({ statusCode: 404, statusMessage: 'No such run', message: 'There is no run of this id here. It may be on another bench; open it from the list.' })
   return found

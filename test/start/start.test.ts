@@ -1,0 +1,144 @@
+/** `npm start` as a person meets it, faults and all, in a copy of the checkout in a folder with a space. Needs the build. */
+import { spawn, type ChildProcess } from 'node:child_process'
+import { chmodSync, cpSync, existsSync, mkdirSync, mkdtempSync, readdirSync, readFileSync, rmSync, statSync, symlinkSync, writeFileSync } from 'node:fs'
+import { createServer } from 'node:net'
+import { tmpdir } from 'node:os'
+import { join, resolve } from 'node:path'
+import { afterEach, beforeEach, describe, expect, it } from 'vitest'
+
+const COPIED = ['scripts', 'cli', 'core', 'shared', 'server', 'app', 'public', '.output', 'package.json', 'package-lock.json', 'nuxt.config.ts']
+const PORT = 3400 + (process.pid % 400)
+let folder: string
+let running: Start[] = []
+
+beforeEach(() => {
+  const outer = mkdtempSync(join(tmpdir(), 'vulcanum-start-'))
+  chmodSync(outer, 0o755)
+  folder = join(outer, 'camp stoves')
+  mkdirSync(folder)
+  for (const name of COPIED) cpSync(name, join(folder, name), { recursive: true })
+  symlinkSync(resolve('node_modules'), join(folder, 'node_modules'))
+})
+
+afterEach(async () => {
+  for (const start of running) await start.stop()
+  running = []
+  const strays = processesWith(folder)
+  for (const pid of strays) process.kill(pid, 'SIGKILL')
+  rmSync(resolve(folder, '..'), { recursive: true, force: true })
+  expect(strays, 'processes left running').toEqual([])
+})
+
+/** Processes that name the folder, or run in it. */
+function processesWith(path: string): number[] {
+  const ids = readdirSync('/proc').filter(name => /^\d+$/.test(name)).map(Number)
+  return ids.filter(pid => pid !== process.pid && readText(`/proc/${pid}/cmdline`).includes(path))
+}
+function readText(path: string): string {
+  try {
+    return readFileSync(path, 'utf8').replaceAll('\0', ' ')
+  } catch {
+    return ''
+  }
+}
+
+class Start {
+  output = ''
+  readonly child: ChildProcess
+  readonly ended: Promise<number | null>
+
+  constructor(args: string[] = [], env: Record<string, string> = {}) {
+    this.child = spawn(process.execPath, ['scripts/start.mjs', ...args], { cwd: folder, env: { ...process.env, DATABASE_URL: '', HOST: '', PORT: String(PORT), ...env } })
+    for (const stream of [this.child.stdout!, this.child.stderr!]) stream.on('data', (chunk: Buffer) => { this.output += chunk.toString() })
+    this.ended = new Promise(done => this.child.on('close', done))
+    running.push(this)
+  }
+
+  /** Waits for words in the output. */
+  async says(words: RegExp, patienceMs = 60_000): Promise<RegExpExecArray> {
+    for (let waited = 0; waited < patienceMs; waited += 50) {
+      const found = words.exec(this.output)
+      if (found) return found
+      if (this.child.exitCode !== null) break
+      await new Promise(done => setTimeout(done, 50))
+    }
+    throw new Error(`It never said ${String(words)}; it said:\n${this.output}`)
+  }
+
+  address = async () => (await this.says(/Vulcanum is at (\S+)/))[1]!
+
+  async stop(): Promise<number | null> {
+    if (this.child.exitCode === null && this.child.signalCode === null) this.child.kill('SIGINT')
+    return this.ended
+  }
+}
+
+const runsAt = async (address: string) => ((await (await fetch(`${address}/api/runs`)).json()) as unknown[]).length
+const serverPid = () => processesWith(join(folder, 'scripts', 'serve.mjs'))[0]!
+
+describe('npm start', () => {
+  it('serves the demonstration; a second start says the address; Ctrl-C leaves nothing; secrets are the owner’s alone', async () => {
+    const first = new Start()
+    const address = await first.address()
+    expect(await runsAt(address)).toBeGreaterThan(5)
+    const second = new Start()
+    expect(await second.ended).toBe(0)
+    expect(second.output).toContain(`running already: ${address}`)
+    expect(statSync(join(folder, '.data', 'secret')).mode & 0o777).toBe(0o600)
+    const other = new Start(['--empty'])
+    expect(await other.ended).toBe(1)
+    expect(other.output).toContain('running already with the demonstration')
+    expect(await first.stop()).toBe(0)
+    expect(processesWith(folder)).toEqual([])
+
+    const own = new Start(['--empty'])
+    expect(await runsAt(await own.address())).toBe(0)
+  })
+
+  it('survives kill -9 of the server, then of itself, with a stale pid file and a busy port', async () => {
+    const first = new Start()
+    const address = await first.address()
+    const runs = await runsAt(address)
+    process.kill(serverPid(), 'SIGKILL')
+    await first.says(/The server ended \(SIGKILL\)\. Starting it again\.[\s\S]*Vulcanum is at/)
+    expect(await runsAt(address)).toBe(runs)
+
+    first.child.kill('SIGKILL')
+    await first.ended
+    // The orphaned cluster is taken over; where the old server stood, somebody else listens now.
+    await expect.poll(() => serverPid(), { timeout: 5000 }).toBeUndefined()
+    const squatter = createServer().listen(PORT, '127.0.0.1')
+    const second = new Start()
+    const moved = await second.address()
+    expect(second.output).toContain(`Port ${PORT} is taken: using ${PORT + 1}`)
+    expect(await runsAt(moved)).toBe(runs)
+    squatter.close()
+    await second.stop()
+
+    // A pid file of a process that lives, but is no postgres of ours.
+    writeFileSync(join(folder, '.data', 'cluster', 'postmaster.pid'), `${process.pid}\n${join(folder, '.data', 'cluster')}\n0\n5999\n`)
+    const third = new Start()
+    expect(await runsAt(await third.address())).toBe(runs)
+  })
+
+  it.runIf(process.getuid?.() === 0)('puts the data elsewhere, and says where, when the database’s user cannot enter the checkout', async () => {
+    chmodSync(folder, 0o700)
+    const start = new Start()
+    expect(await runsAt(await start.address())).toBeGreaterThan(5)
+    const [, elsewhere] = await start.says(/the database lies in (\S+)\./)
+    expect(existsSync(join(elsewhere!, 'PG_VERSION'))).toBe(true)
+    await start.stop()
+    rmSync(elsewhere!, { recursive: true, force: true })
+  })
+
+  it.each<[string, string[], Record<string, string>, RegExp]>([
+    ['a HOST beyond loopback', [], { HOST: '0.0.0.0' }, /HOST=0\.0\.0\.0 is refused/],
+    ['a PORT that is none', [], { PORT: 'abc' }, /PORT=abc is not a port/],
+    ['a word it does not know', ['--demo'], {}, /--demo is not known/],
+    ['a DATABASE_URL that does not answer', [], { DATABASE_URL: 'postgres://nobody:x@127.0.0.1:9/none' }, /The database could not be prepared/],
+  ])('refuses %s with words and exit code 1', async (_, args, env, words) => {
+    const start = new Start(args, env)
+    expect(await start.ended).toBe(1)
+    expect(start.output).toMatch(words)
+  })
+})
