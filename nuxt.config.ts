@@ -6,7 +6,7 @@ export default defineNuxtConfig({
   devtools: { enabled: false },
   app: {
     head: {
-      htmlAttrs: { 'lang': 'en', 'data-light': 'day' },
+      htmlAttrs: { lang: 'en' },
       title: 'Vulcanum',
       meta: [{ name: 'viewport', content: 'width=device-width, initial-scale=1' }, { name: 'description', content: 'Tests of camp stoves: fuel per litre boiled, normalised.' }],
       link: [{ rel: 'icon', type: 'image/svg+xml', href: '/icon.svg' }],

@@ -16,6 +16,7 @@ function once() {
     const began = performance.now()
     const child = spawn(process.execPath, ['scripts/start.mjs'], { cwd: root, env: { ...process.env, PORT: '3977' }, stdio: ['ignore', 'pipe', 'inherit'] })
     let output = ''
+    let outcome = null
     child.stdout.on('data', async (chunk) => {
       output += chunk
       const address = /^Vulcanum is at (\S+)/m.exec(output)?.[1]
@@ -24,10 +25,14 @@ function once() {
       const page = await fetch(`${address}/runs`)
       const text = await page.text()
       const seconds = (performance.now() - began) / 1000
+      outcome = page.ok && text.includes('<h1') ? seconds : new Error(`The page answered ${page.status}`)
       child.kill('SIGINT')
-      child.on('close', () => (page.ok && text.includes('<h1') ? resolve(seconds) : reject(new Error(`The page answered ${page.status}`))))
     })
-    child.on('close', () => reject(new Error(`It ended before the page:\n${output}`)))
+    child.on('close', () => {
+      outcome ??= new Error(`It ended before the page:\n${output}`)
+      if (outcome instanceof Error) reject(outcome)
+      else resolve(outcome)
+    })
   })
 }
 

@@ -5,8 +5,9 @@ import { FUEL_KINDS } from '../core/constants/fuels'
 import { POT_MATERIALS } from '../core/constants/physical'
 import { MODELS, STANDARD_BENCH } from '../core/normalise/reference'
 import { EVENT_KINDS } from '../core/run/events'
-import { LIMITS, MAX_EVENTS, MAX_RUNS, MAX_TEXT, MAX_TRACE_SAMPLES } from './limits'
+import { LIMITS, MAX_EVENTS, MAX_RUNS, MAX_TEXT } from './limits'
 import { fieldProblems, shown, type FieldProblem } from './readProblems'
+import { traceProblems } from './traceProblems'
 import { choice, exactly, flag, list, measure, part, text } from './schemaParts'
 
 const L = LIMITS
@@ -88,20 +89,6 @@ function problemsOf(schema: Schema, got: unknown): FieldProblem[] {
     if (error instanceof ValidationError) return fieldProblems(error)
     throw error
   }
-}
-
-/** Yup takes milliseconds over a long list of numbers: a plain loop. Names the first bad sample. */
-export function traceProblems(trace: unknown): FieldProblem[] {
-  if (trace === undefined || trace === null) return []
-  if (!Array.isArray(trace)) return [{ path: 'trace', text: `read ${shown(trace)}, expected a list of [seconds, °C]` }]
-  if (trace.length > MAX_TRACE_SAMPLES) return [{ path: 'trace', text: `read ${trace.length} samples, expected at most ${MAX_TRACE_SAMPLES}` }]
-  for (let i = 0; i < trace.length; i++) {
-    const pair = trace[i] as unknown
-    if (!Array.isArray(pair) || pair.length !== 2 || !Number.isFinite(pair[0]) || !Number.isFinite(pair[1])) {
-      return [{ path: `trace[${i}]`, text: `read ${shown(pair)}, expected [seconds, °C]` }]
-    }
-  }
-  return []
 }
 
 function fillOptions(envelope: Loose): Omit<ReduceRequest, 'runs'> {

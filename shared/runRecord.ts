@@ -4,6 +4,7 @@ import type { ReduceAnswer, RunAnswer } from '../core/formats/answer'
 import type { EventKind } from '../core/run/events'
 import type { MeasuredQuantity } from './measuredQuantity'
 import type { PartRole, ThingProperties } from './thing'
+import type { TypedEventKind } from './typedRun'
 
 export interface RunRecord {
   id: string
@@ -25,12 +26,35 @@ export interface RunRecord {
   /** Current values in SI, with what was typed. */
   measurements: { quantity: MeasuredQuantity, value: number, typed: string, unit: string }[]
   events: { kind: EventKind, atMs: number, reason: string | null }[]
+  history: HistoryEntry[]
+}
+
+/** A reading or a time that was corrected or added after the run was logged. */
+export interface HistoryEntry {
+  what: MeasuredQuantity | TypedEventKind
+  /** As typed then; null where nothing stood. */
+  was: string | null
+  now: string
+  reason: string
+  person: string
+  at: string
 }
 
 export interface RunPage {
   record: RunRecord
   answer: RunAnswer
+  /** Water temperature, [seconds, °C]. */
+  trace: [number, number][]
   reference: ReduceAnswer['reference']
+}
+
+/** What a ribbon draws: marks on the run's clock, and the water at a few moments. */
+export interface Ribbon {
+  marks: { kind: EventKind, s: number }[]
+  water: [number, number][]
+  boilingC: number | null
+  endS: number
+  weighed: boolean
 }
 
 export interface RunLine {
@@ -48,4 +72,5 @@ export interface RunLine {
   /** The gravest thing to say of it, in few words. */
   worstFlag: { severity: 'error' | 'warning', text: string } | null
   ended: RunAnswer['ended']
+  ribbon: Ribbon
 }

@@ -6,6 +6,7 @@ import type { EventKind } from '../core/run/events'
 import { MAX_TEXT } from './limits'
 import { MEASURED_NAMES, MEASURED_QUANTITIES, type MeasuredQuantity } from './measuredQuantity'
 import { fieldProblems, shown, type FieldProblem } from './readProblems'
+import { traceProblems } from './traceProblems'
 import { UUID } from './uuid'
 import { boxes, quantityBox, unitsOf } from './typedBoxes'
 import { crossCheck } from './typedRunChecks'
@@ -31,6 +32,8 @@ export interface TypedRun {
   stoppedReason: string
   takeBurnShare: boolean
   notes: string
+  /** Water temperature, [seconds, °C] on the same clock as the times; empty where none was logged. */
+  trace: [number, number][]
 }
 
 export interface ReadRun {
@@ -68,7 +71,11 @@ export type ReadTypedRun = { ok: true, typed: TypedRun, read: ReadRun } | { ok: 
 export function readTypedRun(input: unknown, nowMs: number): ReadTypedRun {
   try {
     const units = unitsOf(input)
-    const typed = typedRunSchema.validateSync(input, { abortEarly: false, context: { units }, stripUnknown: true }) as TypedRun
+    const checked = typedRunSchema.validateSync(input, { abortEarly: false, context: { units }, stripUnknown: true }) as Omit<TypedRun, 'trace'>
+    const trace = (input as { trace?: unknown }).trace ?? []
+    const spoilt = traceProblems(trace)
+    if (spoilt.length > 0) return { ok: false, problems: spoilt }
+    const typed: TypedRun = { ...checked, trace: [...trace as [number, number][]].sort((a, b) => a[0] - b[0]) }
     const read = readBoxes(typed)
     const problems = crossCheck(typed, read, nowMs)
     return problems.length > 0 ? { ok: false, problems } : { ok: true, typed, read }
@@ -101,6 +108,6 @@ export function emptyTypedRun(id: string, units: UnitSystem): TypedRun {
   const blank = <K extends string>(keys: readonly K[]) => Object.fromEntries(keys.map(key => [key, ''])) as Record<K, string>
   return {
     id, units, startedAt: '', zone: 'UTC', personId: '', setupId: '', fuelBatchId: '', placeId: null, measured: blank(MEASURED),
-    times: { ...blank(TYPED_EVENTS), potOn: '0:00' }, stoppedReason: '', takeBurnShare: false, notes: '',
+    times: { ...blank(TYPED_EVENTS), potOn: '0:00' }, stoppedReason: '', takeBurnShare: false, notes: '', trace: [],
   }
 }

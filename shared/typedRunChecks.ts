@@ -11,8 +11,11 @@ const CLOCK_SLACK_MS = 5 * 60_000
 const EARLIEST = Date.parse('1950-01-01')
 
 export function crossCheck(typed: TypedRun, read: ReadRun, nowMs: number): FieldProblem[] {
-  return [dateProblem(typed, nowMs), ...fuelProblems(read), ...startProblems(read), ...timeProblems(read)].filter(problem => problem !== null)
+  return [dateProblem(typed, nowMs), ...crossCheckReadings(read)].filter(problem => problem !== null)
 }
+
+/** The readings against each other. */
+export const crossCheckReadings = (read: ReadRun): FieldProblem[] => [...fuelProblems(read), ...startProblems(read), ...timeProblems(read)]
 
 const find = (read: ReadRun, quantity: MeasuredQuantity) => read.measurements.find(one => one.quantity === quantity)
 

@@ -1,10 +1,15 @@
-/** Which number's working the margin shows, and how one got there. */
+/** The margin: whether it shows, which number's working it tells, and how one got there. */
 export const useMargin = defineStore('margin', () => {
+  const hidden = ref(false)
   const trail = ref<string[]>([])
   const open = computed(() => trail.value.at(-1) ?? null)
-  const show = (path: string) => { trail.value = [path] }
+  const show = (path: string) => {
+    trail.value = [path]
+    hidden.value = false
+  }
   const follow = (path: string) => { trail.value = [...trail.value, path] }
   const backTo = (index: number) => { trail.value = trail.value.slice(0, index + 1) }
   const close = () => { trail.value = [] }
-  return { trail, open, show, follow, backTo, close }
+  const toggle = () => { hidden.value = !hidden.value }
+  return { hidden, trail, open, show, follow, backTo, close, toggle }
 })

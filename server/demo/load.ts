@@ -3,10 +3,12 @@ import { eq } from 'drizzle-orm'
 import { emptyTypedRun } from '../../shared/typedRun'
 import type { Connection, Database } from '../database/connection'
 import { addFuelBatch, addPerson, addPlace, addSetup, addThing } from '../database/repositories/kit'
+import { setNow } from '../database/repositories/now'
 import { bench, person } from '../database/schema'
 import { logRun } from '../runs/logRun'
 import { FUELS, PEOPLE, PLACES, SETUPS, THINGS } from './kit'
-import { DEMO_RUNS, type DemoRun } from './runs'
+import { campaignRuns } from './campaign'
+import { TYPED_RUNS, type DemoRun } from './runs'
 
 type Ids = Record<string, string>
 
@@ -17,8 +19,10 @@ export async function loadDemonstration(db: Database, say: (line: string) => voi
     if (existing.length > 0) throw new Error('This database has people in it already: the demonstration is not loaded over them.')
     const kit = await loadKit(tx)
     say(`kit: ${Object.keys(THINGS).length} things, ${Object.keys(SETUPS).length} set-ups, ${Object.keys(PLACES).length} places`)
-    for (const run of DEMO_RUNS) await loadRun(tx, run, { kit, nowMs })
-    say(`runs: ${DEMO_RUNS.length}`)
+    const runs = [...TYPED_RUNS, ...campaignRuns()]
+    for (const run of runs) await loadRun(tx, run, { kit, nowMs })
+    await setNow(tx, { placeId: kit.places.saddle!, readings: [], clear: [] })
+    say(`runs: ${runs.length}`)
     await tx.update(bench).set({ loaded: true }).where(eq(bench.only, true))
   })
 }
@@ -46,6 +50,7 @@ async function loadRun(tx: Connection, run: DemoRun, { kit, nowMs }: { kit: Kit,
   const outcome = await logRun(tx, {
     ...blank, startedAt: run.at, zone: PLACES[run.place].zone, personId: kit.people[run.who], placeId: kit.places[run.place], setupId: kit.setups[run.setup],
     fuelBatchId: kit.fuels[run.fuel], measured: { ...blank.measured, ...run.measured }, times: { ...blank.times, ...run.times }, stoppedReason: run.stoppedReason ?? '', notes: run.notes,
+    takeBurnShare: run.takeBurnShare ?? false, trace: run.trace ?? [],
   }, nowMs)
   if ('problems' in outcome) throw new Error(`Run ${run.id}: ${outcome.problems.map(problem => problem.text).join(' ')}`)
 }

@@ -4,6 +4,7 @@ import type { FieldProblem } from '../../shared/readProblems'
 import type { Connection } from '../database/connection'
 import { hashOf } from '../database/hash'
 import { insertTypedRun, resolveRun, runBodyHash } from '../database/repositories/runs'
+import { refreshRow } from './listRuns'
 
 export type LogOutcome
   = | { status: 'created' | 'known', id: string }
@@ -20,7 +21,12 @@ export async function logRun(db: Connection, input: unknown, nowMs: number): Pro
   const resolved = await resolveRun(db, typed)
   if (!resolved.ok) return { status: 'unknownId', problems: [{ path: resolved.path, text: `${resolved.what}: this one is not known here. It may have been made on another bench; choose again.` }] }
   const bodyHash = hashOf(typed)
-  if (await insertTypedRun(db, { typed, read, resolved: resolved.value, bodyHash })) return { status: 'created', id: typed.id }
+  const created = await db.transaction(async (tx) => {
+    if (!await insertTypedRun(tx, { typed, read, resolved: resolved.value, bodyHash })) return false
+    await refreshRow(tx, typed.id)
+    return true
+  })
+  if (created) return { status: 'created', id: typed.id }
   if (await runBodyHash(db, typed.id) === bodyHash) return { status: 'known', id: typed.id }
   return { status: 'conflict', problems: [{ path: 'id', text: 'A run of this id is stored with other readings. Nothing was changed; log it as a new run.' }] }
 }

@@ -1,21 +1,36 @@
 <script setup lang="ts">
-/** The work rail: only what works is in it. */
-const entries = [{ to: '/runs/new', label: 'Log a run' }, { to: '/runs', label: 'Runs' }]
+/** The work rail, in the order of the work: only what works is in it. Below it, how the screen looks. */
+const entries = [{ to: '/', label: 'Today' }, { to: '/runs/new', label: 'Log a run' }, { to: '/runs', label: 'Runs' }]
 const route = useRoute()
-const isHere = (to: string) => (to === '/runs' ? route.path.startsWith('/runs') && route.path !== '/runs/new' : route.path === to)
+const { light, units, leavingDark, nextLight, switchUnits } = usePreferences()
+const keys = useKeys()
+function isHere(to: string): boolean {
+  if (to === '/runs') return route.path.startsWith('/runs') && route.path !== '/runs/new'
+  return route.path === to
+}
 </script>
 
 <template>
-  <nav aria-label="Work" class="flex shrink-0 items-center gap-1 border-b-4 border-rim bg-sheet px-3 py-2 md:w-36 md:flex-col md:items-stretch md:border-r-4 md:border-b-0 md:px-0 md:py-4">
-    <NuxtLink to="/runs" class="mr-4 px-3 text-base font-bold text-ink no-underline md:mr-0 md:mb-4">
-      Vulcanum
-    </NuxtLink>
+  <nav aria-label="Work" class="no-print flex shrink-0 flex-wrap items-center gap-1 border-b-4 border-rim bg-sheet px-2 py-1 md:w-24 md:flex-col md:flex-nowrap md:items-stretch md:border-r-4 md:border-b-0 md:px-0 md:py-3">
     <NuxtLink
       v-for="entry in entries" :key="entry.to" :to="entry.to" :aria-current="isHere(entry.to) ? 'page' : undefined"
-      class="rounded-sm px-3 py-2 no-underline md:rounded-none"
-      :class="isHere(entry.to) ? 'bg-rim font-bold text-on-rim' : 'text-ink'"
+      class="px-3 py-2 no-underline" :class="isHere(entry.to) ? 'bg-rim font-bold text-on-rim' : 'text-ink'"
     >
       {{ entry.label }}
     </NuxtLink>
+    <div class="ml-auto flex gap-1 md:mt-auto md:ml-0 md:flex-col">
+      <button type="button" class="px-3 py-1 text-left text-ink-2" aria-keyshortcuts="Control+K" @click="keys.act('find')">
+        Find
+      </button>
+      <button type="button" class="px-3 py-1 text-left text-ink-2" aria-keyshortcuts="U" data-units @click="switchUnits">
+        {{ units === 'metric' ? 'Metric' : 'Trail' }}<span class="hidden md:inline"> units</span>
+      </button>
+      <button type="button" class="px-3 py-1 text-left text-ink-2" aria-keyshortcuts="Shift+L" data-light-switch @click="nextLight">
+        {{ leavingDark ? 'Again to leave the dark' : LIGHT_NAMES[light] }}
+      </button>
+      <button type="button" class="hidden px-3 py-1 text-left text-ink-2 md:block" aria-keyshortcuts="?" @click="keys.act('keys')">
+        Keys
+      </button>
+    </div>
   </nav>
 </template>

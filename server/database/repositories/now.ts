@@ -1,7 +1,7 @@
 /** The conditions now. */
 import { desc, eq, inArray } from 'drizzle-orm'
 import type { NowConditions, NowQuantity, NowReading } from '../../../shared/nowConditions'
-import type { Connection, Database } from '../connection'
+import type { Connection } from '../connection'
 import { nowPlace, nowReading, place, placeVersion } from '../schema'
 
 export async function nowConditions(db: Connection): Promise<NowConditions> {
@@ -12,7 +12,7 @@ export async function nowConditions(db: Connection): Promise<NowConditions> {
 }
 
 /** Sets place and readings. Moving to another place takes the old place's readings away: they were not read there. */
-export async function setNow(db: Database, { placeId, readings, clear }: { placeId: string | null, readings: Omit<NowReading, 'readAt'>[], clear: NowQuantity[] }): Promise<void> {
+export async function setNow(db: Connection, { placeId, readings, clear }: { placeId: string | null, readings: Omit<NowReading, 'readAt'>[], clear: NowQuantity[] }): Promise<void> {
   await db.transaction(async (tx) => {
     const [before] = await tx.select().from(nowPlace)
     if (before && before.placeId !== placeId) await tx.delete(nowReading)

@@ -1,5 +1,5 @@
 /** Runs: written once by their typed form, read whole or as a list. */
-import { and, asc, desc, eq, ne, notExists } from 'drizzle-orm'
+import { and, asc, desc, eq, notExists } from 'drizzle-orm'
 import { alias } from 'drizzle-orm/pg-core'
 import { v7 as uuidv7 } from 'uuid'
 import type { StoredRun } from '../../../core/formats/toRunDocument'
@@ -8,7 +8,9 @@ import type { ReadRun, TypedRun } from '../../../shared/typedRun'
 import type { RunRecord } from '../../../shared/runRecord'
 import { unitOf } from '../../../core/quantity/units'
 import type { Connection } from '../connection'
-import { decision, event, fuel, fuelBatch, measurement, person, place, placeVersion, run, setup, setupPart, setupVersion, thing, thingVersion, trace, traceChunk } from '../schema'
+import { decision, event, fuel, fuelBatch, measurement, person, place, placeVersion, run, setup, setupPart, setupVersion, thing, thingVersion } from '../schema'
+import { historyOf } from './corrections'
+import { insertWaterTrace, waterTrace } from './traces'
 
 export interface ResolvedRun { setupVersionId: string, placeVersionId: string | null }
 
@@ -47,6 +49,7 @@ export async function insertTypedRun(db: Connection, { typed, read, resolved, bo
       id: uuidv7(), runId, personId, seq: i + 1, kind, atMs, source: 'typed', payload: { typed: text, ...(kind === 'stopped' && typed.stoppedReason ? { reason: typed.stoppedReason } : {}) },
     }))
     if (events.length > 0) await tx.insert(event).values(events)
+    await insertWaterTrace(tx, runId, typed.trace)
     if (typed.takeBurnShare) await tx.insert(decision).values({ id: uuidv7(), runId, personId, question: 'fuelToBoil', answer: 'shareOfBurnTime' })
     return true
   })
@@ -69,7 +72,7 @@ export async function findRun(db: Connection, id: string): Promise<{ record: Run
     person: row.person, place: row.place, setup: row.setup, fuel: row.fuel?.name ?? null, batch: row.fuelBatch?.name ?? null, placeAltitudeM: row.placeVersion?.altitudeM ?? null, takeBurnShare,
     parts: parts.map(({ role, name, properties }) => ({ role, name, properties })),
     measurements: measurements.map(({ quantity, value, typed, typedUnit }) => ({ quantity, value, typed, unit: typedUnit })),
-    events: events.map(({ kind, atMs, payload }) => ({ kind, atMs, reason: payload.reason ?? null })),
+    events: events.map(({ kind, atMs, payload }) => ({ kind, atMs, reason: payload.reason ?? null })), history: await historyOf(db, id),
   }
   const property = <T>(role: string) => (parts.find(one => one.role === role)?.properties ?? null) as T | null
   const burner = property<BurnerProperties>('burner')
@@ -89,24 +92,12 @@ const partsOf = (db: Connection, setupVersionId: string) => db.select({ role: se
   .innerJoin(thingVersion, eq(thingVersion.id, setupPart.thingVersionId)).innerJoin(thing, eq(thing.id, thingVersion.thingId)).where(eq(setupPart.setupVersionId, setupVersionId))
 
 /** The current value is the one that nothing supersedes. */
-function currentMeasurements(db: Connection, runId: string) {
+export function currentMeasurements(db: Connection, runId: string) {
   const later = alias(measurement, 'later')
   return db.select().from(measurement).where(and(eq(measurement.runId, runId), notExists(db.select().from(later).where(eq(later.supersedesId, measurement.id))))).orderBy(asc(measurement.recordedAt))
 }
 
-function currentEvents(db: Connection, runId: string) {
+export function currentEvents(db: Connection, runId: string) {
   const later = alias(event, 'later')
   return db.select().from(event).where(and(eq(event.runId, runId), eq(event.voided, false), notExists(db.select().from(later).where(eq(later.supersedesId, event.id))))).orderBy(asc(event.atMs), asc(event.seq))
-}
-
-async function waterTrace(db: Connection, runId: string): Promise<[number, number][]> {
-  const chunks = await db.select({ tMs: traceChunk.tMs, v: traceChunk.v }).from(traceChunk).innerJoin(trace, eq(trace.id, traceChunk.traceId))
-    .where(and(eq(trace.runId, runId), eq(trace.channel, 'water'))).orderBy(asc(traceChunk.seq))
-  return chunks.flatMap(({ tMs, v }) => tMs.map((t, i) => [t / 1000, v[i]!] as [number, number]))
-}
-
-/** Identifiers of the runs that are not voided, newest first. */
-export async function listRunIds(db: Connection, limit: number): Promise<string[]> {
-  const rows = await db.select({ id: run.id }).from(run).where(ne(run.state, 'void')).orderBy(desc(run.startedAt), desc(run.id)).limit(limit)
-  return rows.map(row => row.id)
 }

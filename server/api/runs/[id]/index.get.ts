@@ -6,5 +6,5 @@ export default defineEventHandler(async (event): Promise<RunPage> => {
   const { record, stored } = await requireRun(event)
   const { runs: [answer], reference } = await answerRun(useDatabase(), stored)
   if (!answer || 'error' in answer) throw createError({ statusCode: 500, statusMessage: 'Not reduced', message: answer?.error ?? 'The run could not be reduced.' })
-  return { record, answer, reference }
+  return { record, answer, reference, trace: stored.trace }
 })

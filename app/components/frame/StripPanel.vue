@@ -1,0 +1,55 @@
+<script setup lang="ts">
+import { MEASURED_NAMES, MEASURED_QUANTITIES } from '#shared/measuredQuantity'
+import { NOW_QUANTITIES, readTypedNow, type NowQuantity, type TypedNow } from '#shared/nowConditions'
+import type { FieldProblem } from '#shared/readProblems'
+
+/** Now, as it is set; then, of the run in view; brought to, its reference. */
+const emit = defineEmits<{ done: [] }>()
+const { now, save } = useNowConditions()
+const { units } = usePreferences()
+const inView = useInView()
+const { data: kit } = await useKit()
+
+const placeId = ref(now.value?.place?.id ?? null)
+const typed = reactive(Object.fromEntries(NOW_QUANTITIES.map(quantity => [quantity, ''])) as Record<NowQuantity, string>)
+const refused = ref<FieldProblem[]>([])
+const places = computed(() => (kit.value?.places ?? []).map(({ id, name }) => ({ value: id, label: name })))
+const form = computed<TypedNow>(() => ({ units: units.value, placeId: placeId.value, measured: { ...typed }, clear: [] }))
+const problemAt = (path: string) => {
+  const read = readTypedNow(form.value)
+  return [...(read.ok ? [] : read.problems), ...refused.value].find(problem => problem.path === path)?.text
+}
+const lastOf = (quantity: NowQuantity) => now.value?.readings.find(one => one.quantity === quantity)?.typed
+
+async function keep() {
+  refused.value = await save(form.value)
+  if (refused.value.length === 0) emit('done')
+}
+</script>
+
+<template>
+  <div class="grid gap-6 border-t border-edge p-4 md:grid-cols-3">
+    <form class="grid content-start gap-2 md:col-span-2 lg:col-span-1" aria-label="Now" novalidate @submit.prevent="keep">
+      <h2>Now</h2>
+      <ChoiceBox v-model="placeId" label="Place" :choices="places" empty="Nowhere in the list" :problem="problemAt('placeId')" />
+      <QuantityBox
+        v-for="quantity in NOW_QUANTITIES" :key="quantity" v-model="typed[quantity]" :label="MEASURED_NAMES[quantity]" :kind="MEASURED_QUANTITIES[quantity]" :units="units"
+        :problem="problemAt(`measured.${quantity}`)" :example="lastOf(quantity) ? `last read ${lastOf(quantity)}` : 'not read'"
+      />
+      <p v-if="problemAt('')" role="alert" class="font-bold">
+        {{ problemAt('') }}
+      </p>
+      <button type="submit" class="act justify-self-start">
+        Set what is so now
+      </button>
+    </form>
+    <section>
+      <h2>Then</h2>
+      <p>{{ inView?.then ?? 'No run is in view.' }}</p>
+    </section>
+    <section>
+      <h2>Brought to</h2>
+      <p>{{ inView?.broughtTo ?? 'No figure is in view.' }}</p>
+    </section>
+  </div>
+</template>

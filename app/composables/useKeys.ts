@@ -1,0 +1,55 @@
+import { useLocalStorage } from '@vueuse/core'
+
+/** What a key can do, and the key it has unless re-mapped. One list: the dialog and the buttons read it. */
+export const KEY_ACTIONS = {
+  find: { key: 'Control+K', words: 'Find or do' },
+  keys: { key: '?', words: 'Keys on this screen' },
+  units: { key: 'U', words: 'Metric or trail units' },
+  light: { key: 'Shift+L', words: 'Day, Glare, Dark bench' },
+  margin: { key: 'M', words: 'Show or hide the margin' },
+  rowDown: { key: 'J', words: 'Runs: next row' },
+  rowUp: { key: 'K', words: 'Runs: row before' },
+} as const
+export type KeyAction = keyof typeof KEY_ACTIONS
+
+/** '' switches a key off. */
+type KeyMap = Partial<Record<KeyAction, string>>
+type Handler = () => void
+const handlers = new Map<KeyAction, Handler[]>()
+
+/** The key map of this browser, and what its keys do just now. */
+export function useKeys() {
+  const changed = useLocalStorage<KeyMap>('vulcanum.keys', {})
+  const keyOf = (action: KeyAction): string => changed.value[action] ?? KEY_ACTIONS[action].key
+  const act = (action: KeyAction) => handlers.get(action)?.at(-1)?.()
+
+  /** While the component lives, this action is its. */
+  function on(action: KeyAction, handler: Handler) {
+    onMounted(() => handlers.set(action, [...(handlers.get(action) ?? []), handler]))
+    onUnmounted(() => handlers.set(action, (handlers.get(action) ?? []).filter(one => one !== handler)))
+  }
+
+  function press(event: KeyboardEvent) {
+    const pressed = nameOf(event)
+    if (pressed === null || (pressed !== 'Control+K' && isBusy(event))) return
+    const action = (Object.keys(KEY_ACTIONS) as KeyAction[]).find(one => keyOf(one) === pressed)
+    if (action === undefined || !handlers.get(action)?.length) return
+    event.preventDefault()
+    act(action)
+  }
+  return { changed, keyOf, act, on, press }
+}
+
+/** "Shift+L", "?", "Control+K"; null for what is never a key of ours: repeats, composing, other modifiers. */
+function nameOf({ key, ctrlKey, metaKey, altKey, shiftKey, repeat, isComposing }: KeyboardEvent): string | null {
+  if (repeat || isComposing || altKey) return null
+  if (ctrlKey || metaKey) return key.toLowerCase() === 'k' ? 'Control+K' : null
+  const letter = key.length === 1 && /[a-z]/i.test(key)
+  return letter ? `${shiftKey ? 'Shift+' : ''}${key.toUpperCase()}` : key
+}
+
+/** Keys are ignored where text is typed, in lists and in dialogs. */
+function isBusy({ target }: KeyboardEvent): boolean {
+  const element = target instanceof HTMLElement ? target : null
+  return element !== null && (element.isContentEditable || element.closest('input, textarea, select, [role=combobox], [role=listbox], [role=dialog]') !== null)
+}

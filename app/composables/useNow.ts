@@ -1,0 +1,35 @@
+import { FetchError } from 'ofetch'
+import type { NowConditions, TypedNow } from '#shared/nowConditions'
+import type { FieldProblem } from '#shared/readProblems'
+
+/** The conditions now, one copy for all that shows them. */
+export function useNowConditions() {
+  const { data, error, refresh } = useFetch<NowConditions>('/api/now', { key: 'now' })
+
+  async function save(typed: TypedNow): Promise<FieldProblem[]> {
+    try {
+      data.value = await $fetch<NowConditions>('/api/now', { method: 'PUT', body: typed })
+      return []
+    } catch (failure) {
+      const problems = failure instanceof FetchError ? (failure.data as { problems?: FieldProblem[] } | undefined)?.problems : undefined
+      return problems ?? [{ path: '', text: 'The server did not answer. Nothing was changed; try again when it is back.' }]
+    }
+  }
+  return { now: data, error, refresh, save }
+}
+
+/** The time, for ages: the server's on the first drawing, then this machine's, every ten seconds. */
+export function useClock() {
+  const ms = useState('clock', () => Date.now())
+  let timer: ReturnType<typeof setInterval> | undefined
+  onMounted(() => {
+    ms.value = Date.now()
+    timer = setInterval(() => { ms.value = Date.now() }, 10_000)
+  })
+  onUnmounted(() => clearInterval(timer))
+  return ms
+}
+
+/** What the strip says of the run in view, and of the reference its figure is brought to. */
+export interface InView { then: string, broughtTo: string }
+export const useInView = () => useState<InView | null>('inView', () => null)

@@ -1,0 +1,51 @@
+/** Corrections: rows that supersede; nothing is overwritten. */
+import { and, eq, sql } from 'drizzle-orm'
+import { alias } from 'drizzle-orm/pg-core'
+import type { Quantity } from '../../../core/quantity/parseQuantity'
+import { isTime, type TypedCorrection } from '../../../shared/correction'
+import type { MeasuredQuantity } from '../../../shared/measuredQuantity'
+import type { HistoryEntry } from '../../../shared/runRecord'
+import type { Connection } from '../connection'
+import { event, measurement, person, run } from '../schema'
+import { currentEvents, currentMeasurements } from './runs'
+
+/** The run's revision, its row locked until the transaction ends; null where there is no such run. */
+export async function lockRevision(tx: Connection, runId: string): Promise<number | null> {
+  const [row] = await tx.select({ revision: run.revision }).from(run).where(eq(run.id, runId)).for('update')
+  return row?.revision ?? null
+}
+
+/** Whether a correction of this id is stored already. */
+export async function isStored(tx: Connection, id: string): Promise<boolean> {
+  const [one] = await tx.select({ id: measurement.id }).from(measurement).where(eq(measurement.id, id))
+  const [other] = one ? [one] : await tx.select({ id: event.id }).from(event).where(eq(event.id, id))
+  return Boolean(one ?? other)
+}
+
+/** Appends it, superseding what stands, or adding where nothing does. */
+export async function appendCorrection(tx: Connection, runId: string, { id, what, typed, reason, personId }: TypedCorrection, quantity: Quantity): Promise<void> {
+  if (isTime(what)) {
+    const standing = (await currentEvents(tx, runId)).find(one => one.kind === what)
+    const [last] = await tx.select({ seq: sql<number>`max(${event.seq})` }).from(event).where(eq(event.runId, runId))
+    await tx.insert(event).values({ id, runId, seq: (last?.seq ?? 0) + 1, kind: what, atMs: Math.round(quantity.value * 1000), source: 'correction', payload: { ...standing?.payload, typed }, supersedesId: standing?.id ?? null, reason, personId })
+  } else {
+    const standing = (await currentMeasurements(tx, runId)).find(one => one.quantity === what)
+    await tx.insert(measurement).values({ id, runId, quantity: what, value: quantity.value, typed: quantity.typed, typedUnit: quantity.unit, supersedesId: standing?.id ?? null, reason, personId })
+  }
+  await tx.update(run).set({ revision: sql`${run.revision} + 1` }).where(eq(run.id, runId))
+}
+
+/** What was corrected or added afterwards, oldest first: both values, why, by whom and when. */
+export async function historyOf(db: Connection, runId: string): Promise<HistoryEntry[]> {
+  const was = alias(measurement, 'was')
+  const measurements = await db.select({ what: measurement.quantity, now: measurement.typed, was: was.typed, reason: measurement.reason, person: person.name, at: measurement.recordedAt }).from(measurement)
+    .innerJoin(person, eq(person.id, measurement.personId)).leftJoin(was, eq(was.id, measurement.supersedesId)).where(and(eq(measurement.runId, runId), sql`${measurement.reason} is not null`))
+  const wasEvent = alias(event, 'was_event')
+  const events = await db.select({ what: event.kind, now: event.payload, was: wasEvent.payload, wasMs: wasEvent.atMs, reason: event.reason, person: person.name, at: event.recordedAt }).from(event)
+    .innerJoin(person, eq(person.id, event.personId)).leftJoin(wasEvent, eq(wasEvent.id, event.supersedesId)).where(and(eq(event.runId, runId), sql`${event.reason} is not null`))
+  const entries = [
+    ...measurements.map(one => ({ ...one, what: one.what as MeasuredQuantity, reason: one.reason!, at: one.at.toISOString() })),
+    ...events.map(({ what, now, was: before, reason, person: who, at }) => ({ what: what as HistoryEntry['what'], now: now.typed ?? '', was: before?.typed ?? null, reason: reason!, person: who, at: at.toISOString() })),
+  ]
+  return entries.sort((a, b) => a.at.localeCompare(b.at))
+}

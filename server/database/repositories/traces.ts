@@ -1,0 +1,27 @@
+/** Traces: stored in chunks that never change, read whole. */
+import { and, asc, eq } from 'drizzle-orm'
+import { v7 as uuidv7 } from 'uuid'
+import type { Connection } from '../connection'
+import { hashOf } from '../hash'
+import { trace, traceChunk } from '../schema'
+
+const CHUNK_SAMPLES = 4096
+
+/** Stores [seconds, °C] samples, sorted by time. */
+export async function insertWaterTrace(db: Connection, runId: string, samples: readonly [number, number][]): Promise<void> {
+  if (samples.length === 0) return
+  const traceId = uuidv7()
+  await db.insert(trace).values({ id: traceId, runId, channel: 'water', unit: 'degC' })
+  for (let from = 0, seq = 1; from < samples.length; from += CHUNK_SAMPLES, seq++) {
+    const part = samples.slice(from, from + CHUNK_SAMPLES)
+    const tMs = part.map(([s]) => Math.round(s * 1000))
+    const v = part.map(([, value]) => value)
+    await db.insert(traceChunk).values({ id: uuidv7(), traceId, seq, firstMs: tMs[0]!, lastMs: tMs.at(-1)!, tMs, v, hash: hashOf([tMs, v]) })
+  }
+}
+
+export async function waterTrace(db: Connection, runId: string): Promise<[number, number][]> {
+  const chunks = await db.select({ tMs: traceChunk.tMs, v: traceChunk.v }).from(traceChunk).innerJoin(trace, eq(trace.id, traceChunk.traceId))
+    .where(and(eq(trace.runId, runId), eq(trace.channel, 'water'))).orderBy(asc(traceChunk.seq))
+  return chunks.flatMap(({ tMs, v }) => tMs.map((t, i) => [t / 1000, v[i]!] as [number, number]))
+}

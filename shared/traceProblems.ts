@@ -1,0 +1,17 @@
+/** Traces are checked by a plain loop: Yup takes milliseconds over a long list of numbers. */
+import { MAX_TRACE_SAMPLES } from './limits'
+import { shown, type FieldProblem } from './readProblems'
+
+/** What is wrong with a list of [seconds, °C], naming the first bad sample; nothing where there is no trace. */
+export function traceProblems(trace: unknown): FieldProblem[] {
+  if (trace === undefined || trace === null) return []
+  if (!Array.isArray(trace)) return [{ path: 'trace', text: `read ${shown(trace)}, expected a list of [seconds, °C]` }]
+  if (trace.length > MAX_TRACE_SAMPLES) return [{ path: 'trace', text: `read ${trace.length} samples, expected at most ${MAX_TRACE_SAMPLES}` }]
+  for (let i = 0; i < trace.length; i++) {
+    const pair = trace[i] as unknown
+    if (!Array.isArray(pair) || pair.length !== 2 || !Number.isFinite(pair[0]) || !Number.isFinite(pair[1])) {
+      return [{ path: `trace[${i}]`, text: `read ${shown(pair)}, expected [seconds, °C]` }]
+    }
+  }
+  return []
+}

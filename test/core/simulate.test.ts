@@ -1,0 +1,57 @@
+/** The simulator itself: its numerics, its physics' direction, and that it shares nothing with the normaliser. */
+import { readdirSync, readFileSync } from 'node:fs'
+import { describe, expect, it } from 'vitest'
+import { stationPressureFromAltitude } from '../../core/air/pressure'
+import { CAMPAIGN_CONDITIONS, CAMPAIGN_SETUPS, CAMPAIGN_WATER_KG, type CampaignSetup } from '../../core/simulate/campaign'
+import { probeReadings } from '../../core/simulate/probe'
+import { seededRandom } from '../../core/simulate/random'
+import { simulatedBoilingPoint, simulateRun } from '../../core/simulate/stove'
+import table from '../reference/if97.json'
+
+const conditions = (name: keyof typeof CAMPAIGN_CONDITIONS) => {
+  const { altitudeM, airC, waterC, windMS } = CAMPAIGN_CONDITIONS[name]
+  return { waterKg: CAMPAIGN_WATER_KG, startC: waterC, airC, pressurePa: stationPressureFromAltitude(altitudeM), windMS, setting: 1, lid: true }
+}
+const SETUPS = Object.keys(CAMPAIGN_SETUPS) as CampaignSetup[]
+
+describe('simulator', () => {
+  it.each(SETUPS)('halving the step changes %s’s fuel to boil by under 0.1 %', (name) => {
+    for (const at of ['store', 'saddle', 'porch18'] as const) {
+      const whole = simulateRun(CAMPAIGN_SETUPS[name], conditions(at))
+      const half = simulateRun(CAMPAIGN_SETUPS[name], conditions(at), { stepS: 0.125 })
+      expect(Math.abs(half.fuelG / whole.fuelG - 1)).toBeLessThan(0.001)
+    }
+  })
+
+  it('boils where IAPWS-IF97 says, within 0.05 K over 55–105 kPa', () => {
+    for (const [pressurePa, boilingC] of table.boiling.rows) if (pressurePa! >= 55_000 && pressurePa! <= 105_000) expect(Math.abs(simulatedBoilingPoint(pressurePa!) - boilingC!)).toBeLessThan(0.05)
+  })
+
+  // Facts of the trade (common practice, no published source): fins save 25–40 %; wind of 3.6 m/s doubles fuel on the best-sheltered open burner and stops a tablet.
+  it('fins save, and wind costs, as the trade knows', () => {
+    const fuel = (name: CampaignSetup, at: keyof typeof CAMPAIGN_CONDITIONS) => simulateRun(CAMPAIGN_SETUPS[name], conditions(at)).fuelG
+    expect(1 - fuel('finned', 'store') / fuel('wide-sheltered', 'store')).toBeGreaterThan(0.25)
+    expect(1 - fuel('finned', 'store') / fuel('wide-sheltered', 'store')).toBeLessThan(0.40)
+    expect(fuel('wide-sheltered', 'porch36') / fuel('wide-sheltered', 'store')).toBeGreaterThan(1.7)
+    expect(simulateRun(CAMPAIGN_SETUPS.tablet, conditions('porch36')).boilS).toBeNull()
+  })
+
+  it('without a flame it does what Newton’s law says', () => {
+    const cold = { ...CAMPAIGN_SETUPS.finned, h0WPerK: 0, evaporationW: 0 }
+    const { endC, samples } = simulateRun(cold, { ...conditions('store'), startC: 80, airC: 20 }, { giveUpS: 600 })
+    const capacity = 4190 * CAMPAIGN_WATER_KG + cold.potJPerK
+    expect(endC).toBeCloseTo(20 + 60 * Math.exp((-9 * cold.areaM2 * 600) / capacity), 0)
+    expect(samples.at(-1)!.waterC).toBeLessThan(samples[0]!.waterC)
+  })
+
+  it('the same seed gives the same probe, another another', () => {
+    const { samples } = simulateRun(CAMPAIGN_SETUPS.finned, conditions('hut'))
+    const probe = { lagS: 2, noiseK: 0.15, offsetK: 0, resolutionK: 0.1 }
+    expect(probeReadings(samples, probe, seededRandom(1))).toEqual(probeReadings(samples, probe, seededRandom(1)))
+    expect(probeReadings(samples, probe, seededRandom(1))).not.toEqual(probeReadings(samples, probe, seededRandom(2)))
+  })
+
+  it('imports nothing from heating or normalise', () => {
+    for (const file of readdirSync('core/simulate')) expect(readFileSync(`core/simulate/${file}`, 'utf8')).not.toMatch(/from '\.\.\/(heating|normalise|reduce|run|water|air)/)
+  })
+})
