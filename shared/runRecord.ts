@@ -43,6 +43,7 @@ export interface HistoryEntry {
 export interface RunPage {
   record: RunRecord
   answer: RunAnswer
+  ribbon: Ribbon
   /** Water temperature, [seconds, °C]. */
   trace: [number, number][]
   reference: ReduceAnswer['reference']

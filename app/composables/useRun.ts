@@ -1,4 +1,5 @@
 import { FetchError } from 'ofetch'
+import type { TypedCorrection } from '#shared/correction'
 import type { FieldProblem } from '#shared/readProblems'
 import type { RunLine, RunPage } from '#shared/runRecord'
 import type { TypedRun } from '#shared/typedRun'
@@ -7,7 +8,7 @@ export type SaveOutcome = { ok: true, id: string } | { ok: false, problems: Fiel
 
 /** Runs as the server has them. */
 export const useRunList = () => useFetch<RunLine[]>('/api/runs')
-export const useRunPage = (id: string) => useFetch<RunPage>(`/api/runs/${id}`)
+export const useRunPage = (id: string, query: ComputedRef<Record<string, string>>) => useFetch<RunPage>(`/api/runs/${id}`, { query })
 
 /** Sends a typed run. What goes wrong comes back in words, with the field it belongs to. */
 export async function saveRun(typed: TypedRun): Promise<SaveOutcome> {
@@ -17,6 +18,17 @@ export async function saveRun(typed: TypedRun): Promise<SaveOutcome> {
   } catch (error) {
     const problems = error instanceof FetchError ? (error.data as { problems?: FieldProblem[] } | undefined)?.problems : undefined
     return { ok: false, problems: problems ?? [{ path: '', text: 'The server did not answer. What you typed is kept in this browser; save again when it is back.' }] }
+  }
+}
+
+/** Sends a correction. What goes wrong comes back in words. */
+export async function sendCorrection(runId: string, typed: TypedCorrection): Promise<FieldProblem[]> {
+  try {
+    await $fetch(`/api/runs/${runId}/corrections`, { method: 'POST', body: typed })
+    return []
+  } catch (error) {
+    const problems = error instanceof FetchError ? (error.data as { problems?: FieldProblem[] } | undefined)?.problems : undefined
+    return problems ?? [{ path: '', text: 'The server did not answer. Nothing was changed; what you typed stays here, send it again when it is back.' }]
   }
 }
 

@@ -1,9 +1,56 @@
 <script setup lang="ts">
-await navigateTo('/runs', { redirectCode: 302, replace: true })
+/** Today: the test day as a sheet. What was burned, what wants a decision; on an empty bench, the first burn. */
+useHead({ title: 'Today · Vulcanum' })
+const { data: runs, error } = await useRunList()
+const clock = useClock()
+const day = computed(() => latestDay(runs.value ?? [], clock.value))
+const toSettle = computed(() => (runs.value ?? []).map(run => ({ run, words: settleSentence(run) })).filter(one => one.words !== null).slice(0, 8))
 </script>
 
 <template>
-  <p>
-    <NuxtLink to="/runs">Runs</NuxtLink>
-  </p>
+  <div class="max-w-5xl">
+    <h1 class="mb-3">
+      Today
+    </h1>
+    <p v-if="error" role="alert" class="font-bold">
+      The runs could not be read. Check that Vulcanum is running, then reload.
+    </p>
+    <section v-else-if="!runs?.length" class="enamel p-6" aria-label="Nothing yet">
+      <p class="mb-4 text-base">
+        Nothing burned here yet.
+      </p>
+      <NuxtLink to="/runs/new" class="act">Burn one now</NuxtLink>
+      <p class="mt-4 max-w-xl text-ink-2">
+        Burner, fuel, water, start temperature and altitude are enough to begin; the rest can be asked while it burns. No thermometer? Stir ice in the water for five minutes and
+        take it out: start 0–1 °C, assumed.
+      </p>
+    </section>
+    <template v-else>
+      <section v-if="day" class="enamel p-4" aria-label="The day">
+        <h2 class="mb-2">
+          {{ day.isToday ? 'Burned today' : `Nothing burned today. The last test day, ${day.words}` }}
+        </h2>
+        <ol>
+          <li v-for="run in day.runs" :key="run.id" class="grid grid-cols-[minmax(0,14rem)_minmax(0,1fr)_auto] items-center gap-3 border-b border-edge py-1 last:border-b-0">
+            <NuxtLink :to="`/runs/${run.id}`">{{ run.setup }}</NuxtLink>
+            <RunRibbon :ribbon="run.ribbon" :span-s="day.spanS" :width="420" :height="20" class="max-w-full" />
+            <span class="figures text-right">{{ run.normalisedGPerL === null ? 'no figure' : withExpandedU(run.normalisedGPerL, run.normalisedU) }}<span class="text-ink-2"> g/L</span></span>
+          </li>
+        </ol>
+        <p class="mt-3">
+          <NuxtLink to="/runs/new" class="act">Log a run</NuxtLink>
+        </p>
+      </section>
+      <section v-if="toSettle.length" class="mt-4" aria-label="To settle">
+        <h2 class="mb-1">
+          To settle
+        </h2>
+        <ul class="space-y-1">
+          <li v-for="{ run, words } in toSettle" :key="run.id">
+            <NuxtLink :to="`/runs/${run.id}`">{{ run.setup }}, {{ dateInZone(run.startedAt, run.zone) }}</NuxtLink>: {{ words }}
+          </li>
+        </ul>
+      </section>
+    </template>
+  </div>
 </template>

@@ -1,6 +1,8 @@
 /** Words and figures that several screens share. */
-import { decimalsFor, formatNumber, formatWithU } from '#core/quantity/format'
-import type { Basis, Rung } from '#core/formats/answer'
+import { formatNumber, formatWithU } from '#core/quantity/format'
+import type { Basis, ReduceAnswer, Rung } from '#core/formats/answer'
+import type { UnitSystem } from '#core/quantity/kinds'
+import type { RunRecord } from '#shared/runRecord'
 
 export const COVERAGE_FACTOR = 2
 
@@ -24,18 +26,37 @@ const MISSING_WORDS: Record<string, string> = {
 }
 export const missingWords = (path: string): string => MISSING_WORDS[path] ?? path
 
-/** What a rung moves: "Start 9.2 → 20 °C". */
-export function rungSentence({ rung, moved }: Rung): string {
+/** What a rung moves: "Start 9.2 → 20 °C", in the units shown. */
+export function rungSentence({ rung, moved }: Rung, units: UnitSystem = 'metric'): string {
   const name = { start: 'Start', boilingPoint: 'Boiling point', surroundings: 'Air', wind: 'Wind', supply: 'Burn rate' }[rung]
-  const { from, to, unit } = moved
-  const show = (value: number) => formatNumber(value, Math.min(1, decimalsFor(value, 3)))
-  if (rung === 'supply' && to === null) return `${name} as it was`
-  if (from === null) return `${name} not measured`
+  const { from, to } = moved
+  if (rung === 'supply') return to === null ? `${name} as it was` : `${name} → ${formatNumber(to, 2)}\u202fg/min`
+  const kind = rung === 'wind' ? 'wind' : 'temperature'
   if (rung === 'wind' && from === 0 && to === 0) return 'Calm, and calm at the reference'
-  return to === null ? `${name} ${show(from)}\u202f${unit}` : `${name} ${show(from)} → ${show(to)}\u202f${unit}`
+  if (from === null) return `${name} not measured`
+  if (to === null) return `${name} ${shown(from, kind, units)}`
+  return `${name} ${shownParts(from, kind, units).figure} → ${shown(to, kind, units)}`
 }
 
 /** Date and time in the zone of the run. */
 export function dateInZone(iso: string, zone: string): string {
   return new Intl.DateTimeFormat('en-GB', { dateStyle: 'medium', timeStyle: 'short', timeZone: zone }).format(new Date(iso))
+}
+
+/** "start 20 °C, 1013.3 hPa, air 20 °C, calm". */
+export function referenceSentence({ startC, pressureHPa, airC, windMS }: ReduceAnswer['reference'], units: UnitSystem): string {
+  const wind = windMS === 0 ? 'calm' : `wind ${shown(windMS, 'wind', units)}`
+  return `start ${shown(startC, 'temperature', units)}, ${shown(pressureHPa * 100, 'pressure', units)}, air ${shown(airC, 'temperature', units)}, ${wind}`
+}
+
+/** Place and weather of a run, for the strip. */
+export function thenSentence(record: RunRecord, units: UnitSystem): string {
+  const of = (quantity: string) => record.measurements.find(one => one.quantity === quantity)?.value ?? null
+  const air = of('air')
+  const wind = of('wind')
+  const altitude = of('altitude') ?? record.placeAltitudeM
+  return [
+    record.place ?? 'elsewhere', altitude === null ? null : shown(altitude, 'altitude', units), air === null ? 'air not read' : `air ${shown(air, 'temperature', units)}`,
+    wind === null ? 'wind not read' : wind === 0 ? 'calm' : `wind ${shown(wind, 'wind', units)} at pot`,
+  ].filter(part => part !== null).join(', ')
 }

@@ -14,8 +14,9 @@ export function requestFor(stored: StoredRun, options = defaultOptions()): Reduc
   return { ...options, runs: [toRunDocument(stored)] }
 }
 
-export async function answerRun(db: Connection, stored: StoredRun): Promise<ReduceAnswer> {
-  const { runs, ...options } = requestFor(stored)
+/** @param asked options other than the contract's defaults */
+export async function answerRun(db: Connection, stored: StoredRun, asked = defaultOptions()): Promise<ReduceAnswer> {
+  const { runs, ...options } = requestFor(stored, asked)
   const key = { runId: stored.id, optionsHash: hashOf(options), inputHash: hashOf(runs), coreVersion: CORE_VERSION }
   const kept = await cachedResult(db, key)
   if (kept) return kept

@@ -1,5 +1,5 @@
 /** The list of runs, newest first, each with its figures and what its ribbon draws. */
-import { desc, eq, ne } from 'drizzle-orm'
+import { desc, eq, isNull, ne } from 'drizzle-orm'
 import type { RunAnswer } from '../../core/formats/answer'
 import type { StoredRun } from '../../core/formats/toRunDocument'
 import { CORE_VERSION } from '../../core/version'
@@ -27,6 +27,13 @@ export async function refreshRow(db: Connection, runId: string): Promise<RunLine
   const row = { startedAt: new Date(record.startedAt), line, coreVersion: CORE_VERSION }
   await db.insert(runRow).values({ runId, ...row }).onConflictDoUpdate({ target: runRow.runId, set: row })
   return line
+}
+
+/** Gives a row to every run that has none: those logged before rows were kept. */
+export async function backfillRows(db: Connection): Promise<number> {
+  const bare = await db.select({ id: run.id }).from(run).leftJoin(runRow, eq(runRow.runId, run.id)).where(isNull(runRow.runId))
+  for (const { id } of bare) await refreshRow(db, id)
+  return bare.length
 }
 
 function lineOf(record: RunRecord, stored: StoredRun, answer: RunAnswer): RunLine {

@@ -1,30 +1,44 @@
 <script setup lang="ts">
 import { formatClock } from '#core/quantity/format'
 import { EVENT_NAMES } from '#core/run/events'
-import { MEASURED_NAMES } from '#shared/measuredQuantity'
+import { MEASURED_NAMES, MEASURED_QUANTITIES } from '#shared/measuredQuantity'
+import { TYPED_EVENTS, type TypedEventKind } from '#shared/typedRun'
+import type { TypedCorrection } from '#shared/correction'
+import { unitOf } from '#core/quantity/units'
 import type { RunRecord } from '#shared/runRecord'
 
-/** What was read and typed, as it was typed. */
-defineProps<{ record: RunRecord }>()
+/** What was read, as it was typed, with its value in the units shown; each can be corrected. */
+const props = defineProps<{ record: RunRecord }>()
+const emit = defineEmits<{ correct: [what: TypedCorrection['what']] }>()
+const { units } = usePreferences()
+const KINDS: Record<string, ShownKind> = { mass: 'mass', volume: 'volume', temperature: 'temperature', speed: 'wind', pressure: 'pressure', share: 'share', length: 'altitude' }
+
+const readings = computed(() => props.record.measurements.map((one) => {
+  const { dimension } = unitOf(one.unit)
+  const kind = MEASURED_QUANTITIES[one.quantity]
+  const value = kind === 'weighing' || (kind === 'windSpeed' && one.value === 0) || kind === 'fuel' || kind === 'resolution' ? null : shown(one.value, KINDS[dimension]!, units.value)
+  return { quantity: one.quantity, typed: one.typed, value }
+}))
+const isTyped = (kind: string): kind is TypedEventKind => (TYPED_EVENTS as readonly string[]).includes(kind)
 </script>
 
 <template>
-  <section aria-label="Readings" class="enamel p-4">
+  <section aria-label="Readings" class="enamel p-3">
     <h2 class="mb-2">
       What was measured
     </h2>
-    <dl class="grid grid-cols-[1fr_auto] gap-x-4 gap-y-1">
-      <template v-for="one in record.measurements" :key="one.quantity">
+    <dl class="grid grid-cols-[1fr_auto_auto_auto] items-baseline gap-x-3 gap-y-1">
+      <template v-for="one in readings" :key="one.quantity">
         <dt>{{ MEASURED_NAMES[one.quantity] }}</dt>
-        <dd class="figures text-right">
-          {{ one.typed }}
-        </dd>
+        <dd class="figures text-right" :data-reading="one.quantity">{{ one.typed }}</dd>
+        <dd class="figures text-right text-ink-2" data-shown>{{ one.value }}</dd>
+        <dd class="no-print"><button type="button" class="underline" :aria-label="`Correct ${MEASURED_NAMES[one.quantity]}`" @click="emit('correct', one.quantity)">Correct</button></dd>
       </template>
       <template v-for="event in record.events" :key="event.kind">
         <dt>{{ EVENT_NAMES[event.kind] }}<template v-if="event.reason"> ({{ event.reason }})</template></dt>
-        <dd class="figures text-right">
-          {{ formatClock(event.atMs / 1000) }}
-        </dd>
+        <dd class="figures text-right" :data-reading="event.kind">{{ formatClock(event.atMs / 1000) }}</dd>
+        <dd />
+        <dd class="no-print"><button v-if="isTyped(event.kind)" type="button" class="underline" :aria-label="`Correct ${EVENT_NAMES[event.kind]}`" @click="emit('correct', event.kind)">Correct</button></dd>
       </template>
     </dl>
     <h2 class="mt-4 mb-2">
@@ -32,9 +46,7 @@ defineProps<{ record: RunRecord }>()
     </h2>
     <dl class="grid grid-cols-[auto_1fr] gap-x-4 gap-y-1">
       <template v-for="part in record.parts" :key="part.role">
-        <dt class="text-ink-2">
-          {{ part.role }}
-        </dt>
+        <dt class="text-ink-2">{{ part.role }}</dt>
         <dd>{{ part.name }}</dd>
       </template>
     </dl>

@@ -2,66 +2,66 @@
 import { formatClock } from '#core/quantity/format'
 import type { RunLine } from '#shared/runRecord'
 
-/** Runs, a line each. */
-defineProps<{ runs: RunLine[] }>()
-const ENDINGS = { boiled: '', gaveUp: 'given up', outOfFuel: 'out of fuel', stopped: 'stopped' }
+/** Runs, a line each, with ribbons on one time axis. */
+const props = defineProps<{ runs: RunLine[], sort: RunSort }>()
+const emit = defineEmits<{ sort: [by: RunSortKey] }>()
+const ENDINGS = { boiled: '', gaveUp: 'given up', outOfFuel: 'out of fuel', stopped: 'stopped from outside' }
+const RIBBON_PX = 190
+const spanS = computed(() => Math.max(60, ...props.runs.map(run => run.ribbon.endS)) * 1.02)
+const columns: { key: RunSortKey, words: string, unit?: string, right?: boolean }[] = [
+  { key: 'startedAt', words: 'When' }, { key: 'setup', words: 'Set-up' }, { key: 'place', words: 'Place' }, { key: 'fuel', words: 'Fuel' },
+]
+const figures: typeof columns = [{ key: 'timeToBoilS', words: 'Boil', unit: 'm:ss' }, { key: 'gPerL', words: 'Measured', unit: 'g/L' }, { key: 'normalisedGPerL', words: 'Normalised', unit: 'g/L, k = 2' }]
+const sorted = (key: RunSortKey) => (props.sort.by === key ? (props.sort.down ? 'descending' as const : 'ascending' as const) : undefined)
+
+const body = useTemplateRef<HTMLElement>('body')
+const keys = useKeys()
+function step(by: number) {
+  const links = [...body.value?.querySelectorAll<HTMLElement>('a[data-run]') ?? []]
+  const here = links.indexOf(document.activeElement as HTMLElement)
+  links[Math.min(links.length - 1, Math.max(0, here + by))]?.focus()
+}
+keys.on('rowDown', () => step(1))
+keys.on('rowUp', () => step(-1))
 </script>
 
 <template>
   <div class="enamel overflow-x-auto">
     <table class="w-full border-collapse">
       <caption class="sr-only">
-        Runs, newest first
+        Runs
       </caption>
       <thead>
         <tr class="border-b border-edge text-left align-bottom">
+          <th v-for="column in columns" :key="column.key" class="p-2 font-bold" :aria-sort="sorted(column.key)">
+            <button type="button" class="font-bold" @click="emit('sort', column.key)">{{ column.words }}<span v-if="sorted(column.key)" aria-hidden="true"> {{ sort.down ? '↓' : '↑' }}</span></button>
+          </th>
           <th class="p-2">
-            When
-          </th><th class="p-2">
-            Set-up
-          </th><th class="p-2">
-            Place
-          </th><th class="p-2">
-            Fuel
+            <span class="flex justify-between">Run <span class="figures font-normal text-ink-2">{{ formatClock(spanS) }}</span></span>
           </th>
-          <th class="p-2 text-right">
-            Boil <span class="font-normal text-ink-2">m:ss</span>
-          </th><th class="p-2 text-right">
-            As measured <span class="font-normal text-ink-2">g/L</span>
-          </th><th class="p-2 text-right">
-            Normalised <span class="font-normal whitespace-nowrap text-ink-2">g/L, k = 2</span>
-          </th><th class="p-2">
-            Remarks
+          <th v-for="column in figures" :key="column.key" class="p-2 text-right whitespace-nowrap" :aria-sort="sorted(column.key)">
+            <button type="button" class="font-bold" @click="emit('sort', column.key)">{{ column.words }}<span v-if="sorted(column.key)" aria-hidden="true"> {{ sort.down ? '↓' : '↑' }}</span></button>
+            <span class="block font-normal text-ink-2">{{ column.unit }}</span>
           </th>
+          <th class="p-2">Remarks</th>
         </tr>
       </thead>
-      <tbody>
+      <tbody ref="body">
         <tr v-for="run in runs" :key="run.id" class="border-b border-edge last:border-b-0">
-          <td class="figures p-2 whitespace-nowrap">
-            <NuxtLink :to="`/runs/${run.id}`">{{ dateInZone(run.startedAt, run.zone) }}</NuxtLink>
+          <td class="figures px-2 py-1 text-[13px] whitespace-nowrap">
+            <NuxtLink :to="`/runs/${run.id}`" data-run>{{ dateInZone(run.startedAt, run.zone) }}</NuxtLink>
           </td>
-          <td class="p-2">
-            {{ run.setup }}
-          </td>
-          <td class="p-2">
-            {{ run.place ?? 'elsewhere' }}
-          </td>
-          <td class="p-2">
-            {{ run.fuel }}
-          </td>
-          <td class="figures p-2 text-right">
-            {{ run.timeToBoilS === null ? '' : formatClock(run.timeToBoilS) }}
-          </td>
-          <td class="figures p-2 text-right">
-            {{ run.gPerL === null ? '' : run.gPerL.toFixed(1) }}
-          </td>
-          <td class="figures p-2 text-right whitespace-nowrap">
-            {{ run.normalisedGPerL === null ? '' : withExpandedU(run.normalisedGPerL, run.normalisedU) }}
-          </td>
-          <td class="p-2">
-            <span v-if="run.worstFlag?.severity === 'error'" class="iron inline-block px-2 py-0.5">{{ run.worstFlag.text }}</span>
+          <td class="px-2 py-1">{{ run.setup }}</td>
+          <td class="px-2 py-1">{{ run.place ?? 'elsewhere' }}</td>
+          <td class="px-2 py-1">{{ run.fuel }}</td>
+          <td class="px-2 py-1"><RunRibbon :ribbon="run.ribbon" :span-s="spanS" :width="RIBBON_PX" :height="20" /></td>
+          <td class="figures px-2 py-1 text-right">{{ run.timeToBoilS === null ? '' : formatClock(run.timeToBoilS) }}</td>
+          <td class="figures px-2 py-1 text-right">{{ run.gPerL === null ? '' : run.gPerL.toFixed(1) }}</td>
+          <td class="figures px-2 py-1 text-right whitespace-nowrap">{{ run.normalisedGPerL === null ? '' : withExpandedU(run.normalisedGPerL, run.normalisedU) }}</td>
+          <td class="px-2 py-1">
+            <span v-if="run.worstFlag?.severity === 'error'" class="iron inline-block px-2">{{ run.worstFlag.text }}</span>
             <span v-else-if="run.ended && run.ended !== 'boiled'">{{ ENDINGS[run.ended] }}</span>
-            <span v-else-if="run.status === 'partly'">partly normalised</span>
+            <span v-else-if="run.status === 'partly'">partly</span>
             <span v-else-if="run.status === 'not'">as measured only</span>
           </td>
         </tr>

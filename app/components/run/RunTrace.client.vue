@@ -1,0 +1,57 @@
+<script setup lang="ts">
+import { CategoryScale, Chart, Decimation, LinearScale, LineController, LineElement, PointElement, Tooltip } from 'chart.js'
+import annotation from 'chartjs-plugin-annotation'
+import { EVENT_NAMES, type EventKind } from '#core/run/events'
+import { formatClock } from '#core/quantity/format'
+import { fromSI, unitOf } from '#core/quantity/units'
+
+/** The water's temperature as it was logged, with the marks. A table of it stands behind. */
+const props = defineProps<{ trace: [number, number][], marks: { kind: EventKind, s: number }[], boilingC: number | null }>()
+const canvas = useTemplateRef<HTMLCanvasElement>('canvas')
+const { light, units } = usePreferences()
+let chart: Chart | null = null
+Chart.register(CategoryScale, Decimation, LinearScale, LineController, LineElement, PointElement, Tooltip, annotation)
+
+const unit = computed(() => unitOf(units.value === 'trail' ? 'degF' : 'degC'))
+const inUnit = (tempC: number) => fromSI(tempC, unit.value)
+
+function draw() {
+  chart?.destroy()
+  if (!canvas.value) return
+  const token = (name: string) => getComputedStyle(document.documentElement).getPropertyValue(`--${name}`).trim()
+  const [ink, edge, water, sheet] = ['ink', 'edge', 'water', 'sheet'].map(token) as [string, string, string, string]
+  const font = { family: 'Atkinson Hyperlegible Mono Variable', size: 12 }
+  const label = (content: string) => ({ display: true, content, position: 'start' as const, backgroundColor: sheet, color: ink, font, padding: 2 })
+  const marks = Object.fromEntries(props.marks.map((mark, i) => [`mark${i}`, { type: 'line' as const, xMin: mark.s, xMax: mark.s, borderColor: ink, borderWidth: 1.5, label: label(EVENT_NAMES[mark.kind]) }]))
+  const boiling = props.boilingC === null ? {} : { boiling: { type: 'line' as const, yMin: inUnit(props.boilingC), yMax: inUnit(props.boilingC), borderColor: edge, borderDash: [6, 4], borderWidth: 1 } }
+  chart = new Chart(canvas.value, {
+    type: 'line',
+    data: { datasets: [{ data: props.trace.map(([s, tempC]) => ({ x: s, y: inUnit(tempC) })), borderColor: water, borderWidth: 2, pointRadius: 0, pointHitRadius: 8, parsing: false }] },
+    options: {
+      animation: false, responsive: true, maintainAspectRatio: false, interaction: { mode: 'index', intersect: false },
+      scales: {
+        x: { type: 'linear', min: 0, ticks: { color: ink, font, callback: value => formatClock(Number(value)) }, grid: { color: edge, lineWidth: 0.3 } },
+        y: { type: 'linear', title: { display: true, text: unit.value.label, color: ink, font }, ticks: { color: ink, font }, grid: { color: edge, lineWidth: 0.3 } },
+      },
+      plugins: {
+        legend: { display: false }, decimation: { enabled: true, algorithm: 'lttb', samples: 600 }, annotation: { annotations: { ...marks, ...boiling } },
+        tooltip: { backgroundColor: ink, titleColor: sheet, bodyColor: sheet, titleFont: font, bodyFont: font, callbacks: { title: items => formatClock(items[0]?.parsed.x ?? 0), label: item => `${item.parsed.y?.toFixed(1)} ${unit.value.label}` } },
+      },
+    },
+  })
+}
+
+onMounted(async () => {
+  await nextTick()
+  await document.fonts.ready
+  draw()
+})
+watch([light, units, () => props.trace], () => nextTick(draw))
+onUnmounted(() => chart?.destroy())
+</script>
+
+<template>
+  <div class="h-56">
+    <canvas ref="canvas" role="img" :aria-label="`Water temperature over time, ${trace.length} samples`" />
+  </div>
+</template>
