@@ -16,7 +16,7 @@ const BAND_OF: Record<BurnerKind, keyof typeof BANDS> = {
  * Says when an efficiency is impossible (above 100 %), or lies outside what its kind of set-up does by more than its expanded uncertainty.
  * @param efficiency as a fraction; `u` its standard uncertainty
  */
-export function efficiencyFlags(efficiency: number, u: number, { burner, finned }: { burner: BurnerKind | null, finned: boolean | null }): Flag[] {
+export function efficiencyFlags(efficiency: number, u: number, { burner, finned, calm }: { burner: BurnerKind | null, finned: boolean | null, calm: boolean }): Flag[] {
   const percent = Math.round(efficiency * 100)
   if (efficiency > 1) {
     return [{ code: 'impossible-efficiency', severity: 'error', text: `Impossible: ${percent} % of the fuel’s heat. Check water, fuel and start temperature.` }]
@@ -24,7 +24,8 @@ export function efficiencyFlags(efficiency: number, u: number, { burner, finned 
   if (burner === null) return []
   const [low, high] = BANDS[finned ? 'finned' : BAND_OF[burner]]
   const expanded = Number.isFinite(u) ? 2 * u : 0
-  if (efficiency + expanded >= low && efficiency - expanded <= high) return []
+  // Wind may take any share of the heat: only in calm is too little doubtful.
+  if ((!calm || efficiency + expanded >= low) && efficiency - expanded <= high) return []
   const usual = `${Math.round(low * 100)} to ${Math.round(high * 100)} %`
   return [{ code: 'doubtful-efficiency', severity: 'warning', text: `Doubtful: ${percent} % of the fuel’s heat, where such a set-up reaches ${usual}.` }]
 }

@@ -56,7 +56,7 @@ function figure(document: RunDocument, readings: Readings, prepared: Prepared, o
   if (climbed !== null && !climbed.ok) flags.push({ code: climbed.problem.code, severity: 'error', text: problemText(climbed.problem) })
   if (climbed?.ok) flags.push(...stallFlags(run, readings, climbed.value, options))
   const eta = budgets[FIGURE.efficiency]!
-  if (Number.isFinite(eta.value)) flags.push(...efficiencyFlags(eta.value, eta.u, { burner: document.burner.kind, finned: document.pot.finned }))
+  if (Number.isFinite(eta.value)) flags.push(...efficiencyFlags(eta.value, eta.u, { burner: document.burner.kind, finned: document.pot.finned, calm: readings.windMS === 0 }))
   else if (Number.isNaN(run.lhvJPerKg)) flags.push({ code: 'heating-value-unknown', severity: 'note', text: 'Heating value of the fuel not known: no efficiency.' })
   const rungs = ladder(ladderInputs(document, { readings, budgets, options, run }))
   flags.push(...rungFlags(rungs, readings))

@@ -53,7 +53,7 @@ export const SETUPS = {
 } as const satisfies Record<string, { name: string, gapM: number, parts: Partial<Record<string, ThingKey>> }>
 
 export const FUELS = {
-  gas: { kind: 'isobutane-propane', name: 'Isobutane and propane, 80/20', batch: 'store canisters, spring' },
+  gas: { kind: 'isobutane-propane', name: 'Isobutane-propane', batch: 'store canisters, spring' },
   methanol: { kind: 'methanol', name: 'Methanol', batch: 'drum 3' },
   hexamine: { kind: 'hexamine', name: 'Hexamine tablets', batch: 'tin from the hut' },
   ethanol: { kind: 'ethanol-denatured', name: 'Ethanol, denatured', batch: 'hardware shop' },

@@ -3,6 +3,7 @@ import { readTypedRun } from '../../shared/typedRun'
 import type { FieldProblem } from '../../shared/readProblems'
 import type { Connection } from '../database/connection'
 import { hashOf } from '../database/hash'
+import { dropDraft } from '../database/repositories/drafts'
 import { insertTypedRun, resolveRun, runBodyHash } from '../database/repositories/runs'
 import { refreshRow } from './listRuns'
 
@@ -24,6 +25,7 @@ export async function logRun(db: Connection, input: unknown, nowMs: number): Pro
   const created = await db.transaction(async (tx) => {
     if (!await insertTypedRun(tx, { typed, read, resolved: resolved.value, bodyHash })) return false
     await refreshRow(tx, typed.id)
+    await dropDraft(tx, typed.id)
     return true
   })
   if (created) return { status: 'created', id: typed.id }

@@ -1,12 +1,35 @@
 <script setup lang="ts">
+import type { Draft } from '#shared/draft'
 import type { KitChoices } from '#shared/kitChoices'
+import type { RunLine } from '#shared/runRecord'
+import type { TypedEventKind } from '#shared/typedRun'
 
 /** The draft of this browser, in its form; saved, it becomes a run and its page opens. */
-defineProps<{ kit: KitChoices }>()
+defineProps<{ kit: KitChoices, runs: RunLine[] }>()
 const draft = useDraft()
-const { typed } = storeToRefs(draft)
+const { typed, lane } = storeToRefs(draft)
+const margin = useMargin()
 const { problems, problemAt, leave, save, saving } = useTypedRun(typed)
-const general = computed(() => problems.value.filter(problem => problem.path === '' || problem.path === 'id'))
+const { state, theirs, keepMine, takeTheirs } = useDraftSync()
+const general = computed(() => problems.value.filter(problem => ['', 'id', 'trace'].includes(problem.path) || problem.path.startsWith('trace[')))
+const others = ref<Draft[]>([])
+const STATE_WORDS = { empty: '', sending: 'Keeping it.', kept: 'Kept here and on the server.', away: 'The server does not answer. Kept in this browser; it is sent when the server is back.', changedElsewhere: '' }
+onMounted(async () => {
+  const kept = await $fetch<Draft[]>('/api/drafts').catch(() => [])
+  others.value = kept.filter(one => one.id !== typed.value.id)
+})
+
+function setTimes(times: Partial<Record<TypedEventKind, string>>) {
+  typed.value.times = { ...typed.value.times, ...times }
+}
+function ice() {
+  typed.value.measured.waterStart = '0.5 °C'
+  if (!typed.value.notes.includes('Ice start')) typed.value.notes = `${typed.value.notes}${typed.value.notes ? '\n' : ''}Ice start: 0–1 °C, assumed.`
+}
+function goOn(one: Draft) {
+  draft.take(one)
+  others.value = others.value.filter(other => other.id !== one.id)
+}
 
 async function saveAndOpen() {
   const id = await save()
@@ -21,18 +44,36 @@ async function saveAndOpen() {
 </script>
 
 <template>
-  <div>
-    <fieldset class="mb-3 flex flex-wrap gap-4">
-      <legend class="sr-only">
-        Units of bare numbers
-      </legend>
-      <span>A bare number is read as</span>
-      <label class="flex items-center gap-1"><input v-model="typed.units" type="radio" value="metric" class="min-h-0"> metric</label>
-      <label class="flex items-center gap-1"><input v-model="typed.units" type="radio" value="trail" class="min-h-0"> trail units (°F, ft, mph, cups)</label>
-    </fieldset>
-    <p v-for="problem in general" :key="problem.text" role="alert" class="mb-3 bg-caution p-3 font-bold text-on-caution">
-      {{ problem.text }}
-    </p>
-    <LogForm v-model="typed" :kit="kit" :problem-at="problemAt" :problems="problems.length" :saving="saving" @left="leave" @save="saveAndOpen" />
+  <div class="flex flex-col gap-4 xl:flex-row">
+    <div class="min-w-0 flex-1">
+      <p v-for="one in others" :key="one.id" class="mb-2">
+        A draft of {{ dateInZone(one.updatedAt, one.body.typed.zone) }} is on the server. <button type="button" class="underline" @click="goOn(one)">Go on with it</button>
+      </p>
+      <div v-if="theirs" role="alert" class="mb-3 flex flex-wrap items-center gap-3 bg-caution p-3 text-on-caution">
+        <strong>This draft was changed on another page. Which stays?</strong>
+        <button type="button" class="act" @click="keepMine">This page’s</button><button type="button" class="act-quiet" @click="takeTheirs">The other’s</button>
+      </div>
+      <fieldset class="mb-3 flex flex-wrap items-center gap-4">
+        <legend class="sr-only">
+          Units of bare numbers
+        </legend>
+        <span>A bare number is read as</span>
+        <label class="flex items-center gap-1"><input v-model="typed.units" type="radio" value="metric" class="min-h-0"> metric</label>
+        <label class="flex items-center gap-1"><input v-model="typed.units" type="radio" value="trail" class="min-h-0"> trail units (°F, ft, mph, cups)</label>
+        <span role="status" class="ml-auto text-ink-2" data-draft-state>{{ STATE_WORDS[state] }}</span>
+      </fieldset>
+      <p v-for="problem in general" :key="problem.text" role="alert" class="mb-3 bg-caution p-3 font-bold text-on-caution">
+        {{ problem.text }}
+      </p>
+      <LogForm v-model="typed" :kit="kit" :problem-at="problemAt" :problems="problems.length" :saving="saving" @left="leave" @save="saveAndOpen">
+        <template #stopwatch>
+          <LogStopwatch v-model="lane" @times="setTimes" />
+        </template>
+        <template #trace>
+          <LogTrace v-model="typed.trace" />
+        </template>
+      </LogForm>
+    </div>
+    <LogMargin v-if="!margin.hidden" :typed="typed" :kit="kit" :runs="runs" class="w-full shrink-0 xl:w-60" @ice="ice" />
   </div>
 </template>

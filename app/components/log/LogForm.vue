@@ -65,6 +65,7 @@ const placeAltitude = computed(() => props.kit.places.find(place => place.id ===
       <legend class="mb-2 font-bold">
         Times on one clock
       </legend>
+      <slot name="stopwatch" />
       <QuantityBox v-model="typed.times.lit" v-bind="time('lit')" />
       <QuantityBox v-model="typed.times.bloomed" v-bind="time('bloomed')" />
       <QuantityBox v-model="typed.times.potOn" v-bind="time('potOn')" />
@@ -83,6 +84,7 @@ const placeAltitude = computed(() => props.kit.places.find(place => place.id ===
       <QuantityBox v-model="typed.measured.waterLast" v-bind="box('waterLast')" hint="When it did not boil." />
       <label class="flex items-start gap-2"><input v-model="typed.takeBurnShare" type="checkbox" class="mt-1 size-5 min-h-0">
         <span>The flame ran on after the boil: take fuel to the boil as its share of burn time. Assumes an even flame.</span></label>
+      <slot name="trace" />
       <div class="grid gap-1">
         <label :for="notesId">Notes</label>
         <textarea :id="notesId" v-model="typed.notes" rows="3" class="w-full" :aria-invalid="problemAt('notes') ? 'true' : undefined" @blur="emit('left', 'notes')" />

@@ -2,6 +2,7 @@
 /** A boil test typed from the notebook. */
 useHead({ title: 'Log a run · Vulcanum' })
 const { data: kit, error } = await useKit()
+const { data: runs } = await useRunList()
 </script>
 
 <template>
@@ -10,13 +11,13 @@ const { data: kit, error } = await useKit()
       Log a run
     </h1>
     <p class="mb-4 max-w-3xl text-ink-2">
-      Type quantities the way you say them. An empty box means not measured. The draft is kept in this browser as you type.
+      Type quantities the way you say them. An empty box means not measured. The draft is kept as you type, here and on the server.
     </p>
     <p v-if="error || !kit" role="alert" class="font-bold">
       The kit could not be read. Check that Vulcanum is running, then reload.
     </p>
     <ClientOnly v-else>
-      <LogDraft :kit="kit" />
+      <LogDraft :kit="kit" :runs="runs ?? []" />
       <template #fallback>
         <p>Opening the draft.</p>
       </template>

@@ -1,0 +1,54 @@
+<script setup lang="ts">
+import { DEFAULT_UNCERTAINTY } from '#core/formats/document'
+import { foretellPrecision } from '#core/uncertainty/foretell'
+import { formatNumber } from '#core/quantity/format'
+import { parseQuantity } from '#core/quantity/parseQuantity'
+import type { KitChoices } from '#shared/kitChoices'
+import type { RunLine } from '#shared/runRecord'
+import type { TypedRun } from '#shared/typedRun'
+
+/** Before the flame is lit: how precise the figure can be, and what to do without a thermometer. */
+const props = defineProps<{ typed: TypedRun, kit: KitChoices, runs: RunLine[] }>()
+const emit = defineEmits<{ ice: [] }>()
+
+const setupName = computed(() => props.kit.setups.find(one => one.id === props.typed.setupId)?.name ?? null)
+const alike = computed(() => props.runs.filter(run => run.setup === setupName.value && run.gPerL !== null && run.timeToBoilS !== null))
+const average = (of: (run: RunLine) => number) => alike.value.reduce((sum, run) => sum + of(run), 0) / alike.value.length
+const foretold = computed(() => {
+  const { measured, units } = props.typed
+  const water = parseQuantity(measured.water, 'water', units)
+  if (alike.value.length === 0 || !water.ok) return null
+  const waterG = water.value.dimension === 'mass' ? water.value.value * 1000 : water.value.value * 1e6
+  const resolution = parseQuantity(measured.scaleResolution, 'resolution', units)
+  const perLitre = average(run => run.gPerL!)
+  return foretellPrecision({
+    fuelG: (perLitre * waterG) / 1000, boilS: average(run => run.timeToBoilS!) * (waterG / 473), riseK: 80, waterG, scaleResolutionG: resolution.ok ? resolution.value.value * 1000 : 1,
+    boilCallS: DEFAULT_UNCERTAINTY.boilCallS, startU: DEFAULT_UNCERTAINTY.startC, waterU: water.value.dimension === 'mass' ? DEFAULT_UNCERTAINTY.waterG : waterG * 0.01,
+  })
+})
+const MOST = { scale: 'the scale', call: 'the moment of the boil', water: 'the measure of the water', start: 'the start temperature' }
+const percent = (relative: number) => `±\u202f${formatNumber(relative * 100, 1)}\u202f%`
+</script>
+
+<template>
+  <aside aria-label="Margin" class="text-[15px] leading-[22px]">
+    <h2 class="mb-2">
+      Before it is lit
+    </h2>
+    <p v-if="foretold" data-foretold>
+      One boil: about {{ percent(foretold.one) }}. Two on one fill: about {{ percent(foretold.two) }}. {{ MOST[foretold.most] }} weighs most.
+    </p>
+    <p v-else class="text-ink-2">
+      With set-up, water and scale chosen, the precision is foretold here, from the {{ alike.length || 'earlier' }} runs of that set-up.
+    </p>
+    <p class="mt-4">
+      No thermometer? Stir ice in the water for five minutes and take it out: start 0–1 °C, assumed.
+    </p>
+    <button type="button" class="act-quiet mt-2" @click="emit('ice')">
+      Ice start
+    </button>
+    <p class="mt-4 text-ink-2">
+      Let everything cool before weighing; wipe it dry.
+    </p>
+  </aside>
+</template>

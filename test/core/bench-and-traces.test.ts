@@ -1,0 +1,100 @@
+import fc from 'fast-check'
+import { describe, expect, it } from 'vitest'
+import { guessTraceMapping, parseTraceRows } from '../../core/formats/parseTrace'
+import { benchStep, emptyBench, nextEvent, type BenchAction, type BenchState } from '../../core/run/benchStep'
+import { foretellPrecision } from '../../core/uncertainty/foretell'
+import { readTraceText } from '../../shared/readTraceText'
+
+const ORDER = ['lit', 'potOn', 'rollingBoil', 'shutOff'] as const
+const step = (state: BenchState, action: BenchAction): BenchState => {
+  const next = benchStep(state, action)
+  return next.ok ? next.value : state
+}
+
+describe('bench', () => {
+  it('walks the method, takes a glove’s double press once, undoes and nudges', () => {
+    let lane = emptyBench(ORDER)
+    const press = (nowMs: number) => { lane = step(lane, { type: 'mark', id: String(nowMs), kind: nextEvent(lane)!, nowMs }) }
+    press(1_000_000)
+    press(1_000_700)
+    expect([lane.marks.map(mark => mark.kind), lane.doubles.length, nextEvent(lane)]).toEqual([['lit'], 1, 'potOn'])
+    press(1_006_000)
+    press(1_240_000)
+    lane = step(lane, { type: 'nudge', byMs: -1000 })
+    expect(lane.marks.at(-1)).toMatchObject({ kind: 'rollingBoil', atMs: 239_000 })
+    lane = step(lane, { type: 'undo' })
+    expect(nextEvent(lane)).toBe('rollingBoil')
+    expect(benchStep(lane, { type: 'nudge', byMs: -10_000 })).toMatchObject({ ok: false, problem: { code: 'before-previous' } })
+    lane = step(lane, { type: 'mark', id: 'out', kind: 'flameOut', nowMs: 1_300_000 })
+    expect(nextEvent(lane)).toBeNull()
+  })
+
+  it('law: over any presses, undos, nudges and reloads, marks stay in order, no kind stands twice, and a repeated action changes nothing', () => {
+    const action = fc.oneof(
+      fc.record({ type: fc.constant('mark' as const), id: fc.uuid(), kind: fc.constantFrom(...ORDER), wait: fc.integer({ min: 0, max: 90_000 }) }),
+      fc.record({ type: fc.constant('undo' as const) }), fc.record({ type: fc.constant('nudge' as const), byMs: fc.integer({ min: -5000, max: 5000 }) }),
+    )
+    fc.assert(fc.property(fc.array(action, { maxLength: 40 }), (actions) => {
+      let lane = emptyBench(ORDER)
+      let nowMs = 1_700_000_000_000
+      for (const one of actions) {
+        if (one.type === 'mark') nowMs += one.wait + 6000
+        const done: BenchAction = one.type === 'mark' ? { type: 'mark', id: one.id, kind: one.kind, nowMs } : one
+        lane = step(lane, done)
+        // A reload: the state goes through JSON; a mark sent twice is one.
+        lane = JSON.parse(JSON.stringify(lane)) as BenchState
+        if (done.type === 'mark') expect(step(lane, done).marks).toEqual(lane.marks)
+        expect(lane.marks.every((mark, i) => i === 0 || mark.atMs > lane.marks[i - 1]!.atMs)).toBe(true)
+        expect(new Set(lane.marks.map(mark => mark.kind)).size).toBe(lane.marks.length)
+      }
+    }))
+  })
+})
+
+/** Reads a table as the page does: guessed columns, then parsed. */
+function read(text: string) {
+  const rows = readTraceText(text)
+  if (!rows.ok) return rows
+  const mapping = guessTraceMapping(rows.value)
+  if (mapping === null) throw new Error('nothing guessed')
+  return parseTraceRows(rows.value, mapping)
+}
+
+describe('traces from loggers', () => {
+  const wanted = [[0, 12.5], [2, 13], [4, 13.75]]
+  it.each([
+    ['commas', 'time (s),temp (°C)\n0,12.5\n2,13.0\n4,13.75'], ['semicolons and decimal commas', 'Zeit;Wasser\n0;12,5\n2;13,0\n4;13,75'], ['tabs, a byte-order mark and more columns', '\uFEFFn\ttime\tbattery\twater °C\n1\t0\t3.9\t12.5\n2\t2\t3.9\t13\n3\t4\t3.8\t13.75'],
+    ['m:ss', 'clock,probe\n1:00,12.5\n1:02,13\n1:04,13.75'], ['ISO stamps', 'date,temp\n2026-03-14T09:30:00Z,12.5\n2026-03-14T09:30:02Z,13\n2026-03-14T09:30:04Z,13.75'],
+    ['temperature before time', 'temp,sec\n12.5,0\n13,2\n13.75,4'], ['no header', '0,12.5\n2,13\n4,13.75'], ['°F in the header', 't s,temp °F\n0,54.5\n2,55.4\n4,56.75'],
+  ])('%s', (_, text) => {
+    const got = read(text)
+    expect(got.ok && got.value.samples).toEqual(wanted)
+  })
+
+  it('°F without saying so is told by its height', () => {
+    const got = read('s,temp\n0,60\n60,120\n120,200\n180,211')
+    expect(got.ok && got.value.samples.at(-1)![1]).toBeCloseTo(99.4, 1)
+  })
+
+  it.each([
+    ['text in the number column', 'time,temp\n0,12.5\n2,err\n4,13', /Row 3, column 2: read "err", expected a temperature/],
+    ['a temperature nobody measures', 'time,temp\n0,12.5\n2,-40\n4,13', /Row 3, column 2.*between −20 and 130/],
+    ['an empty file', '  \n', /empty/], ['50 MB', 'x'.repeat(50_000_000), /50\.0 MB, expected at most 20 MB/],
+  ])('%s is named', (_, text, words) => {
+    const got = read(text)
+    expect(!got.ok && `${got.problem.what}: read ${got.problem.got ?? ''}, expected ${got.problem.limit ?? ''}`).toMatch(words)
+  })
+
+  it('says of a gap, of rows left out, and of times out of order', () => {
+    const got = read('time,temp\n0,12\n2,13\n4,\n6,14\n8,15\n400,90\n402,91')
+    expect(got.ok && got.value.notes.join(' ')).toMatch(/1 rows without.*A gap of 392 s/)
+  })
+})
+
+// By hand: d = 1 g on 12 g: √2/√12/12 = 3.40 %; call 2.9/240 = 1.21 %; water 1/473; start 0.5/80: k = 2 → 7.4 %. Two on one fill: 1.70 % and 1.39/√2 → 3.9 %.
+it('foretells the precision of a boil before it is lit', () => {
+  const foretold = foretellPrecision({ fuelG: 12, boilS: 240, riseK: 80, waterG: 473, scaleResolutionG: 1, boilCallS: 2.9, startU: 0.5, waterU: 1 })
+  expect(foretold.most).toBe('scale')
+  expect(foretold.one).toBeCloseTo(0.0735, 3)
+  expect(foretold.two).toBeCloseTo(0.0393, 3)
+})
