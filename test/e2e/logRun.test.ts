@@ -1,31 +1,9 @@
 import { spawnSync } from 'node:child_process'
 import { readFileSync } from 'node:fs'
-import type { Page } from '@playwright/test'
 import type { RunAnswer } from '../../core/formats/answer'
 import { formatWithU } from '../../core/quantity/format'
 import { expect, open, test } from './page'
-
-/** A methanol boil as a tester with trail units would type it. */
-async function typeTheRun(page: Page): Promise<void> {
-  const type = (label: string, text: string) => page.getByLabel(label, { exact: true }).fill(text)
-  await page.getByLabel('trail units').check()
-  await type('Altitude', '700 ft')
-  await type('Air', '61')
-  await type('Wind', 'calm')
-  await page.getByLabel('Who').selectOption('Odra Vell')
-  await page.getByLabel('Set-up').selectOption({ label: await optionLike(page, 'Set-up', 'Lahar in the cone') })
-  await type('Water', '2 cups')
-  await type('Start temperature', '56 F')
-  await page.getByLabel('Fuel', { exact: true }).selectOption({ label: await optionLike(page, 'Fuel', 'Methanol') })
-  await type('Fuel used', '21 g')
-  await type('Scale reads to', '0.1 g')
-  await type('Boil', '8:50')
-}
-
-async function optionLike(page: Page, list: string, start: string): Promise<string> {
-  const options = await page.getByLabel(list, { exact: true }).locator('option').allInnerTexts()
-  return options.find(option => option.startsWith(start))!
-}
+import { typeTheRun } from './typing'
 
 test('a run typed in trail units gives a figure with its rungs, is found again, and its JSON says the same', async ({ page }) => {
   await open(page, '/runs/new')
@@ -61,7 +39,7 @@ test('a run typed in trail units gives a figure with its rungs, is found again, 
 })
 
 test('a number answers "says who?" down to its readings', async ({ page }) => {
-  await open(page, '/runs/01960000-0000-7000-8000-000000000001')
+  await open(page, '/runs/01950000-0000-7000-8000-000000000101')
   await page.locator('[data-figure=normalisedGPerL]').click()
   const margin = page.getByRole('complementary', { name: 'Margin' })
   await expect(margin.getByRole('heading', { name: 'Fuel per litre, normalised' })).toBeVisible()

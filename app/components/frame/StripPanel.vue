@@ -22,6 +22,7 @@ const problemAt = (path: string) => {
 const lastOf = (quantity: NowQuantity) => now.value?.readings.find(one => one.quantity === quantity)?.typed
 
 async function keep() {
+  if (!readTypedNow(form.value).ok) return
   refused.value = await save(form.value)
   if (refused.value.length === 0) emit('done')
 }

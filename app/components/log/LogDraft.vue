@@ -58,8 +58,8 @@ async function saveAndOpen() {
           Units of bare numbers
         </legend>
         <span>A bare number is read as</span>
-        <label class="flex items-center gap-1"><input v-model="typed.units" type="radio" value="metric" class="min-h-0"> metric</label>
-        <label class="flex items-center gap-1"><input v-model="typed.units" type="radio" value="trail" class="min-h-0"> trail units (°F, ft, mph, cups)</label>
+        <label class="flex items-center gap-1"><input v-model="typed.units" type="radio" value="metric"> metric</label>
+        <label class="flex items-center gap-1"><input v-model="typed.units" type="radio" value="trail"> trail units (°F, ft, mph, cups)</label>
         <span role="status" class="ml-auto text-ink-2" data-draft-state>{{ STATE_WORDS[state] }}</span>
       </fieldset>
       <p v-for="problem in general" :key="problem.text" role="alert" class="mb-3 bg-caution p-3 font-bold text-on-caution">

@@ -35,10 +35,10 @@ const placeAltitude = computed(() => props.kit.places.find(place => place.id ===
       <QuantityBox v-model="typed.measured.seaLevelPressure" v-bind="box('seaLevelPressure')" example="1013 hPa" hint="What weather reports give." />
       <QuantityBox v-model="typed.measured.air" v-bind="box('air')" example="11 °C, 52F" />
       <QuantityBox v-model="typed.measured.wind" v-bind="box('wind')" example="calm, 8 mph" hint="At the pot." />
-      <div class="grid grid-cols-[9rem_1fr] items-start gap-x-3">
+      <div class="grid grid-cols-[6.5rem_minmax(0,1fr)] sm:grid-cols-[9rem_minmax(0,1fr)] items-start gap-x-3">
         <label :for="dateId" class="pt-1.5">Date and time</label>
         <div>
-          <input :id="dateId" v-model="typed.startedAt" type="datetime-local" class="figures" :aria-invalid="problemAt('startedAt') ? 'true' : undefined" @blur="emit('left', 'startedAt')">
+          <input :id="dateId" v-model="typed.startedAt" type="datetime-local" class="figures max-w-full" :aria-invalid="problemAt('startedAt') ? 'true' : undefined" @blur="emit('left', 'startedAt')">
           <p v-if="problemAt('startedAt')" class="mt-1 font-bold" role="alert">
             {{ problemAt('startedAt') }}
           </p>
@@ -82,7 +82,7 @@ const placeAltitude = computed(() => props.kit.places.find(place => place.id ===
       <QuantityBox v-model="typed.times.gaveUp" v-bind="time('gaveUp')" />
       <QuantityBox v-model="typed.times.stopped" v-bind="time('stopped')" hint="Rain, knocked over: no failure to boil." />
       <QuantityBox v-model="typed.measured.waterLast" v-bind="box('waterLast')" hint="When it did not boil." />
-      <label class="flex items-start gap-2"><input v-model="typed.takeBurnShare" type="checkbox" class="mt-1 size-5 min-h-0">
+      <label class="flex items-start gap-2"><input v-model="typed.takeBurnShare" type="checkbox" class="mt-1">
         <span>The flame ran on after the boil: take fuel to the boil as its share of burn time. Assumes an even flame.</span></label>
       <slot name="trace" />
       <div class="grid gap-1">

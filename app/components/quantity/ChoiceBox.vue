@@ -6,7 +6,7 @@ const id = useId()
 </script>
 
 <template>
-  <div class="grid grid-cols-[9rem_1fr] items-start gap-x-3 gap-y-1">
+  <div class="grid grid-cols-[6.5rem_minmax(0,1fr)] sm:grid-cols-[9rem_minmax(0,1fr)] items-start gap-x-3 gap-y-1">
     <label :for="id" class="pt-1.5">{{ label }}</label>
     <div>
       <select :id="id" v-model="chosen" class="w-full max-w-md" :aria-invalid="problem ? 'true' : undefined" :aria-describedby="problem ? `${id}-problem` : undefined">

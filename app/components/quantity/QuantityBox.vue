@@ -25,10 +25,10 @@ const described = computed(() => [props.problem ? `${id}-problem` : '', props.hi
 </script>
 
 <template>
-  <div class="grid grid-cols-[9rem_1fr] items-start gap-x-3 gap-y-1">
+  <div class="grid grid-cols-[6.5rem_minmax(0,1fr)] sm:grid-cols-[9rem_minmax(0,1fr)] items-start gap-x-3 gap-y-1">
     <label :for="id" class="pt-1.5">{{ label }}</label>
     <div>
-      <div class="flex items-center gap-2">
+      <div class="flex flex-wrap items-center gap-x-2">
         <input
           :id="id" v-model="text" class="figures w-44" autocomplete="off" spellcheck="false"
           :aria-invalid="problem ? 'true' : undefined" :aria-describedby="described" :data-bare-unit="bareUnit" @blur="emit('left')"

@@ -44,7 +44,7 @@ async function send() {
         </p>
         <form class="grid gap-2" novalidate @submit.prevent="send">
           <QuantityBox v-model="typed" :label="correctionName(what)" :kind="kind" :units="units" :problem="problemAt('typed')" />
-          <div class="grid grid-cols-[9rem_1fr] gap-x-3">
+          <div class="grid grid-cols-[6.5rem_minmax(0,1fr)] sm:grid-cols-[9rem_minmax(0,1fr)] gap-x-3">
             <label for="reason" class="pt-1.5">Reason</label>
             <div>
               <input id="reason" v-model="reason" class="w-full" autocomplete="off" :aria-invalid="problemAt('reason') ? 'true' : undefined">

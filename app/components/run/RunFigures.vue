@@ -28,7 +28,7 @@ const errors = computed(() => props.answer.flags.filter(flag => flag.severity ==
     </div>
     <div>
       <h2>
-        Normalised<span v-if="answer.status === 'partly'" data-status>, partly</span>
+        Normalised<span v-if="answer.status === 'partly'" data-status>, partly</span><span v-if="answer.boilFrom === 'extrapolated'">, extrapolated</span>
       </h2>
       <p v-if="answer.normalisedGPerL !== null" class="mt-1 text-2xl">
         <FigureButton path="normalisedGPerL" data-figure="normalisedGPerL">

@@ -1,0 +1,63 @@
+/** Every page as eyes meet it: no serious barrier in Day and Glare; in Dark bench nothing brighter than the flame allows. */
+import AxeBuilder from '@axe-core/playwright'
+import type { BrowserContext, Page } from '@playwright/test'
+import { expect, open, test } from './page'
+
+const PAGES = ['/', '/runs', '/runs/new', '/runs/01950000-0000-7000-8000-000000000106', '/runs/01960000-0000-7000-8000-000000000002']
+const inLight = (context: BrowserContext, baseURL: string, light: string) => context.addCookies([{ name: 'light', value: light, url: baseURL }])
+
+for (const light of ['day', 'glare']) {
+  test(`no serious violation on any page in ${light}`, async ({ page, context, baseURL }) => {
+    await inLight(context, baseURL!, light)
+    for (const path of PAGES) {
+      await open(page, path)
+      const { violations } = await new AxeBuilder({ page }).analyze()
+      const serious = violations.filter(violation => ['serious', 'critical'].includes(violation.impact ?? ''))
+      expect(serious.map(violation => `${path}: ${violation.id}: ${violation.nodes.map(node => node.html.slice(0, 120)).join(' | ')}`)).toEqual([])
+    }
+  })
+}
+
+/** Brightest relative luminance (WCAG 2.2) and bluest channel of a screenshot, read in a page of its own. */
+async function brightest(reader: Page, png: Buffer): Promise<{ luminance: number, blue: number }> {
+  return reader.evaluate(async (source) => {
+    const image = new Image()
+    image.src = source
+    await image.decode()
+    const canvas = document.createElement('canvas')
+    canvas.width = image.width
+    canvas.height = image.height
+    const context = canvas.getContext('2d')!
+    context.drawImage(image, 0, 0)
+    const { data } = context.getImageData(0, 0, image.width, image.height)
+    const linear = (value: number) => (value / 255 <= 0.04045 ? value / 255 / 12.92 : ((value / 255 + 0.055) / 1.055) ** 2.4)
+    let luminance = 0
+    let blue = 0
+    for (let i = 0; i < data.length; i += 4) {
+      luminance = Math.max(luminance, 0.2126 * linear(data[i]!) + 0.7152 * linear(data[i + 1]!) + 0.0722 * linear(data[i + 2]!))
+      blue = Math.max(blue, data[i + 2]!)
+    }
+    return { luminance, blue }
+  }, `data:image/png;base64,${png.toString('base64')}`)
+}
+
+test('in Dark bench no pixel exceeds luminance 0.30 or blue 0x40', async ({ page, context, baseURL, browser }) => {
+  const reader = await (await browser.newContext()).newPage()
+  await inLight(context, baseURL!, 'dark')
+  for (const path of PAGES) {
+    await open(page, path)
+    await page.waitForTimeout(500)
+    const { luminance, blue } = await brightest(reader, await page.screenshot({ fullPage: true }))
+    expect(luminance, path).toBeLessThanOrEqual(0.30)
+    expect(blue, path).toBeLessThanOrEqual(0x40)
+  }
+  await reader.context().close()
+})
+
+test('at 390 px nothing is wider than the phone', async ({ page }) => {
+  await page.setViewportSize({ width: 390, height: 844 })
+  for (const path of PAGES) {
+    await open(page, path)
+    expect(await page.evaluate(() => document.documentElement.scrollWidth), path).toBeLessThanOrEqual(390)
+  }
+})
