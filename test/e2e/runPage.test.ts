@@ -5,7 +5,7 @@ import type { RunAnswer } from '../../core/formats/answer'
 import { formatWithU } from '../../core/quantity/format'
 import { expect, open, test } from './page'
 
-const CALM = '/runs/01950000-0000-7000-8000-000000000106'
+const CALM = '/runs/01950000-0000-7000-8000-000000000111'
 const NO_WIND = '/runs/01960000-0000-7000-8000-000000000004'
 
 /** The page's own document, put through the command line. */

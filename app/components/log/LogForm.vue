@@ -24,8 +24,8 @@ const placeAltitude = computed(() => props.kit.places.find(place => place.id ===
 </script>
 
 <template>
-  <form class="enamel grid gap-x-8 gap-y-6 p-4 lg:grid-cols-2" novalidate @submit.prevent="emit('save')">
-    <fieldset class="grid content-start gap-2">
+  <form class="enamel grid grid-cols-1 gap-x-8 gap-y-6 p-4 lg:grid-cols-2" novalidate @submit.prevent="emit('save')">
+    <fieldset class="grid grid-cols-1 content-start gap-2">
       <legend class="mb-2 font-bold">
         Where and when
       </legend>
@@ -47,7 +47,7 @@ const placeAltitude = computed(() => props.kit.places.find(place => place.id ===
       <ChoiceBox v-model="typed.personId" label="Who" :choices="people" :problem="problemAt('personId')" />
     </fieldset>
 
-    <fieldset class="grid content-start gap-2">
+    <fieldset class="grid grid-cols-1 content-start gap-2">
       <legend class="mb-2 font-bold">
         Kit, water and fuel
       </legend>
@@ -61,7 +61,7 @@ const placeAltitude = computed(() => props.kit.places.find(place => place.id ===
       <QuantityBox v-model="typed.measured.scaleResolution" v-bind="box('scaleResolution')" example="0.1 g" />
     </fieldset>
 
-    <fieldset class="grid content-start gap-2">
+    <fieldset class="grid grid-cols-1 content-start gap-2">
       <legend class="mb-2 font-bold">
         Times on one clock
       </legend>
@@ -74,7 +74,7 @@ const placeAltitude = computed(() => props.kit.places.find(place => place.id ===
       <QuantityBox v-model="typed.times.shutOff" v-bind="time('shutOff')" hint="Empty: shut off at the boil." />
     </fieldset>
 
-    <fieldset class="grid content-start gap-2">
+    <fieldset class="grid grid-cols-1 content-start gap-2">
       <legend class="mb-2 font-bold">
         If it went otherwise
       </legend>

@@ -48,7 +48,7 @@ function use() {
 </script>
 
 <template>
-  <section aria-label="Trace" class="grid content-start gap-2">
+  <section aria-label="Trace" class="grid grid-cols-1 content-start gap-2">
     <p v-if="trace.length">
       A trace of <span class="figures">{{ trace.length }}</span> samples, to <span class="figures">{{ formatClock(trace.at(-1)![0]) }}</span> and <span class="figures">{{ trace.at(-1)![1].toFixed(1) }} °C</span>.
       <button type="button" class="underline" @click="trace = []">Take it out</button>

@@ -8,7 +8,7 @@ const rows = computed(() => {
   let next = -Infinity
   return props.trace.filter(([s]) => {
     if (s < next) return false
-    next = s + 15
+    next = Math.floor(s / 15) * 15 + 15
     return true
   })
 })
