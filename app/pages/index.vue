@@ -19,7 +19,7 @@ const toSettle = computed(() => (runs.value ?? []).map(run => ({ run, words: set
       <p class="mb-4 text-base">
         Nothing burned here yet.
       </p>
-      <NuxtLink to="/runs/new" class="act">Burn one now</NuxtLink>
+      <NuxtLink to="/burn" class="act">Burn one now</NuxtLink>
       <p class="mt-4 max-w-xl text-ink-2">
         Burner, fuel, water, start temperature and altitude are enough to begin; the rest can be asked while it burns. No thermometer? Stir ice in the water for five minutes and
         take it out: start 0–1 °C, assumed.

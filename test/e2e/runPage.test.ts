@@ -94,3 +94,17 @@ test('the ribbon’s marks are walked by arrow keys; the trace has a table', asy
   await page.getByText('As a table, every quarter of a minute').click()
   await expect(page.getByRole('cell', { name: '0:30' })).toBeVisible()
 })
+
+test('the same run is read by another school: first bubbles, the clock from lighting', async ({ page }) => {
+  await open(page, '/runs/01960000-0000-7000-8000-000000000005')
+  const rolling = await reduced(page)
+  await page.getByLabel('the boil is').selectOption('first steady bubbles')
+  await expect(page).toHaveURL(/boil=firstBubbles/)
+  const bubbles = await reduced(page)
+  expect(bubbles.timeToBoilS!).toBeLessThan(rolling.timeToBoilS!)
+  await expect(page.locator('[data-figure=gPerL]')).toHaveText(formatWithU(bubbles.gPerL!, 2 * bubbles.gPerLU!))
+  await open(page, '/runs/01960000-0000-7000-8000-000000000001')
+  await expect(page.locator('[data-figure=time]')).toHaveText('6:34')
+  await page.getByLabel('the clock starts at').selectOption('lighting')
+  await expect(page.locator('[data-figure=time]')).toHaveText('7:22')
+})

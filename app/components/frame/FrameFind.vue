@@ -19,6 +19,7 @@ interface Entry { id: string, words: string, kind: string, go: () => unknown }
 const fixed: Entry[] = [
   { id: 'today', words: 'Today', kind: 'page', go: () => navigateTo('/') },
   { id: 'log', words: 'Log a run', kind: 'page', go: () => navigateTo('/runs/new') },
+  { id: 'burn', words: 'Burn one now, with a new burner', kind: 'page', go: () => navigateTo('/burn') },
   { id: 'runs', words: 'Runs', kind: 'page', go: () => navigateTo('/runs') },
   { id: 'units', words: 'Switch units', kind: 'do', go: switchUnits },
   { id: 'light', words: 'Switch light', kind: 'do', go: nextLight },

@@ -9,6 +9,7 @@ const typed = defineModel<TypedRun>({ required: true })
 const emit = defineEmits<{ left: [path: string], save: [] }>()
 const notesId = useId()
 const dateId = useId()
+const reasonId = useId()
 
 const box = (quantity: MeasuredQuantity) => ({
   label: MEASURED_NAMES[quantity], kind: MEASURED_QUANTITIES[quantity], units: typed.value.units, problem: props.problemAt(`measured.${quantity}`), onLeft: () => emit('left', `measured.${quantity}`),
@@ -81,6 +82,10 @@ const placeAltitude = computed(() => props.kit.places.find(place => place.id ===
       <QuantityBox v-model="typed.times.flameOut" v-bind="time('flameOut')" />
       <QuantityBox v-model="typed.times.gaveUp" v-bind="time('gaveUp')" />
       <QuantityBox v-model="typed.times.stopped" v-bind="time('stopped')" hint="Rain, knocked over: no failure to boil." />
+      <div class="grid grid-cols-[6.5rem_minmax(0,1fr)] gap-x-3 sm:grid-cols-[9rem_minmax(0,1fr)]">
+        <label :for="reasonId" class="pt-1.5">What stopped it</label>
+        <input :id="reasonId" v-model="typed.stoppedReason" class="w-full max-w-xs" autocomplete="off">
+      </div>
       <QuantityBox v-model="typed.measured.waterLast" v-bind="box('waterLast')" hint="When it did not boil." />
       <label class="flex items-start gap-2"><input v-model="typed.takeBurnShare" type="checkbox" class="mt-1">
         <span>The flame ran on after the boil: take fuel to the boil as its share of burn time. Assumes an even flame.</span></label>

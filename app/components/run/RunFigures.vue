@@ -20,10 +20,10 @@ const errors = computed(() => props.answer.flags.filter(flag => flag.severity ==
         </FigureButton> <span class="text-base text-ink-2">g/L</span>
       </p>
       <p v-else>
-        No fuel per litre: it did not boil, or fuel to the boil is not known.
+        No fuel per litre: no boil by this convention, or fuel to the boil is not known.
       </p>
       <p v-if="answer.timeToBoilS !== null" class="text-ink-2">
-        <span class="figures text-ink" data-figure="time">{{ formatClock(answer.timeToBoilS) }}</span> from pot-on to a rolling boil
+        <span class="figures text-ink" data-figure="time">{{ formatClock(answer.timeToBoilS) }}</span> to the boil
       </p>
     </div>
     <div>

@@ -16,6 +16,9 @@ const { data: runs } = await useRunList()
     <p v-if="error || !kit" role="alert" class="font-bold">
       The kit could not be read. Check that Vulcanum is running, then reload.
     </p>
+    <p v-else-if="!kit.setups.length">
+      There is no kit yet. <NuxtLink to="/burn" class="act">Burn one now</NuxtLink>
+    </p>
     <ClientOnly v-else>
       <LogDraft :kit="kit" :runs="runs ?? []" />
       <template #fallback>

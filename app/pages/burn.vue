@@ -1,0 +1,72 @@
+<script setup lang="ts">
+import { FetchError } from 'ofetch'
+import { BURNER_KINDS } from '#core/formats/document'
+import { FUEL_KINDS, FUELS } from '#core/constants/fuels'
+import { readBurnOne, type BurnOneKit, type TypedBurnOne } from '#shared/burnOne'
+import type { FieldProblem } from '#shared/readProblems'
+
+/** Burn one now: the few blanks that make kit, place and person; then the stop-watch. */
+useHead({ title: 'Burn one now · Vulcanum' })
+const { units } = usePreferences()
+const draft = useDraft()
+const typed = reactive<TypedBurnOne>({ units: units.value, who: '', burner: '', burnerKind: 'alcohol', fuelKind: 'ethanol-denatured', place: '', altitude: '', zone: 'UTC' })
+const water = ref('')
+const start = ref('')
+const problems = ref<FieldProblem[]>([])
+const problemAt = (path: string) => problems.value.find(problem => problem.path === path)?.text
+const BURNER_WORDS: Record<string, string> = {
+  'canister-top': 'gas, on the canister', 'integrated': 'gas, with its own finned pot', 'remote-gas': 'gas, on a hose', 'liquid-pressure': 'white gas or kerosene, pumped',
+  'alcohol': 'alcohol', 'solid': 'tablets', 'gel': 'alcohol gel', 'wood': 'wood',
+}
+const kinds = BURNER_KINDS.map(kind => ({ value: kind, label: BURNER_WORDS[kind]! }))
+const fuels = FUEL_KINDS.map(kind => ({ value: kind, label: FUELS[kind]!.name }))
+const names = [{ key: 'who', label: 'Who' }, { key: 'burner', label: 'Burner' }, { key: 'place', label: 'Place' }] as const
+
+async function burn() {
+  const sent = { ...typed, units: units.value, zone: Intl.DateTimeFormat().resolvedOptions().timeZone || 'UTC' }
+  const read = readBurnOne(sent)
+  problems.value = read.ok ? [] : read.problems
+  if (!read.ok) return
+  try {
+    const kit = await $fetch<BurnOneKit>('/api/burn-one', { method: 'POST', body: sent })
+    draft.begin()
+    Object.assign(draft.typed, kit, { units: units.value })
+    Object.assign(draft.typed.measured, { water: water.value, waterStart: start.value })
+    await navigateTo('/runs/new')
+  } catch (error) {
+    const told = error instanceof FetchError ? (error.data as { problems?: FieldProblem[] } | undefined)?.problems : undefined
+    problems.value = told ?? [{ path: '', text: 'The server did not answer. What you typed stays; try again when it is back.' }]
+  }
+}
+</script>
+
+<template>
+  <div class="max-w-2xl">
+    <h1 class="mb-1">
+      Burn one now
+    </h1>
+    <p class="mb-4 text-ink-2">
+      The rest can be added while it burns, or after.
+    </p>
+    <form class="enamel grid grid-cols-1 gap-2 p-4" novalidate @submit.prevent="burn">
+      <div v-for="name in names" :key="name.key" class="grid grid-cols-[6.5rem_minmax(0,1fr)] gap-x-3 sm:grid-cols-[9rem_minmax(0,1fr)]">
+        <label :for="name.key" class="pt-1.5">{{ name.label }}</label>
+        <div>
+          <input :id="name.key" v-model="typed[name.key]" class="w-full max-w-xs" autocomplete="off" :aria-invalid="problemAt(name.key) ? 'true' : undefined">
+          <p v-if="problemAt(name.key)" role="alert" class="mt-1 font-bold">{{ problemAt(name.key) }}</p>
+        </div>
+      </div>
+      <ChoiceBox v-model="typed.burnerKind" label="It burns" :choices="kinds" :problem="problemAt('burnerKind')" />
+      <ChoiceBox v-model="typed.fuelKind" label="Fuel" :choices="fuels" :problem="problemAt('fuelKind')" />
+      <QuantityBox v-model="typed.altitude" label="Altitude" kind="altitude" :units="units" :problem="problemAt('altitude')" example="700 ft, 940 m" />
+      <QuantityBox v-model="water" label="Water" kind="water" :units="units" example="473 g, 2 cups" />
+      <QuantityBox v-model="start" label="Start temperature" kind="waterTemp" :units="units" example="9.2 °C, 56F" hint="No thermometer? Stir ice in the water for five minutes and take it out: type 0.5 °C." />
+      <p v-if="problemAt('')" role="alert" class="font-bold">
+        {{ problemAt('') }}
+      </p>
+      <button type="submit" class="act mt-2 justify-self-start">
+        To the stop-watch
+      </button>
+    </form>
+  </div>
+</template>
