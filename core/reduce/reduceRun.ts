@@ -110,8 +110,9 @@ function stallFlags(run: HeatRun, { times, windMS }: Readings, { stallsAtC, ownS
   return flags
 }
 
-function rungFlags({ missing }: Ladder, { windMS }: Readings): Flag[] {
+function rungFlags({ missing, normalisedGPerL, normalisedU }: Ladder, { windMS }: Readings): Flag[] {
   const flags: Flag[] = []
+  if (normalisedGPerL !== null && normalisedU === null) flags.push({ code: 'uncertainty-unbounded', severity: 'warning', text: 'So near a stall at the reference that within its uncertainty it may not boil at all: do not compare this figure.' })
   if (missing.includes('place.windMS')) flags.push({ code: 'wind-not-measured', severity: 'warning', text: 'Wind not measured: partly normalised. Type the wind at the pot, or "calm".' })
   if (missing.includes('series.wind')) flags.push({ code: 'wind-series-missing', severity: 'warning', text: `Wind ${windMS} m/s at the pot: this set-up has no wind series of its own yet, so wind is not corrected.` })
   if (missing.includes('series.burnRate')) flags.push({ code: 'supply-series-missing', severity: 'warning', text: 'No burn-rate series of this set-up: supply is not corrected.' })

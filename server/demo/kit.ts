@@ -49,6 +49,7 @@ export const SETUPS = {
   wideSheltered: { name: 'Solfatara with wide pot', gapM: 0.018, parts: { burner: 'solfatara', pot: 'tuff', lid: 'flatLid' } },
   finned: { name: 'Solfatara with finned pot', gapM: 0.018, parts: { burner: 'solfatara', pot: 'spatterFins', lid: 'flatLid' } },
   spiritCone: { name: 'Lahar in the cone', gapM: 0.025, parts: { burner: 'lahar', pot: 'ash', lid: 'smallLid', stand: 'wireStand', screen: 'cone' } },
+  tabletBig: { name: 'Lapilli under the big pot', gapM: 0.030, parts: { burner: 'lapilli', pot: 'dyke', lid: 'flatLid' } },
   tablet: { name: 'Lapilli with wrap', gapM: 0.030, parts: { burner: 'lapilli', pot: 'bomb', lid: 'smallLid', screen: 'wrap' } },
 } as const satisfies Record<string, { name: string, gapM: number, parts: Partial<Record<string, ThingKey>> }>
 

@@ -43,4 +43,8 @@ export const TYPED_RUNS: DemoRun[] = [
     id: id(5), at: '2026-04-24T10:10:00Z', who: 'Odra Vell', place: 'hut', setup: 'finned', fuel: 'gas', notes: 'Left on after the boil to keep it simmering; fuel to the boil by its share of the burn.',
     measured: { air: '12 °C', wind: 'calm', water: '16 fl oz', waterStart: '9.5 °C', fuelBefore: '266.9 g', fuelAfter: '255.1 g', scaleResolution: '0.1 g' }, times: { potOn: '0:00', firstBubbles: '2:40', rollingBoil: '3:26', shutOff: '5:02' }, takeBurnShare: true,
   },
+  {
+    id: id(6), at: '2026-03-06T10:40:00Z', who: 'Tamsin Quay', place: 'saddle', setup: 'tabletBig', fuel: 'hexamine', notes: 'A litre under the big pot, no screen, wind over the saddle. It only got lukewarm.',
+    measured: { air: '−12 °C', wind: '4 m/s', water: '1 L', waterStart: '4 °C', waterLast: '21 °C', fuelUsed: '24.2 g', scaleResolution: '0.1 g' }, times: { potOn: '0:00', gaveUp: '20:00' },
+  },
 ]

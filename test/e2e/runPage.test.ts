@@ -46,6 +46,16 @@ test('the ladder draws what is full, missing, tiny, assumed and stalled, and cop
   expect((await rows(page))[3]).toMatchObject({ rung: 'wind', shape: 'open' })
   await expect(page.getByText('Missing: wind at the pot.')).toBeVisible()
   await expect(page.locator('[data-rung=wind] [data-ghost]')).toBeVisible()
+
+  // It stalls in its own cold wind: the figure begins where the surroundings let it boil, and the wind stays open.
+  await open(page, '/runs/01960000-0000-7000-8000-000000000006')
+  expect((await rows(page)).map(row => row.shape)).toEqual(['none', 'none', 'begins', 'open', 'level'])
+  await expect(page.getByText(/Would not boil: stalls near \d+ °C in this wind/)).toBeVisible()
+
+  // Heat loss was estimated: the surroundings rung is assumed, and in store air it is tiny.
+  await open(page, '/runs/01950000-0000-7000-8000-000000000101')
+  expect((await rows(page))[1]).toMatchObject({ rung: 'boilingPoint', shape: 'diamond' })
+  await expect(page.locator('[data-rung=surroundings]')).toContainText('assumed')
 })
 
 test('a reading is corrected: both stay, the figure follows, a contradiction and a stale page are refused', async ({ page, browser, baseURL }) => {

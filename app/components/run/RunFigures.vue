@@ -33,7 +33,7 @@ const errors = computed(() => props.answer.flags.filter(flag => flag.severity ==
       <p v-if="answer.normalisedGPerL !== null" class="mt-1 text-2xl">
         <FigureButton path="normalisedGPerL" data-figure="normalisedGPerL">
           {{ withExpandedU(answer.normalisedGPerL, answer.normalisedU) }}
-        </FigureButton> <span class="text-base text-ink-2">g/L</span>
+        </FigureButton> <span class="text-base text-ink-2">g/L<template v-if="answer.normalisedU === null">, no bound to its uncertainty</template></span>
       </p>
       <p v-else>
         Not normalised. Missing: {{ answer.missing.map(missingWords).join(', ') || 'see the flags' }}.

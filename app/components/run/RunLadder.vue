@@ -19,6 +19,10 @@ async function copy() {
 }
 
 const ADDABLE: Partial<Record<string, { quantity: MeasuredQuantity, words: string }>> = { wind: { quantity: 'wind', words: 'Add wind' }, surroundings: { quantity: 'air', words: 'Add air' } }
+function basisOf({ shape, rung }: RungShape): string {
+  if (shape === 'none' || shape === 'begins') return 'by the model'
+  return rung.factor === null ? 'missing' : BASIS_WORDS[rung.basis]
+}
 const addOf = (rung: string) => (props.answer.missing.includes(rung === 'wind' ? 'place.windMS' : 'place.airC') ? ADDABLE[rung] : undefined)
 </script>
 
@@ -50,7 +54,7 @@ const addOf = (rung: string) => (props.answer.missing.includes(rung === 'wind' ?
           <FigureButton v-if="shape.rung.gPerL !== null && shape.rung.factor !== null" :path="`ladder.${shape.rung.rung}`" data-gperl>{{ withExpandedU(shape.rung.gPerL, shape.rung.u) }}</FigureButton>
           <span v-else-if="shape.rung.gPerL !== null" class="figures text-ink-2">{{ withExpandedU(shape.rung.gPerL, shape.rung.u) }}</span>
         </span>
-        <span class="ladder-basis">{{ shape.rung.factor === null ? 'missing' : BASIS_WORDS[shape.rung.basis] }}</span>
+        <span class="ladder-basis">{{ basisOf(shape) }}</span>
       </li>
     </ol>
     <p class="mt-2 flex flex-wrap items-baseline gap-x-4">

@@ -8,10 +8,12 @@ const emit = defineEmits<{ sort: [by: RunSortKey] }>()
 const ENDINGS = { boiled: '', gaveUp: 'given up', outOfFuel: 'out of fuel', stopped: 'stopped from outside' }
 const RIBBON_PX = 190
 const spanS = computed(() => Math.max(60, ...props.runs.map(run => run.ribbon.endS)) * 1.02)
-const columns: { key: RunSortKey, words: string, unit?: string, right?: boolean }[] = [
-  { key: 'startedAt', words: 'When' }, { key: 'setup', words: 'Set-up' }, { key: 'place', words: 'Place' }, { key: 'fuel', words: 'Fuel' },
+/** On a phone: when, set-up, normalised and remarks. */
+const WIDE = 'hidden md:table-cell'
+const columns: { key: RunSortKey, words: string, unit?: string, shown?: string }[] = [
+  { key: 'startedAt', words: 'When' }, { key: 'setup', words: 'Set-up' }, { key: 'place', words: 'Place', shown: WIDE }, { key: 'fuel', words: 'Fuel', shown: WIDE },
 ]
-const figures: typeof columns = [{ key: 'timeToBoilS', words: 'Boil', unit: 'm:ss' }, { key: 'gPerL', words: 'Measured', unit: 'g/L' }, { key: 'normalisedGPerL', words: 'Normalised', unit: 'g/L, k = 2' }]
+const figures: typeof columns = [{ key: 'timeToBoilS', words: 'Boil', unit: 'm:ss', shown: WIDE }, { key: 'gPerL', words: 'Measured', unit: 'g/L', shown: WIDE }, { key: 'normalisedGPerL', words: 'Normalised', unit: 'g/L, k = 2' }]
 const sorted = (key: RunSortKey) => (props.sort.by === key ? (props.sort.down ? 'descending' as const : 'ascending' as const) : undefined)
 
 const body = useTemplateRef<HTMLElement>('body')
@@ -33,13 +35,13 @@ keys.on('rowUp', () => step(-1))
       </caption>
       <thead>
         <tr class="border-b border-edge text-left align-bottom">
-          <th v-for="column in columns" :key="column.key" class="p-2 font-bold" :aria-sort="sorted(column.key)">
+          <th v-for="column in columns" :key="column.key" class="p-2 font-bold" :class="column.shown" :aria-sort="sorted(column.key)">
             <button type="button" class="font-bold" @click="emit('sort', column.key)">{{ column.words }}<span v-if="sorted(column.key)" aria-hidden="true"> {{ sort.down ? '↓' : '↑' }}</span></button>
           </th>
-          <th class="p-2">
+          <th class="hidden p-2 md:table-cell">
             <span class="flex justify-between">Run <span class="figures font-normal text-ink-2">{{ formatClock(spanS) }}</span></span>
           </th>
-          <th v-for="column in figures" :key="column.key" class="p-2 text-right whitespace-nowrap" :aria-sort="sorted(column.key)">
+          <th v-for="column in figures" :key="column.key" class="p-2 text-right whitespace-nowrap" :class="column.shown" :aria-sort="sorted(column.key)">
             <button type="button" class="font-bold" @click="emit('sort', column.key)">{{ column.words }}<span v-if="sorted(column.key)" aria-hidden="true"> {{ sort.down ? '↓' : '↑' }}</span></button>
             <span class="block font-normal text-ink-2">{{ column.unit }}</span>
           </th>
@@ -48,15 +50,15 @@ keys.on('rowUp', () => step(-1))
       </thead>
       <tbody ref="body">
         <tr v-for="run in runs" :key="run.id" class="border-b border-edge last:border-b-0">
-          <td class="figures px-2 py-1 text-[13px] whitespace-nowrap">
+          <td class="figures px-2 py-1 text-[13px] md:whitespace-nowrap">
             <NuxtLink :to="`/runs/${run.id}`" data-run>{{ dateInZone(run.startedAt, run.zone) }}</NuxtLink>
           </td>
           <td class="px-2 py-1">{{ run.setup }}</td>
-          <td class="px-2 py-1">{{ run.place ?? 'elsewhere' }}</td>
-          <td class="px-2 py-1">{{ run.fuel }}</td>
-          <td class="px-2 py-1"><RunRibbon :ribbon="run.ribbon" :span-s="spanS" :width="RIBBON_PX" :height="20" /></td>
-          <td class="figures px-2 py-1 text-right">{{ run.timeToBoilS === null ? '' : formatClock(run.timeToBoilS) }}</td>
-          <td class="figures px-2 py-1 text-right">{{ run.gPerL === null ? '' : run.gPerL.toFixed(1) }}</td>
+          <td class="px-2 py-1" :class="WIDE">{{ run.place ?? 'elsewhere' }}</td>
+          <td class="px-2 py-1" :class="WIDE">{{ run.fuel }}</td>
+          <td class="px-2 py-1" :class="WIDE"><RunRibbon :ribbon="run.ribbon" :span-s="spanS" :width="RIBBON_PX" :height="20" /></td>
+          <td class="figures px-2 py-1 text-right" :class="WIDE">{{ run.timeToBoilS === null ? '' : formatClock(run.timeToBoilS) }}</td>
+          <td class="figures px-2 py-1 text-right" :class="WIDE">{{ run.gPerL === null ? '' : run.gPerL.toFixed(1) }}</td>
           <td class="figures px-2 py-1 text-right whitespace-nowrap">{{ run.normalisedGPerL === null ? '' : withExpandedU(run.normalisedGPerL, run.normalisedU) }}</td>
           <td class="px-2 py-1">
             <span v-if="run.worstFlag?.severity === 'error'" class="iron inline-block px-2">{{ run.worstFlag.text }}</span>
