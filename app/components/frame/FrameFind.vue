@@ -41,8 +41,8 @@ function choose(entry: Entry | null) {
     <div class="fixed inset-0 bg-ink/40" aria-hidden="true" />
     <div class="fixed inset-0 flex items-start justify-center p-4 pt-24">
       <DialogPanel class="enamel w-full max-w-xl p-3">
-        <Combobox :model-value="null" @update:model-value="choose">
-          <ComboboxInput class="w-full" aria-label="Find or do" autocomplete="off" placeholder="A run, a page, something to do" @change="query = $event.target.value" />
+        <Combobox v-slot="{ activeOption }" :model-value="null" @update:model-value="choose">
+          <ComboboxInput class="w-full" aria-label="Find or do" autocomplete="off" placeholder="A run, a page, something to do" @change="query = $event.target.value" @keydown.enter="activeOption === null && choose(found[0] ?? null)" />
           <ComboboxOptions static class="mt-2 max-h-96 overflow-auto">
             <ComboboxOption v-for="entry in found" :key="entry.id" v-slot="{ active }" :value="entry" as="template">
               <li class="flex justify-between gap-3 px-2 py-1.5" :class="active ? 'bg-rim text-on-rim' : ''">

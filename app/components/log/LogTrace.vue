@@ -63,9 +63,9 @@ function use() {
     <div v-if="mapping" class="grid gap-2 border-l-4 border-water pl-3">
       <div class="flex flex-wrap gap-2">
         <label class="grid text-ink-2">Time is in <select v-model.number="mapping.timeColumn"><option v-for="column in columns" :key="column.value" :value="column.value">{{ column.label }}</option></select></label>
-        <label class="grid text-ink-2">as <select v-model="mapping.time"><option v-for="(words, key) in TIMES" :key="key" :value="key">{{ words }}</option></select></label>
+        <label class="grid text-ink-2">Times are <select v-model="mapping.time"><option v-for="(words, key) in TIMES" :key="key" :value="key">{{ words }}</option></select></label>
         <label class="grid text-ink-2">Water is in <select v-model.number="mapping.tempColumn"><option v-for="column in columns" :key="column.value" :value="column.value">{{ column.label }}</option></select></label>
-        <label class="grid text-ink-2">as <select v-model="mapping.temp"><option v-for="(words, key) in TEMPS" :key="key" :value="key">{{ words }}</option></select></label>
+        <label class="grid text-ink-2">Degrees are <select v-model="mapping.temp"><option v-for="(words, key) in TEMPS" :key="key" :value="key">{{ words }}</option></select></label>
       </div>
       <p v-if="parsed && !parsed.ok" role="alert" class="font-bold">
         {{ problemText(parsed.problem) }}

@@ -1,0 +1,109 @@
+/** The smaller controls, each by what it stores or changes. */
+import type { Page } from '@playwright/test'
+import { expect, open, test } from './page'
+import { typeTheRun } from './typing'
+
+interface Kept { runs: [{ events: { kind: string, s: number }[], fuel: { burnOutShare: boolean }, water: { startC: number, endC: number | null }, trace: [number, number][] }] }
+const stored = async (page: Page) => (await (await page.request.get(`/api/runs/${page.url().split('/').at(-1)}/document`)).json() as Kept).runs[0]
+const save = async (page: Page) => {
+  await page.getByRole('button', { name: 'Save and see the figure' }).click()
+  await expect(page.getByRole('region', { name: 'Ladder' })).toBeVisible()
+}
+
+test('the share of burn time, taken or not, is stored as decided', async ({ page }) => {
+  for (const taken of [true, false]) {
+    await open(page, '/runs/new')
+    await typeTheRun(page)
+    await page.getByLabel('Shut off').fill('12:00')
+    await page.getByLabel(/take fuel to the boil as its share/).setChecked(taken)
+    await save(page)
+    expect((await stored(page)).fuel.burnOutShare).toBe(taken)
+    await expect(page.locator('[data-figure=gPerL]')).toHaveCount(taken ? 1 : 0)
+  }
+})
+
+test('a bare number is stored by the units chosen for it', async ({ page }) => {
+  await open(page, '/runs/new')
+  await typeTheRun(page)
+  await page.getByLabel('Start temperature').fill('14')
+  await page.getByLabel('Air', { exact: true }).fill('16 °C')
+  await page.getByText('metric', { exact: true }).click()
+  await save(page)
+  expect((await stored(page)).water.startC).toBe(14)
+})
+
+for (const [button, kind] of [['Flame out', 'flameOut'], ['Given up', 'gaveUp'], ['Stopped from outside', 'stopped']] as const) {
+  test(`the stop-watch’s "${button}" ends the run so`, async ({ page }) => {
+    await open(page, '/runs/new')
+    await typeTheRun(page)
+    await page.getByLabel('Boil', { exact: true }).fill('')
+    await page.getByLabel('Last temperature').fill('150 F')
+    await page.locator('[data-next]').click()
+    await page.waitForTimeout(1300)
+    await page.getByRole('button', { name: 'Pot on' }).click()
+    await page.waitForTimeout(1300)
+    await page.getByRole('button', { name: button, exact: true }).click()
+    await page.getByRole('button', { name: 'Last mark a second later' }).click()
+    await page.getByRole('button', { name: 'Last mark a second later' }).click()
+    await page.getByRole('button', { name: 'Last mark a second earlier' }).click()
+    await save(page)
+    const { events, water } = await stored(page)
+    expect(events.map(event => event.kind)).toEqual(['lit', 'potOn', kind])
+    expect(events[2]!.s - events[1]!.s).toBeGreaterThan(2)
+    expect(water.endC).toBeCloseTo(65.56, 2)
+  })
+}
+
+test('a trace’s columns are chosen by hand, and it can be taken out again', async ({ page }) => {
+  await open(page, '/runs/new')
+  await typeTheRun(page)
+  await page.getByLabel('or its rows, pasted').fill('t,a,b\n0,60,20\n1,61,25\n2,62,30\n3,63,35')
+  await page.getByLabel('or its rows, pasted').blur()
+  await page.getByLabel('Water is in').selectOption({ label: '3: b' })
+  await page.getByLabel('Times are').selectOption('minutes')
+  await expect(page.getByText('As it would be kept: 0:00 20.0 °C · 1:00 25.0 °C')).toBeVisible()
+  await page.getByLabel('Water is in').selectOption({ label: '2: a' })
+  await page.getByLabel('Degrees are').selectOption('F')
+  await expect(page.getByText('As it would be kept: 0:00 15.6 °C · 1:00 16.1 °C')).toBeVisible()
+  await page.getByRole('button', { name: 'Take this trace' }).click()
+  await page.getByRole('button', { name: 'Take it out' }).click()
+  await save(page)
+  expect((await stored(page)).trace).toEqual([])
+})
+
+test('of two drafts this page’s can stay', async ({ page, browser, baseURL }) => {
+  await open(page, '/runs/new')
+  await typeTheRun(page)
+  await page.getByLabel('Notes').fill('mine')
+  await expect(page.getByText('Kept here and on the server.')).toBeVisible()
+  const other = await (await browser.newContext({ baseURL })).newPage()
+  await open(other, '/runs/new')
+  await other.getByRole('button', { name: 'Go on with it' }).first().click()
+  await other.getByLabel('Notes').fill('theirs')
+  await expect(other.getByText('Kept here and on the server.')).toBeVisible()
+  await page.getByLabel('Notes').fill('mine still')
+  await page.getByRole('button', { name: 'This page’s' }).click()
+  await expect(page.getByText('Kept here and on the server.')).toBeVisible()
+  const drafts = await (await page.request.get('/api/drafts')).json() as { body: { typed: { notes: string } } }[]
+  expect(drafts[0]!.body.typed.notes).toBe('mine still')
+  await other.context().close()
+})
+
+test('every filter of the runs filters, and the keys go back to as shipped', async ({ page }) => {
+  await open(page, '/runs')
+  const filters = page.getByRole('form', { name: 'Which runs' })
+  for (const [label, value, column] of [['Set-up', 'Lahar in the cone', 2], ['Fuel', 'Hexamine tablets', 4]] as const) {
+    await filters.getByLabel(label).selectOption(value)
+    const cells = page.locator(`tbody tr td:nth-child(${column})`)
+    await expect.poll(async () => new Set(await cells.allInnerTexts())).toEqual(new Set([value]))
+    await filters.getByLabel(label).selectOption('')
+  }
+  await filters.getByLabel('From').fill('2026-04-22')
+  await filters.getByLabel('From').blur()
+  await expect(page).toHaveURL(/from=2026-04-22/)
+  await page.getByRole('button', { name: 'Keys' }).click()
+  await page.getByRole('dialog').getByLabel('Metric or trail units').fill('q')
+  await page.getByRole('dialog').getByLabel('Metric or trail units').blur()
+  await page.getByRole('dialog').getByRole('button', { name: 'As shipped' }).click()
+  await expect(page.getByRole('dialog').getByLabel('Metric or trail units')).toHaveValue('U')
+})
