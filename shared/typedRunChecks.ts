@@ -14,8 +14,9 @@ export function crossCheck(typed: TypedRun, read: ReadRun, nowMs: number): Field
   return [dateProblem(typed, nowMs), ...crossCheckReadings(read)].filter(problem => problem !== null)
 }
 
-/** The readings against each other. */
-export const crossCheckReadings = (read: ReadRun): FieldProblem[] => [...fuelProblems(read), ...startProblems(read), ...timeProblems(read)]
+/** The readings against each other. `placeAltitudeM`: the place's own, where it is known and none was typed. */
+export const crossCheckReadings = (read: ReadRun, placeAltitudeM: number | null = null): FieldProblem[] =>
+  [...fuelProblems(read), ...startProblems(read, placeAltitudeM), ...timeProblems(read)]
 
 const find = (read: ReadRun, quantity: MeasuredQuantity) => read.measurements.find(one => one.quantity === quantity)
 
@@ -41,12 +42,12 @@ function fuelProblems(read: ReadRun): FieldProblem[] {
   return []
 }
 
-function startProblems(read: ReadRun): FieldProblem[] {
+function startProblems(read: ReadRun, placeAltitudeM: number | null): FieldProblem[] {
   const start = find(read, 'waterStart')
   const last = find(read, 'waterLast')
   const pressure = stationPressureFromReadings({
     stationPressurePa: find(read, 'stationPressure')?.value ?? null, seaLevelPressurePa: find(read, 'seaLevelPressure')?.value ?? null,
-    altitudeM: find(read, 'altitude')?.value ?? null, airC: find(read, 'air')?.value ?? null, readingUPa: 0,
+    altitudeM: find(read, 'altitude')?.value ?? placeAltitudeM, airC: find(read, 'air')?.value ?? null, readingUPa: 0,
   })
   const boilingC = boilingPointFromPressure(pressure?.pressurePa ?? 101_325)
   const shown = (value: number, unitId: string) => `${formatNumber(fromSI(value, unitOf(unitId)), 1)} ${unitOf(unitId).label}`

@@ -1,5 +1,6 @@
 /** The one door by which a typed run comes in, for a person and for the demonstration alike. */
 import { readTypedRun } from '../../shared/typedRun'
+import { crossCheckReadings } from '../../shared/typedRunChecks'
 import type { FieldProblem } from '../../shared/readProblems'
 import type { Connection } from '../database/connection'
 import { hashOf } from '../database/hash'
@@ -21,6 +22,8 @@ export async function logRun(db: Connection, input: unknown, nowMs: number): Pro
   const { typed, read } = checked
   const resolved = await resolveRun(db, typed)
   if (!resolved.ok) return { status: 'unknownId', problems: [{ path: resolved.path, text: `${resolved.what}: this one is not known here. It may have been made on another bench; choose again.` }] }
+  const contradictions = crossCheckReadings(read, resolved.value.placeAltitudeM)
+  if (contradictions.length > 0) return { status: 'invalid', problems: contradictions }
   const bodyHash = hashOf(typed)
   const created = await db.transaction(async (tx) => {
     if (!await insertTypedRun(tx, { typed, read, resolved: resolved.value, bodyHash })) return false

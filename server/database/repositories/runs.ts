@@ -12,7 +12,7 @@ import { decision, event, fuel, fuelBatch, measurement, person, place, placeVers
 import { historyOf } from './corrections'
 import { insertWaterTrace, waterTrace } from './traces'
 
-export interface ResolvedRun { setupVersionId: string, placeVersionId: string | null }
+export interface ResolvedRun { setupVersionId: string, placeVersionId: string | null, placeAltitudeM: number | null }
 
 /** The newest versions of what a typed run names; the field whose id is not known, where one is not. */
 export async function resolveRun(db: Connection, typed: TypedRun): Promise<{ ok: true, value: ResolvedRun } | { ok: false, path: string, what: string }> {
@@ -22,9 +22,9 @@ export async function resolveRun(db: Connection, typed: TypedRun): Promise<{ ok:
   if (!batch) return { ok: false, path: 'fuelBatchId', what: 'Fuel' }
   const [version] = await db.select({ id: setupVersion.id }).from(setupVersion).where(eq(setupVersion.setupId, typed.setupId)).orderBy(desc(setupVersion.n)).limit(1)
   if (!version) return { ok: false, path: 'setupId', what: 'Set-up' }
-  if (typed.placeId === null) return { ok: true, value: { setupVersionId: version.id, placeVersionId: null } }
-  const [where] = await db.select({ id: placeVersion.id }).from(placeVersion).where(eq(placeVersion.placeId, typed.placeId)).orderBy(desc(placeVersion.n)).limit(1)
-  return where ? { ok: true, value: { setupVersionId: version.id, placeVersionId: where.id } } : { ok: false, path: 'placeId', what: 'Place' }
+  if (typed.placeId === null) return { ok: true, value: { setupVersionId: version.id, placeVersionId: null, placeAltitudeM: null } }
+  const [where] = await db.select({ id: placeVersion.id, altitudeM: placeVersion.altitudeM }).from(placeVersion).where(eq(placeVersion.placeId, typed.placeId)).orderBy(desc(placeVersion.n)).limit(1)
+  return where ? { ok: true, value: { setupVersionId: version.id, placeVersionId: where.id, placeAltitudeM: where.altitudeM } } : { ok: false, path: 'placeId', what: 'Place' }
 }
 
 /** Hash of what was first sent for this run, or null where there is no such run. */
@@ -37,7 +37,7 @@ export async function runBodyHash(db: Connection, id: string): Promise<string | 
 export async function insertTypedRun(db: Connection, { typed, read, resolved, bodyHash }: { typed: TypedRun, read: ReadRun, resolved: ResolvedRun, bodyHash: string }): Promise<boolean> {
   return db.transaction(async (tx) => {
     const inserted = await tx.insert(run).values({
-      id: typed.id, origin: 'measured', kind: 'boil', state: 'finished', ...resolved, fuelBatchId: typed.fuelBatchId, personId: typed.personId,
+      id: typed.id, origin: 'measured', kind: 'boil', state: 'finished', setupVersionId: resolved.setupVersionId, placeVersionId: resolved.placeVersionId, fuelBatchId: typed.fuelBatchId, personId: typed.personId,
       startedAt: new Date(typed.startedAt), zone: typed.zone, notes: typed.notes, bodyHash,
     }).onConflictDoNothing().returning({ id: run.id })
     if (inserted.length === 0) return false
