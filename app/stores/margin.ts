@@ -10,6 +10,13 @@ export const useMargin = defineStore('margin', () => {
   const follow = (path: string) => { trail.value = [...trail.value, path] }
   const backTo = (index: number) => { trail.value = trail.value.slice(0, index + 1) }
   const close = () => { trail.value = [] }
+  /** Workings kept in view while others are opened. */
+  const pinned = ref<string[]>([])
+  const pin = (path: string) => { pinned.value = pinned.value.includes(path) ? pinned.value.filter(one => one !== path) : [...pinned.value, path] }
+  function clear() {
+    close()
+    pinned.value = []
+  }
   const toggle = () => { hidden.value = !hidden.value }
-  return { hidden, trail, open, show, follow, backTo, close, toggle }
+  return { hidden, trail, open, pinned, show, follow, backTo, close, pin, clear, toggle }
 })

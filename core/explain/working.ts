@@ -50,3 +50,10 @@ export function substitutedFormula(working: Working): string {
 export function explain(answer: { workings?: Record<string, Working> }, path: string): Working | null {
   return answer.workings?.[path] ?? null
 }
+
+/** A working as plain text: value, formula, the same with its numbers, inputs. */
+export function workingText(working: Working): string {
+  const figure = (value: number | null) => (value === null ? 'not measured' : formatNumber(value, Math.min(decimalsFor(value, 5), 6)))
+  const inputs = working.inputs.map(({ name, value, u, unit, from }) => `  ${name}: ${figure(value)}${u ? ` ± ${formatNumber(u, Math.min(decimalsFor(u, 2), 6))}` : ''} ${unit} (${from})`.replace('  (', ' ('))
+  return [`${working.title}: ${figure(working.value)} ${working.unit}`, `= ${formulaText(working)}`, `= ${substitutedFormula(working)}`, ...inputs].join('\n')
+}

@@ -38,16 +38,21 @@ test('a run typed in trail units gives a figure with its rungs, is found again, 
   expect(Number(row![header!.indexOf('normalisedGPerL')])).toBe(answer.normalisedGPerL)
 })
 
-test('a number answers "says who?" down to its readings', async ({ page }) => {
+test('a number answers "says who?" down to its readings; a working is pinned and copied', async ({ page, context }) => {
+  await context.grantPermissions(['clipboard-read', 'clipboard-write'])
   await open(page, '/runs/01950000-0000-7000-8000-000000000101')
   await page.locator('[data-figure=normalisedGPerL]').click()
   const margin = page.getByRole('complementary', { name: 'Margin' })
   await expect(margin.getByRole('heading', { name: 'Fuel per litre, normalised' })).toBeVisible()
   await margin.getByRole('button', { name: 'As measured, or foretold' }).click()
+  await margin.getByRole('button', { name: 'Pin' }).click()
+  await margin.getByRole('button', { name: 'Copy' }).click()
+  expect(await page.evaluate(() => navigator.clipboard.readText())).toMatch(/^Fuel per litre, as measured: [\d.]+ g\/L\n= m \/ V\n= [\d.]+ \/ 0\.\d+\n {2}Fuel to the boil: /)
   await margin.getByRole('button', { name: 'Fuel to the boil' }).click()
+  await expect(margin.getByRole('heading', { name: 'Fuel per litre, as measured' })).toBeVisible()
   await margin.getByRole('button', { name: 'Fuel used' }).click()
   await expect(margin.getByText('Weighed before')).toBeVisible()
-  await expect(margin.getByText('Source:')).toBeVisible()
+  await expect(margin.getByText('Source:')).toHaveCount(2)
 })
 
 test('slips are named at their box, nothing typed is lost by a reload, and saving waits for them', async ({ page }) => {

@@ -5,6 +5,7 @@ import type { RunAnswer } from '#core/formats/answer'
 const props = defineProps<{ answer: RunAnswer }>()
 const margin = useMargin()
 const working = computed(() => (margin.open === null ? null : props.answer.workings?.[margin.open] ?? null))
+const pinned = computed(() => margin.pinned.filter(path => path !== margin.open).map(path => props.answer.workings?.[path]).filter(one => one !== undefined))
 const titleOf = (path: string) => props.answer.workings?.[path]?.title ?? path
 const spoken = computed(() => props.answer.flags.filter(flag => flag.severity !== 'error'))
 </script>
@@ -41,5 +42,6 @@ const spoken = computed(() => props.answer.flags.filter(flag => flag.severity !=
         These are figures of one test, not a promise for the field. In calm, plain proportion to the temperature rise is nearly as good a correction.
       </p>
     </template>
+    <RunWorking v-for="one in pinned" :key="one.path" :working="one" class="mt-4" />
   </aside>
 </template>

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { formulaText, substitutedFormula, type Working } from '#core/explain/working'
+import { formulaText, substitutedFormula, workingText, type Working } from '#core/explain/working'
 import { SOURCES } from '#core/constants/sources'
 import { decimalsFor, formatNumber } from '#core/quantity/format'
 
@@ -8,6 +8,12 @@ const props = defineProps<{ working: Working }>()
 const margin = useMargin()
 const show = (value: number | null) => (value === null ? 'not measured' : formatNumber(value, Math.min(decimalsFor(value, 5), 6)))
 const showU = (u: number) => formatNumber(u, Math.min(decimalsFor(u, 2), 6))
+const copied = ref(false)
+async function copy() {
+  await navigator.clipboard.writeText(workingText(props.working))
+  copied.value = true
+  setTimeout(() => { copied.value = false }, 2000)
+}
 const shares = computed(() => (props.working.shares ?? []).filter(one => one.share >= 0.005))
 const FROM = { measured: 'measured', assumed: 'assumed', computed: '', constant: 'constant', reference: 'reference' }
 </script>
@@ -59,6 +65,10 @@ const FROM = { measured: 'measured', assumed: 'assumed', computed: '', constant:
     </p>
     <p class="mt-3 text-ink-2">
       Source: {{ SOURCES[working.source] }}
+    </p>
+    <p class="no-print mt-2 flex gap-4">
+      <button type="button" class="underline" :aria-pressed="margin.pinned.includes(working.path)" @click="margin.pin(working.path)">{{ margin.pinned.includes(working.path) ? 'Unpin' : 'Pin' }}</button>
+      <button type="button" class="underline" @click="copy">{{ copied ? 'Copied' : 'Copy' }}</button>
     </p>
   </article>
 </template>

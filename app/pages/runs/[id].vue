@@ -12,7 +12,7 @@ if (error.value) throw createError({ statusCode: error.value.statusCode ?? 500, 
 useHead({ title: () => `${page.value?.record.setup ?? 'Run'} · Vulcanum` })
 
 const margin = useMargin()
-margin.close()
+margin.clear()
 const { units } = usePreferences()
 const correcting = ref<TypedCorrection['what'] | null>(null)
 const inView = useInView()
