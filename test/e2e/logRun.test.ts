@@ -88,6 +88,10 @@ test('bodies that are no runs are refused with words and a status in the 400s', 
   expect((await request.get('/api/runs/not-an-id')).status()).toBe(400)
   expect((await request.get('/api/runs/01960000-0000-7000-8000-0000000000ff')).status()).toBe(404)
   expect((await request.get('/api/runs', { headers: { host: 'elsewhere.example' } })).status()).toBe(403)
+  // Another site's page in the same browser, plain, sandboxed or garbled, neither reads nor writes.
+  for (const origin of ['http://elsewhere.example', 'null', 'no origin']) {
+    expect((await request.post('/api/runs', { data: {}, headers: { origin } })).status(), origin).toBe(403)
+  }
 })
 
 test('an impossible figure stands on black iron, with its reason', async ({ page }) => {
