@@ -1,30 +1,49 @@
 /** One document in, one document out: the table of contents of the core. */
 import type { ReduceAnswer, RunAnswer, SetupAnswer } from './formats/answer'
-import type { ReduceRequest, UnreadableRun } from './formats/document'
-import { reduceRun } from './reduce/reduceRun'
+import type { ReduceRequest, RunDocument, UnreadableRun } from './formats/document'
+import { answerRun } from './reduce/answerRun'
+import { figureRun } from './reduce/figureRun'
+import { setupSeries, type SetupSeries } from './reduce/setupSeries'
+import { takeRun, type TakenRun } from './reduce/takeRun'
 import { setupMean } from './statistics/setupMean'
 import { CORE_VERSION } from './version'
 
 /**
- * Reduces every run of a request, and each set-up's mean.
+ * Reduces every run of a request, and each set-up's mean. Runs of one set-up and origin are its own series.
  * @param request checked against its schema; a run that could not be read stands in it with its error
  * @param options `workings`: each run's answer carries the working of its numbers
  */
 export function reduce(request: ReduceRequest, { workings = false }: { workings?: boolean } = {}): ReduceAnswer {
-  const runs = request.runs.map(run => ('error' in run ? run : reduceRun(run, request, workings)))
-  return { format: 'vulcanum-reduced', version: 1, core: CORE_VERSION, reference: request.reference, runs, setups: setupsOf(runs) }
+  const answers = new Map<RunDocument | UnreadableRun, RunAnswer>()
+  const readable = request.runs.flatMap(run => ('error' in run ? [] : [takeRun(run, request, workings)]))
+  const setups = groupsOf(readable).flatMap((members) => {
+    const series = setupSeries(members, request, null)
+    for (const taken of members) answers.set(taken.document, answerRun(taken, figureRun(taken, request, series), request, series))
+    return setupOf(members.map(({ document }) => answers.get(document)!), series)
+  })
+  return { format: 'vulcanum-reduced', version: 1, core: CORE_VERSION, reference: request.reference, runs: request.runs.map(run => ('error' in run ? run : answers.get(run)!)), setups }
 }
 
-/** A series holds one origin; only fully normalised runs enter a mean. */
-function setupsOf(runs: readonly (RunAnswer | UnreadableRun)[]): SetupAnswer[] {
-  const series = new Map<string, RunAnswer[]>()
-  for (const run of runs) {
-    if ('error' in run || run.setup === null || run.status !== 'normalised') continue
-    const key = JSON.stringify([run.setup, run.origin])
-    series.set(key, [...(series.get(key) ?? []), run])
-  }
-  return [...series.values()].map(members => ({
-    setup: members[0]!.setup!, origin: members[0]!.origin, wind: null,
-    ...setupMean(members.map(run => ({ gPerL: run.normalisedGPerL!, uRandom: run.normalisedURandom ?? 0, uShared: run.normalisedUShared ?? 0 }))),
-  }))
+/** By set-up and origin, since a series holds one origin; a run without a set-up stands alone. */
+function groupsOf(runs: readonly TakenRun[]): TakenRun[][] {
+  const groups = new Map<string, TakenRun[]>()
+  runs.forEach((run, i) => {
+    const { setup, origin } = run.document
+    const key = JSON.stringify(setup === null ? [i] : [setup, origin])
+    const group = groups.get(key)
+    if (group) group.push(run)
+    else groups.set(key, [run])
+  })
+  return [...groups.values()]
+}
+
+/** Only fully normalised runs enter a mean. */
+function setupOf(runs: readonly RunAnswer[], { wind, windLimits }: SetupSeries): SetupAnswer[] {
+  const { setup, origin } = runs[0]!
+  const normalised = runs.filter(run => run.status === 'normalised')
+  if (setup === null || normalised.length === 0) return []
+  return [{
+    setup, origin, ...setupMean(normalised.map(run => ({ gPerL: run.normalisedGPerL!, uRandom: run.normalisedURandom ?? 0, shared: run.normalisedSharedBy }))),
+    wind: wind === null || windLimits === null ? null : { gamma: wind.gamma, gammaU: wind.gammaU, n: wind.exponent, ...windLimits, basis: wind.basis },
+  }]
 }

@@ -61,6 +61,8 @@ export interface RunAnswer {
   /** Parts of normalisedU that repeating shrinks, and does not; for the mean of a set-up. */
   normalisedURandom: number | null
   normalisedUShared: number | null
+  /** What normalisedGPerL owes to each shared input, signed, for +1 standard uncertainty [g/L]: it cancels between runs on one bench. */
+  normalisedSharedBy: Record<string, number>
   workings?: Record<string, Working>
 }
 
@@ -72,7 +74,17 @@ export interface SetupAnswer {
   meanU: number
   sdGPerL: number | null
   ci95: [number, number] | null
-  wind: null
+  wind: SetupWind | null
+}
+
+export interface SetupWind {
+  gamma: number
+  gammaU: number
+  /** Exponent of the wind in ln(q0/ṁ) = a − γ·vⁿ. */
+  n: number
+  doublingMS: number | null
+  stallMS: number | null
+  basis: 'ownSeries' | 'classDefault'
 }
 
 export interface ReduceAnswer {

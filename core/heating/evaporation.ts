@@ -20,20 +20,38 @@ export interface OpenSurface {
   windMS: number
 }
 
-/**
- * P_ev = h_m·A·(M·p/(R·T_f))·ln[(p − φ·p_s(Ta))/(p − p_s(T))]·h_fg [W], T_f the mean absolute temperature.
- * From 1 K below the boiling point on it is held: the model ends where boiling begins.
- * @param tempC water temperature [°C]. Source: spaldingEvaporation.
- */
-export function evaporationPower(tempC: number, surface: OpenSurface): number {
-  const { areaM2, pressurePa, airC, humidity, windMS } = surface
-  const at = Math.min(tempC, evaporationHeldFrom(pressurePa))
-  const filmK = (at + airC) / 2 + ZERO_CELSIUS.value
-  const transfer = MASS_TRANSFER_M_PER_S * (1 + WIND_GROWTH_PER_MS * windMS) * areaM2
-  const molarFlow = (WATER_MOLAR_MASS.value * pressurePa) / (GAS_CONSTANT.value * filmK)
-  const driving = Math.log((pressurePa - humidity * saturationPressure(airC)) / (pressurePa - saturationPressure(at)))
-  return transfer * molarFlow * driving * latentHeat(at) * 1000
+/** Evaporation from a surface, with what does not change while the water heats worked out once. Plain data: it is made four times per figure. */
+export interface Evaporation {
+  /** h_m·A·M·p/R, times the share of it that happens [kg·K/s]. */
+  massFlowK: number
+  pressurePa: number
+  /** Pressure of the air without its vapour [Pa]. */
+  dryPa: number
+  airC: number
+  /** From 1 K below the boiling point on the power is held: the model ends where boiling begins [°C]. */
+  heldFromC: number
+  /** Into how many pieces the way up is cut: few where it is only an uncertainty. */
+  segments: number
 }
 
-/** 1 K below the boiling point [°C]. */
-export const evaporationHeldFrom = (pressurePa: number): number => boilingPointFromPressure(pressurePa) - 1
+/**
+ * @param share of the open pot's evaporation that happens: 1 without a lid
+ * @param segments how finely the way up is cut
+ */
+export function evaporationFrom({ areaM2, pressurePa, airC, humidity, windMS }: OpenSurface, share: number, segments: number): Evaporation {
+  const transfer = MASS_TRANSFER_M_PER_S * (1 + WIND_GROWTH_PER_MS * windMS) * areaM2
+  return {
+    massFlowK: (share * transfer * WATER_MOLAR_MASS.value * pressurePa) / GAS_CONSTANT.value, pressurePa, airC,
+    dryPa: pressurePa - humidity * saturationPressure(airC), heldFromC: boilingPointFromPressure(pressurePa) - 1, segments,
+  }
+}
+
+/**
+ * P_ev = h_m·A·(M·p/(R·T_f))·ln[(p − φ·p_s(Ta))/(p − p_s(T))]·h_fg [W] at a water temperature [°C], T_f the mean absolute temperature.
+ * Source: spaldingEvaporation.
+ */
+export function evaporationPower({ massFlowK, pressurePa, dryPa, airC, heldFromC }: Evaporation, tempC: number): number {
+  const at = Math.min(tempC, heldFromC)
+  const filmK = (at + airC) / 2 + ZERO_CELSIUS.value
+  return (massFlowK / filmK) * Math.log(dryPa / (pressurePa - saturationPressure(at))) * latentHeat(at) * 1000
+}

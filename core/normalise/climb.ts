@@ -1,10 +1,11 @@
 /**
- * The arithmetic of the ladder: fuel to the aim, rung by rung, each moving one condition and holding the rest.
+ * The arithmetic of the ladder: time to the aim, rung by rung, each moving one condition and holding the rest.
  * It is worked out again for every perturbed input, so it allocates little and explains nothing; ladder.ts does the words.
  */
 import { heatFlowFromTime, heatingTime, stallTemperature } from '../heating/heatingTime'
 import { ok, type R } from '../result'
-import { aimTemperature, heatingIn, ownConditions, sensibleHeat, type Conditions, type HeatRun } from './heatRun'
+import { aimTemperature, heatingIn, ownConditions, sensibleHeat, windFactor, type Conditions, type HeatRun } from './heatRun'
+import { isQuick, quickClimb } from './quickClimb'
 import type { Model, Reference } from './reference'
 
 export interface Climb {
@@ -14,62 +15,94 @@ export interface Climb {
   evaporatedJ: number
   /** Time from pot-on to the aim: measured, or foretold by the model for a run that stopped short [s]; Infinity: it stalls. */
   ownS: number
-  /** The same after the rungs start, boilingPoint and surroundings [s]. */
-  rungS: [number, number, number]
-  /** Fuel to the aim: own, then after each rung [kg]; Infinity where it stalls. */
-  fuelKg: [number, number, number, number]
-  /** Where it would stall, in its own conditions and in the reference's [°C]. */
-  stallsAtC: { own: number, reference: number }
+  /** The same after the rungs start, boilingPoint, surroundings and wind [s]. */
+  rungS: [number, number, number, number]
 }
 
-/** Own conditions, then those after the rungs start, boilingPoint and surroundings; the wind stays the run's own. */
-export function stations(run: HeatRun, reference: Reference): [Conditions, Conditions, Conditions, Conditions] {
-  const own = ownConditions(run)
-  const start = { ...own, startC: reference.startC }
-  const boilingPoint = { ...start, pressurePa: reference.pressureHPa * 100 }
-  return [own, start, boilingPoint, { ...boilingPoint, airC: reference.airC }]
+/** Own conditions, then those after each rung; where wind's hold on the flame is not known, the wind stays. */
+export function stations(run: HeatRun, reference: Reference): [Conditions, Conditions, Conditions, Conditions, Conditions] {
+  const { startC } = reference
+  const { airC, windMS } = run
+  const pressurePa = reference.pressureHPa * 100
+  return [
+    ownConditions(run), { startC, pressurePa: run.pressurePa, airC, windMS, meltJ: 0, station: 1 }, { startC, pressurePa, airC, windMS, meltJ: 0, station: 2 },
+    { startC, pressurePa, airC: reference.airC, windMS, meltJ: 0, station: 3 },
+    { startC, pressurePa, airC: reference.airC, windMS: Number.isNaN(run.gamma) ? windMS : reference.windMS, meltJ: 0, station: 4 },
+  ]
 }
 
 /**
- * Climbs the ladder as far as the reference's surroundings.
+ * Climbs the ladder from the run's own conditions to the reference's.
  * @returns the problem of the heat balance where no flame explains the times
- * Sources: newton (`loss`), wbt (`ratio`).
+ * Sources: newton (`loss`), wbt (`ratio`), windSeries.
  */
 export function climb(run: HeatRun, reference: Reference, model: Model): R<Climb> {
-  const [own, start, boilingPoint, surroundings] = stations(run, reference)
-  const timed = heatingIn(run, own, run.reachedC ?? aimTemperature(run, own))
-  const flow = heatFlowFromTime(run.heatS, timed)
+  return model === 'loss' && isQuick(run) ? quickClimb(run, reference) : climbInFull(run, reference, model)
+}
+
+/** The same without a short way. */
+export function climbInFull(run: HeatRun, reference: Reference, model: Model): R<Climb> {
+  const at = stations(run, reference)
+  const aim: Way['aim'] = [aimTemperature(run, at[0]), aimTemperature(run, at[2])]
+  const flow = heatFlowFromTime(run.heatS, heatingIn(run, at[0], run.reachedC ?? aim[0]))
   if (!flow.ok) return flow
   const { q0W, evaporatedJ } = flow.value
-  const timeIn = (at: Conditions) => heatingTime(q0W, heatingIn(run, at, aimTemperature(run, at)))
-  const ownS = run.reachedC === null ? run.heatS : timeIn(own)
-  const factors = model === 'loss' ? null : heatFactors(run, [own, start, boilingPoint], model)
-  const rungS: Climb['rungS'] = factors === null
-    ? [timeIn(start), timeIn(boilingPoint), timeIn(surroundings)]
-    : [ownS * factors[0], ownS * factors[1], ownS * factors[1]]
-  const burnRateKgPerS = run.fuelKg / (run.heatS + run.leadS)
-  const fuelTo = (seconds: number, altitude: number) => burnRateKgPerS * (seconds + run.leadS) * altitude
-  return ok({
-    q0W, evaporatedJ, ownS, rungS,
-    fuelKg: [fuelTo(ownS, 1), fuelTo(rungS[0], 1), fuelTo(rungS[1], run.altitudeFactor), fuelTo(rungS[2], run.altitudeFactor)],
-    stallsAtC: { own: stallTemperature(q0W, timed), reference: stallTemperature(q0W, heatingIn(run, surroundings, aimTemperature(run, surroundings))) },
-  })
+  const ownS = run.reachedC === null ? run.heatS : heatingTime(q0W, heatingIn(run, at[0], aim[0]))
+  const wind = windFactor(run, at[4].windMS)
+  const rungS = model === 'loss' ? timesByLoss(run, { at, aim, q0W, wind }) : timesByHeat(run, { at, aim, ownS, wind, model })
+  return ok({ q0W, evaporatedJ, ownS, rungS })
 }
 
-/** Heat needed at the reference start, and at the reference pressure too, over that needed in the run's own conditions. */
-function heatFactors(run: HeatRun, at: [Conditions, Conditions, Conditions], model: 'energy' | 'ratio'): [number, number] {
-  const [own, start, boilingPoint] = model === 'ratio' ? at.map(one => aimTemperature(run, one) - one.startC) : heatNeeded(run, at)
-  return [start! / own!, boilingPoint! / own!]
+interface Way {
+  at: ReturnType<typeof stations>
+  /** Temperature aimed at, here and at the reference's pressure. */
+  aim: readonly [number, number]
+  wind: number
 }
 
-/** Heat for water and pot, and for evaporation where the pot is open, in each of these conditions, in one arbitrary unit. */
-function heatNeeded(run: HeatRun, at: [Conditions, Conditions, Conditions]): number[] {
-  if (run.evaporationScale === 0) return at.map(one => sensibleHeat(run, one.startC, aimTemperature(run, one)))
+function timesByLoss(run: HeatRun, { at, aim, q0W, wind }: Way & { q0W: number }): Climb['rungS'] {
+  const surroundings = heatingTime(q0W, heatingIn(run, at[3], aim[1]))
+  return [
+    heatingTime(q0W, heatingIn(run, at[1], aim[0])), heatingTime(q0W, heatingIn(run, at[2], aim[1])), surroundings,
+    at[4].windMS === run.windMS ? surroundings : heatingTime(q0W * wind, heatingIn(run, at[4], aim[1])),
+  ]
+}
+
+/** By the heat needed at the reference start, and at the reference pressure too, over that in the run's own conditions. */
+function timesByHeat(run: HeatRun, { at, aim, ownS, wind, model }: Way & { ownS: number, model: 'energy' | 'ratio' }): Climb['rungS'] {
+  const needed = model === 'ratio' ? [aim[0] - at[0].startC, aim[0] - at[1].startC, aim[1] - at[2].startC] : heatNeeded(run, at, aim)
+  const start = ownS * (needed[1]! / needed[0]!)
+  const boilingPoint = ownS * (needed[2]! / needed[0]!)
+  return [start, boilingPoint, boilingPoint, boilingPoint / wind]
+}
+
+/** Heat for melting, water and pot, and for evaporation where the pot is open: own, start, boilingPoint; in one arbitrary unit. */
+function heatNeeded(run: HeatRun, at: Way['at'], aim: Way['aim']): number[] {
+  const aims = [aim[0], aim[0], aim[1]] as const
+  if (run.evaporationScale === 0) return aims.map((endC, i) => at[i]!.meltJ + sensibleHeat(run, at[i]!.startC, endC))
   // At the run's own constant heat flow, free of losses, the heat needed is in proportion to the time it takes.
   const lossless = { ...run, lossWPerK: 0, thetaK: Infinity }
-  const heating = (one: Conditions, endC = aimTemperature(run, one)) => heatingIn(lossless, one, endC)
-  const gross = heatFlowFromTime(run.heatS, heating(at[0], run.reachedC ?? undefined))
+  const gross = heatFlowFromTime(run.heatS, heatingIn(lossless, at[0], run.reachedC ?? aim[0]))
   if (!gross.ok) return [NaN, NaN, NaN]
-  const [own, ...moved] = at.map(one => heatingTime(gross.value.q0W, heating(one)))
-  return [run.reachedC === null ? run.heatS : own!, ...moved]
+  return aims.map((endC, i) => (i === 0 && run.reachedC === null ? run.heatS : heatingTime(gross.value.q0W, heatingIn(lossless, at[i]!, endC))))
+}
+
+/**
+ * Fuel to the aim: own, then after each rung, the last being supply [kg]: burn rate × (time + lead); Infinity where it stalls.
+ * The burn rate and what altitude and supply do to it do not touch the heat balance, so a climb serves for all of them.
+ */
+export function fuelOnLadder({ fuelKg, heatS, leadS, altitudeFactor, supplyFactor }: HeatRun, { ownS, rungS }: Climb): [number, number, number, number, number, number] {
+  const rate = fuelKg / (heatS + leadS)
+  const high = rate * altitudeFactor
+  const wind = high * (rungS[3] + leadS)
+  return [rate * (ownS + leadS), rate * (rungS[0] + leadS), high * (rungS[1] + leadS), high * (rungS[2] + leadS), wind, wind * supplyFactor]
+}
+
+/** Where this flame would stall: in the run's own conditions, and in the reference's [°C]. */
+export function stallsAt(run: HeatRun, reference: Reference, q0W: number): { own: number, reference: number } {
+  const at = stations(run, reference)
+  return {
+    own: stallTemperature(q0W, heatingIn(run, at[0], aimTemperature(run, at[0]))),
+    reference: stallTemperature(q0W * windFactor(run, at[4].windMS), heatingIn(run, at[4], aimTemperature(run, at[4]))),
+  }
 }

@@ -2,7 +2,7 @@
  * One run as the ladder's arithmetic reads it: plain numbers, so that any of them can be moved by its uncertainty,
  * and the figure worked out again from them.
  */
-import { evaporationHeldFrom, evaporationPower } from '../heating/evaporation'
+import { evaporationFrom, evaporationPower, type OpenSurface } from '../heating/evaporation'
 import type { Heating } from '../heating/heatingTime'
 import { lossFromGeometry } from '../heating/loss'
 import { boilingPointFromPressure } from '../water/saturation'
@@ -37,8 +37,17 @@ export interface HeatRun {
   /** K_loss from a cool-down test, in this run's wind [W/K]; null: from geometry. */
   lossWPerK: number | null
   thetaK: number
+  /** Wind's hold on the flame: ln(q0/ṁ) falls by γ·vⁿ [per (m/s)ⁿ]; NaN where neither a series nor a class says. */
+  gamma: number
+  windExponent: number
+  /** Snow: heat that melts it, before the temperature rises [J]. */
+  meltJ: number
+  /** Factor of the supply rung: 1 where it is not applied. */
+  supplyFactor: number
   /** Share of the open pot's evaporation that happens: 1 without a lid, 0 with one. */
   evaporationScale: number
+  /** With a lid, what the pot would evaporate without one, on the mean of the way up, at each station of the ladder [W]; null: open. */
+  lidVapourW: readonly number[] | null
   /** Burn efficiency lost or gained with altitude beyond the boiling point: 1, with an uncertainty. */
   altitudeFactor: number
   /** Lower heating value [J/kg]; NaN where the fuel is not known: it never enters fuel per litre. */
@@ -47,16 +56,33 @@ export interface HeatRun {
   enthalpy: (tempC: number) => number
 }
 
+/**
+ * A copy, field by field: objects made by one literal share one shape, which the arithmetic runs several times faster on
+ * than on spread ones. Uncertainty moves a copy of every run.
+ */
+export function copyHeatRun(run: HeatRun): HeatRun {
+  return {
+    waterKg: run.waterKg, startC: run.startC, airC: run.airC, pressurePa: run.pressurePa, windMS: run.windMS, humidity: run.humidity,
+    belowBoilK: run.belowBoilK, targetC: run.targetC, reachedC: run.reachedC, heatS: run.heatS, leadS: run.leadS, fuelKg: run.fuelKg,
+    potJPerK: run.potJPerK, lidM2: run.lidM2, sideM2: run.sideM2, closeCone: run.closeCone, filmWPerM2K: run.filmWPerM2K, sideShare: run.sideShare,
+    windSlopePerMS: run.windSlopePerMS, lossWPerK: run.lossWPerK, thetaK: run.thetaK, gamma: run.gamma, windExponent: run.windExponent, meltJ: run.meltJ,
+    supplyFactor: run.supplyFactor, evaporationScale: run.evaporationScale, lidVapourW: run.lidVapourW, altitudeFactor: run.altitudeFactor, lhvJPerKg: run.lhvJPerKg, enthalpy: run.enthalpy,
+  }
+}
+
 /** The conditions a rung moves. */
 export interface Conditions {
   startC: number
   pressurePa: number
   airC: number
   windMS: number
+  meltJ: number
+  /** Which station of the ladder this is: 0 the run's own. */
+  station: number
 }
 
 export const ownConditions = (run: HeatRun): Conditions =>
-  ({ startC: run.startC, pressurePa: run.pressurePa, airC: run.airC, windMS: run.windMS })
+  ({ startC: run.startC, pressurePa: run.pressurePa, airC: run.airC, windMS: run.windMS, meltJ: run.meltJ, station: 0 })
 
 /** Temperature aimed at in these conditions [°C]. */
 export const aimTemperature = (run: HeatRun, at: Conditions): number =>
@@ -68,22 +94,35 @@ export function lossCoefficient(run: HeatRun, windMS: number): number {
   return (run.lossWPerK * (1 + run.windSlopePerMS * windMS)) / (1 + run.windSlopePerMS * run.windMS)
 }
 
+/** Useful heat per gram at the reference wind over that in the run's own: e^{γ(vⁿ − v_refⁿ)}. Source: windSeries. */
+export const windFactor = ({ gamma, windExponent, windMS }: HeatRun, referenceMS: number): number =>
+  windMS === referenceMS ? 1 : Math.exp(gamma * (windExponent === 1 ? windMS - referenceMS : windMS ** windExponent - referenceMS ** windExponent))
+
 /** Heat that water and pot take up between two temperatures [J]. */
 export const sensibleHeat = (run: HeatRun, fromC: number, toC: number): number =>
   run.waterKg * 1000 * (run.enthalpy(toC) - run.enthalpy(fromC)) + run.potJPerK * (toC - fromC)
 
+const OPEN_SEGMENTS = 24
+
 /** The heating of this run's water and pot in given conditions, up to `endC`. */
 export function heatingIn(run: HeatRun, at: Conditions, endC: number): Heating {
   const riseK = endC - at.startC
-  const surface = { areaM2: run.lidM2, pressurePa: at.pressurePa, airC: at.airC, humidity: run.humidity, windMS: at.windMS }
+  const open = run.evaporationScale !== 0 && run.lidVapourW === null
   return {
     startC: at.startC, endC, airC: at.airC,
     capacityJPerK: riseK === 0 ? run.waterKg * 4180 + run.potJPerK : sensibleHeat(run, at.startC, endC) / riseK,
-    lossWPerK: lossCoefficient(run, at.windMS), thetaK: run.thetaK,
-    evaporation: run.evaporationScale === 0
-? null
-      : { powerW: tempC => run.evaporationScale * evaporationPower(tempC, surface), heldFromC: evaporationHeldFrom(at.pressurePa) },
+    lossWPerK: lossCoefficient(run, at.windMS), thetaK: run.thetaK, meltJ: at.meltJ,
+    vapourW: run.lidVapourW === null ? 0 : run.evaporationScale * run.lidVapourW[at.station]!,
+    evaporation: open ? evaporationFrom(surfaceIn(run, at), run.evaporationScale, OPEN_SEGMENTS) : null,
   }
+}
+
+const surfaceIn = ({ lidM2, humidity }: HeatRun, { pressurePa, airC, windMS }: Conditions): OpenSurface => ({ areaM2: lidM2, pressurePa, airC, humidity, windMS })
+
+/** What an open pot would evaporate on the mean of the way from start to end, by Simpson's rule [W]; a lid lets a share of that through. */
+export function meanOpenEvaporation(run: HeatRun, at: Conditions, endC: number): number {
+  const surface = evaporationFrom(surfaceIn(run, at), 1, OPEN_SEGMENTS)
+  return (evaporationPower(surface, at.startC) + 4 * evaporationPower(surface, (at.startC + endC) / 2) + evaporationPower(surface, endC)) / 6
 }
 
 /** Grams of fuel per litre put in. */

@@ -1,21 +1,22 @@
 /** The ladder: rung by rung from the figure as measured to the figure at the reference, with what is missing named. */
 import type { Basis, Rung } from '../formats/answer'
-import type { Model, Reference, RungName } from './reference'
-import { windGhost } from './windClass'
+import type { RungName } from './reference'
 
-export interface LadderInputs {
-  model: Model
-  reference: Reference
-  /** Fuel per litre as measured or foretold, then after start, boilingPoint and surroundings [g/L]; not finite where it stalls. */
-  gPerL: readonly [number, number, number, number]
-  /** Cumulative standard uncertainty of each [g/L], and of each rung's factor, relative. */
-  u: readonly [number, number, number, number]
-  factorU: readonly [number, number, number]
-  own: { startC: number | null, boilingC: number | null, referenceBoilingC: number, airC: number | null, windMS: number | null }
-  basis: { start: Basis, boilingPoint: Basis, surroundings: Basis }
-  supply: boolean
-  /** Of the burner's class, for the ghost of an open wind rung; null where the class is not known. */
-  windGamma: number | null
+/** One rung as the arithmetic leaves it. */
+export interface RungInput {
+  rung: RungName
+  basis: Basis
+  moved: Rung['moved']
+  reach: Rung['reach']
+  /** Fuel per litre after it [g/L], carried on where it is open; not finite where it stalls. */
+  gPerL: number
+  /** Cumulative standard uncertainty [g/L], and of the rung's factor, relative. */
+  u: number
+  factorU: number
+  /** The reading or series without which it is open; null: it is not. */
+  open: string | null
+  /** Where an open rung may lead [g/L], for the drawing. */
+  ghost: [number, number] | null
 }
 
 export interface Ladder {
@@ -27,51 +28,29 @@ export interface Ladder {
 }
 
 /**
- * Builds the rungs. Factors multiply to the total exactly; a rung that lacks a reading has a null factor and carries the figure on.
- * The wind rung is 1 between two calms; without the set-up's own series any other wind leaves it open.
+ * Builds the rungs. Factors multiply to the total exactly; an open rung has a null factor and carries the figure on.
+ * @param ownGPerL fuel per litre as measured or foretold [g/L]; not finite where it stalls
  */
-export function ladder(inputs: LadderInputs): Ladder {
-  const { reference, own, model } = inputs
-  const missing: string[] = []
-  const heat: [RungName, Basis, Rung['moved']][] = [
-    ['start', inputs.basis.start, { from: own.startC, to: reference.startC, unit: '°C' }],
-    ['boilingPoint', inputs.basis.boilingPoint, { from: own.boilingC, to: own.referenceBoilingC, unit: '°C' }],
-    ['surroundings', model === 'loss' ? inputs.basis.surroundings : 'notInModel', { from: own.airC, to: reference.airC, unit: '°C' }],
-  ]
-  const rungs = heat.map(([rung, basis, moved], i) => heatRung(inputs, { rung, basis, moved, i }))
-  if (model === 'loss' && own.airC === null) leaveOpen(rungs[2]!, missing, 'place.airC')
-  const carried = rungs[2]!
-  const windRung = carryOn(carried, 'wind', { from: own.windMS, to: reference.windMS, unit: 'm/s' })
-  const open = own.windMS === null || own.windMS !== 0 || reference.windMS !== 0
-  if (open && carried.gPerL !== null) windRung.ghost = windGhost(carried.gPerL, own.windMS, inputs.windGamma)
-  if (own.windMS === null) leaveOpen(windRung, missing, 'place.windMS')
-  else if (own.windMS !== 0 || reference.windMS !== 0) leaveOpen(windRung, missing, 'series.wind')
-  const supply = { ...carryOn({ ...windRung, ghost: null }, 'supply', { from: null, to: reference.burnRateGPerMin, unit: 'g/min' }), factor: 1, basis: 'notInModel' as const }
-  if (inputs.supply) leaveOpen(supply, missing, 'series.burnRate')
-  const all = [...rungs, windRung, supply]
-  const status = carried.gPerL === null ? 'not' : missing.length > 0 ? 'partly' : 'normalised'
-  return { rungs: all, normalisedGPerL: carried.gPerL, normalisedU: carried.gPerL === null ? null : carried.u, status, missing }
+export function ladder(ownGPerL: number, inputs: readonly RungInput[]): Ladder {
+  let before = ownGPerL
+  const rungs = inputs.map((input) => {
+    const rung = rungFrom(input, before)
+    before = input.gPerL
+    return rung
+  })
+  const last = rungs.at(-1)!
+  const missing = inputs.flatMap(({ open }) => open ?? [])
+  const status = last.gPerL === null ? 'not' : missing.length > 0 ? 'partly' : 'normalised'
+  return { rungs, normalisedGPerL: last.gPerL, normalisedU: last.u, status, missing }
 }
 
 const finite = (value: number): number | null => (Number.isFinite(value) ? value : null)
 
-function heatRung({ gPerL, u, factorU }: LadderInputs, { rung, basis, moved, i }: Pick<Rung, 'rung' | 'basis' | 'moved'> & { i: number }): Rung {
-  const before = gPerL[i]!
-  const after = gPerL[i + 1]!
+function rungFrom({ rung, basis, moved, reach, gPerL, u, factorU, open, ghost }: RungInput, before: number): Rung {
   // Out of a stall there is no factor: the figure begins here.
-  const factor = Number.isFinite(before) ? finite(after / before) : null
+  const factor = open === null && Number.isFinite(before) ? finite(gPerL / before) : null
   return {
-    rung, basis, moved, reach: null, ghost: null, gPerL: finite(after), u: finite(u[i + 1]!), factor,
-    ownU: factor === null ? null : finite(factorU[i]! * after),
+    rung, basis, moved, reach, gPerL: finite(gPerL), u: finite(gPerL) === null ? null : finite(u), factor,
+    ownU: factor === null ? null : finite(factorU * gPerL), ghost: finite(gPerL) === null ? null : ghost,
   }
-}
-
-/** A rung that moves nothing: factor 1, the figure carried on. */
-const carryOn = (from: Rung, rung: RungName, moved: Rung['moved']): Rung =>
-  ({ ...from, rung, moved, factor: from.gPerL === null ? null : 1, basis: 'measured', ownU: 0 })
-
-function leaveOpen(rung: Rung, missing: string[], what: string): void {
-  rung.factor = null
-  rung.ownU = null
-  missing.push(what)
 }

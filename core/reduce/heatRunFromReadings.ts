@@ -5,14 +5,18 @@ import { LOSS_ESTIMATE } from '../heating/loss'
 import { potAreas, potHeatCapacity } from '../heating/pot'
 import type { Flag } from '../formats/answer'
 import type { ReduceOptions, RunDocument } from '../formats/document'
-import { defaultEnthalpy, type HeatRun } from '../normalise/heatRun'
-import type { UncertainInput } from '../uncertainty/propagate'
+import { aimTemperature, defaultEnthalpy, heatingIn, ownConditions, type HeatRun } from '../normalise/heatRun'
+import { unbrokenHeatingTime } from '../heating/gaps'
+import { problemText } from '../result'
 import type { Readings } from './readings'
-import { uncertainInputs } from './uncertainInputs'
+import { meltingOf } from './melting'
 
 export interface Prepared {
   run: HeatRun
-  inputs: UncertainInput<HeatRun>[]
+  /** Fuel really burnt over that of one unbroken burn: more than 1 where gaps between burns cost heat. */
+  gapsCost: number
+  capacityU: number
+  belowBoilU: number
   /** Readings without which the ladder cannot be climbed. */
   missing: string[]
   flags: Flag[]
@@ -25,29 +29,47 @@ const PLATEAU_BELOW_K = 0.5
 export function prepareHeatRun(document: RunDocument, readings: Readings, options: ReduceOptions): Prepared {
   const { place, water, pot } = document
   const flags: Flag[] = []
-  const waterKg = water.massG === null ? NaN : water.massG / 1000
+  const melting = meltingOf(document)
+  const waterKg = melting.waterKg
   const capacity = potHeatCapacity(pot.massG === null ? null : pot.massG / 1000, pot.material)
   const areas = potAreas(pot.diameterMm === null ? null : pot.diameterMm / 1000, waterKg)
   const aim = aimOf(document, readings, options)
   const open = document.lid === false
   const run: HeatRun = {
-    waterKg, startC: water.startC ?? NaN, airC: place.airC ?? options.reference.airC, pressurePa: readings.pressure?.pressurePa ?? NaN,
+    waterKg, startC: melting.startC, airC: place.airC ?? options.reference.airC, pressurePa: readings.pressure?.pressurePa ?? NaN,
     windMS: readings.windMS ?? 0, humidity: place.humidityPct === null ? ASSUMED_HUMIDITY : place.humidityPct / 100,
     belowBoilK: aim.belowBoilK, targetC: aim.targetC, reachedC: readings.times.boilS === null ? water.endC ?? NaN : null,
     heatS: readings.heatS ?? NaN, leadS: readings.leadS, fuelKg: (readings.toEnd?.grams ?? NaN) / 1000, potJPerK: capacity.jPerK,
     lidM2: areas.lidM2, sideM2: areas.sideM2, closeCone: document.screen === 'cone', filmWPerM2K: LOSS_ESTIMATE.filmWPerM2K.value,
     sideShare: LOSS_ESTIMATE.sideShare.value, windSlopePerMS: LOSS_ESTIMATE.windSlopePerMS.value, lossWPerK: document.lossWPerK?.value ?? null,
-    thetaK: options.theta.value, evaporationScale: open ? 1 : 0, altitudeFactor: 1,
+    thetaK: options.theta.value, gamma: NaN, windExponent: 1, meltJ: melting.meltJ, supplyFactor: 1, evaporationScale: open ? 1 : 0, lidVapourW: null, altitudeFactor: 1,
     lhvJPerKg: (document.fuel.lhvMJPerKg ?? readings.fuel?.lowerHeatingValue.value ?? NaN) * 1e6, enthalpy: defaultEnthalpy,
   }
-  flags.push(...assumptionFlags(document, { capacity, areas, open, readings }))
-  return { run, inputs: uncertainInputs(document, readings, options, { run, capacityU: capacity.u, belowBoilU: aim.u, open }), missing: missingFor(document, readings), flags }
+  flags.push(...melting.flags, ...assumptionFlags(document, { capacity, areas, open, readings }))
+  const whole = asOneBurn(run, readings, flags)
+  return { ...whole, capacityU: capacity.u, belowBoilU: aim.u, missing: missingFor(document, readings), flags }
+}
+
+/** Several burns become one unbroken burn of the same flame; what the gaps cost is kept as a factor. */
+function asOneBurn(run: HeatRun, { spansS }: Readings, flags: Flag[]): { run: HeatRun, gapsCost: number } {
+  const own = ownConditions(run)
+  const known = Number.isFinite(run.reachedC ?? aimTemperature(run, own)) && Number.isFinite(run.startC) && Number.isFinite(run.waterKg)
+  if (spansS.length <= 1 || !known) return { run, gapsCost: 1 }
+  const burnS = spansS.reduce((sum, span, i) => (i % 2 === 0 ? sum + span : sum), 0)
+  const unbroken = unbrokenHeatingTime(spansS, heatingIn(run, own, run.reachedC ?? aimTemperature(run, own)))
+  if (!unbroken.ok) {
+    flags.push({ code: unbroken.problem.code, severity: 'error', text: problemText(unbroken.problem) })
+    return { run: { ...run, heatS: NaN }, gapsCost: 1 }
+  }
+  const share = (unbroken.value + run.leadS) / (burnS + run.leadS)
+  return { run: { ...run, heatS: unbroken.value, fuelKg: run.fuelKg * share }, gapsCost: 1 / share }
 }
 
 function missingFor(document: RunDocument, readings: Readings): string[] {
   const missing: string[] = []
-  if (document.water.massG === null) missing.push('water.massG')
-  if (document.water.startC === null) missing.push('water.startC')
+  const snow = document.water.snowG !== null
+  if (document.water.massG === null && !snow) missing.push('water.massG')
+  if (document.water.startC === null && !snow) missing.push('water.startC')
   if (readings.pressure === null) missing.push('place.altitudeM')
   if (readings.times.potOnS === null) missing.push('events.potOn')
   if (readings.times.boilS === null && readings.times.endedS === null) missing.push('events.rollingBoil')

@@ -5,6 +5,7 @@ import { fuelOfKind, type Fuel } from '../constants/fuels'
 import type { Tell } from '../explain/working'
 import type { Flag } from '../formats/answer'
 import type { ReduceOptions, RunDocument } from '../formats/document'
+import { burnsAndGaps, flameTimeBetween } from '../run/burns'
 import { deriveTimes, type DerivedTimes } from '../run/deriveTimes'
 import { fuelToBoil, type FuelToBoil } from '../run/fuelToBoil'
 import { fuelUsed, type FuelUsed } from '../run/fuelUsed'
@@ -27,6 +28,12 @@ export interface Readings {
   toEnd: FuelToBoil | null
   /** Pot-on to the boil, or to where a run without one ended [s]. */
   heatS: number | null
+  /** The same as burns and gaps in turn [s]; one burn where the flame never went out. */
+  spansS: number[]
+  /** Of it, flame [s]. */
+  burnS: number
+  /** Standard uncertainty of a boil seen in the trace [s]; null: none was. */
+  foundU: number | null
   /** Lighting to pot-on [s]. */
   leadS: number
   litres: number | null
@@ -42,7 +49,7 @@ export function readRun(document: RunDocument, options: ReduceOptions, tell?: Te
   const boilingC = pressure === null ? null : boilingPointFromPressure(pressure.pressurePa)
   if (pressure !== null && boilingC !== null) tellBoilingPoint(pressure, boilingC, place, tell)
   const windMS = place.windMS === null ? null : windAtPot(place.windMS, place.windHeightM)
-  const times = deriveTimes(document.events, document.trace, { clock: options.clock, boil: options.boil, boilingC })
+  const times = deriveTimes(document.events, document.trace, { clock: options.clock, boil: options.boil, boilingC, plateauS: null })
   flags.push(...timeFlags(times, options))
   const fuel = document.fuel.kind === null ? null : fuelOfKind(document.fuel.kind)
   const used = fuelUsed(document.fuel, document.events, fuel, place.airC)
@@ -56,7 +63,8 @@ export function readRun(document: RunDocument, options: ReduceOptions, tell?: Te
   if (toEnd) flags.push(...toEnd.flags)
   if (used !== null && toEnd !== null) tellFuelToBoil(used, toEnd, times, tell)
   const litres = litresOf(document, options, missing, tell)
-  return { pressure, boilingC, windMS, times, fuel, used, toEnd, heatS, leadS, litres, flags, missing }
+  const spansS = heatS === null ? [] : burnsAndGaps(times.burns, times.potOnS!, times.potOnS! + heatS)
+  return { pressure, boilingC, windMS, times, fuel, used, toEnd, heatS, spansS, burnS: spansS.reduce((sum, span, i) => (i % 2 === 0 ? sum + span : sum), 0), foundU: null, leadS, litres, flags, missing }
 }
 
 function readPressure({ place, uncertainty }: RunDocument, flags: Flag[], missing: string[]): StationPressure | null {
@@ -113,8 +121,12 @@ function heatingSpan(times: DerivedTimes, flags: Flag[]): { heatS: number | null
 function fuelToEnd(usedG: number, times: DerivedTimes, takeShare: boolean): FuelToBoil | null {
   const flameStartS = times.litS ?? times.potOnS
   const endS = times.boilS ?? times.endedS
-  if (flameStartS === null || endS === null || endS - flameStartS < SHORTEST_HEATING_S) return null
-  return fuelToBoil(usedG, { flameStartS, flameEndS: times.boilS === null ? null : times.flameEndS, boilS: endS, takeShare })
+  if (flameStartS === null || endS === null || flameTimeBetween(times.burns, flameStartS, endS) < SHORTEST_HEATING_S) return null
+  const flameEndS = times.boilS === null ? null : times.flameEndS
+  return fuelToBoil(usedG, {
+    flameEndS, boilS: endS, takeShare, flameToBoilS: flameTimeBetween(times.burns, flameStartS, endS),
+    flameS: flameTimeBetween(times.burns, flameStartS, flameEndS ?? endS),
+  })
 }
 
 function tellFuelToBoil(used: FuelUsed, toEnd: FuelToBoil, times: DerivedTimes, tell?: Tell): void {
@@ -132,7 +144,9 @@ function tellFuelToBoil(used: FuelUsed, toEnd: FuelToBoil, times: DerivedTimes, 
 
 function litresOf(document: RunDocument, options: ReduceOptions, missing: string[], tell?: Tell): number | null {
   const remaining = options.litre === 'remaining'
-  const grams = remaining ? document.water.endMassG : document.water.massG
+  const { massG, snowG, endMassG } = document.water
+  const putInG = massG === null && snowG === null ? null : (massG ?? 0) + (snowG ?? 0)
+  const grams = remaining ? endMassG : putInG
   if (grams === null) {
     missing.push(remaining ? 'water.endMassG' : 'water.massG')
     return null
@@ -153,7 +167,7 @@ function timeFlags(times: DerivedTimes, { boil, clock }: ReduceOptions): Flag[] 
   const flags: Flag[] = []
   if (times.potOnAssumed) flags.push({ code: 'pot-on-assumed', severity: 'note', text: 'Pot-on was not marked: taken as the lighting (assumed).' })
   if (times.clockZeroS === null) flags.push({ code: 'clock-not-marked', severity: 'warning', text: `The clock starts at "${clock}", which was not marked.` })
-  if (times.burns > 1) flags.push({ code: 'several-burns', severity: 'warning', text: 'Lit again during the run: burns with gaps are not normalised yet.' })
+  if (times.burns.length > 1) flags.push({ code: 'several-burns', severity: 'note', text: `${times.burns.length} burns: the flame is taken as one, and what the gaps cost stays in the figure.` })
   if (times.boilS === null && times.boilsMarked.length > 0) {
     const wanted = typeof boil === 'object' ? `the target ${boil.targetC} °C` : `"${boil}"`
     flags.push({ code: 'boil-not-by-convention', severity: 'warning', text: `Marked: ${times.boilsMarked.join(', ')}. The convention asks for ${wanted}.` })

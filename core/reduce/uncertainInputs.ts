@@ -4,56 +4,110 @@ import { EVAPORATION_RELATIVE_U, LID_EVAPORATION_U } from '../heating/evaporatio
 import { LOSS_ESTIMATE } from '../heating/loss'
 import type { ReduceOptions, RunDocument } from '../formats/document'
 import type { HeatRun } from '../normalise/heatRun'
+import { CLASS_SPREAD } from '../normalise/windClass'
 import type { UncertainInput } from '../uncertainty/propagate'
+import type { Prepared } from './heatRunFromReadings'
 import type { Readings } from './readings'
+import type { SetupSeries } from './setupSeries'
 
 /** Uncertainty of what altitude does to a burner beyond the boiling point, per 1 000 m. Source: estimate. */
 const ALTITUDE_U = { gas: 0.01, other: 0.02 }
 
-export interface Uncertain { run: HeatRun, capacityU: number, belowBoilU: number, open: boolean }
+type Input = UncertainInput<HeatRun>
+type Mover = Input['move']
+
+/** How each number is moved. Made once: a run has some twenty of these, and there are many runs. */
+const MOVE = {
+  startC: (x, by) => { x.startC += by },
+  airC: (x, by) => { x.airC += by },
+  pressurePa: (x, by) => { x.pressurePa += by },
+  waterKg: (x, by) => { x.waterKg += by },
+  fuelKg: (x, by) => { x.fuelKg += by },
+  // The burner runs until the call: an error of the call moves time and fuel together.
+  boilS: (x, by) => {
+    const flameS = x.heatS + x.leadS
+    x.heatS += by
+    x.fuelKg *= (flameS + by) / flameS
+  },
+  reachedC: (x, by) => { x.reachedC! += by },
+  belowBoilK: (x, by) => { x.belowBoilK += by },
+  lossWPerK: (x, by) => { x.lossWPerK = Math.max(0, x.lossWPerK! + by) },
+  filmWPerM2K: (x, by) => { x.filmWPerM2K = Math.max(0, x.filmWPerM2K + by) },
+  windSlopePerMS: (x, by) => { x.windSlopePerMS += by },
+  windMS: (x, by) => { x.windMS = Math.max(0, x.windMS + by) },
+  gamma: (x, by) => { x.gamma += by },
+  lnGamma: (x, by) => { x.gamma *= Math.exp(by) },
+  thetaK: (x, by) => { x.thetaK += by },
+  evaporationScale: (x, by) => { x.evaporationScale += by },
+  potJPerK: (x, by) => { x.potJPerK += by },
+  altitudeFactor: (x, by) => { x.altitudeFactor += by },
+  supplyFactor: (x, by) => { x.supplyFactor += by },
+  lhvJPerKg: (x, by) => { x.lhvJPerKg += by },
+} as const satisfies Record<string, Mover>
+
+type Moved = keyof typeof MOVE
+const TOUCHES: Partial<Record<Moved, readonly (keyof HeatRun)[]>> = { boilS: ['heatS', 'fuelKg'], lnGamma: ['gamma'] }
+const OWN_FIELD = Object.fromEntries(Object.keys(MOVE).map(key => [key, [key]])) as unknown as Record<Moved, readonly (keyof HeatRun)[]>
+
+/** These change no time, so that the climb stands. */
+const SCALING: ReadonlySet<Moved> = new Set(['fuelKg', 'altitudeFactor', 'supplyFactor', 'lhvJPerKg'])
+
+const input = (name: string, key: Moved, u: number, sharedBy: string | null): Input => ({ name, u, sharedBy, move: MOVE[key], touches: TOUCHES[key] ?? OWN_FIELD[key], scales: SCALING.has(key) })
 
 /** The uncertain inputs with their standard uncertainties, by the contract's defaults. An input with u = 0 is left out. */
-export function uncertainInputs(document: RunDocument, readings: Readings, options: ReduceOptions, { run, capacityU, belowBoilU, open }: Uncertain): UncertainInput<HeatRun>[] {
-  const { uncertainty, lossWPerK, fuel } = document
-  const list: UncertainInput<HeatRun>[] = []
-  type Numeric = { [K in keyof HeatRun]: HeatRun[K] extends number ? K : never }[keyof HeatRun]
-  const shift = (name: string, key: Numeric, u: number, shared: boolean) => {
-    if (u > 0) list.push({ name, u, shared, moved: (x, k) => ({ ...x, [key]: x[key] + k * u }) })
-  }
+export function uncertainInputs(document: RunDocument, readings: Readings, options: ReduceOptions, { run, capacityU, belowBoilU }: Prepared, series: SetupSeries): Input[] {
+  const { uncertainty, place } = document
   const called = readings.times.boilS !== null
-  shift('Start temperature', 'startC', uncertainty.startC, false)
-  shift('Air temperature', 'airC', document.place.airC === null ? 0 : uncertainty.airC, false)
-  shift('Station pressure', 'pressurePa', readings.pressure?.uPa ?? 0, readings.pressure?.basis !== 'measured')
-  shift('Water', 'waterKg', uncertainty.waterG / 1000, false)
-  shift('Fuel weighed', 'fuelKg', fuelU(readings, readings.used?.uRandomG), false)
-  shift('Scale accuracy', 'fuelKg', fuelU(readings, readings.used?.uScaleG), true)
-  shift('Share of burn time', 'fuelKg', run.fuelKg * (readings.toEnd?.shareU ?? 0), false)
-  // The burner runs until the call: an error of the call moves time and fuel together.
-  if (called && readings.times.boilFrom === 'call') list.push({ name: 'Boil call', u: uncertainty.boilCallS, shared: false, moved: (x, k) => callMoved(x, k * uncertainty.boilCallS) })
-  if (!called && run.reachedC !== null) list.push({ name: 'Last temperature', u: uncertainty.startC, shared: false, moved: (x, k) => ({ ...x, reachedC: x.reachedC! + k * uncertainty.startC }) })
-  shift('Where first bubbles come', 'belowBoilK', belowBoilU, false)
-  if (lossWPerK !== null) list.push({ name: 'Heat loss, from a cool-down', u: lossWPerK.u, shared: true, moved: (x, k) => ({ ...x, lossWPerK: Math.max(0, x.lossWPerK! + k * lossWPerK.u) }) })
-  else {
-    shift('Heat loss, film coefficient', 'filmWPerM2K', LOSS_ESTIMATE.filmWPerM2K.u, true)
-    shift('Heat loss, share of the wall', 'sideShare', LOSS_ESTIMATE.sideShare.u, true)
-    shift('Heat loss, growth with wind', 'windSlopePerMS', run.windMS > 0 ? LOSS_ESTIMATE.windSlopePerMS.u : 0, true)
-    shift('Wind at the pot', 'windMS', run.windMS > 0 ? uncertainty.windMS : 0, false)
+  const open = document.lid === false
+  const setting = series.settingOf(run.windMS)
+  const all: Input[] = [
+    input('Start temperature', 'startC', run.meltJ > 0 ? 0 : uncertainty.startC, null),
+    input('Air temperature', 'airC', place.airC === null ? 0 : uncertainty.airC, null),
+    input('Station pressure', 'pressurePa', readings.pressure?.uPa ?? 0, readings.pressure?.basis === 'measured' ? null : `pressure at ${place.altitudeM} m`),
+    input('Water', 'waterKg', uncertainty.waterG / 1000, null),
+    input('Fuel weighed', 'fuelKg', fuelU(readings, readings.used?.uRandomG), null),
+    input('Scale accuracy', 'fuelKg', fuelU(readings, readings.used?.uScaleG), 'scale'),
+    input('Share of burn time', 'fuelKg', run.fuelKg * (readings.toEnd?.shareU ?? 0), null),
+    input('Boil call', 'boilS', called && readings.times.boilFrom === 'call' ? uncertainty.boilCallS : 0, null),
+    input('Boil found in the trace', 'boilS', readings.times.boilFrom === 'trace' ? readings.foundU ?? 0 : 0, null),
+    input('Last temperature', 'reachedC', run.reachedC === null ? 0 : uncertainty.startC, null),
+    input('Where first bubbles come', 'belowBoilK', belowBoilU, null),
+    ...lossInputs(document, run, series),
+    input('Wind at the pot', 'windMS', run.windMS > 0 ? uncertainty.windMS : 0, `wind, setting ${setting}`),
+    ...windInputs(run, series),
+    input('Flame temperature excess Θ', 'thetaK', options.theta.u, 'theta'),
+    input(open ? 'Evaporation of the open pot' : 'Evaporation past the lid', 'evaporationScale', open ? EVAPORATION_RELATIVE_U : LID_EVAPORATION_U, 'evaporation'),
+    input('Pot’s heat capacity, assumed', 'potJPerK', capacityU, 'pot'),
+    input('Altitude beyond the boiling point', 'altitudeFactor', altitudeU(readings, options), 'altitude'),
+    input('Burn-rate line of the set-up', 'supplyFactor', series.supplyU(run), 'supply'),
+    input('Lower heating value', 'lhvJPerKg', lhvU(document.fuel.lhvMJPerKg, readings), 'heating value'),
+  ]
+  return all.filter(one => one.u > 0)
+}
+
+function lossInputs({ lossWPerK }: RunDocument, run: HeatRun, { film }: SetupSeries): Input[] {
+  if (lossWPerK !== null) {
+    return [input('Heat loss, from a cool-down', 'lossWPerK', lossWPerK.u, 'loss')]
   }
-  shift('Flame temperature excess Θ', 'thetaK', options.theta.u, true)
-  shift(open ? 'Evaporation of the open pot' : 'Evaporation past the lid', 'evaporationScale', open ? EVAPORATION_RELATIVE_U : LID_EVAPORATION_U, true)
-  shift('Pot’s heat capacity, assumed', 'potJPerK', capacityU, true)
-  shift('Altitude beyond the boiling point', 'altitudeFactor', altitudeU(readings, options), true)
-  shift('Lower heating value', 'lhvJPerKg', lhvU(fuel.lhvMJPerKg, readings), true)
-  return list
+  return [
+    input(film === null ? 'Heat loss, from geometry' : 'Heat loss, from the set-up’s cool-down', 'filmWPerM2K', geometryU(run, film?.u ?? LOSS_ESTIMATE.filmWPerM2K.u), 'loss'),
+    input('Heat loss, growth with wind', 'windSlopePerMS', run.windMS > 0 ? LOSS_ESTIMATE.windSlopePerMS.u : 0, 'loss, wind'),
+  ]
+}
+
+/** The share of the wall acts on K_loss alone, as the film coefficient does: one input stands for both [W/(m²·K)]. */
+function geometryU({ filmWPerM2K, lidM2, sideM2, sideShare }: HeatRun, filmU: number): number {
+  return Math.hypot(filmU, (filmWPerM2K * LOSS_ESTIMATE.sideShare.u * sideM2) / (lidM2 + sideShare * sideM2))
+}
+
+function windInputs(run: HeatRun, { wind }: SetupSeries): Input[] {
+  if (Number.isNaN(run.gamma) || wind === null) return []
+  if (wind.basis === 'ownSeries') return [input('Wind series, γ', 'gamma', wind.gammaU, 'wind series')]
+  return [input('Wind by the burner’s class, ln γ', 'lnGamma', Math.log(CLASS_SPREAD), 'wind class')]
 }
 
 /** [kg], of the fuel to the boil: an error of the weighing shrinks with the share. */
 const fuelU = (readings: Readings, uG = 0): number => (uG * (readings.toEnd?.share ?? 1)) / 1000
-
-function callMoved(run: HeatRun, byS: number): HeatRun {
-  const flameS = run.heatS + run.leadS
-  return { ...run, heatS: run.heatS + byS, fuelKg: (run.fuelKg * (flameS + byS)) / flameS }
-}
 
 /** 1 % per 1 000 m between here and the reference for gas, 2 % for the others. Source: estimate. */
 function altitudeU({ pressure, fuel }: Readings, { reference }: ReduceOptions): number {

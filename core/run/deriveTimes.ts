@@ -1,5 +1,6 @@
 /** Events first, conventions later: the times of a run as one convention reads them. */
 import type { BoilConvention, Clock } from '../formats/document'
+import { burnsOf, type Burn } from './burns'
 import type { EventKind, RunEvent } from './events'
 
 export type Ending = 'boiled' | 'gaveUp' | 'outOfFuel' | 'stopped'
@@ -15,7 +16,9 @@ export interface DerivedTimes {
   boilFrom: 'call' | 'trace' | null
   /** Kinds of boil that were marked, whatever the convention. */
   boilsMarked: EventKind[]
-  /** First end of the flame, by any cause. */
+  /** Every stretch of flame, in order. */
+  burns: Burn[]
+  /** When the flame was gone for good. */
   flameEndS: number | null
   /** Where the heating ended without a boil: given up, stopped, or the flame gone. */
   endedS: number | null
@@ -23,37 +26,38 @@ export interface DerivedTimes {
   stoppedReason: string | null
   /** The clock's zero by the convention asked for. */
   clockZeroS: number | null
-  burns: number
+}
+
+export interface TimeConventions {
+  clock: Clock
+  boil: BoilConvention
+  /** Boiling point there [°C], null when not known: the probe conventions need it. */
+  boilingC: number | null
+  /** The boil that the finder saw in the trace; null: none. */
+  plateauS: number | null
 }
 
 const BOIL_KINDS: EventKind[] = ['firstBubbles', 'rollingBoil', 'targetReached']
-const FLAME_ENDS: EventKind[] = ['flameOut', 'snuffed', 'shutOff']
-const ENDINGS: EventKind[] = ['gaveUp', 'stopped', 'flameOut', 'snuffed', 'shutOff']
 
 /**
  * Reads a run's events by one clock and one boil convention.
  * @param events in any order
  * @param waterTrace [seconds, °C] pairs on the same clock, sorted; readings are added to it
- * @param boilingC boiling point there [°C], null when not known: the probe conventions need it
  */
-export function deriveTimes(
-  events: readonly RunEvent[], waterTrace: readonly [number, number][],
-  { clock, boil, boilingC }: { clock: Clock, boil: BoilConvention, boilingC: number | null },
-): DerivedTimes {
+export function deriveTimes(events: readonly RunEvent[], waterTrace: readonly [number, number][], conventions: TimeConventions): DerivedTimes {
   const first = (...kinds: EventKind[]) => firstOf(events, kinds)?.s ?? null
   const litS = first('lit')
   const bloomedS = first('bloomed')
   const potOnMarked = first('potOn')
   const potOnS = potOnMarked ?? litS
-  const { boilS, boilFrom } = boilTime(events, waterTrace, boil, boilingC, potOnS)
-  const ending = boilS === null ? firstOf(events, ENDINGS) : null
+  const { boilS, boilFrom } = boilTime(events, waterTrace, conventions, potOnS)
+  const burns = burnsOf(events)
+  const flameEndS = burns.at(-1)?.endS ?? null
+  const ending = boilS === null ? endingOf(events, flameEndS) : { s: null, ended: 'boiled' as const, reason: null }
   return {
     litS, bloomedS, potOnS, potOnAssumed: potOnMarked === null && potOnS !== null, boilS, boilFrom,
-    boilsMarked: BOIL_KINDS.filter(kind => first(kind) !== null),
-    flameEndS: first(...FLAME_ENDS), endedS: ending?.s ?? null, ended: endingOf(boilS, ending),
-    stoppedReason: ending?.kind === 'stopped' ? ending.reason ?? null : null,
-    clockZeroS: { potOn: potOnS, lit: litS, bloomed: bloomedS }[clock],
-    burns: 1 + events.filter(event => event.kind === 'relit').length,
+    boilsMarked: BOIL_KINDS.filter(kind => first(kind) !== null), burns, flameEndS, endedS: ending.s, ended: ending.ended, stoppedReason: ending.reason,
+    clockZeroS: { potOn: potOnS, lit: litS, bloomed: bloomedS }[conventions.clock],
   }
 }
 
@@ -63,27 +67,31 @@ function firstOf(events: readonly RunEvent[], kinds: readonly EventKind[]): RunE
   return found
 }
 
-function endingOf(boilS: number | null, ending: RunEvent | null): Ending | null {
-  if (boilS !== null) return 'boiled'
-  if (ending === null) return null
-  return ending.kind === 'gaveUp' || ending.kind === 'stopped' ? ending.kind : 'outOfFuel'
+/** Without a boil: given up or stopped, whichever came first, else the flame gone for good. */
+function endingOf(events: readonly RunEvent[], flameEndS: number | null): { s: number | null, ended: Ending | null, reason: string | null } {
+  const given = firstOf(events, ['gaveUp', 'stopped'])
+  if (given !== null && (flameEndS === null || given.s <= flameEndS)) {
+    const ended = given.kind === 'stopped' ? 'stopped' : 'gaveUp'
+    return { s: given.s, ended, reason: given.reason ?? null }
+  }
+  return { s: flameEndS, ended: flameEndS === null ? null : 'outOfFuel', reason: null }
 }
 
 function boilTime(
-  events: readonly RunEvent[], waterTrace: readonly [number, number][], boil: BoilConvention, boilingC: number | null, potOnS: number | null,
+  events: readonly RunEvent[], waterTrace: readonly [number, number][], { boil, boilingC, plateauS }: TimeConventions, potOnS: number | null,
 ): Pick<DerivedTimes, 'boilS' | 'boilFrom'> {
   const called = typeof boil === 'object' ? 'targetReached' : boil === 'probeAtBoil' || boil === 'plateau' ? null : boil
   const call = called === null ? null : firstOf(events, [called])
   if (call !== null) return { boilS: call.s, boilFrom: 'call' }
   const level = typeof boil === 'object' ? boil.targetC : boil === 'probeAtBoil' ? boilingC : null
-  const crossing = level === null ? null : crossingTime(withReadings(events, waterTrace), level, potOnS ?? -Infinity)
-  return { boilS: crossing, boilFrom: crossing === null ? null : 'trace' }
+  const seen = boil === 'plateau' ? plateauS : level === null ? null : crossingTime(withReadings(events, waterTrace), level, potOnS ?? -Infinity)
+  return { boilS: seen, boilFrom: seen === null ? null : 'trace' }
 }
 
 /** Trace and readings on one clock, sorted. */
-function withReadings(events: readonly RunEvent[], waterTrace: readonly [number, number][]): [number, number][] {
+export function withReadings(events: readonly RunEvent[], waterTrace: readonly [number, number][]): [number, number][] {
   const readings = events.filter(e => e.kind === 'reading' && typeof e.waterC === 'number').map(e => [e.s, e.waterC!] as [number, number])
-  return [...waterTrace, ...readings].sort((a, b) => a[0] - b[0])
+  return readings.length === 0 ? [...waterTrace] : [...waterTrace, ...readings].sort((a, b) => a[0] - b[0])
 }
 
 /** When the water first rises through a temperature, by straight lines between samples; null when it never does. */

@@ -18,11 +18,11 @@ export interface FuelToBoil {
 
 /**
  * @param usedG fuel used in the whole run [g]
- * @param flameStartS, flameEndS the flame, from `lit` where marked else pot-on; end null: shut off at the boil
- * @param takeShare the tester accepts the share of burn time. Source: commonPractice.
+ * @param span the flame's end (null: shut off at the boil), the boil, and the seconds of flame to the boil and in all
+ * `takeShare`: the tester accepts the share of burn time. Source: commonPractice.
  */
 export function fuelToBoil(
-  usedG: number, { flameStartS, flameEndS, boilS, takeShare }: { flameStartS: number, flameEndS: number | null, boilS: number, takeShare: boolean },
+  usedG: number, { flameEndS, boilS, flameToBoilS, flameS, takeShare }: { flameEndS: number | null, boilS: number, flameToBoilS: number, flameS: number, takeShare: boolean },
 ): FuelToBoil {
   if (flameEndS === null || flameEndS <= boilS + SAME_MOMENT_S) return { grams: usedG, share: 1, shareU: 0, flags: [] }
   const ranOn = formatClock(flameEndS - boilS)
@@ -30,7 +30,7 @@ export function fuelToBoil(
     const text = `The flame ran on ${ranOn} after the boil: fuel to the boil is not known. Weigh at the boil, or take the share of burn time.`
     return { grams: null, share: NaN, shareU: 0, flags: [{ code: 'flame-ran-on', severity: 'warning', text }] }
   }
-  const share = (boilS - flameStartS) / (flameEndS - flameStartS)
+  const share = flameToBoilS / flameS
   const text = `Fuel to the boil is a share of burn time (the flame ran on ${ranOn}): assumes an even flame.`
   return { grams: usedG * share, share, shareU: BURN_SHARE_U, flags: [{ code: 'even-flame-assumed', severity: 'warning', text }] }
 }

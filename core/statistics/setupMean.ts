@@ -1,12 +1,12 @@
 /** Mean of a set-up's normalised runs, with what its runs share kept apart. */
-/// <reference path="./jstat.d.ts" />
-import jstat from 'jstat'
 import type { SetupAnswer } from '../formats/answer'
+import { studentFactor95 } from './student'
 
 export interface NormalisedRun {
   gPerL: number
   uRandom: number
-  uShared: number
+  /** What it owes to each shared input, signed [g/L]: an error common to all moves all their figures, each by its own sensitivity. */
+  shared: Readonly<Record<string, number>>
 }
 
 /**
@@ -18,7 +18,7 @@ export function setupMean(runs: readonly NormalisedRun[]): Pick<SetupAnswer, 'n'
   const mean = average(runs.map(run => run.gPerL))
   const variance = n === 1 ? 0 : runs.reduce((sum, run) => sum + (run.gPerL - mean) ** 2, 0) / (n - 1)
   const randomVariance = average(runs.map(run => run.uRandom ** 2))
-  const shared = average(runs.map(run => run.uShared))
+  const shared = sharedUncertainty(runs.map(run => run.shared))
   const ofMean = Math.max(variance, randomVariance) / n
   const u = Math.sqrt(ofMean + shared ** 2)
   if (n === 1) return { n, meanGPerL: mean, meanU: u, sdGPerL: null, ci95: null }
@@ -27,7 +27,11 @@ export function setupMean(runs: readonly NormalisedRun[]): Pick<SetupAnswer, 'n'
   return { n, meanGPerL: mean, meanU: u, sdGPerL: Math.sqrt(variance), ci95: [mean - half, mean + half] }
 }
 
-/** Two-sided 95 % factor of Student's t. Example: 2 degrees of freedom → 4.303. */
-export const studentFactor95 = (freedom: number): number => jstat.studentt.inv(0.975, Math.min(freedom, 1e6))
+/** Standard uncertainty of a mean from what its runs share: effects of one cause add before they are squared. */
+export function sharedUncertainty(runs: readonly Readonly<Record<string, number>>[]): number {
+  const sums: Record<string, number> = {}
+  for (const run of runs) for (const [cause, effect] of Object.entries(run)) sums[cause] = (sums[cause] ?? 0) + effect
+  return Math.hypot(...Object.values(sums).map(sum => sum / runs.length))
+}
 
 const average = (values: readonly number[]): number => values.reduce((sum, value) => sum + value, 0) / values.length

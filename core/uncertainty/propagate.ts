@@ -4,10 +4,14 @@ export interface UncertainInput<X> {
   name: string
   /** Standard uncertainty, in the input's own unit (for words). */
   u: number
-  /** The inputs with this one moved by so many standard uncertainties. */
-  moved: (x: X, standardUncertainties: number) => X
-  /** Common to all runs of the bench or the set-up (scale accuracy, Θ, K_loss): not shrunk by repeating. */
-  shared: boolean
+  /** Moves this input by so much, in its own unit, in place: on a working copy that is put back afterwards. */
+  move: (x: X, by: number) => void
+  /** The fields that `move` changes. */
+  touches: readonly (keyof X)[]
+  /** What else it is common to (all runs of the bench or the set-up: scale accuracy, Θ, K_loss), so that repeating does not shrink it; null: this run's own. */
+  sharedBy: string | null
+  /** It scales results whose costly part stays as it is; see `propagate`. */
+  scales?: boolean
 }
 
 export interface Share {
@@ -19,41 +23,100 @@ export interface Share {
   shared: boolean
 }
 
-export interface Budget {
+/** Values of several results, and what each input does to each of them. */
+export interface Propagation<X> {
+  values: readonly number[]
+  inputs: readonly UncertainInput<X>[]
+  /** Per input and result: change for +1 standard uncertainty. */
+  effects: readonly (readonly number[])[]
+}
+
+/**
+ * Moves each input by ± 1 standard uncertainty: central differences, one-sided where the effect is small.
+ * @param model results, as a list, from the inputs
+ * @param x the inputs as they stand
+ * @param inputs what is uncertain in them, independent of one another
+ * `scaled`: the same results by the shorter way, for inputs that only scale them; `copy`: of x, to work on. Source: gum §5.1.2 and its note 2 (numerical evaluation).
+ */
+export function propagate<X extends object>(
+  model: (x: X) => readonly number[], x: X, inputs: readonly UncertainInput<X>[],
+  { scaled = model, copy = { ...x } }: { scaled?: (x: X) => readonly number[], copy?: X } = {},
+): Propagation<X> {
+  const values = scaled(x)
+  const effects = inputs.map((input) => {
+    const evaluate = input.scales === true ? scaled : model
+    input.move(copy, input.u)
+    const high = evaluate(copy)
+    putBack(copy, x, input)
+    if (isSmall(values, high)) return differences(high, values, 1)
+    input.move(copy, -input.u)
+    const low = evaluate(copy)
+    putBack(copy, x, input)
+    return differences(high, low, 2)
+  })
+  return { values, inputs, effects }
+}
+
+/** An effect of relative size ε bends by about ε: below this, one side tells it to within half a percent of itself. */
+const SMALL_EFFECT = 0.005
+
+function isSmall(values: readonly number[], moved: readonly number[]): boolean {
+  for (let i = 0; i < values.length; i++) if (Math.abs(moved[i]! - values[i]!) > SMALL_EFFECT * Math.abs(values[i]!)) return false
+  return true
+}
+
+function differences(above: readonly number[], below: readonly number[], steps: 1 | 2): number[] {
+  const effect = new Array<number>(above.length)
+  for (let i = 0; i < above.length; i++) effect[i] = (above[i]! - below[i]!) / steps
+  return effect
+}
+
+/** Undoes what a move changed. */
+export function putBack<X extends object>(copy: X, x: X, { touches }: UncertainInput<X>): void {
+  for (const key of touches) copy[key] = x[key]
+}
+
+export interface Combined {
   value: number
-  /** Combined standard uncertainty; NaN where the result is not finite. */
+  /** Combined standard uncertainty, u² = Σ (Δᵢ)²; NaN where the result is not finite. */
   u: number
   /** Its part that repeating shrinks, and the part it does not. */
   uRandom: number
   uShared: number
-  shares: Share[]
 }
 
-/**
- * Combines independent inputs to first order, by central differences over ± 1 u: u² = Σ (Δᵢ)².
- * @param model results, as a list, from the inputs
- * @param x the inputs as they stand
- * @param inputs what is uncertain in them
- * @returns a budget per result. Source: gum §5.1.2 and its note 2 (numerical evaluation).
- */
-export function propagate<X>(model: (x: X) => readonly number[], x: X, inputs: readonly UncertainInput<X>[]): Budget[] {
-  const values = model(x)
-  const effects = inputs.map((input) => {
-    const up = model(input.moved(x, 1))
-    const down = model(input.moved(x, -1))
-    return values.map((_, i) => (up[i]! - down[i]!) / 2)
-  })
-  return values.map((value, i) => budget(value, inputs, effects.map(row => row[i]!)))
-}
-
-function budget<X>(value: number, inputs: readonly UncertainInput<X>[], effects: number[]): Budget {
-  const variance = (keep: (shared: boolean) => boolean) =>
-    effects.reduce((sum, effect, i) => (keep(inputs[i]!.shared) ? sum + effect * effect : sum), 0)
-  const random = variance(shared => !shared)
-  const common = variance(shared => shared)
-  const total = random + common
-  return {
-    value, u: Math.sqrt(total), uRandom: Math.sqrt(random), uShared: Math.sqrt(common),
-    shares: inputs.map(({ name, shared }, i) => ({ name, shared, effect: effects[i]!, share: total > 0 ? effects[i]! ** 2 / total : 0 })),
+/** One result with its combined uncertainty. Source: gum. */
+export function combined<X>({ values, inputs, effects }: Propagation<X>, result: number): Combined {
+  let random = 0
+  let common = 0
+  for (let i = 0; i < inputs.length; i++) {
+    const squared = effects[i]![result]! ** 2
+    if (inputs[i]!.sharedBy === null) random += squared
+    else common += squared
   }
+  return { value: values[result]!, u: Math.sqrt(random + common), uRandom: Math.sqrt(random), uShared: Math.sqrt(common) }
+}
+
+/** Relative standard uncertainty of the ratio of two results: what moves both alike cancels. Source: gum. */
+export function ratioUncertainty<X>({ values, effects }: Propagation<X>, above: number, below: number): number {
+  let variance = 0
+  for (const effect of effects) variance += (effect[above]! / values[above]! - effect[below]! / values[below]!) ** 2
+  return Math.sqrt(variance)
+}
+
+/** Each input's share of one result's variance, largest first. */
+export function sharesOf<X>(propagation: Propagation<X>, result: number): Share[] {
+  const variance = combined(propagation, result).u ** 2
+  return propagation.inputs
+    .map(({ name, sharedBy }, i) => ({ name, shared: sharedBy !== null, effect: propagation.effects[i]![result]!, share: variance > 0 ? propagation.effects[i]![result]! ** 2 / variance : 0 }))
+    .filter(one => one.share > 0).sort((a, b) => b.share - a.share)
+}
+
+/** What one result owes to everything that is shared, by what shares it: signed, for means and differences of runs on one bench. */
+export function sharedEffects<X>({ inputs, effects }: Propagation<X>, result: number): Record<string, number> {
+  const shared: Record<string, number> = {}
+  inputs.forEach(({ sharedBy }, i) => {
+    if (sharedBy !== null && effects[i]![result] !== 0) shared[sharedBy] = (shared[sharedBy] ?? 0) + effects[i]![result]!
+  })
+  return shared
 }

@@ -16,6 +16,19 @@ export const BOILING_VALIDITY_PA = { min: 25_000, max: 120_000 }
  * Source: iapwsIf97 eq. 31. Example: 101 325 Pa → 99.974 °C.
  */
 export function boilingPointFromPressure(pressurePa: number): number {
+  // A run's pressure and its reference's are asked for over and over.
+  if (pressurePa === lastPa) return lastC
+  if (pressurePa === earlierPa) return earlierC
+  earlierPa = lastPa
+  earlierC = lastC
+  lastPa = pressurePa
+  lastC = backwardEquation(pressurePa)
+  return lastC
+}
+
+let [lastPa, lastC, earlierPa, earlierC] = [NaN, NaN, NaN, NaN]
+
+function backwardEquation(pressurePa: number): number {
   const beta = (pressurePa / 1e6) ** 0.25
   const e = beta * beta + N[2] * beta + N[5]
   const f = N[0] * beta * beta + N[3] * beta + N[6]

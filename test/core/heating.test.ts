@@ -1,15 +1,15 @@
 /** The heating model against numerical integration, its own inverse, and its limits. */
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { evaporationHeldFrom, evaporationPower } from '../../core/heating/evaporation'
+import { evaporationFrom, evaporationPower } from '../../core/heating/evaporation'
 import { heatFlowFromTime, heatingTime, stallTemperature, type Heating } from '../../core/heating/heatingTime'
 import { findRoot } from '../../core/numeric/findRoot'
 
-const base: Heating = { startC: 9.2, endC: 96.84, airC: 11, capacityJPerK: 2035, lossWPerK: 0.35, thetaK: 1280, evaporation: null }
+const base: Heating = { startC: 9.2, endC: 96.84, airC: 11, capacityJPerK: 2035, lossWPerK: 0.35, thetaK: 1280, evaporation: null, vapourW: 0, meltJ: 0 }
 
 /** Plain fourth-order Runge–Kutta on the differential equation: shares nothing with the closed form. */
 function integrated(q0W: number, h: Heating, stepS = 0.05): number {
-  const rate = (T: number) => (q0W * (1 - (T - h.airC) / h.thetaK) - h.lossWPerK * (T - h.airC) - (h.evaporation?.powerW(T) ?? 0)) / h.capacityJPerK
+  const rate = (T: number) => (q0W * (1 - (T - h.airC) / h.thetaK) - h.lossWPerK * (T - h.airC) - (h.evaporation === null ? 0 : evaporationPower(h.evaporation, T))) / h.capacityJPerK
   let T = h.startC
   for (let t = 0; t < 200_000; t += stepS) {
     const k1 = rate(T), k2 = rate(T + (stepS * k1) / 2), k3 = rate(T + (stepS * k2) / 2), k4 = rate(T + stepS * k3)
@@ -24,13 +24,13 @@ const physical = fc.record({
   startC: fc.double({ min: 0, max: 60, noNaN: true }), riseK: fc.double({ min: 5, max: 95, noNaN: true }), airC: fc.double({ min: -40, max: 45, noNaN: true }),
   capacityJPerK: fc.double({ min: 100, max: 50_000, noNaN: true }), lossWPerK: fc.double({ min: 0, max: 5, noNaN: true }),
   thetaK: fc.double({ min: 600, max: 2000, noNaN: true }), timeS: fc.double({ min: 5, max: 86_400, noNaN: true }),
-}).map(({ riseK, timeS, ...rest }) => ({ h: { ...rest, endC: rest.startC + riseK, evaporation: null } as Heating, timeS }))
+}).map(({ riseK, timeS, ...rest }) => ({ h: { ...rest, endC: rest.startC + riseK, evaporation: null, vapourW: 0, meltJ: 0 } as Heating, timeS }))
 
 describe('heating time', () => {
   it('is that of the differential equation, with a lid and without', () => {
     expect(heatingTime(824.7, base)).toBeCloseTo(integrated(824.7, base), 1)
     const surface = { areaM2: 0.0095, pressurePa: 90_510, airC: 11, humidity: 0.5, windMS: 0 }
-    const open = { ...base, evaporation: { powerW: (T: number) => evaporationPower(T, surface), heldFromC: evaporationHeldFrom(90_510) } }
+    const open = { ...base, evaporation: evaporationFrom(surface, 1, 24) }
     // Straight pieces of a convex curve: 0.08 % at most, where the evaporation itself is known to 50 %.
     expect(Math.abs(heatingTime(400, open) / integrated(400, open) - 1)).toBeLessThan(0.001)
   })
@@ -79,7 +79,7 @@ describe('heating time', () => {
 describe('open pot', () => {
   it.each([[750, 0.05], [250, 0.20]])('at %d W into the water evaporation takes about %d of it', (usefulW, stated) => {
     const surface = { areaM2: Math.PI * 0.0475 ** 2, pressurePa: 101_325, airC: 20, humidity: 0.5, windMS: 0 }
-    const evaporation = { powerW: (T: number) => evaporationPower(T, surface), heldFromC: evaporationHeldFrom(101_325) }
+    const evaporation = evaporationFrom(surface, 1, 24)
     const h: Heating = { ...base, startC: 15, endC: 99.97, airC: 20, evaporation }
     const sensibleJ = h.capacityJPerK * (h.endC - h.startC)
     const flow = heatFlowFromTime(sensibleJ / (usefulW * (1 - stated)), h)

@@ -2,7 +2,7 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { stationPressureFromAltitude } from '../../core/air/pressure'
-import { climb } from '../../core/normalise/climb'
+import { climb, fuelOnLadder, stallsAt } from '../../core/normalise/climb'
 import { defaultEnthalpy, gramsPerLitre, type HeatRun } from '../../core/normalise/heatRun'
 import { REFERENCES, STANDARD_BENCH, type Model } from '../../core/normalise/reference'
 
@@ -10,13 +10,13 @@ import { REFERENCES, STANDARD_BENCH, type Model } from '../../core/normalise/ref
 const publicCase: HeatRun = {
   waterKg: 0.5, startC: 8, airC: -5, pressurePa: stationPressureFromAltitude(2100), windMS: 0, humidity: 0.5, belowBoilK: 0, targetC: null, reachedC: null,
   heatS: 260, leadS: 0, fuelKg: 0.0086, potJPerK: 0.110 * 523, lidM2: 0.008, sideM2: 0.02, closeCone: false, filmWPerM2K: 10, sideShare: 0.3, windSlopePerMS: 0.55,
-  lossWPerK: 0.35, thetaK: 1280, evaporationScale: 0, altitudeFactor: 1, lhvJPerKg: 45.7e6, enthalpy: defaultEnthalpy,
+  lossWPerK: 0.35, thetaK: 1280, gamma: NaN, windExponent: 1, meltJ: 0, supplyFactor: 1, evaporationScale: 0, lidVapourW: null, altitudeFactor: 1, lhvJPerKg: 45.7e6, enthalpy: defaultEnthalpy,
 }
 
 function climbed(run: HeatRun, model: Model = 'loss', reference = STANDARD_BENCH) {
   const result = climb(run, reference, model)
   if (!result.ok) throw new Error(result.problem.what)
-  return { ...result.value, gPerL: result.value.fuelKg.map(fuel => gramsPerLitre(fuel, run)) }
+  return { ...result.value, stallsAtC: stallsAt(run, reference, result.value.q0W), gPerL: fuelOnLadder(run, result.value).map(fuel => gramsPerLitre(fuel, run)) }
 }
 const normalised = (run: HeatRun, model: Model = 'loss') => climbed(run, model).gPerL[3]!
 

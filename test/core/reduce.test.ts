@@ -6,7 +6,8 @@ import { describe, expect, it } from 'vitest'
 import { reduce } from '../../core/reduce'
 import type { RunAnswer } from '../../core/formats/answer'
 import type { Working } from '../../core/explain/working'
-import { setupMean, studentFactor95 } from '../../core/statistics/setupMean'
+import { setupMean } from '../../core/statistics/setupMean'
+import { studentFactor95 } from '../../core/statistics/student'
 import { readReduceRequest } from '../../shared/reduceRequest'
 
 const contractFile = 'test/reference/contract-run.json'
@@ -54,10 +55,20 @@ describe('what is missing is named, and what can be said is said', () => {
     expect(rung(got, 'wind').gPerL).toBeCloseTo(24.394, 3)
   })
 
-  it('in wind without a series: partly, K_loss grown with the wind', () => {
-    const got = answer({ ...part('place', { windMS: 2 }), lossWPerK: null })
+  it('in wind, without a series and with a burner of no known class: partly, K_loss grown with the wind', () => {
+    const got = answer({ ...part('place', { windMS: 2 }), burner: { kind: 'canister-top', head: null }, lossWPerK: null })
     expect(got).toMatchObject({ status: 'partly', missing: ['series.wind'] })
     expect(got.q0W!).toBeGreaterThan(answer({ lossWPerK: null }).q0W!)
+  })
+
+  it('in wind with a burner of known class: normalised by the class, wide and marked; beyond 4 m/s open', () => {
+    const got = answer(part('place', { windMS: 2 }))
+    expect(got).toMatchObject({ status: 'normalised', missing: [] })
+    expect(rung(got, 'wind')).toMatchObject({ basis: 'classDefault' })
+    // An exposed head: γ 0.39 per m/s, known to a factor of 1.6 (common practice, no source).
+    expect(rung(got, 'wind').factor!).toBeLessThan(Math.exp(-0.39 * 2) * 1.1)
+    expect(got.normalisedU! / got.normalisedGPerL!).toBeGreaterThan(0.39 * 2 * Math.log(1.6) * 0.9)
+    expect(answer(part('place', { windMS: 4.5 })).missing).toEqual(['series.wind'])
   })
 
   it('without air: the surroundings rung stays open', () => {
@@ -198,13 +209,13 @@ describe('mean of a set-up', () => {
   // Source: Student's t table, two-sided 95 % (any statistics text): 12.706, 4.303, 2.228, 1.960.
   it.each([[1, 12.706], [2, 4.303], [10, 2.228], [1e9, 1.960]])('factor for %d degrees of freedom is %d', (freedom, factor) => expect(studentFactor95(freedom)).toBeCloseTo(factor, 3))
 
-  it('divides what repeating shrinks, and not what is shared', () => {
-    const runs = [23, 24, 25].map(gPerL => ({ gPerL, uRandom: 0.3, uShared: 0.4 }))
+  it('divides what repeating shrinks, and not what is shared; what moves its runs apart cancels', () => {
+    const runs = [23, 24, 25].map(gPerL => ({ gPerL, uRandom: 0.3, shared: { 'loss': 0.5, 'theta': 0.3, 'wind class': gPerL - 24 } }))
     const { meanU, sdGPerL, ci95 } = setupMean(runs)
     expect(sdGPerL).toBeCloseTo(1, 12)
-    expect(meanU).toBeCloseTo(Math.sqrt(1 / 3 + 0.16), 12)
-    // Effective degrees of freedom (Welch–Satterthwaite) by hand: 0.4933²·2/0.3333² = 4.381 → t = 2.685 (interpolated in Student's table).
-    expect((ci95![1] - ci95![0]) / 2 / meanU).toBeCloseTo(2.685, 1)
+    expect(meanU).toBeCloseTo(Math.sqrt(1 / 3 + 0.34), 12)
+    // Effective degrees of freedom (Welch–Satterthwaite) by hand: 0.6733²·2/0.3333² = 8.161 → t = 2.298 (interpolated in Student's table).
+    expect((ci95![1] - ci95![0]) / 2 / meanU).toBeCloseTo(2.298, 2)
     expect(setupMean(runs.slice(0, 1))).toMatchObject({ n: 1, sdGPerL: null, ci95: null })
   })
 })

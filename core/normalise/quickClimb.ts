@@ -1,0 +1,51 @@
+/**
+ * The climb where no open water evaporates and the run boiled: all times have closed forms. It is the general climb with
+ * what its stations have in common worked out once; a test holds the two together. Uncertainty asks for it dozens of times a run.
+ */
+import { heatFlowFromTime } from '../heating/heatingTime'
+import { ok, type R } from '../result'
+import { boilingPointFromPressure } from '../water/saturation'
+import type { Climb } from './climb'
+import { heatingIn, lossCoefficient, ownConditions, windFactor, type HeatRun } from './heatRun'
+import type { Reference } from './reference'
+
+export const isQuick = (run: HeatRun): boolean =>
+  run.reachedC === null && run.meltJ === 0 && (run.evaporationScale === 0 || run.lidVapourW !== null)
+
+/** C·ΔT over the logarithmic mean of the surplus at start and end [s]; Infinity: stalls. The closed form of heatingTime. Source: newton. */
+function evenTime(q0W: number, heatJ: number, riseK: number, endExcessK: number, lossWPerK: number, thetaK: number, vapourW: number): number {
+  const droop = q0W / thetaK + lossWPerK
+  const end = q0W - droop * endExcessK - vapourW
+  if (!(end > 0)) return Infinity
+  const fall = droop * riseK
+  const x = fall / end
+  return (heatJ / end) * (x < 1e-5 && x > -1e-5 ? 1 - x / 2 + (x * x) / 3 : Math.log1p(x) / x)
+}
+
+const pastLid = ({ lidVapourW, evaporationScale }: HeatRun, station: number): number => (lidVapourW === null ? 0 : evaporationScale * lidVapourW[station]!)
+
+/** As climb, by the `loss` model. */
+export function quickClimb(run: HeatRun, reference: Reference): R<Climb> {
+  const { airC, thetaK, potJPerK, windMS } = run
+  const aimC = run.targetC ?? boilingPointFromPressure(run.pressurePa) - run.belowBoilK
+  const flow = heatFlowFromTime(run.heatS, heatingIn(run, ownConditions(run), aimC))
+  if (!flow.ok) return flow
+  const { q0W } = flow.value
+  const referenceAimC = run.targetC ?? boilingPointFromPressure(reference.pressureHPa * 100) - run.belowBoilK
+  const waterG = run.waterKg * 1000
+  const startJ = waterG * run.enthalpy(reference.startC) + potJPerK * reference.startC
+  const heatJ = waterG * run.enthalpy(aimC) + potJPerK * aimC - startJ
+  const referenceHeatJ = aimC === referenceAimC ? heatJ : waterG * run.enthalpy(referenceAimC) + potJPerK * referenceAimC - startJ
+  const rise = aimC - reference.startC
+  const referenceRise = referenceAimC - reference.startC
+  const loss = lossCoefficient(run, windMS)
+  const surroundings = evenTime(q0W, referenceHeatJ, referenceRise, referenceAimC - reference.airC, loss, thetaK, pastLid(run, 3))
+  const still = windMS === reference.windMS || Number.isNaN(run.gamma)
+  return ok({
+    q0W, evaporatedJ: 0, ownS: run.heatS,
+    rungS: [
+      evenTime(q0W, heatJ, rise, aimC - airC, loss, thetaK, pastLid(run, 1)), evenTime(q0W, referenceHeatJ, referenceRise, referenceAimC - airC, loss, thetaK, pastLid(run, 2)), surroundings,
+      still ? surroundings : evenTime(q0W * windFactor(run, reference.windMS), referenceHeatJ, referenceRise, referenceAimC - reference.airC, lossCoefficient(run, reference.windMS), thetaK, pastLid(run, 4)),
+    ],
+  })
+}

@@ -1,0 +1,75 @@
+/** The contract's answer for one run, and the working of each of its numbers. */
+import type { Tell } from '../explain/working'
+import type { RunAnswer } from '../formats/answer'
+import type { ReduceOptions, RunDocument } from '../formats/document'
+import { SMALLEST_RISE_K } from '../heating/heatingTime'
+import { FIGURE } from '../normalise/figures'
+import { aimTemperature, ownConditions, type HeatRun } from '../normalise/heatRun'
+import { combined, sharedEffects } from '../uncertainty/propagate'
+import type { Figured } from './figureRun'
+import type { Readings } from './readings'
+import type { SetupSeries } from './setupSeries'
+import type { TakenRun } from './takeRun'
+import { burnRateOf, firepowerOf, tellEfficiency, tellHeatFlow, tellLadder, tellPerLitre } from './told'
+
+export interface Composition {
+  document: RunDocument
+  options: ReduceOptions
+  readings: Readings
+  series: SetupSeries
+  figured: Figured
+  tell: Tell | undefined
+}
+
+const finite = (value: number | undefined): number | null => (value !== undefined && Number.isFinite(value) ? value : null)
+
+/** Writes the answer down; where workings are asked for, they come with it. One literal: joining objects by spreading costs more than the physics. */
+export function answerRun(taken: TakenRun, figured: Figured, options: ReduceOptions, series: SetupSeries): RunAnswer {
+  const { document, readings, tell } = taken
+  const { budget, rungs, run, flags, missing } = figured
+  const { times, litres, heatS, leadS, toEnd } = readings
+  const parts: Composition = { document, options, readings, series, figured, tell }
+  const boiled = times.boilS !== null
+  const fuelG = toEnd?.grams ?? null
+  const flameS = heatS === null ? null : readings.burnS + leadS
+  const own = combined(budget, FIGURE.own)
+  const eta = combined(budget, FIGURE.efficiency)
+  const gPerL = boiled ? finite(own.value) : null
+  const normal = rungs.normalisedGPerL === null ? null : combined(budget, FIGURE.afterSupply)
+  const stall = stallOf(parts)
+  const answer: RunAnswer = {
+    id: document.id, setup: document.setup, origin: document.origin, kind: document.kind, boilingPointC: readings.boilingC, ended: times.ended,
+    stallsAtC: stall.atC, litres, timeToBoilS: boiled && times.clockZeroS !== null ? times.boilS! - times.clockZeroS : null,
+    timeToBoilU: !boiled ? null : times.boilFrom === 'call' ? document.uncertainty.boilCallS : readings.foundU,
+    boilFrom: boiled ? times.boilFrom : stall.foretold ? 'extrapolated' : null,
+    fuelToBoilG: boiled ? fuelG : null, efficiency: finite(eta.value), efficiencyU: finite(eta.value) === null ? null : finite(eta.u),
+    firepowerW: firepowerOf(fuelG, flameS, parts), burnRateGPerMin: burnRateOf(fuelG, flameS, tell), q0W: finite(budget.values[FIGURE.q0]),
+    gPerL, gPerLU: gPerL === null ? null : finite(own.u), gPerLPerK: perKelvin(document, readings, run, fuelG),
+    normalisedGPerL: rungs.normalisedGPerL, normalisedU: rungs.normalisedU, normalisedTimeS: normal === null ? null : finite(budget.values[FIGURE.normalisedTime]),
+    status: rungs.status, missing, ladder: rungs.rungs, flags, normalisedURandom: finite(normal?.uRandom), normalisedUShared: finite(normal?.uShared),
+    normalisedSharedBy: normal === null || rungs.normalisedU === null ? {} : sharedEffects(budget, FIGURE.afterSupply),
+  }
+  if (taken.workings === null) return answer
+  tellPerLitre(parts)
+  tellHeatFlow(parts)
+  tellEfficiency(parts)
+  tellLadder(parts)
+  answer.workings = taken.workings
+  return answer
+}
+
+/** Where it stalls, in its own conditions or else in the reference's; and whether a boil that never came can be foretold. */
+function stallOf({ figured: { climbed, stalls }, readings }: Composition): { atC: number | null, foretold: boolean } {
+  if (!climbed?.ok || stalls === null) return { atC: null, foretold: false }
+  const { ownS, rungS } = climbed.value
+  const own = ownS === Infinity
+  const atC = own ? stalls.own : Number.isFinite(rungS[3]) ? null : stalls.reference
+  return { atC, foretold: readings.times.boilS === null && !own }
+}
+
+/** Fuel per litre and degree; of a run without a boil a lower bound, since waiting at a stall adds fuel and no heat. */
+function perKelvin({ water }: RunDocument, { times, litres }: Readings, run: HeatRun, fuelG: number | null): number | null {
+  const endC = times.boilS === null ? water.endC : finite(aimTemperature(run, ownConditions(run)))
+  if (fuelG === null || litres === null || endC === null || water.startC === null || endC - water.startC < SMALLEST_RISE_K) return null
+  return fuelG / litres / (endC - water.startC)
+}

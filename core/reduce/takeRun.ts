@@ -1,0 +1,28 @@
+/** First pass over a run: its readings by the conventions, and its heat balance made ready. */
+import type { Tell, Working } from '../explain/working'
+import type { ReduceOptions, RunDocument } from '../formats/document'
+import { aimTemperature, ownConditions, type HeatRun } from '../normalise/heatRun'
+import { prepareHeatRun } from './heatRunFromReadings'
+import { readRun } from './readings'
+import type { Member } from './setupSeries'
+
+/** Kinds whose time and fuel to the boil are normalised; the others have figures of their own. */
+export const NORMALISED_KINDS: readonly string[] = ['boil', 'boilBurnOut', 'fed', 'wood', 'snow']
+
+export interface TakenRun extends Member {
+  workings: Record<string, Working> | null
+  tell: Tell | undefined
+}
+
+export function takeRun(document: RunDocument, options: ReduceOptions, withWorkings: boolean): TakenRun {
+  const workings: Record<string, Working> | null = withWorkings ? {} : null
+  const tell = workings === null ? undefined : (working: Working) => { workings[working.path] = working }
+  const readings = readRun(document, options, tell)
+  const prepared = prepareHeatRun(document, readings, options)
+  const climbable = NORMALISED_KINDS.includes(document.kind) && prepared.missing.length === 0 && prepared.run.heatS > 0
+    && prepared.run.fuelKg > 0 && !startsAboveAim(prepared.run)
+  return { document, readings, prepared, climbable, workings, tell }
+}
+
+/** True also where either is not known. */
+export const startsAboveAim = (run: HeatRun): boolean => !(run.startC < aimTemperature(run, ownConditions(run)))
