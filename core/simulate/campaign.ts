@@ -27,6 +27,17 @@ export const CAMPAIGN_CONDITIONS = {
   porch36: { altitudeM: 12, airC: 15, waterC: 14, windMS: 3.6 },
 } as const
 
+export type CampaignCondition = keyof typeof CAMPAIGN_CONDITIONS
+
+/** How each simulated set-up is described: fuel by its kind, pot, burner's head and screen. */
+export const CAMPAIGN_KIT = {
+  'narrow-open': { fuel: 'isobutane-propane', lhvMJPerKg: 45.7, pot: { massG: 98, material: 'titanium', diameterMm: 92, finned: false }, head: 'exposed', screen: 'none' },
+  'wide-sheltered': { fuel: 'isobutane-propane', lhvMJPerKg: 45.7, pot: { massG: 140, material: 'aluminium', diameterMm: 128, finned: false }, head: 'sheltered', screen: 'none' },
+  'finned': { fuel: 'isobutane-propane', lhvMJPerKg: 45.7, pot: { massG: 230, material: 'aluminium', diameterMm: 118, finned: true }, head: 'sheltered', screen: 'none' },
+  'spirit-cone': { fuel: 'methanol', lhvMJPerKg: 19.93, pot: { massG: 110, material: 'titanium', diameterMm: 108, finned: false }, head: 'sheltered', screen: 'cone' },
+  'tablet': { fuel: 'hexamine', lhvMJPerKg: 28.08, pot: { massG: 92, material: 'titanium', diameterMm: 100, finned: false }, head: 'exposed', screen: 'wrap' },
+} as const satisfies Record<CampaignSetup, unknown>
+
 /** Standard deviations of the campaign's scatter. */
 export const CAMPAIGN_SCATTER = { startK: 2, leastStartC: 0.5, airK: 1, windMS: 0.15, pressure: 0.004, valve: 0.03, fuel: 0.012, callS: 2.5, water: 0.004, probeK: 0.15 } as const
 export const CAMPAIGN_WATER_KG = 0.4732

@@ -1,52 +1,75 @@
 /** The normaliser tried on simulated stoves, which know more physics than it does and share no code with it. */
 import { describe, expect, it } from 'vitest'
-import { stationPressureFromAltitude } from '../../core/air/pressure'
 import type { RunAnswer } from '../../core/formats/answer'
 import { reduce } from '../../core/reduce'
-import { CAMPAIGN_CONDITIONS, CAMPAIGN_SETUPS, CAMPAIGN_WATER_KG, type CampaignSetup } from '../../core/simulate/campaign'
-import { simulateRun } from '../../core/simulate/stove'
+import { CAMPAIGN_CONDITIONS, CAMPAIGN_KIT, CAMPAIGN_SETUPS, type CampaignCondition, type CampaignSetup } from '../../core/simulate/campaign'
+import { campaignRun, campaignTruth, type CampaignRun } from '../../core/simulate/campaignRun'
+import { seededRandom } from '../../core/simulate/random'
 import { readReduceRequest } from '../../shared/reduceRequest'
 
-const POTS: Record<CampaignSetup, { massG: number, material: string, diameterMm: number, finned: boolean, fuel: string, screen: string }> = {
-  'narrow-open': { massG: 98, material: 'titanium', diameterMm: 92, finned: false, fuel: 'isobutane-propane', screen: 'none' },
-  'wide-sheltered': { massG: 140, material: 'aluminium', diameterMm: 128, finned: false, fuel: 'isobutane-propane', screen: 'none' },
-  'finned': { massG: 230, material: 'aluminium', diameterMm: 118, finned: true, fuel: 'isobutane-propane', screen: 'none' },
-  'spirit-cone': { massG: 110, material: 'titanium', diameterMm: 108, finned: false, fuel: 'methanol', screen: 'cone' },
-  'tablet': { massG: 92, material: 'titanium', diameterMm: 100, finned: false, fuel: 'hexamine', screen: 'wrap' },
-}
-const CALM = ['store', 'hut', 'rim', 'saddle'] as const
+const SETUPS = Object.keys(CAMPAIGN_SETUPS) as CampaignSetup[]
+const CONDITIONS = Object.keys(CAMPAIGN_CONDITIONS) as CampaignCondition[]
+const TRUTH = Object.fromEntries(SETUPS.map(name => [name, campaignTruth(name)])) as Record<CampaignSetup, number>
 
-function burned(name: CampaignSetup, { altitudeM, airC, waterC }: { altitudeM: number, airC: number, waterC: number }) {
-  return simulateRun(CAMPAIGN_SETUPS[name], { waterKg: CAMPAIGN_WATER_KG, startC: waterC, airC, pressurePa: stationPressureFromAltitude(altitudeM), windMS: 0, setting: 1, lid: true })
+/** As the contract's document has it, with the contract's default uncertainties. */
+function documentOf({ setup, altitudeM, airC, windMS, startC, waterG, usedG, callS, endC, endS }: CampaignRun, id: number) {
+  const { fuel, lhvMJPerKg, pot, head, screen } = CAMPAIGN_KIT[setup]
+  return {
+    id: String(id), setup, place: { altitudeM, airC, windMS }, water: { massG: waterG, startC, endC: callS === null ? endC : null }, pot, lid: true, screen, burner: { head },
+    fuel: { kind: fuel, lhvMJPerKg, usedG, scaleResolutionG: 0.1 }, events: [{ kind: 'potOn', s: 0 }, callS === null ? { kind: 'gaveUp', s: endS } : { kind: 'rollingBoil', s: callS }],
+  }
 }
 
-function normalised(name: CampaignSetup, at: (typeof CALM)[number]): RunAnswer {
-  const conditions = CAMPAIGN_CONDITIONS[at]
-  const { boilS, fuelG } = burned(name, conditions)
-  const { fuel, screen, ...pot } = POTS[name]
-  const read = readReduceRequest({ format: 'vulcanum-reduce', version: 1, runs: [{
-    id: at, setup: name, place: { stationPressureHPa: stationPressureFromAltitude(conditions.altitudeM) / 100, airC: conditions.airC, windMS: 0 }, water: { massG: CAMPAIGN_WATER_KG * 1000, startC: conditions.waterC },
-    pot, lid: true, screen, burner: { head: 'exposed' }, fuel: { kind: fuel, usedG: fuelG, scaleResolutionG: 0.1 }, events: [{ kind: 'potOn', s: 0 }, { kind: 'rollingBoil', s: boilS }],
-  }] })
+function campaign(seed: number): RunAnswer[] {
+  const random = seededRandom(seed)
+  const runs = SETUPS.flatMap(setup => CONDITIONS.flatMap(condition => [0, 1, 2].map(() => campaignRun(setup, condition, random, false))))
+  const read = readReduceRequest({ format: 'vulcanum-reduce', version: 1, runs: runs.map(documentOf) })
   if (!read.ok) throw new Error('not read')
-  return reduce(read.request).runs[0] as RunAnswer
+  return reduce(read.request).runs as RunAnswer[]
 }
 
-describe('simulated stoves in calm, without scatter, from 12 to 2 870 m and 19 to −14 °C', () => {
-  it.each(Object.keys(POTS) as CampaignSetup[])('%s comes within 3 % of its truth at the Standard bench, and k = 2 holds it', (name) => {
-    const truth = burned(name, { altitudeM: 0, airC: 20, waterC: 20 }).fuelG / 0.47405
-    for (const at of CALM) {
-      const { normalisedGPerL, normalisedU } = normalised(name, at)
-      expect(Math.abs(normalisedGPerL! / truth - 1), at).toBeLessThan(0.03)
-      expect(Math.abs(normalisedGPerL! - truth), at).toBeLessThan(2 * normalisedU! + 0.005 * truth)
-    }
+const mean = (values: number[]) => values.reduce((a, b) => a + b, 0) / values.length
+const rms = (values: number[]) => Math.sqrt(mean(values.map(value => value * value)))
+const median = (values: number[]) => [...values].sort((a, b) => a - b)[Math.floor(values.length / 2)]!
+
+function scored(seed: number) {
+  const answers = campaign(seed).filter(answer => answer.normalisedGPerL !== null)
+  const logs = SETUPS.map(name => answers.filter(answer => answer.setup === name).map(answer => Math.log(answer.normalisedGPerL! / TRUTH[name])))
+  const spreads = logs.map(one => Math.sqrt(one.reduce((sum, value) => sum + (value - mean(one)) ** 2, 0) / (one.length - 1)))
+  const held = answers.filter(answer => Math.abs(answer.normalisedGPerL! - TRUTH[answer.setup as CampaignSetup]) <= 2 * answer.normalisedU!)
+  const raw = answers.filter(answer => answer.gPerL !== null).map(answer => Math.log(answer.gPerL! / TRUTH[answer.setup as CampaignSetup]))
+  return { n: answers.length, spread: rms(spreads), off: rms(logs.flat()), held: held.length / answers.length, raw: rms(raw), answers }
+}
+
+describe('the campaign: five set-ups, six conditions, three repeats, with scatter', () => {
+  const scores = Array.from({ length: 20 }, (_, i) => scored(i + 1))
+  // Common practice, no published source: what a careful tester's repeats come to.
+  it('normalised figures spread by at most 1.9 % within a set-up and lie within 2.1 % rms of the truth (median of 20 seeds), raw ones some 30 % off', () => {
+    expect(scores.every(score => score.n === 90)).toBe(true)
+    expect(median(scores.map(score => score.spread))).toBeLessThanOrEqual(0.019)
+    expect(median(scores.map(score => score.off))).toBeLessThanOrEqual(0.021)
+    expect(median(scores.map(score => score.raw))).toBeGreaterThan(0.25)
   })
 
-  it('raw figures lie much further apart than normalised ones', () => {
-    const spread = (values: number[]) => Math.max(...values) / Math.min(...values) - 1
-    for (const name of Object.keys(POTS) as CampaignSetup[]) {
-      const answers = CALM.map(at => normalised(name, at))
-      expect(spread(answers.map(answer => answer.normalisedGPerL!)), name).toBeLessThan(0.75 * spread(answers.map(answer => answer.gPerL!)))
+  it('90 to 99 % of the k = 2 intervals hold the truth', () => {
+    const held = median(scores.map(score => score.held))
+    expect(held).toBeGreaterThanOrEqual(0.90)
+    expect(held).toBeLessThanOrEqual(0.99)
+  })
+
+  it('runs that the wind kept from boiling are normalised by their own series, which the wind rung carries alone where they stalled', () => {
+    const never = scores[0]!.answers.filter(answer => answer.gPerL === null)
+    expect(never.length).toBeGreaterThan(0)
+    for (const answer of never) {
+      expect(answer).toMatchObject({ ended: 'gaveUp', status: 'normalised', fuelToBoilG: null })
+      expect(answer.gPerLPerK!).toBeGreaterThan(0)
+      expect(Math.abs(answer.normalisedGPerL! / TRUTH[answer.setup as CampaignSetup] - 1)).toBeLessThan(0.1)
+    }
+    const stalled = never.filter(answer => answer.flags.some(flag => flag.code === 'stalls'))
+    for (const { ladder, stallsAtC } of stalled) {
+      expect(ladder.slice(0, 3).every(rung => rung.gPerL === null && rung.factor === null)).toBe(true)
+      expect(ladder[3]).toMatchObject({ basis: 'ownSeries', factor: null })
+      expect(stallsAtC!).toBeLessThan(100)
     }
   })
 })
