@@ -14,6 +14,7 @@ export const SOURCES = {
   wbt: 'Published water-boiling test protocols for cook stoves: temperature-corrected specific fuel consumption for a 75 °C rise; boiling point 100 − h/300 °C',
   newton: 'Newton’s law of heating and cooling: one lumped body, linear losses',
   windSeries: 'Useful heat per gram falls exponentially with wind, fitted to the set-up’s own runs by least squares: an empirical law, no published source',
+  boilFinder: 'Vulcanum’s own boil finder: a knee fitted with Cauchy loss, tried on simulated traces (test/core/findBoil.test.ts)',
   leastSquares: 'Draper, Smith, Applied Regression Analysis, 3rd ed. 1998: ordinary least squares, intervals of coefficients and of the line',
   aicc: 'Hurvich, Tsai, Biometrika 76 (1989) 297: Akaike’s criterion corrected for small samples',
   spaldingEvaporation: 'Stefan flow of vapour from a free surface through stagnant air, with a mass-transfer coefficient (any heat and mass transfer text); the coefficient is an estimate',

@@ -1,0 +1,187 @@
+/** The boil in a temperature trace, by its plateau: when it came, how surely, and how far off the probe reads. */
+import { fail, ok, type R } from '../result'
+import { cleanTrace, medianOf, type CleanTrace, type Samples } from './cleanTrace'
+import { fitKnee, kneeResiduals, refineKnee, USUAL_BEND, type Knee, type KneeData } from './kneeFit'
+
+export interface BoilEstimate {
+  /** boiled: a plateau; stalled: it stopped rising well short; near: within 4 K below the boiling point without a plateau, so ask; short: it never came near. */
+  status: 'boiled' | 'stalled' | 'near' | 'short'
+  /** The offset-corrected crossing of T_b − 0.5 K [s]; null: no boil was found. */
+  atS: number | null
+  /** Its standard uncertainty [s]. */
+  u: number | null
+  /** Level of the plateau, or the highest it came [°C]. */
+  levelC: number
+  /** Probe offset, level less boiling point [K], and its standard uncertainty; without a plateau 0 ± 1 K. */
+  offsetK: number
+  offsetU: number
+  /** Heating rate at the boil [K/s]. */
+  slopeKPerS: number | null
+  /** Dips were seen, as when the lid is lifted. */
+  dips: boolean
+  spikes: number
+}
+
+const FEWEST = 6
+const TOP_WINDOW_S = 15
+const TOP_POINTS = 4
+const PLATEAU_POINTS = 4
+const PLATEAU_S = 12
+/** Further from the boiling point no level is a boil [K]. */
+const NEAR_K = 4
+const BELOW_LEVEL_K = 0.5
+/** How much of the rise is fitted: over less, slow wiggles of convection move the knee [K]. */
+const FIT_K = 45
+/** The same where the residuals are wide against the noise: more periods of a wiggle average out. */
+const WIDE_FIT_K = 75
+/** Plateau taken into the fit, at most [s]. */
+const PLATEAU_FIT_S = 180
+const DIP_K = 2
+
+/**
+ * Finds the boil.
+ * @param trace [seconds, °C]
+ * @param boilingC boiling point there [°C]; `lagS`: the probe's known lag, subtracted
+ * @returns a problem where there are too few samples. Source: boilFinder.
+ */
+export function findBoil(trace: readonly (readonly [number, number])[], { boilingC, lagS = 0 }: { boilingC: number, lagS?: number }): R<BoilEstimate> {
+  const clean = cleanTrace(trace, boilingC)
+  if (clean.s.length < FEWEST) return fail({ code: 'trace-too-short', what: 'The trace has too few samples to find a boil in', got: `${clean.s.length} usable`, limit: `at least ${FEWEST}` })
+  const topC = highestRunningMedian(clean)
+  const cut = upToTop(clean, topC)
+  const { knee, data } = fitRobustly(cut, clean, topC)
+  return ok(judge(knee, data, { clean, boilingC, topC, lagS }))
+}
+
+/** Highest median over 15 s (at least 4 points) [°C]. */
+function highestRunningMedian({ s, c }: CleanTrace): number {
+  let top = -Infinity
+  const window = new Float64Array(s.length)
+  // Over a day of plateau, every so many windows tell the top as well.
+  const every = Math.ceil(s.length / TOP_WINDOWS)
+  for (let i = 0, from = 0; i < s.length; i++) {
+    while (s[i]! - s[from]! > TOP_WINDOW_S && i - from + 1 > TOP_POINTS) from++
+    const n = i - from + 1
+    // Not worth sorting a window whose newest point is already lower than the best median by far.
+    if (n < Math.min(TOP_POINTS, s.length) || c[i]! < top - TOP_SKIP_K || i % every !== 0) continue
+    window.set(c.subarray(from, i + 1))
+    top = Math.max(top, medianOf(window.subarray(0, n)))
+  }
+  return top
+}
+
+const TOP_SKIP_K = 8
+const TOP_WINDOWS = 4000
+
+/** What follows the last point near the top (the cooling) is cut. */
+function upToTop({ s, c, stepK, noiseK }: CleanTrace, topC: number): Samples {
+  const nearK = Math.max(1, 1.5 * stepK, 3 * noiseK)
+  let last = s.length - 1
+  while (last > 0 && c[last]! < topC - nearK) last--
+  return { s: s.subarray(0, last + 1), c: c.subarray(0, last + 1) }
+}
+
+/** The last so many kelvin before the top, and so much of the plateau as tells its level. */
+function lastStretch({ s, c }: Samples, topC: number, reachK: number): Samples {
+  const everyS = s.length > 1 ? (s[s.length - 1]! - s[0]!) / (s.length - 1) : 1
+  let reached = 0
+  while (reached < s.length - 1 && c[reached]! < topC - 1.5) reached++
+  let from = reached
+  while (from > 0 && (c[from - 1]! > topC - reachK || (from > 1 && c[from - 2]! > topC - reachK))) from--
+  const endS = s[reached]! + Math.max(PLATEAU_FIT_S, 12 * everyS)
+  let to = reached
+  while (to < s.length && s[to]! <= endS) to++
+  return { s: s.subarray(from, to), c: c.subarray(from, to) }
+}
+
+/** Cauchy loss of scale 1.5 σ, and once more with the scale that the residuals ask for: slow wiggles are not in σ. */
+function fitRobustly(cut: Samples, clean: CleanTrace, topC: number): { knee: Knee | null, data: Samples } {
+  const data = lastStretch(cut, topC, FIT_K)
+  const n = data.s.length
+  if (n < PLATEAU_POINTS) return { knee: null, data }
+  let rising = 0
+  while (rising < n - 1 && data.c[rising]! < topC - 8) rising++
+  const first = fitKnee({ ...data, scaleK: Math.max(1.5 * clean.noiseK, 0.02), bendWeight: 0 }, data.s[rising]! - clean.everyS, data.s[n - 1]!)
+  if (first === null) return { knee: null, data }
+  const spread = 1.4826 * medianOf(kneeResiduals(data, first).map(Math.abs))
+  if (spread <= clean.noiseK * 1.3) return { knee: first, data }
+  const wide = lastStretch(cut, topC, WIDE_FIT_K)
+  const bendWeight = (spread / Math.max(USUAL_BEND.u * first.slopeKPerS, 1e-9)) ** 2
+  const second = refineKnee({ ...wide, scaleK: 1.5 * spread, bendWeight }, first, Math.max(12, 2 * clean.everyS))
+  return second === null ? { knee: first, data } : { knee: second, data: wide }
+}
+
+interface Evidence { clean: CleanTrace, boilingC: number, topC: number, lagS: number }
+
+function judge(knee: Knee | null, data: Samples, { clean, boilingC, topC, lagS }: Evidence): BoilEstimate {
+  const none = (status: BoilEstimate['status']): BoilEstimate =>
+    ({ status, atS: null, u: null, levelC: topC, offsetK: 0, offsetU: 1, slopeKPerS: knee?.slopeKPerS ?? null, dips: false, spikes: clean.spikes })
+  const level = knee !== null && hasPlateau(knee, data, clean)
+  const reachedC = knee !== null && level ? knee.levelC : topC
+  if (knee === null || !level || Math.abs(reachedC - boilingC) > NEAR_K) {
+    if (Math.abs(reachedC - boilingC) <= NEAR_K) return none('near')
+    return none(level ? 'stalled' : 'short')
+  }
+  const residuals = kneeResiduals(data, knee)
+  const dips = countDips(residuals, clean) > 0
+  const before = data.s.findIndex(time => time >= knee.kneeS)
+  const uLevel = Math.hypot(meanUncertainty(residuals.subarray(before), clean), clean.stepK / Math.sqrt(12))
+  const rate = Math.sqrt(knee.slopeKPerS ** 2 + 4 * knee.bend * BELOW_LEVEL_K)
+  // The end of a bent line is known less well than its middle.
+  const uRise = END_LEVERAGE * meanUncertainty(residuals.subarray(0, before), clean)
+  const u = (Math.hypot(uRise, uLevel) / rate + 0.09 * Math.min(clean.everyS, 15)) * (dips ? 3 : 1)
+  return {
+    status: 'boiled', atS: knee.kneeS - timeBelow(knee, BELOW_LEVEL_K) - lagS, u, levelC: knee.levelC, offsetK: knee.levelC - boilingC,
+    offsetU: uLevel, slopeKPerS: rate, dips, spikes: clean.spikes,
+  }
+}
+
+/** How long before the knee the fit lies so far below its level [s]. */
+function timeBelow({ slopeKPerS: b, bend: c }: Knee, belowK: number): number {
+  return (2 * belowK) / (b + Math.sqrt(b * b + 4 * c * belowK))
+}
+
+/** Long enough past the knee, level against the slope at the knee, and below where the rise would have led. */
+function hasPlateau(knee: Knee, { s, c }: Samples, clean: CleanTrace): boolean {
+  const lastS = s[s.length - 1]!
+  const flatS = lastS - knee.kneeS
+  const points = s.filter(time => time >= knee.kneeS).length
+  // The slope just below the level: at the knee itself a bent rise may be flat.
+  const slope = Math.sqrt(knee.slopeKPerS ** 2 + 4 * knee.bend * BELOW_LEVEL_K)
+  if (points < PLATEAU_POINTS || flatS < Math.max(PLATEAU_S, 2 * clean.everyS) || !(slope > 0)) return false
+  const extrapolatedK = knee.slopeKPerS * flatS
+  if (extrapolatedK <= Math.max(1, clean.stepK, 4 * clean.noiseK)) return false
+  return Math.abs(plateauSlope(s, c, knee.kneeS)) < slope / 3
+}
+
+/** Theil's slope between the halves of the plateau [K/s]. */
+function plateauSlope(s: Float64Array, c: Float64Array, kneeS: number): number {
+  const from = s.findIndex(time => time >= kneeS)
+  const middle = Math.floor((from + s.length) / 2)
+  const [firstC, lastC] = [medianOf(c.slice(from, middle)), medianOf(c.slice(middle))]
+  const [firstS, lastS] = [medianOf(s.slice(from, middle)), medianOf(s.slice(middle))]
+  return lastS > firstS ? (lastC - firstC) / (lastS - firstS) : 0
+}
+
+/** Stretches of at least two points well below the fit: a lid that was lifted. */
+function countDips(residuals: Float64Array, { noiseK, stepK }: CleanTrace): number {
+  const deep = -Math.max(DIP_K, 6 * noiseK, 2 * stepK)
+  let dips = 0
+  for (let i = 1; i < residuals.length; i++) if (residuals[i]! < deep && residuals[i - 1]! < deep) dips++
+  return dips
+}
+
+const END_LEVERAGE = 2
+
+/** Uncertainty of a mean of residuals, of which neighbours may go together [K]. */
+function meanUncertainty(residuals: Float64Array, { noiseK }: CleanTrace): number {
+  const n = residuals.length
+  if (n === 0) return noiseK
+  let [squares, together] = [0, 0]
+  for (let i = 0; i < n; i++) {
+    squares += residuals[i]! ** 2
+    if (i > 0) together += residuals[i]! * residuals[i - 1]!
+  }
+  const correlation = squares > 0 ? Math.min(0.95, Math.max(0, together / squares)) : 0
+  return (Math.max(noiseK, Math.sqrt(squares / n)) / Math.sqrt(n)) * Math.sqrt((1 + correlation) / (1 - correlation))
+}
