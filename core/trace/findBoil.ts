@@ -1,7 +1,7 @@
 /** The boil in a temperature trace, by its plateau: when it came, how surely, and how far off the probe reads. */
 import { fail, ok, type R } from '../result'
 import { cleanTrace, medianOf, type CleanTrace, type Samples } from './cleanTrace'
-import { fitKnee, kneeResiduals, refineKnee, USUAL_BEND, type Knee, type KneeData } from './kneeFit'
+import { fitKnee, kneeResiduals, refineKnee, USUAL_BEND, type Knee } from './kneeFit'
 
 export interface BoilEstimate {
   /** boiled: a plateau; stalled: it stopped rising well short; near: within 4 K below the boiling point without a plateau, so ask; short: it never came near. */
@@ -35,7 +35,7 @@ const FIT_K = 45
 /** The same where the residuals are wide against the noise: more periods of a wiggle average out. */
 const WIDE_FIT_K = 75
 /** Plateau taken into the fit, at most [s]. */
-const PLATEAU_FIT_S = 180
+const PLATEAU_FIT_S = 120
 const DIP_K = 2
 
 /**
@@ -56,18 +56,30 @@ export function findBoil(trace: readonly (readonly [number, number])[], { boilin
 /** Highest median over 15 s (at least 4 points) [°C]. */
 function highestRunningMedian({ s, c }: CleanTrace): number {
   let top = -Infinity
-  const window = new Float64Array(s.length)
   // Over a day of plateau, every so many windows tell the top as well.
   const every = Math.ceil(s.length / TOP_WINDOWS)
   for (let i = 0, from = 0; i < s.length; i++) {
     while (s[i]! - s[from]! > TOP_WINDOW_S && i - from + 1 > TOP_POINTS) from++
-    const n = i - from + 1
     // Not worth sorting a window whose newest point is already lower than the best median by far.
-    if (n < Math.min(TOP_POINTS, s.length) || c[i]! < top - TOP_SKIP_K || i % every !== 0) continue
-    window.set(c.subarray(from, i + 1))
-    top = Math.max(top, medianOf(window.subarray(0, n)))
+    if (i - from + 1 < Math.min(TOP_POINTS, s.length) || c[i]! < top - TOP_SKIP_K || i % every !== 0) continue
+    top = Math.max(top, medianOfWindow(c, from, i))
   }
   return top
+}
+
+/** Of a handful of neighbours: sorted by insertion, which for so few beats a library's sort. */
+function medianOfWindow(c: Float64Array, from: number, to: number): number {
+  const sorted: number[] = []
+  for (let i = from; i <= to; i++) {
+    let j = sorted.length
+    while (j > 0 && sorted[j - 1]! > c[i]!) {
+      sorted[j] = sorted[j - 1]!
+      j--
+    }
+    sorted[j] = c[i]!
+  }
+  const half = sorted.length >> 1
+  return sorted.length % 2 === 1 ? sorted[half]! : (sorted[half - 1]! + sorted[half]!) / 2
 }
 
 const TOP_SKIP_K = 8

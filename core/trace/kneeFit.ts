@@ -26,11 +26,11 @@ export interface KneeData {
 /** bend/slope of a pot heated by Newton's law, (K/C)/2 [1/s]. Source: estimate. */
 export const USUAL_BEND = { value: 2.5e-4, u: 0.8e-4 }
 
-const STARTS = 20
+const STARTS = 16
 const GOLDEN = (Math.sqrt(5) - 1) / 2
-const GOLDEN_STEPS = 14
+const GOLDEN_STEPS = 12
 /** The walk over the starts needs no more points than this. */
-const WALK_POINTS = 80
+const WALK_POINTS = 64
 
 /**
  * Fits y = min(a + b·x − c·x², L), c ≥ 0, held at its maximum. For a given knee the rest is linear, so the knee alone is searched:
@@ -42,7 +42,8 @@ export function fitKnee(data: KneeData, fromS: number, toS: number): Knee | null
   const thin = thinned(data)
   const step = (toS - fromS) / STARTS
   let best: Knee | null = null
-  for (let i = 0; i <= STARTS; i++) best = better(best, fitAt(thin, fromS + i * step, new Float64Array(thin.s.length).fill(1), 3))
+  const weights = new Float64Array(thin.s.length)
+  for (let i = 0; i <= STARTS; i++) best = better(best, fitAt(thin, fromS + i * step, weights.fill(1), 3))
   return best === null ? null : refineKnee(data, best, step)
 }
 
@@ -92,13 +93,20 @@ interface Shape { level: number, slope: number, bend: number }
 
 /** Level, slope and bend by weighted least squares; a slope or bend that comes out negative is taken out. */
 function linearFit({ s, c, bendWeight }: KneeData, kneeS: number, weights: Float64Array): Shape | null {
-  let [w0, w1, w2, w3, w4, y0, y1, y2] = [0, 0, 0, 0, 0, 0, 0, 0]
+  let w0 = 0
+  let w1 = 0
+  let w2 = 0
+  let w3 = 0
+  let w4 = 0
+  let y0 = 0
+  let y1 = 0
+  let y2 = 0
   for (let i = 0; i < s.length; i++) {
     const w = weights[i]!
-    const tau = Math.max(0, kneeS - s[i]!)
+    const tau = kneeS - s[i]!
     w0 += w
     y0 += w * c[i]!
-    if (tau === 0) continue
+    if (tau <= 0) continue
     const t2 = tau * tau
     w1 += w * tau
     w2 += w * t2

@@ -29,13 +29,13 @@ function read(samples: { s: number, waterC: number }[], how: Unclean, random: Ra
   const gaps = Array.from({ length: how.dropouts }, (): [number, number] => [endS * random.uniform(), 5 + 10 * random.uniform()]).map(([from, long]): [number, number] => [from, from + long])
   // Lids are lifted to look, so near the end.
   const dips = Array.from({ length: how.dips }, (): [number, number] => [endS - 160 * random.uniform(), 8]).map(([from, long]): [number, number] => [from, from + long])
-  const [period, phase] = [4 + 8 * random.uniform(), 6.28 * random.uniform()]
+  const [period, phase] = [3 + 6 * random.uniform(), 6.28 * random.uniform()]
   const boils = Math.max(...samples.map(sample => sample.waterC)) - 0.3
   const trace: Trace = []
   for (let s = random.uniform() * how.everyS; s <= endS; s += how.everyS) {
     const { waterC } = samples[Math.min(samples.length - 1, Math.round(s / 0.25))]!
     if (within(gaps, s)) continue
-    // Convection's wiggles, peak to peak, of 4 to 12 s; a rolling boil stirs them out.
+    // Convection's wiggles, peak to peak, of 3 to 9 s; a rolling boil stirs them out.
     const wiggle = waterC < boils ? (how.wiggleK / 2) * Math.sin((6.283 * s) / period + phase) : 0
     const spike = random.uniform() < how.spikes ? (random.uniform() < 0.5 ? -1 : 1) * (8 + 30 * random.uniform()) : 0
     const value = waterC + how.offsetK + wiggle + how.noiseK * random.normal() + spike - (within(dips, s) ? 5 : 0)
