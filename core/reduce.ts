@@ -1,6 +1,7 @@
 /** One document in, one document out: the table of contents of the core. */
 import type { ReduceAnswer, RunAnswer, SetupAnswer } from './formats/answer'
 import type { ReduceRequest, RunDocument, UnreadableRun } from './formats/document'
+import { LOSS_ESTIMATE } from './heating/loss'
 import { answerRun } from './reduce/answerRun'
 import { figureRun } from './reduce/figureRun'
 import { setupSeries, type SetupSeries } from './reduce/setupSeries'
@@ -17,11 +18,27 @@ export function reduce(request: ReduceRequest, { workings = false }: { workings?
   const answers = new Map<RunDocument | UnreadableRun, RunAnswer>()
   const readable = request.runs.flatMap(run => ('error' in run ? [] : [takeRun(run, request, workings)]))
   const setups = groupsOf(readable).flatMap((members) => {
-    const series = setupSeries(members, request, null)
+    const film = ownFilm(members)
+    if (film !== null) for (const { document, prepared } of members) if (document.lossWPerK === null) prepared.run.filmWPerM2K = film.value
+    const series = setupSeries(members, request, film)
     for (const taken of members) answers.set(taken.document, answerRun(taken, figureRun(taken, request, series), request, series))
     return setupOf(members.map(({ document }) => answers.get(document)!), series)
   })
   return { format: 'vulcanum-reduced', version: 1, core: CORE_VERSION, reference: request.reference, runs: request.runs.map(run => ('error' in run ? run : answers.get(run)!)), setups }
+}
+
+/**
+ * The set-up's own cool-downs as a film coefficient, K/(A·(1 + 0.55 v)): so they serve for other fillings and winds, and for the part of the
+ * wall that hot gas bathes while it burns [W/(m²·K)].
+ */
+function ownFilm(members: readonly TakenRun[]): SetupSeries['film'] {
+  const films = members.flatMap(({ readings: { coolDown }, prepared: { run } }) => {
+    if (coolDown === null) return []
+    const areaM2 = (run.lidM2 + run.sideM2) * (1 + run.windSlopePerMS * run.windMS) * (run.closeCone ? LOSS_ESTIMATE.closeConeFactor : 1)
+    return [{ value: coolDown.lossWPerK / areaM2, u: coolDown.u / areaM2 }]
+  })
+  if (films.length === 0) return null
+  return { value: films.reduce((sum, one) => sum + one.value, 0) / films.length, u: Math.hypot(...films.map(one => one.u)) / films.length }
 }
 
 /** By set-up and origin, since a series holds one origin; a run without a set-up stands alone. */

@@ -44,7 +44,7 @@ const boilSchema = mixed().test('boil', ({ value: got }) => `read ${shown(got)},
   if (got === undefined || got === null || BOILS.includes(got as never)) return true
   const target = typeof got === 'object' ? (got as { targetC?: unknown }).targetC : null
   return typeof target === 'number' && target >= L.targetC.min && target <= L.targetC.max
-}).test('plateau', 'read "plateau", which needs the boil finder; this version reads rollingBoil, firstBubbles, probeAtBoil or {"targetC": number}', got => got !== 'plateau')
+})
 
 const envelopeSchema = object({
   format: exactly('vulcanum-reduce'), version: exactly(1),

@@ -2,12 +2,48 @@
 import type { Ending } from '../run/deriveTimes'
 import type { Reference, RungName } from '../normalise/reference'
 import type { Working } from '../explain/working'
+import type { BoilEstimate } from '../trace/findBoil'
+import type { BurnFit } from '../trace/fitHeating'
 import type { UnreadableRun } from './document'
 
 export interface Flag {
   code: string
   severity: 'error' | 'warning' | 'note'
   text: string
+  /** The likeliest slip behind it, or what to look at. */
+  slip?: string
+}
+
+/** What each kind of test measures in its own terms; null where it does not, or a reading is missing. */
+export interface TestFigures {
+  /** Lighting to full flame [s]. */
+  warmUpS: number | null
+  /** All the flame, gaps left out [s]. */
+  burnTimeS: number | null
+  /** Fuel used over all the flame. */
+  burnRateGPerMin: number | null
+  burnRateMlPerMin: number | null
+  /** From the boil to where the water was no longer kept hot [s]. */
+  usefulAfterBoilS: number | null
+  boilsPerLoad: number | null
+  /** Of a test that did not end with a boil [K], and the heat that went in [W]. */
+  riseK: number | null
+  powerIntoWaterW: number | null
+  /** High over low firepower. */
+  turnDownRatio: number | null
+  /** Heat that holds the water at the boil [W]. */
+  holdingPowerW: number | null
+  meltEnergyKJ: number | null
+  /** Until all the snow was water, by the heating model [s]. */
+  toWaterS: number | null
+  pieces: number | null
+  /** Without a flame between burns [s]. */
+  gapsS: number | null
+  /** Wood, as dry wood of the same heat. */
+  dryFuelG: number | null
+  /** From a cool-down. */
+  lossWPerK: number | null
+  lossWPerKU: number | null
 }
 
 export type Basis = 'measured' | 'ownSeries' | 'classDefault' | 'assumed' | 'notInModel'
@@ -63,6 +99,11 @@ export interface RunAnswer {
   normalisedUShared: number | null
   /** What normalisedGPerL owes to each shared input, signed, for +1 standard uncertainty [g/L]: it cancels between runs on one bench. */
   normalisedSharedBy: Record<string, number>
+  test: TestFigures
+  /** What the trace says of the boil; null without a trace that is long enough. */
+  boilFound: BoilEstimate | null
+  /** The heating model fitted to the trace, burn by burn. */
+  traceFit: BurnFit[] | null
   workings?: Record<string, Working>
 }
 

@@ -10,6 +10,7 @@ import type { Figured } from './figureRun'
 import type { Readings } from './readings'
 import type { SetupSeries } from './setupSeries'
 import type { TakenRun } from './takeRun'
+import { testFigures } from './testFigures'
 import { burnRateOf, firepowerOf, tellEfficiency, tellHeatFlow, tellLadder, tellPerLitre } from './told'
 
 export interface Composition {
@@ -37,17 +38,19 @@ export function answerRun(taken: TakenRun, figured: Figured, options: ReduceOpti
   const gPerL = boiled ? finite(own.value) : null
   const normal = rungs.normalisedGPerL === null ? null : combined(budget, FIGURE.afterSupply)
   const stall = stallOf(parts)
+  const firepowerW = firepowerOf(fuelG, flameS, parts)
   const answer: RunAnswer = {
     id: document.id, setup: document.setup, origin: document.origin, kind: document.kind, boilingPointC: readings.boilingC, ended: times.ended,
     stallsAtC: stall.atC, litres, timeToBoilS: boiled && times.clockZeroS !== null ? times.boilS! - times.clockZeroS : null,
     timeToBoilU: !boiled ? null : times.boilFrom === 'call' ? document.uncertainty.boilCallS : readings.foundU,
     boilFrom: boiled ? times.boilFrom : stall.foretold ? 'extrapolated' : null,
     fuelToBoilG: boiled ? fuelG : null, efficiency: finite(eta.value), efficiencyU: finite(eta.value) === null ? null : finite(eta.u),
-    firepowerW: firepowerOf(fuelG, flameS, parts), burnRateGPerMin: burnRateOf(fuelG, flameS, tell), q0W: finite(budget.values[FIGURE.q0]),
+    firepowerW, burnRateGPerMin: burnRateOf(fuelG, flameS, tell), q0W: finite(budget.values[FIGURE.q0]),
     gPerL, gPerLU: gPerL === null ? null : finite(own.u), gPerLPerK: perKelvin(document, readings, run, fuelG),
     normalisedGPerL: rungs.normalisedGPerL, normalisedU: rungs.normalisedU, normalisedTimeS: normal === null ? null : finite(budget.values[FIGURE.normalisedTime]),
     status: rungs.status, missing, ladder: rungs.rungs, flags, normalisedURandom: finite(normal?.uRandom), normalisedUShared: finite(normal?.uShared),
     normalisedSharedBy: normal === null || rungs.normalisedU === null ? {} : sharedEffects(budget, FIGURE.afterSupply),
+    test: testFigures({ document, readings, run, series, firepowerW }), boilFound: readings.found, traceFit: taken.traceFit,
   }
   if (taken.workings === null) return answer
   tellPerLitre(parts)
@@ -68,8 +71,8 @@ function stallOf({ figured: { climbed, stalls }, readings }: Composition): { atC
 }
 
 /** Fuel per litre and degree; of a run without a boil a lower bound, since waiting at a stall adds fuel and no heat. */
-function perKelvin({ water }: RunDocument, { times, litres }: Readings, run: HeatRun, fuelG: number | null): number | null {
-  const endC = times.boilS === null ? water.endC : finite(aimTemperature(run, ownConditions(run)))
+function perKelvin({ water }: RunDocument, { times, litres, endC: lastC }: Readings, run: HeatRun, fuelG: number | null): number | null {
+  const endC = times.boilS === null ? lastC : finite(aimTemperature(run, ownConditions(run)))
   if (fuelG === null || litres === null || endC === null || water.startC === null || endC - water.startC < SMALLEST_RISE_K) return null
   return fuelG / litres / (endC - water.startC)
 }

@@ -2,12 +2,16 @@
 import type { Basis, Flag } from '../formats/answer'
 import type { ReduceOptions, RunDocument } from '../formats/document'
 import { climb, stallsAt, stations, type Climb } from '../normalise/climb'
-import { FIGURE, figuresOf, type FigureOptions } from '../normalise/figures'
+import { densityAt } from '../constants/fuels'
+import { efficiency, FIGURE, figuresOf, type FigureOptions } from '../normalise/figures'
 import { aimTemperature, copyHeatRun, meanOpenEvaporation, ownConditions, type HeatRun } from '../normalise/heatRun'
 import { ladder, type Ladder, type RungInput } from '../normalise/ladder'
 import type { RungName } from '../normalise/reference'
 import { classGamma, windGhost } from '../normalise/windClass'
 import { efficiencyFlags } from '../plausibility/physicalLimit'
+import { slips } from '../plausibility/slips'
+import { unweighedLeftover } from '../run/fuelUsed'
+import type { Readings } from './readings'
 import { problemText, type R } from '../result'
 import { combined, propagate, ratioUncertainty, type Propagation } from '../uncertainty/propagate'
 import { latentHeat } from '../water/liquid'
@@ -30,7 +34,7 @@ export interface Figured {
 const UNCLIMBED: R<Climb> = { ok: false, problem: { code: 'unclimbed', what: 'Not climbed' } }
 
 /** Climbs the ladder with uncertainty; where a reading is missing, only what does not need it. */
-export function figureRun({ document, readings, prepared, climbable }: TakenRun, options: ReduceOptions, series: SetupSeries): Figured {
+export function figureRun({ document, readings, prepared, climbable, traceFit }: TakenRun, options: ReduceOptions, series: SetupSeries): Figured {
   const run = runInSeries(prepared.run, readings.windMS, options, series)
   const climbed = climbable ? climb(run, options.reference, options.model) : null
   const figureOptions = { reference: options.reference, model: options.model, scale: prepared.gapsCost * litreRatio(document, options), evaporatedJ: weighedEvaporation(document) }
@@ -42,7 +46,7 @@ export function figureRun({ document, readings, prepared, climbable }: TakenRun,
   const flags = [
     ...readings.flags, ...prepared.flags, ...startFlags(run, readings.boilingC), ...kindFlags(document), ...balanceFlags(climbed),
     ...(climbed?.ok ? stallFlags(run, { boiled: readings.times.boilS !== null, windMS: readings.windMS, climbed: climbed.value, stalls: stalls!, options }) : []),
-    ...plausibilityFlags(document, run, budget, readings.windMS), ...rungFlags(rungs, readings.windMS),
+    ...plausibilityFlags(document, run, budget, readings, figureOptions), ...flameFlags(traceFit), ...rungFlags(rungs, readings.windMS),
   ]
   return { run, figureOptions, budget, climbed, stalls, rungs, flags, missing: [...new Set([...readings.missing, ...prepared.missing, ...rungs.missing])] }
 }
@@ -136,12 +140,24 @@ function stallFlags(run: HeatRun, { boiled, windMS, climbed, stalls, options }: 
   return flags
 }
 
-function plausibilityFlags(document: RunDocument, run: HeatRun, budget: Propagation<HeatRun>, windMS: number | null): Flag[] {
+function plausibilityFlags(document: RunDocument, run: HeatRun, budget: Propagation<HeatRun>, { windMS, fuel, used }: Readings, options: FigureOptions): Flag[] {
   const eta = combined(budget, FIGURE.efficiency)
-  if (Number.isFinite(eta.value)) return efficiencyFlags(eta.value, eta.u, { burner: document.burner.kind, finned: document.pot.finned, calm: windMS === 0 })
+  if (Number.isFinite(eta.value)) {
+    const evaporatedJ = options.evaporatedJ ?? eta.value * run.fuelKg * run.lhvJPerKg - efficiency(run, 0) * run.fuelKg * run.lhvJPerKg
+    const density = fuel === null ? null : densityAt(fuel, document.place.airC ?? 20)
+    const context = {
+      scaleResolutionG: used === null || document.fuel.usedMl !== null ? null : document.fuel.scaleResolutionG, densityGPerMl: density === null ? null : density / 1000,
+      unweighedLeftoverG: unweighedLeftover(document), waterG: run.waterKg * 1000,
+    }
+    return efficiencyFlags(eta.value, eta.u, { burner: document.burner.kind, finned: document.pot.finned, calm: windMS === 0, slips: () => slips(run, context, changed => efficiency(changed, evaporatedJ)) })
+  }
   if (Number.isNaN(run.lhvJPerKg)) return [{ code: 'heating-value-unknown', severity: 'note', text: 'Heating value of the fuel not known: no efficiency.' }]
   return []
 }
+
+const flameFlags = (traceFit: TakenRun['traceFit']): Flag[] => (traceFit?.some(burn => burn.flameChanged)
+  ? [{ code: 'flame-changed', severity: 'note', text: 'The trace bends away from one even flame: the flame changed, or the pot was disturbed.' }]
+  : [])
 
 function rungFlags({ missing, normalisedGPerL, normalisedU, rungs }: Ladder, windMS: number | null): Flag[] {
   const flags: Flag[] = []

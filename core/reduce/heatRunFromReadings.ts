@@ -27,7 +27,7 @@ const FIRST_BUBBLES_BELOW_K = { value: 6, u: 4 }
 const PLATEAU_BELOW_K = 0.5
 /** Unknown numbers are NaN inside; they come out as null with a missing reading. */
 export function prepareHeatRun(document: RunDocument, readings: Readings, options: ReduceOptions): Prepared {
-  const { place, water, pot } = document
+  const { place, pot } = document
   const flags: Flag[] = []
   const melting = meltingOf(document)
   const waterKg = melting.waterKg
@@ -38,12 +38,12 @@ export function prepareHeatRun(document: RunDocument, readings: Readings, option
   const run: HeatRun = {
     waterKg, startC: melting.startC, airC: place.airC ?? options.reference.airC, pressurePa: readings.pressure?.pressurePa ?? NaN,
     windMS: readings.windMS ?? 0, humidity: place.humidityPct === null ? ASSUMED_HUMIDITY : place.humidityPct / 100,
-    belowBoilK: aim.belowBoilK, targetC: aim.targetC, reachedC: readings.times.boilS === null ? water.endC ?? NaN : null,
+    belowBoilK: aim.belowBoilK, targetC: aim.targetC, reachedC: readings.times.boilS === null ? readings.endC ?? NaN : null,
     heatS: readings.heatS ?? NaN, leadS: readings.leadS, fuelKg: (readings.toEnd?.grams ?? NaN) / 1000, potJPerK: capacity.jPerK,
     lidM2: areas.lidM2, sideM2: areas.sideM2, closeCone: document.screen === 'cone', filmWPerM2K: LOSS_ESTIMATE.filmWPerM2K.value,
     sideShare: LOSS_ESTIMATE.sideShare.value, windSlopePerMS: LOSS_ESTIMATE.windSlopePerMS.value, lossWPerK: document.lossWPerK?.value ?? null,
     thetaK: options.theta.value, gamma: NaN, windExponent: 1, meltJ: melting.meltJ, supplyFactor: 1, evaporationScale: open ? 1 : 0, lidVapourW: null, altitudeFactor: 1,
-    lhvJPerKg: (document.fuel.lhvMJPerKg ?? readings.fuel?.lowerHeatingValue.value ?? NaN) * 1e6, enthalpy: defaultEnthalpy,
+    lhvJPerKg: heatingValue(document, readings) * 1e6, enthalpy: defaultEnthalpy,
   }
   flags.push(...melting.flags, ...assumptionFlags(document, { capacity, areas, open, readings }))
   const whole = asOneBurn(run, readings, flags)
@@ -65,6 +65,14 @@ function asOneBurn(run: HeatRun, { spansS }: Readings, flags: Flag[]): { run: He
   return { run: { ...run, heatS: unbroken.value, fuelKg: run.fuelKg * share }, gapsCost: 1 / share }
 }
 
+/** Gas drawn as a liquid brings the heat of its own evaporation along, which the burner pays [MJ/kg]. Source: formation. */
+const LIQUID_FED_GAS = -0.36
+
+function heatingValue({ fuel, burner }: RunDocument, readings: Readings): number {
+  const liquidFed = burner.kind === 'liquid-pressure' && readings.fuel?.form === 'gas'
+  return fuel.lhvMJPerKg ?? (readings.fuel?.lowerHeatingValue.value ?? NaN) + (liquidFed ? LIQUID_FED_GAS : 0)
+}
+
 function missingFor(document: RunDocument, readings: Readings): string[] {
   const missing: string[] = []
   const snow = document.water.snowG !== null
@@ -73,7 +81,7 @@ function missingFor(document: RunDocument, readings: Readings): string[] {
   if (readings.pressure === null) missing.push('place.altitudeM')
   if (readings.times.potOnS === null) missing.push('events.potOn')
   if (readings.times.boilS === null && readings.times.endedS === null) missing.push('events.rollingBoil')
-  if (readings.times.boilS === null && readings.times.endedS !== null && document.water.endC === null) missing.push('water.endC')
+  if (readings.times.boilS === null && readings.times.endedS !== null && readings.endC === null) missing.push('water.endC')
   return missing
 }
 

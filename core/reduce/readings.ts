@@ -8,7 +8,12 @@ import type { ReduceOptions, RunDocument } from '../formats/document'
 import { burnsAndGaps, flameTimeBetween } from '../run/burns'
 import { deriveTimes, type DerivedTimes } from '../run/deriveTimes'
 import { fuelToBoil, type FuelToBoil } from '../run/fuelToBoil'
+import { equivalentDryWood, type DryWood } from '../run/dryWood'
 import { fuelUsed, type FuelUsed } from '../run/fuelUsed'
+import { findBoil, type BoilEstimate } from '../trace/findBoil'
+import { fitCoolDown, type LossEstimate } from '../trace/fitCoolDown'
+import { potHeatCapacity } from '../heating/pot'
+import { WATER_SPECIFIC_HEAT } from '../constants/physical'
 import { boilingPointFromPressure, BOILING_VALIDITY_PA } from '../water/saturation'
 import { litresFromMass, DENSITY_20C } from '../water/liquid'
 import { formatClock } from '../quantity/format'
@@ -32,8 +37,16 @@ export interface Readings {
   spansS: number[]
   /** Of it, flame [s]. */
   burnS: number
-  /** Standard uncertainty of a boil seen in the trace [s]; null: none was. */
+  /** What the trace says of the boil; null without one that is long enough. */
+  found: BoilEstimate | null
+  /** Standard uncertainty of a boil that was taken from the trace [s]; null: none was. */
   foundU: number | null
+  /** Last temperature of a run without a boil: read, else the trace's [°C]. */
+  endC: number | null
+  /** Wood as dry wood; null: other fuel. */
+  dryWood: DryWood | null
+  /** Heat loss by this run's own cool-down. */
+  coolDown: LossEstimate | null
   /** Lighting to pot-on [s]. */
   leadS: number
   litres: number | null
@@ -49,10 +62,13 @@ export function readRun(document: RunDocument, options: ReduceOptions, tell?: Te
   const boilingC = pressure === null ? null : boilingPointFromPressure(pressure.pressurePa)
   if (pressure !== null && boilingC !== null) tellBoilingPoint(pressure, boilingC, place, tell)
   const windMS = place.windMS === null ? null : windAtPot(place.windMS, place.windHeightM)
-  const times = deriveTimes(document.events, document.trace, { clock: options.clock, boil: options.boil, boilingC, plateauS: null })
-  flags.push(...timeFlags(times, options))
+  const found = boilInTrace(document.trace, boilingC)
+  const times = deriveTimes(document.events, document.trace, { clock: options.clock, boil: options.boil, boilingC, plateauS: found?.atS ?? null })
+  flags.push(...timeFlags(times, options), ...boilFlags(document, found))
   const fuel = document.fuel.kind === null ? null : fuelOfKind(document.fuel.kind)
-  const used = fuelUsed(document.fuel, document.events, fuel, place.airC)
+  const weighed = fuelUsed(document, fuel, place.airC)
+  const dryWood = weighed === null || fuel?.form !== 'wood' ? null : equivalentDryWood(weighed.grams, { ...document.fuel, boilingC, airC: place.airC })
+  const used = weighed === null || dryWood === null ? weighed : asDryWood(weighed, dryWood, document)
   if (used === null) missing.push('fuel.usedG')
   else {
     flags.push(...used.flags)
@@ -64,7 +80,70 @@ export function readRun(document: RunDocument, options: ReduceOptions, tell?: Te
   if (used !== null && toEnd !== null) tellFuelToBoil(used, toEnd, times, tell)
   const litres = litresOf(document, options, missing, tell)
   const spansS = heatS === null ? [] : burnsAndGaps(times.burns, times.potOnS!, times.potOnS! + heatS)
-  return { pressure, boilingC, windMS, times, fuel, used, toEnd, heatS, spansS, burnS: spansS.reduce((sum, span, i) => (i % 2 === 0 ? sum + span : sum), 0), foundU: null, leadS, litres, flags, missing }
+  return { pressure, boilingC, windMS, times, fuel, used, toEnd, heatS, spansS, burnS: spansS.reduce((sum, span, i) => (i % 2 === 0 ? sum + span : sum), 0), found, foundU: traceBoilU(document, times, found, options), endC: lastTemperature(document, times), dryWood, coolDown: coolDownOf(document, boilingC), leadS, litres, flags, missing }
+}
+
+/** Fewer samples are readings, not a trace. */
+const FEWEST_SAMPLES = 12
+
+function boilInTrace(trace: RunDocument['trace'], boilingC: number | null): BoilEstimate | null {
+  if (boilingC === null || trace.length < FEWEST_SAMPLES) return null
+  const result = findBoil(trace, { boilingC })
+  return result.ok ? result.value : null
+}
+
+/** A call and a trace further apart are shown both, and asked about [s]. */
+const DISAGREE_S = 10
+
+function boilFlags({ events, kind }: RunDocument, found: BoilEstimate | null): Flag[] {
+  if (found === null || kind === 'coolDown') return []
+  const call = events.find(event => event.kind === 'rollingBoil')?.s ?? null
+  if (found.atS !== null && call !== null && Math.abs(call - found.atS) > DISAGREE_S) {
+    return [{ code: 'boil-calls-disagree', severity: 'warning', text: `You called ${formatClock(call)}; the trace says ${formatClock(found.atS)}. Which?` }]
+  }
+  if (found.status === 'near' && call === null) return [{ code: 'boil-near', severity: 'note', text: `The trace comes within 4 K of the boiling point (${found.levelC.toFixed(1)} °C) and shows no plateau. Did it boil?` }]
+  if (found.atS !== null && Math.abs(found.offsetK) > 2 * Math.max(found.offsetU, 0.3)) {
+    return [{ code: 'probe-offset', severity: 'note', text: `The probe reads ${Math.abs(found.offsetK).toFixed(1)} K ${found.offsetK < 0 ? 'low' : 'high'} at the boil.` }]
+  }
+  return []
+}
+
+/** By the finder for a plateau; for a crossing, the thermometer's uncertainty over the slope there [s]. */
+function traceBoilU({ trace, uncertainty }: RunDocument, { boilS, boilFrom }: DerivedTimes, found: BoilEstimate | null, { boil }: ReduceOptions): number | null {
+  if (boilS === null || boilFrom !== 'trace') return null
+  if (boil === 'plateau') return found?.u ?? null
+  const before = trace.filter(([s]) => s >= boilS - CROSSING_S && s <= boilS)
+  const slope = before.length < 2 ? 0 : (before.at(-1)![1] - before[0]![1]) / (before.at(-1)![0] - before[0]![0])
+  return slope > 0 ? uncertainty.startC / slope : null
+}
+const CROSSING_S = 30
+
+/** Read, else the trace's last sample within five seconds of the end. */
+function lastTemperature({ water, trace }: RunDocument, { endedS }: DerivedTimes): number | null {
+  if (water.endC !== null || endedS === null) return water.endC
+  const near = trace.filter(([s]) => Math.abs(s - endedS) <= NEAR_END_S)
+  return near.length === 0 ? null : near.at(-1)![1]
+}
+const NEAR_END_S = 5
+
+/** Fuel, by dry wood of the same heat: its uncertainty shrinks alike. */
+function asDryWood(weighed: FuelUsed, { grams, perGram, charAsWoodG, flags }: DryWood, { fuel }: RunDocument): FuelUsed {
+  return {
+    ...weighed, grams, uRandomG: weighed.uRandomG * perGram, uScaleG: weighed.uScaleG * perGram, flags: [...weighed.flags, ...flags], formula: `(${weighed.formula}) · {dry} − {char}`, source: 'wbt',
+    inputs: [...weighed.inputs, ['dry', `Dry wood per gram at ${fuel.moisturePct ?? 0} % moisture`, perGram, ''], ['char', 'Char, as dry wood', charAsWoodG, 'g']],
+  }
+}
+
+function coolDownOf(document: RunDocument, boilingC: number | null): LossEstimate | null {
+  if (document.kind !== 'coolDown' || document.water.massG === null || document.place.airC === null) return null
+  const capacity = potHeatCapacity(document.pot.massG === null ? null : document.pot.massG / 1000, document.pot.material)
+  const waterKg = document.water.massG / 1000
+  const out = document.events.filter(event => ['flameOut', 'shutOff', 'snuffed'].includes(event.kind)).map(event => event.s)
+  const fit = fitCoolDown(document.trace, {
+    capacityJPerK: waterKg * WATER_SPECIFIC_HEAT.value + capacity.jPerK, capacityU: Math.hypot(capacity.u, (document.uncertainty.waterG / 1000) * WATER_SPECIFIC_HEAT.value),
+    airC: document.place.airC, airU: document.uncertainty.airC, boilingC: boilingC ?? 100, fromS: out.length === 0 ? -Infinity : Math.max(...out),
+  })
+  return fit.ok ? fit.value : null
 }
 
 function readPressure({ place, uncertainty }: RunDocument, flags: Flag[], missing: string[]): StationPressure | null {
@@ -99,8 +178,8 @@ function tellBoilingPoint(pressure: StationPressure, boilingC: number, place: Ru
 
 function tellFuelUsed(used: FuelUsed, tell?: Tell): void {
   tell?.({
-    path: 'usedG', title: 'Fuel used', value: used.grams, unit: 'g', formula: used.formula, source: 'gumResolution',
-    inputs: used.inputs.map(([symbol, name, value, unit]) => ({ symbol, name, value, unit, from: 'measured' as const })),
+    path: 'usedG', title: 'Fuel used', value: used.grams, unit: 'g', formula: used.formula, source: used.source,
+    inputs: used.inputs.map(([symbol, name, value, unit]) => ({ symbol, name, value, unit, from: symbol === 'dry' || symbol === 'char' ? 'computed' as const : 'measured' as const })),
     note: `Standard uncertainty of the weighings ${used.uRandomG.toFixed(3)} g.`,
   })
 }

@@ -3,13 +3,16 @@ import type { Tell, Working } from '../explain/working'
 import type { ReduceOptions, RunDocument } from '../formats/document'
 import { aimTemperature, ownConditions, type HeatRun } from '../normalise/heatRun'
 import { prepareHeatRun } from './heatRunFromReadings'
-import { readRun } from './readings'
+import { WATER_SPECIFIC_HEAT } from '../constants/physical'
+import { fitHeating, type BurnFit } from '../trace/fitHeating'
+import { readRun, type Readings } from './readings'
 import type { Member } from './setupSeries'
 
 /** Kinds whose time and fuel to the boil are normalised; the others have figures of their own. */
 export const NORMALISED_KINDS: readonly string[] = ['boil', 'boilBurnOut', 'fed', 'wood', 'snow']
 
 export interface TakenRun extends Member {
+  traceFit: BurnFit[] | null
   workings: Record<string, Working> | null
   tell: Tell | undefined
 }
@@ -21,7 +24,19 @@ export function takeRun(document: RunDocument, options: ReduceOptions, withWorki
   const prepared = prepareHeatRun(document, readings, options)
   const climbable = NORMALISED_KINDS.includes(document.kind) && prepared.missing.length === 0 && prepared.run.heatS > 0
     && prepared.run.fuelKg > 0 && !startsAboveAim(prepared.run)
-  return { document, readings, prepared, climbable, workings, tell }
+  return { document, readings, prepared, climbable, workings, tell, traceFit: traceFitOf(document, readings, prepared.run) }
+}
+
+/** Fewer samples are readings, not a trace. */
+const FEWEST_SAMPLES = 12
+
+function traceFitOf({ trace, kind }: RunDocument, { times, boilingC }: Readings, run: HeatRun): BurnFit[] | null {
+  if (trace.length < FEWEST_SAMPLES || kind === 'coolDown' || boilingC === null || times.potOnS === null || Number.isNaN(run.waterKg) || Number.isNaN(run.startC)) return null
+  const potOnS = times.potOnS
+  const burns = times.burns.map(({ startS, endS }) => ({ startS: Math.max(startS, potOnS), endS: endS ?? Infinity }))
+  const capacityJPerK = run.waterKg * WATER_SPECIFIC_HEAT.value + run.potJPerK
+  const fit = fitHeating(trace, { capacityJPerK, airC: run.airC, boilingC, burns: burns.length === 0 ? [{ startS: potOnS, endS: Infinity }] : burns })
+  return fit.ok ? fit.value.burns : null
 }
 
 /** True also where either is not known. */

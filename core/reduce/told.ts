@@ -25,10 +25,10 @@ export function burnRateOf(fuelG: number | null, flameS: number | null, tell?: T
 }
 
 /** Heat in the fuel over flame time [W]. */
-export function firepowerOf(fuelG: number | null, flameS: number | null, { document, readings, tell }: Composition): number | null {
+export function firepowerOf(fuelG: number | null, flameS: number | null, { document, figured: { run }, tell }: Composition): number | null {
   const { lhvMJPerKg } = document.fuel
-  const lhv = lhvMJPerKg ?? readings.fuel?.lowerHeatingValue.value ?? null
-  if (fuelG === null || flameS === null || lhv === null) return null
+  const lhv = run.lhvJPerKg / 1e6
+  if (fuelG === null || flameS === null || Number.isNaN(lhv)) return null
   const value = (fuelG * lhv * 1000) / flameS
   tell?.({
     path: 'firepowerW', title: 'Firepower', value, unit: 'W', formula: '{m} · {LHV} · 1000 / {t_flame}', source: 'wbt',

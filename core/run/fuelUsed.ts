@@ -1,5 +1,6 @@
 /** Fuel used, by whichever way it was measured: a difference of weighings, a volume, or a load. */
 import { densityAt, type Fuel } from '../constants/fuels'
+import type { SourceKey } from '../constants/sources'
 import type { Flag } from '../formats/answer'
 import type { RunDocument } from '../formats/document'
 import type { RunEvent } from './events'
@@ -19,6 +20,7 @@ export interface FuelUsed {
   formula: string
   /** Inputs of the formula: symbol, name, value, unit. */
   inputs: [string, string, number, string][]
+  source: SourceKey
   flags: Flag[]
 }
 
@@ -37,20 +39,30 @@ const differenceU = (resolutionG: number): number => (Math.SQRT2 * resolutionG) 
  * Fuel used in the whole run [g], or null when it was not measured.
  * @param airC air temperature, for the density of liquid fuel and for a scale in the cold; null: 20 °C
  */
-export function fuelUsed(document: RunDocument['fuel'], events: readonly RunEvent[], fuel: Fuel | null, airC: number | null): FuelUsed | null {
-  const way = byDifference(document, events) ?? byVolume(document, fuel, airC)
+export function fuelUsed({ fuel: document, events, kind }: RunDocument, fuel: Fuel | null, airC: number | null): FuelUsed | null {
+  const way = byDifference(document, events, kind === 'fed') ?? byVolume(document, fuel, airC)
   if (way === null) return null
   const coldU = airC !== null && airC < 0 && way.formula !== '{V} · {ρ}' ? COLD_SCALE_U_G : 0
-  return { ...way, uRandomG: Math.hypot(way.uG, coldU), uScaleG: document.scaleAccuracyG ?? 0 }
+  return { ...way, source: 'gumResolution', uRandomG: Math.hypot(way.uG, coldU), uScaleG: document.scaleAccuracyG ?? 0 }
 }
 
-function byDifference(document: RunDocument['fuel'], events: readonly RunEvent[]): Way | null {
+/** The last piece fed, whose rest was not weighed [g]; null: it was, or nothing was fed. */
+export function unweighedLeftover({ fuel, events, kind }: Pick<RunDocument, 'fuel' | 'events' | 'kind'>): number | null {
+  if (kind !== 'fed' || fuel.leftoverG !== null || fuel.usedG !== null) return null
+  const fed = events.filter(event => event.kind === 'fuelAdded').sort((a, b) => a.s - b.s)
+  return fed.at(-1)?.massG ?? fuel.loadG
+}
+
+function byDifference(document: RunDocument['fuel'], events: readonly RunEvent[], fed: boolean): Way | null {
   const { usedG, beforeG, afterG, leftoverG, loadG, scaleResolutionG } = document
   const addedG = events.reduce((sum, event) => sum + (event.kind === 'fuelAdded' ? event.massG ?? 0 : 0), 0)
   const flags: Flag[] = scaleResolutionG === null
     ? [{ code: 'scale-resolution-assumed', severity: 'note', text: `Scale resolution not given: assumed ${ASSUMED_RESOLUTION_G} g.` }]
     : []
-  const uG = differenceU(scaleResolutionG ?? ASSUMED_RESOLUTION_G)
+  const restG = fed ? unweighedLeftover({ fuel: document, events: [...events], kind: 'fed' }) : null
+  if (restG !== null) flags.push({ code: 'leftover-not-weighed', severity: 'warning', text: `Leftover not weighed: up to ${restG} g less was burnt. Weigh it dry.` })
+  // Anything between none and all of the last piece may be left: its mean square about none is a third.
+  const uG = Math.hypot(differenceU(scaleResolutionG ?? ASSUMED_RESOLUTION_G), (restG ?? 0) / Math.sqrt(3))
   if (usedG !== null) return { grams: usedG, uG, formula: '{m}', inputs: [['m', 'Fuel used, weighed', usedG, 'g']], flags }
   const left = leftoverG ?? 0
   if (beforeG !== null && afterG !== null) {

@@ -1,0 +1,83 @@
+/** What each kind of test measures in its own terms, besides fuel per litre. */
+import type { TestFigures } from '../formats/answer'
+import type { RunDocument } from '../formats/document'
+import { densityAt } from '../constants/fuels'
+import { evaporationFrom, evaporationPower } from '../heating/evaporation'
+import { heatFlowFromTime, surplus } from '../heating/heatingTime'
+import { aimTemperature, heatingIn, lossCoefficient, ownConditions, sensibleHeat, type HeatRun } from '../normalise/heatRun'
+import { flameTimeBetween } from '../run/burns'
+import type { Readings } from './readings'
+import type { SetupSeries } from './setupSeries'
+
+/** Water so far below its boil no longer counts as kept hot [K]; common practice, also given as 1 °F. */
+const FALLEN_K = 0.5
+
+export interface TestParts {
+  document: RunDocument
+  readings: Readings
+  run: HeatRun
+  series: SetupSeries
+  firepowerW: number | null
+}
+
+const finite = (value: number | null | undefined): number | null => (value !== null && value !== undefined && Number.isFinite(value) ? value : null)
+
+/** Null where a figure is not this test's, or a reading for it is missing. Sources: wbt (firepower, turn-down), newton, commonPractice. */
+export function testFigures(parts: TestParts): TestFigures {
+  const { document, readings, run } = parts
+  const { times, used, fuel } = readings
+  const flameStartS = times.litS ?? times.potOnS
+  const burnTimeS = flameStartS === null || times.flameEndS === null ? null : flameTimeBetween(times.burns, flameStartS, times.flameEndS)
+  const litresPerGram = fuel === null ? null : densityAt(fuel, document.place.airC ?? 20)
+  const endC = document.water.endC ?? readings.endC
+  const simmer = document.kind === 'simmer'
+  const figures: TestFigures = {
+    warmUpS: times.litS !== null && times.bloomedS !== null ? times.bloomedS - times.litS : null,
+    burnTimeS, burnRateGPerMin: burnTimeS === null || used === null || burnTimeS <= 0 ? null : (used.grams / burnTimeS) * 60,
+    burnRateMlPerMin: burnTimeS === null || used === null || litresPerGram === null || burnTimeS <= 0 ? null : (used.grams / burnTimeS) * 60_000 / litresPerGram,
+    usefulAfterBoilS: usefulAfterBoil(parts), boilsPerLoad: finite(used === null || readings.toEnd?.grams == null || times.boilS === null ? null : used.grams / readings.toEnd.grams),
+    riseK: endC === null || document.water.startC === null || times.boilS !== null ? null : endC - document.water.startC,
+    powerIntoWaterW: powerIntoWater(parts, endC), turnDownRatio: simmer && parts.firepowerW !== null && parts.series.highFirepowerW !== null ? parts.series.highFirepowerW / parts.firepowerW : null,
+    holdingPowerW: simmer ? finite(holdingPower(run)) : null,
+    meltEnergyKJ: run.meltJ > 0 ? run.meltJ / 1000 : null, toWaterS: run.meltJ > 0 ? finite(timeToWater(run)) : null,
+    pieces: document.kind === 'fed' ? piecesOf(document) : null, gapsS: readings.spansS.length > 1 ? readings.spansS.reduce((sum, span, i) => (i % 2 === 1 ? sum + span : sum), 0) : null,
+    dryFuelG: readings.dryWood?.grams ?? null, lossWPerK: readings.coolDown?.lossWPerK ?? null, lossWPerKU: readings.coolDown?.u ?? null,
+  }
+  for (const key of Object.keys(figures) as (keyof TestFigures)[]) figures[key] = finite(figures[key])
+  return figures
+}
+
+/** From the boil until the flame left the pot, went out, or the water fell half a degree, whichever came first. */
+function usefulAfterBoil({ readings: { times }, document: { events, trace } }: TestParts): number | null {
+  if (times.boilS === null) return null
+  const boilS = times.boilS
+  const left = events.filter(event => event.kind === 'flameLeftPot' && event.s > boilS).map(event => event.s)
+  const around = trace.filter(([s]) => s >= boilS && s <= boilS + 30).map(([, c]) => c)
+  const levelC = around.length === 0 ? Infinity : [...around].sort((a, b) => a - b)[Math.floor(around.length / 2)]!
+  const fallen = trace.find(([s, c], i) => s > boilS + 30 && c < levelC - FALLEN_K && (trace[i + 1]?.[1] ?? -Infinity) < levelC - FALLEN_K)?.[0]
+  const ends = [...left, ...(times.flameEndS !== null && times.flameEndS > boilS ? [times.flameEndS] : []), ...(fallen === undefined ? [] : [fallen])]
+  return ends.length === 0 ? null : Math.min(...ends) - boilS
+}
+
+/** (m_w·Δh + C_p·ΔT)/t of a test that did not end with a boil. */
+function powerIntoWater({ readings: { heatS, times }, run }: TestParts, endC: number | null): number | null {
+  if (times.boilS !== null || endC === null || heatS === null) return null
+  return finite((run.meltJ + sensibleHeat(run, run.startC, endC)) / heatS)
+}
+
+/** Heat that holds the water at the boil: K_loss·(T_b − T_a) + P_ev. */
+function holdingPower(run: HeatRun): number {
+  const own = ownConditions(run)
+  const boilingC = aimTemperature(run, own)
+  const openW = run.evaporationScale === 0 || run.lidVapourW !== null ? 0 : evaporationPower(evaporationFrom({ areaM2: run.lidM2, pressurePa: run.pressurePa, airC: run.airC, humidity: run.humidity, windMS: run.windMS }, 1, 1), boilingC)
+  return lossCoefficient(run, run.windMS) * (boilingC - run.airC) + openW
+}
+
+/** When all the snow was water, by the heating model [s]. */
+function timeToWater(run: HeatRun): number {
+  const heating = heatingIn(run, ownConditions(run), aimTemperature(run, ownConditions(run)))
+  const flow = heatFlowFromTime(run.heatS, heating)
+  return flow.ok ? run.meltJ / surplus(flow.value.q0W, heating.startC, heating) : NaN
+}
+
+const piecesOf = ({ events, fuel }: RunDocument): number => events.filter(event => event.kind === 'fuelAdded').length + (fuel.loadG === null ? 0 : 1)

@@ -1,0 +1,90 @@
+/** Monte Carlo: the same inputs drawn together, many times, as a check on first order. */
+import { xoroshiro128plus } from 'pure-rand/generator/xoroshiro128plus'
+import { putBack, type UncertainInput } from './propagate'
+
+export interface MonteCarloOptions {
+  /** At least 1; 20 000 for a published figure. */
+  draws: number
+  seed: number
+  /** A working copy of x, which the draws move. */
+  copy?: object
+  /** Called now and then with the share done; true from it stops the draws. */
+  onProgress?: (share: number) => boolean
+}
+
+export interface Distribution {
+  draws: number
+  /** Draws whose result was not finite: it stalled, say. */
+  lost: number
+  mean: number
+  sd: number
+  /** Quantiles at 2.5, 16, 50, 84 and 97.5 %. */
+  quantiles: [number, number, number, number, number]
+  histogram: { from: number, to: number, counts: number[] }
+}
+
+const BINS = 40
+const PROGRESS_EVERY = 2000
+
+/**
+ * Draws every input from a normal distribution and works one result out, `draws` times. Seeded: the same seed, the same numbers.
+ * @param result one number from the inputs
+ * @returns null where it was stopped, or no draw was finite. Source: gumSupplement.
+ */
+export function monteCarlo<X extends object>(result: (x: X) => number, x: X, inputs: readonly UncertainInput<X>[], { draws, seed, copy = { ...x }, onProgress }: MonteCarloOptions): Distribution | null {
+  const normal = normals(seed)
+  const moved = copy as X
+  const values = new Float64Array(draws)
+  let n = 0
+  for (let draw = 0; draw < draws; draw++) {
+    for (let i = 0; i < inputs.length; i++) inputs[i]!.move(moved, inputs[i]!.u * normal())
+    const value = result(moved)
+    if (Number.isFinite(value)) values[n++] = value
+    for (let i = 0; i < inputs.length; i++) putBack(moved, x, inputs[i]!)
+    if (draw % PROGRESS_EVERY === PROGRESS_EVERY - 1 && onProgress?.((draw + 1) / draws) === true) return null
+  }
+  return n === 0 ? null : distributionOf(values.subarray(0, n), draws)
+}
+
+function distributionOf(values: Float64Array, draws: number): Distribution {
+  const n = values.length
+  values.sort()
+  const mean = values.reduce((sum, value) => sum + value, 0) / n
+  const sd = n === 1 ? 0 : Math.sqrt(values.reduce((sum, value) => sum + (value - mean) ** 2, 0) / (n - 1))
+  const quantile = (share: number) => values[Math.min(n - 1, Math.max(0, Math.round(share * n - 0.5)))]!
+  return {
+    draws, lost: draws - n, mean, sd, quantiles: [quantile(0.025), quantile(0.16), quantile(0.5), quantile(0.84), quantile(0.975)],
+    histogram: histogramOf(values, quantile(0.001), quantile(0.999)),
+  }
+}
+
+/** The middle 99.8 %, in even bins. */
+function histogramOf(sorted: Float64Array, from: number, to: number): Distribution['histogram'] {
+  const counts = new Array<number>(BINS).fill(0)
+  const width = (to - from) / BINS
+  for (const value of sorted) if (value >= from && value <= to && width > 0) counts[Math.min(BINS - 1, Math.floor((value - from) / width))]!++
+  return { from, to, counts }
+}
+
+/** Standard normal numbers by Marsaglia's polar method, two at a time. Source: polarMethod. */
+function normals(seed: number): () => number {
+  const generator = xoroshiro128plus(seed)
+  let spare = NaN
+  return () => {
+    if (!Number.isNaN(spare)) {
+      const value = spare
+      spare = NaN
+      return value
+    }
+    for (;;) {
+      // A signed 32-bit integer over 2³¹: evenly in (−1, 1).
+      const u = generator.next() / 2147483648
+      const v = generator.next() / 2147483648
+      const s = u * u + v * v
+      if (s >= 1 || s === 0) continue
+      const factor = Math.sqrt((-2 * Math.log(s)) / s)
+      spare = v * factor
+      return u * factor
+    }
+  }
+}
