@@ -3,7 +3,7 @@ import type { ReduceAnswer, RunAnswer, SetupAnswer } from './formats/answer'
 import type { ReduceRequest, RunDocument, UnreadableRun } from './formats/document'
 import { LOSS_ESTIMATE } from './heating/loss'
 import { answerRun } from './reduce/answerRun'
-import { figureRun } from './reduce/figureRun'
+import { figureRun, type Figured } from './reduce/figureRun'
 import { setupSeries, type SetupSeries } from './reduce/setupSeries'
 import { takeRun, type TakenRun } from './reduce/takeRun'
 import { setupMean } from './statistics/setupMean'
@@ -16,15 +16,35 @@ import { CORE_VERSION } from './version'
  */
 export function reduce(request: ReduceRequest, { workings = false }: { workings?: boolean } = {}): ReduceAnswer {
   const answers = new Map<RunDocument | UnreadableRun, RunAnswer>()
-  const readable = request.runs.flatMap(run => ('error' in run ? [] : [takeRun(run, request, workings)]))
-  const setups = groupsOf(readable).flatMap((members) => {
-    const film = ownFilm(members)
-    if (film !== null) for (const { document, prepared } of members) if (document.lossWPerK === null) prepared.run.filmWPerM2K = film.value
-    const series = setupSeries(members, request, film)
+  const setups = seriesOf(request, workings).flatMap(({ members, series }) => {
     for (const taken of members) answers.set(taken.document, answerRun(taken, figureRun(taken, request, series), request, series))
     return setupOf(members.map(({ document }) => answers.get(document)!), series)
   })
   return { format: 'vulcanum-reduced', version: 1, core: CORE_VERSION, reference: request.reference, runs: request.runs.map(run => ('error' in run ? run : answers.get(run)!)), setups }
+}
+
+export interface RunInSeries {
+  taken: TakenRun
+  figured: Figured
+}
+
+/** One run of a request with its set-up's series, as far as its uncertain inputs: for Monte Carlo. Null where it is not in the request or cannot be read. */
+export function runInSeries(request: ReduceRequest, runId: string): RunInSeries | null {
+  for (const { members, series } of seriesOf(request, false)) {
+    const taken = members.find(({ document }) => document.id === runId)
+    if (taken !== undefined) return { taken, figured: figureRun(taken, request, series) }
+  }
+  return null
+}
+
+/** Every run read, in the set-ups that they are series of. */
+function seriesOf(request: ReduceRequest, workings: boolean): { members: TakenRun[], series: SetupSeries }[] {
+  const readable = request.runs.flatMap(run => ('error' in run ? [] : [takeRun(run, request, workings)]))
+  return groupsOf(readable).map((members) => {
+    const film = ownFilm(members)
+    if (film !== null) for (const { document, prepared } of members) if (document.lossWPerK === null) prepared.run.filmWPerM2K = film.value
+    return { members, series: setupSeries(members, request, film) }
+  })
 }
 
 /**

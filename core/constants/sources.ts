@@ -21,6 +21,8 @@ export const SOURCES = {
   crcIce: 'CRC Handbook of Chemistry and Physics: melting heat and specific heat of ice (from memory)',
   specificHeats: 'Specific heats of metals at 25 °C: CRC Handbook of Chemistry and Physics (from memory)',
   gum: 'JCGM 100:2008, Guide to the Expression of Uncertainty in Measurement, §5.1.2 (combined standard uncertainty)',
+  gumSupplement: 'JCGM 101:2008, Propagation of distributions using a Monte Carlo method',
+  ziggurat: 'Marsaglia, Tsang, Journal of Statistical Software 5/8 (2000): the ziggurat method for normal numbers',
   gumResolution: 'JCGM 100:2008 §F.2.2.1: the resolution d of an indication contributes d/√12',
   welchSatterthwaite: 'JCGM 100:2008 §G.4.1: effective degrees of freedom (Welch–Satterthwaite)',
   grubbs: 'Grubbs, Technometrics 11 (1969) 1; ISO 5725-2:1994: test for an outlying observation',

@@ -38,3 +38,9 @@ export function figuresOf(run: HeatRun, options: FigureOptions, climbed: R<Climb
     efficiency(run, options.evaporatedJ ?? climbed.value.evaporatedJ), climbed.value.q0W, climbed.value.rungS[3],
   ]
 }
+
+/** The last of them alone, fuel per litre at the reference: what Monte Carlo draws, with the whole ladder climbed for it. */
+export function normalisedFigure(run: HeatRun, { reference, model, scale }: FigureOptions): number {
+  const climbed = climb(run, reference, model)
+  return climbed.ok ? fuelOnLadder(run, climbed.value)[5] * gramsPerLitre(1, run) * scale : NaN
+}

@@ -35,7 +35,8 @@ export function ladder(ownGPerL: number, inputs: readonly RungInput[]): Ladder {
   let before = ownGPerL
   const rungs = inputs.map((input) => {
     const rung = rungFrom(input, before)
-    before = input.gPerL
+    // Where one rung stalls and a later one frees it, that one carries the change of both.
+    if (Number.isFinite(input.gPerL)) before = input.gPerL
     return rung
   })
   const last = rungs.at(-1)!

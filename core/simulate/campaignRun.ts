@@ -1,9 +1,8 @@
 /** One run of the campaign, with the scatter of a real day, as its tester would have read it. */
-import { stationPressureFromAltitude } from '../air/pressure'
 import { CAMPAIGN_CONDITIONS, CAMPAIGN_SCATTER as S, CAMPAIGN_SETUPS, CAMPAIGN_WATER_KG, GIVE_UP_S, type CampaignCondition, type CampaignSetup } from './campaign'
 import { probeReadings } from './probe'
 import type { Random } from './random'
-import { simulateRun } from './stove'
+import { simulatedPressure, simulateRun } from './stove'
 
 export interface CampaignRun {
   setup: CampaignSetup
@@ -37,7 +36,7 @@ export function campaignRun(setup: CampaignSetup, condition: CampaignCondition, 
   const air = airC + S.airK * normal()
   const wind = windMS === 0 ? 0 : Math.max(0.1, windMS + S.windMS * normal())
   const waterKg = CAMPAIGN_WATER_KG * (1 + S.water * normal())
-  const pressurePa = stationPressureFromAltitude(altitudeM) * (1 + S.pressure * normal())
+  const pressurePa = simulatedPressure(altitudeM) * (1 + S.pressure * normal())
   const burned = simulateRun(CAMPAIGN_SETUPS[setup], { waterKg, startC, airC: air, pressurePa, windMS: wind, setting: 1 + S.valve * normal(), lid: true }, { giveUpS: GIVE_UP_S })
   return {
     setup, condition, altitudeM, airC: tenth(air), windMS: tenth(wind), startC: tenth(startC), waterG: Math.round(waterKg * 1000),

@@ -63,6 +63,9 @@ export function simulatedBoilingPoint(pressurePa: number): number {
   return 1668.21 / (7.96681 - Math.log10(millimetres)) - 228
 }
 
+/** Pressure of the standard atmosphere in this room's own words, T/T₀ to the power g/(R·L) [Pa] (ISO 2533:1975). */
+export const simulatedPressure = (altitudeM: number): number => 101_325 * ((288.15 - 0.0065 * altitudeM) / 288.15) ** 5.25588
+
 interface State { potC: number, waterC: number, fuelG: number }
 
 export interface SimulateOptions {

@@ -1,13 +1,11 @@
 /** Monte Carlo: the same inputs drawn together, many times, as a check on first order. */
-import { xoroshiro128plus } from 'pure-rand/generator/xoroshiro128plus'
-import { putBack, type UncertainInput } from './propagate'
+import { normalNumbers } from './normalNumbers'
+import type { UncertainInput } from './propagate'
 
 export interface MonteCarloOptions {
   /** At least 1; 20 000 for a published figure. */
   draws: number
   seed: number
-  /** A working copy of x, which the draws move. */
-  copy?: object
   /** Called now and then with the share done; true from it stops the draws. */
   onProgress?: (share: number) => boolean
 }
@@ -28,19 +26,22 @@ const PROGRESS_EVERY = 2000
 
 /**
  * Draws every input from a normal distribution and works one result out, `draws` times. Seeded: the same seed, the same numbers.
- * @param result one number from the inputs
+ * @param result one number from the inputs; `copyOf` copies them
  * @returns null where it was stopped, or no draw was finite. Source: gumSupplement.
  */
-export function monteCarlo<X extends object>(result: (x: X) => number, x: X, inputs: readonly UncertainInput<X>[], { draws, seed, copy = { ...x }, onProgress }: MonteCarloOptions): Distribution | null {
-  const normal = normals(seed)
-  const moved = copy as X
+export function monteCarlo<X extends object>(
+  result: (x: X) => number, x: X, inputs: readonly UncertainInput<X>[], { draws, seed, onProgress }: MonteCarloOptions, copyOf: (x: X) => X = one => ({ ...one }),
+): Distribution | null {
+  const normal = normalNumbers(seed)
+  const moves = inputs.map(input => input.move)
+  const us = Float64Array.from(inputs, input => input.u)
   const values = new Float64Array(draws)
   let n = 0
   for (let draw = 0; draw < draws; draw++) {
-    for (let i = 0; i < inputs.length; i++) inputs[i]!.move(moved, inputs[i]!.u * normal())
+    const moved = copyOf(x)
+    for (let i = 0; i < moves.length; i++) moves[i]!(moved, us[i]! * normal())
     const value = result(moved)
     if (Number.isFinite(value)) values[n++] = value
-    for (let i = 0; i < inputs.length; i++) putBack(moved, x, inputs[i]!)
     if (draw % PROGRESS_EVERY === PROGRESS_EVERY - 1 && onProgress?.((draw + 1) / draws) === true) return null
   }
   return n === 0 ? null : distributionOf(values.subarray(0, n), draws)
@@ -64,27 +65,4 @@ function histogramOf(sorted: Float64Array, from: number, to: number): Distributi
   const width = (to - from) / BINS
   for (const value of sorted) if (value >= from && value <= to && width > 0) counts[Math.min(BINS - 1, Math.floor((value - from) / width))]!++
   return { from, to, counts }
-}
-
-/** Standard normal numbers by Marsaglia's polar method, two at a time. Source: polarMethod. */
-function normals(seed: number): () => number {
-  const generator = xoroshiro128plus(seed)
-  let spare = NaN
-  return () => {
-    if (!Number.isNaN(spare)) {
-      const value = spare
-      spare = NaN
-      return value
-    }
-    for (;;) {
-      // A signed 32-bit integer over 2³¹: evenly in (−1, 1).
-      const u = generator.next() / 2147483648
-      const v = generator.next() / 2147483648
-      const s = u * u + v * v
-      if (s >= 1 || s === 0) continue
-      const factor = Math.sqrt((-2 * Math.log(s)) / s)
-      spare = v * factor
-      return u * factor
-    }
-  }
 }

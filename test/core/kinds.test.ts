@@ -1,0 +1,285 @@
+/** Every kind of test in its own terms, wind and supply from a set-up's own series, slips, and Monte Carlo: through the one door, reduce. */
+import fc from 'fast-check'
+import jstat from 'jstat'
+import { describe, expect, it } from 'vitest'
+import type { RunAnswer } from '../../core/formats/answer'
+import { reduce, runInSeries } from '../../core/reduce'
+import { monteCarloRun } from '../../core/reduce/monteCarloRun'
+import { REFERENCES, STANDARD_BENCH } from '../../core/normalise/reference'
+import { climb, climbInFull } from '../../core/normalise/climb'
+import { normalNumbers } from '../../core/uncertainty/normalNumbers'
+import { readReduceRequest } from '../../shared/reduceRequest'
+import contract from '../reference/contract-run.json'
+
+type Loose = Record<string, unknown>
+const base = { ...contract.runs[0]!, id: 'x', setup: null } as Loose
+const part = (of: Loose, key: string, changes: object): Loose => ({ ...of, [key]: { ...(of[key] as object), ...changes } })
+const ev = (...events: [string, number, object?][]) => events.map(([kind, s, more]) => ({ kind, s, ...more }))
+
+function request(runs: Loose[], options: Loose = {}) {
+  const read = readReduceRequest({ format: 'vulcanum-reduce', version: 1, ...options, runs: runs.map((run, i) => ({ ...run, id: (run.id as string) === 'x' ? `x${i}` : run.id })) })
+  if (!read.ok) throw new Error(JSON.stringify(read.problems))
+  const bad = read.request.runs.find(run => 'error' in run)
+  if (bad) throw new Error((bad as { error: string }).error)
+  return read.request
+}
+const answers = (runs: Loose[], options: Loose = {}) => reduce(request(runs, options))
+const one = (run: Loose, options: Loose = {}) => answers([run], options).runs[0] as RunAnswer
+const rung = (got: RunAnswer, name: string) => got.ladder.find(r => r.rung === name)!
+const flag = (got: RunAnswer, code: string) => got.flags.find(f => f.code === code)
+
+describe('kinds of test', () => {
+  it('burn-off: burn time and rate by mass and volume, no fuel per litre', () => {
+    // Common practice, no source: 30 mL of ethanol burns 7 to 11 min in open or jet burners, 4.1 to 2.8 mL/min.
+    const got = one({ kind: 'burnOff', place: { altitudeM: 10, airC: 20, windMS: 0 }, burner: { kind: 'alcohol' }, fuel: { kind: 'ethanol', usedMl: 30 }, events: ev(['lit', 0], ['flameOut', 540]), id: 'x' })
+    expect(got).toMatchObject({ gPerL: null, normalisedGPerL: null, test: { burnTimeS: 540 } })
+    expect(got.test.burnRateMlPerMin!).toBeCloseTo(30 / 9, 2)
+    expect(got.test.burnRateGPerMin!).toBeCloseTo((30 * 0.7893) / 9, 2)
+    expect(got.firepowerW!).toBeCloseTo((30 * 0.7893 * 26.8 * 1000) / 540, -1)
+  })
+
+  it('simmer: turn-down against the set-up’s highest firepower, and the heat that holds the boil', () => {
+    const simmer = { ...part(base, 'fuel', { usedG: 3, beforeG: null }), kind: 'simmer', setup: 's', events: ev(['potOn', 0], ['shutOff', 600]) }
+    const [, low] = answers([{ ...base, setup: 's' }, simmer]).runs as RunAnswer[]
+    expect(low!.test.turnDownRatio!).toBeCloseTo((12.7 / 228) / (3 / 600), 6)
+    expect(low!.test.holdingPowerW!).toBeCloseTo(0.35 * (low!.boilingPointC! - 11), 6)
+    expect(low!.normalisedGPerL).toBeNull()
+  })
+
+  it('fixed time: rise and power into the water, by hand: (473·Δh + 53.9·20)/240', () => {
+    const got = one({ ...part(base, 'water', { endC: 29.2 }), kind: 'fixedTime', events: ev(['potOn', 0], ['shutOff', 240]) })
+    expect(got.test.riseK).toBeCloseTo(20, 9)
+    // Enthalpy of water 9.2 → 29.2 °C: 83.6 kJ/kg (IAPWS-IF97).
+    expect(got.test.powerIntoWaterW!).toBeCloseTo((0.473 * 83_700 + 53.9 * 20) / 240, -1)
+  })
+
+  it('warm-up, boil then burn out: boils per load and useful time after the boil', () => {
+    const got = one({ ...part(base, 'fuel', { usedG: 25, burnOutShare: true }), kind: 'boilBurnOut', events: ev(['lit', 0], ['bloomed', 70], ['potOn', 75], ['rollingBoil', 375], ['flameLeftPot', 640], ['flameOut', 700]) })
+    expect(got.test).toMatchObject({ warmUpS: 70, burnTimeS: 700, usefulAfterBoilS: 265 })
+    expect(got.fuelToBoilG!).toBeCloseTo((25 * 375) / 700, 9)
+    expect(got.test.boilsPerLoad!).toBeCloseTo(700 / 375, 9)
+    expect(flag(got, 'even-flame-assumed')).toBeDefined()
+    expect(got.gPerLU! / got.gPerL!).toBeGreaterThan(0.1)
+  })
+
+  it('fed with a gap: leftovers taken off, pieces counted, the gap kept in the figure', () => {
+    const fed = (events: ReturnType<typeof ev>, fuel: object) => one({ ...part(base, 'fuel', { kind: 'hexamine', lhvMJPerKg: null, usedG: null, loadG: 14, ...fuel }), burner: { kind: 'solid' }, kind: 'fed', events })
+    const whole = fed(ev(['potOn', 0], ['fuelAdded', 300, { massG: 14 }], ['rollingBoil', 500]), { leftoverG: 9 })
+    expect(whole).toMatchObject({ fuelToBoilG: 19, status: 'normalised', test: { pieces: 2, gapsS: null } })
+    const gap = fed(ev(['potOn', 0], ['flameOut', 280], ['fuelAdded', 300, { massG: 14 }], ['relit', 340], ['rollingBoil', 560]), { leftoverG: 9 })
+    expect(gap.test).toMatchObject({ gapsS: 60, burnTimeS: null })
+    // 500 s of flame both times, but the gap cost heat: a stronger flame, the same fuel, and the surcharge stays.
+    expect(gap.q0W!).toBeGreaterThan(whole.q0W!)
+    expect(gap.gPerL!).toBeCloseTo(whole.gPerL!, 9)
+    expect(gap.burnRateGPerMin!).toBeCloseTo(whole.burnRateGPerMin!, 9)
+    expect(gap.normalisedGPerL! / whole.normalisedGPerL!).toBeGreaterThan(0.98)
+    const unweighed = fed(ev(['potOn', 0], ['fuelAdded', 300, { massG: 14 }], ['rollingBoil', 500]), {})
+    expect(flag(unweighed, 'leftover-not-weighed')!.text).toContain('up to 14 g less')
+    expect(unweighed.gPerLU! / unweighed.gPerL!).toBeGreaterThan(0.25)
+  })
+
+  // Source: published water-boiling protocols: dry-wood equivalent m·(1 − 1.12·M) − 1.5·char, a rule for LHV near 19–20 MJ/kg (from memory).
+  it('wood: moisture and char as the published protocols take them', () => {
+    const wood = (fuel: object) => one({ ...part(base, 'fuel', { kind: 'wood-dry', lhvMJPerKg: 19.5, usedG: 200, ...fuel }), burner: { kind: 'wood' }, kind: 'wood', events: ev(['potOn', 0], ['rollingBoil', 600]) })
+    const rule = 200 * (1 - 1.12 * 0.15) - 1.5 * 8
+    expect(Math.abs(wood({ moisturePct: 15, charG: 8 }).test.dryFuelG! / rule - 1)).toBeLessThan(0.01)
+    expect(flag(wood({}), 'moisture-not-measured')).toBeDefined()
+    expect(wood({ moisturePct: 15, charG: 8 }).status).toBe('normalised')
+  })
+
+  // Source: CRC Handbook (from memory), melting heat 333.6 kJ/kg.
+  it('snow: melting is in the balance, and the start rung takes it out', () => {
+    const snow = part(part(part(base, 'water', { massG: 100, startC: 1, snowG: 400 }), 'place', { airC: -6 }), 'fuel', { usedG: 22 })
+    const got = one({ ...snow, kind: 'snow', events: ev(['potOn', 0], ['rollingBoil', 420]) })
+    expect(got.test.meltEnergyKJ!).toBeCloseTo(0.4 * (333.6 + 2.09 * 6) - 0.1 * 4.2, 0)
+    expect(got.test.toWaterS!).toBeGreaterThan(90)
+    expect(got.test.toWaterS!).toBeLessThan(300)
+    expect(got.litres!).toBeCloseTo(0.5 / 0.998207, 4)
+    expect(rung(got, 'start').factor!).toBeLessThan(0.6)
+    expect(got.status).toBe('normalised')
+    expect(got.efficiency!).toBeGreaterThan(0.3)
+  })
+
+  it('cool-down: the set-up’s own heat loss, which its other runs then use', () => {
+    const trace = Array.from({ length: 80 }, (_, i): [number, number] => [i * 30, 11 + 80 * Math.exp((-0.9 * i * 30) / 2033)])
+    const cool = { ...base, id: 'cool', setup: 's', kind: 'coolDown', lossWPerK: null, fuel: {}, events: ev(['shutOff', 0]), trace }
+    const [cooled, boiled] = answers([cool, { ...base, setup: 's', lossWPerK: null }]).runs as RunAnswer[]
+    expect(cooled!.test.lossWPerK!).toBeCloseTo(0.9, 2)
+    expect(rung(boiled!, 'surroundings').basis).toBe('ownSeries')
+    const alone = one({ ...base, lossWPerK: null })
+    expect(boiled!.q0W).not.toBeCloseTo(alone.q0W!, 0)
+    // By hand: 0.9 W/K over lid and wall, 0.9·(A_lid + 0.3·A_side)/(A_lid + A_side), for 473 g in a pot of 95 mm.
+    expect(boiled!.q0W! - alone.q0W!).toBeGreaterThan(5)
+    expect(boiled!.q0W! - alone.q0W!).toBeLessThan(25)
+  })
+})
+
+describe('traces', () => {
+  const rise = (s: number, offsetK = 0): [number, number] => [s, Math.min(96.84, 9.2 + 0.36 * s) + offsetK]
+  const trace = Array.from({ length: 180 }, (_, i) => rise(i * 2, -1.5))
+  const boilS = (96.84 - 0.5 - 9.2) / 0.36
+
+  it('plateau: the offset-corrected crossing, with the probe’s offset told; the tester’s call asked about', () => {
+    const called = { ...part(base, 'water', { startC: 7.7 }), trace, events: ev(['potOn', 0], ['rollingBoil', 268], ['shutOff', 360]) }
+    const got = one(called, { boil: 'plateau' })
+    expect(got.boilFrom).toBe('trace')
+    expect(Math.abs(got.timeToBoilS! - boilS)).toBeLessThan(1)
+    expect(got.boilFound!.offsetK).toBeCloseTo(-1.5, 1)
+    expect(got.timeToBoilU!).toBeGreaterThan(0)
+    expect(flag(got, 'boil-calls-disagree')!.text).toBe('You called 4:28; the trace says 4:02. Which?')
+    expect(got.fuelToBoilG).toBeNull()
+    expect(one(called).timeToBoilS).toBe(268)
+  })
+
+  it('the fit of the heating model comes with the answer', () => {
+    const [burn] = one({ ...base, trace }).traceFit!
+    expect(burn!.q0W.value).toBeGreaterThan(650)
+    expect(burn!.n).toBeGreaterThan(100)
+  })
+
+  it('a run stopped half-way takes its last temperature from the trace', () => {
+    const got = one({ ...base, trace: trace.slice(0, 60), events: ev(['potOn', 0], ['stopped', 119, { reason: 'rain' }]) })
+    expect(got).toMatchObject({ ended: 'stopped', boilFrom: 'extrapolated', missing: [] })
+    expect(got.normalisedGPerL).not.toBeNull()
+  })
+})
+
+describe('a set-up’s own series', () => {
+  const burned = (windMS: number, i: number, rate = 1) => part(part({ ...base, setup: 's', lossWPerK: null }, 'place', { windMS }), 'fuel', { usedG: 12.7 * rate * Math.exp(0.3 * windMS) * (1 + 0.004 * Math.sin(5 * i)) })
+
+  it('wind: γ from its own runs, with the winds that double the fuel and stop the boil', () => {
+    const got = answers([0, 0, 1.8, 1.8, 3.6, 3.6].map((wind, i) => burned(wind, i)))
+    const { wind } = got.setups[0]!
+    expect(wind).toMatchObject({ basis: 'ownSeries', n: 1 })
+    // The time was the same each time, so the flame had to make up for what K_loss grew by.
+    expect(wind!.gamma).toBeGreaterThan(0.26)
+    expect(wind!.gamma).toBeLessThan(0.30)
+    expect(wind!.doublingMS!).toBeLessThan(wind!.stallMS!)
+    expect(wind!.doublingMS!).toBeLessThan(Math.LN2 / wind!.gamma)
+    const normalised = (got.runs as RunAnswer[]).map(run => run.normalisedGPerL!)
+    expect(Math.max(...normalised) / Math.min(...normalised)).toBeLessThan(1.03)
+    expect(rung(got.runs[5] as RunAnswer, 'wind')).toMatchObject({ basis: 'ownSeries', reach: { tested: [0, 3.6], asked: 0 } })
+  })
+
+  it('brought to a windy place: the calm run’s fuel grows, and reach says what was tried', () => {
+    const runs = [0, 0, 1.8, 1.8].map((wind, i) => burned(wind, i))
+    const calm = answers(runs, { reference: { windMS: 2.5, startC: 5, airC: -14, pressureHPa: 711 } }).runs[0] as RunAnswer
+    expect(rung(calm, 'wind').factor!).toBeGreaterThan(1.9)
+    expect(rung(calm, 'wind').reach).toEqual({ tested: [0, 1.8], asked: 2.5 })
+    expect(rung(calm, 'surroundings').reach).toEqual({ tested: [11, 11], asked: -14 })
+  })
+
+  it('supply: brought to the geometric mean burn rate of the calm runs by its own line, or left open', () => {
+    const settings = [0.6, 0.8, 1, 1.2, 1.4]
+    // More flame, less of it into the pot: fuel up by a third as fast as the burn rate.
+    const runs = settings.map(setting => ({ ...part({ ...base, setup: 's' }, 'fuel', { usedG: 12.7 * setting ** 0.3 }), events: ev(['potOn', 0], ['rollingBoil', 228 / setting ** 0.7]) }))
+    const got = answers(runs, { supply: true }).runs as RunAnswer[]
+    const spread = (of: (run: RunAnswer) => number) => Math.max(...got.map(of)) / Math.min(...got.map(of))
+    expect(spread(run => run.ladder[3]!.gPerL!)).toBeGreaterThan(1.2)
+    expect(spread(run => run.normalisedGPerL!)).toBeLessThan(1.03)
+    expect(rung(got[0]!, 'supply')).toMatchObject({ basis: 'ownSeries' })
+    const open = answers(runs.slice(0, 3), { supply: true }).runs[0] as RunAnswer
+    expect(open).toMatchObject({ status: 'partly', missing: ['series.burnRate'] })
+    expect(answers(runs).runs.every(run => (run as RunAnswer).ladder[4]!.factor === 1)).toBe(true)
+  })
+
+  it('measured, rehearsed and published runs of one name are three series', () => {
+    const runs = [0, 3].map((wind, i) => ({ ...burned(wind, i), origin: i === 0 ? 'measured' : 'rehearsal' }))
+    expect(answers(runs).setups.map(setup => [setup.origin, setup.wind?.basis])).toEqual([['measured', 'classDefault'], ['rehearsal', 'classDefault']])
+  })
+})
+
+describe('slips: the likeliest one is named', () => {
+  const doubtful = (run: Loose) => one(run).flags.find(f => f.code.endsWith('efficiency'))
+  it.each<[string, Loose, RegExp]>([
+    ['half the water', part(base, 'fuel', { usedG: 3.2 }), /^Impossible: 1\d\d % of the fuel’s heat\.\|8 fl oz typed as 16\?$/],
+    ['a scale too coarse', part(part(base, 'fuel', { usedG: 3.7, scaleResolutionG: 1 }), 'pot', { finned: true }), /\|The scale reads to 1 g only/],
+    ['fuel in ounces', part(base, 'fuel', { usedG: 0.3 }), /^Impossible: .*\|Fuel in ounces typed as grams\?$/],
+    ['a start in °F', part(part(base, 'water', { startC: 60 }), 'fuel', { usedG: 9 }), /^Doubtful: .*\|Start of 60 in °F, typed as °C\?$/],
+  ])('%s', (_, run, said) => {
+    const got = doubtful(run)!
+    expect(`${got.text.replace(/, where.*/, '')}|${got.slip}`).toMatch(said)
+  })
+
+  it('a run in its band has none', () => expect(doubtful(base)).toBeUndefined())
+
+  // Hess’s law: heating a litre from 20 to 100 °C takes 334.5 kJ, so 7.2–7.3 g of canister gas, 12.5 g of ethanol, 16.8 g of methanol, 11.9 g of hexamine at 100 %.
+  it.each([['isobutane-propane', 7.25], ['ethanol', 12.5], ['methanol', 16.8], ['hexamine', 11.9]] as const)('nothing beats the heat in its fuel: %s %d g/L', (kind, limit) => {
+    const at = (usedG: number) => one(part(part(part({ ...base, pot: { massG: 1, material: 'titanium' } }, 'place', { stationPressureHPa: 1013.25 }), 'water', { massG: 998.2, startC: 20 }), 'fuel', { kind, lhvMJPerKg: null, usedG }))
+    expect(flag(at(limit * 0.98), 'impossible-efficiency')).toBeDefined()
+    expect(flag(at(limit * 1.02), 'impossible-efficiency')).toBeUndefined()
+  })
+})
+
+describe('Monte Carlo', () => {
+  it('agrees with first order where nearly linear, is the same for the same seed, and stops when told', () => {
+    const asked = request([base])
+    const [first, again, other] = [7, 7, 8].map(seed => monteCarloRun(asked, 'x0', { draws: 20_000, seed }))
+    if (!first!.ok || !again!.ok || !other!.ok) throw new Error('not drawn')
+    expect(first!.value).toMatchObject({ agrees: true })
+    expect(again!.value).toEqual(first!.value)
+    expect(other!.value.distribution.mean).not.toBe(first!.value.distribution.mean)
+    expect(first!.value.distribution.histogram.counts.reduce((a, b) => a + b, 0)).toBeGreaterThan(19_900)
+    let told = 0
+    expect(monteCarloRun(asked, 'x0', { draws: 20_000, seed: 1, onProgress: () => ++told === 2 })).toMatchObject({ ok: false, problem: { code: 'stopped' } })
+    expect(told).toBe(2)
+  })
+
+  it('says where first order cannot be right: a class default, and a stall within reach', () => {
+    const windy = monteCarloRun(request([part({ ...base, lossWPerK: null }, 'place', { windMS: 2.5 })]), 'x0', { draws: 20_000, seed: 1 })
+    expect(windy.ok && windy.value.agrees).toBe(false)
+    expect(windy.ok && windy.value.text).toMatch(/Use the quantiles/)
+    expect(monteCarloRun(request([part(base, 'water', { startC: null })]), 'x0', { draws: 100, seed: 1 })).toMatchObject({ ok: false, problem: { code: 'not-normalised' } })
+  })
+
+  // Source: the normal distribution function (jstat).
+  it('its numbers are normal: Kolmogorov–Smirnov over 50 000', () => {
+    const next = normalNumbers(11)
+    const n = 50_000
+    const sorted = Float64Array.from({ length: n }, next).sort()
+    const gap = sorted.reduce((most, x, i) => Math.max(most, Math.abs((i + 0.5) / n - jstat.normal.cdf(x, 0, 1))), 0)
+    expect(gap * Math.sqrt(n)).toBeLessThan(1.36)
+    expect(Math.max(...sorted)).toBeGreaterThan(3.6)
+  })
+})
+
+describe('laws, over any physical run', () => {
+  const physical = fc.record({
+    massG: fc.double({ min: 100, max: 4000, noNaN: true }), startC: fc.double({ min: 1, max: 60, noNaN: true }), airC: fc.double({ min: -30, max: 40, noNaN: true }), altitudeM: fc.double({ min: -300, max: 6000, noNaN: true }),
+    windMS: fc.constantFrom(0, 0, 1, 3), boilS: fc.double({ min: 60, max: 2400, noNaN: true }), usedG: fc.double({ min: 2, max: 200, noNaN: true }), lid: fc.boolean(), loss: fc.boolean(), lead: fc.constantFrom(0, 40), kind: fc.constantFrom('boil', 'fed', 'wood', 'boilBurnOut'),
+  }).map(({ massG, startC, airC, altitudeM, windMS, boilS, usedG, lid, loss, lead, kind }): Loose => ({
+    ...base, kind, lid, lossWPerK: loss ? { value: 0.4, u: 0.1 } : null, place: { altitudeM, airC, windMS }, water: { massG, startC }, fuel: { kind: 'isobutane-propane', usedG, scaleResolutionG: 0.1 },
+    events: ev(['lit', 0], ['potOn', lead], ['rollingBoil', lead + boilS]),
+  }))
+
+  it('the quick climb and the full one are one', () => {
+    fc.assert(fc.property(physical, (run) => {
+      const found = runInSeries(request([run]), 'x0')!
+      if (!found.taken.climbable) return
+      const { run: heat } = found.figured
+      const [quick, full] = [climb(heat, STANDARD_BENCH, 'loss'), climbInFull(heat, STANDARD_BENCH, 'loss')]
+      expect(quick.ok).toBe(full.ok)
+      if (!quick.ok || !full.ok) return
+      quick.value.rungS.forEach((s, i) => expect(s === full.value.rungS[i]! || Math.abs(s / full.value.rungS[i]! - 1) < 1e-9).toBe(true))
+    }))
+  })
+
+  it('every answer is finite or null with a reason; factors multiply to the total; more fuel is more g/L; a lower boiling point is less at the reference, the rest alike', () => {
+    fc.assert(fc.property(physical, fc.constantFrom(...REFERENCES), (run, { id: _id, name: _name, ...reference }) => {
+      const got = one(run, { reference })
+      JSON.stringify(got, (_, value: unknown) => {
+        if (typeof value === 'number') expect(Number.isFinite(value)).toBe(true)
+        return value
+      })
+      if (got.normalisedGPerL === null) expect(got.flags.length + got.missing.length).toBeGreaterThan(0)
+      if (got.gPerL === null || got.status !== 'normalised') return
+      expect(got.gPerL * got.ladder.reduce((product, r) => product * (r.factor ?? 1), 1) / got.normalisedGPerL!).toBeCloseTo(1, 9)
+      const more = one(part(run, 'fuel', { usedG: ((run.fuel as { usedG: number }).usedG) * 1.05 }), { reference })
+      expect(more.normalisedGPerL!).toBeGreaterThan(got.normalisedGPerL!)
+      const lower = one(run, { reference: { ...reference, pressureHPa: 700 } })
+      expect(lower.normalisedGPerL!).toBeLessThan(got.normalisedGPerL!)
+      const colder = one(run, { reference: { ...reference, startC: reference.startC - 5 } })
+      expect(colder.normalisedGPerL!).toBeGreaterThan(got.normalisedGPerL!)
+    }), { numRuns: 150 })
+  })
+})
