@@ -10,7 +10,8 @@ import { deriveTimes, type DerivedTimes } from '../run/deriveTimes'
 import { fuelToBoil, type FuelToBoil } from '../run/fuelToBoil'
 import { equivalentDryWood, type DryWood } from '../run/dryWood'
 import { fuelUsed, type FuelUsed } from '../run/fuelUsed'
-import { findBoil, type BoilEstimate } from '../trace/findBoil'
+import { cleanTrace, type CleanTrace } from '../trace/cleanTrace'
+import { findBoilInClean, type BoilEstimate } from '../trace/findBoil'
 import { fitCoolDown, type LossEstimate } from '../trace/fitCoolDown'
 import { potHeatCapacity } from '../heating/pot'
 import { WATER_SPECIFIC_HEAT } from '../constants/physical'
@@ -37,6 +38,8 @@ export interface Readings {
   spansS: number[]
   /** Of it, flame [s]. */
   burnS: number
+  /** The trace without spikes, for the boil finder and the fit; null: too short. */
+  clean: CleanTrace | null
   /** What the trace says of the boil; null without one that is long enough. */
   found: BoilEstimate | null
   /** Standard uncertainty of a boil that was taken from the trace [s]; null: none was. */
@@ -62,7 +65,8 @@ export function readRun(document: RunDocument, options: ReduceOptions, tell?: Te
   const boilingC = pressure === null ? null : boilingPointFromPressure(pressure.pressurePa)
   if (pressure !== null && boilingC !== null) tellBoilingPoint(pressure, boilingC, place, tell)
   const windMS = place.windMS === null ? null : windAtPot(place.windMS, place.windHeightM)
-  const found = boilInTrace(document.trace, boilingC)
+  const clean = boilingC === null || document.trace.length < FEWEST_SAMPLES ? null : cleanTrace(document.trace, boilingC)
+  const found = clean === null ? null : boilIn(clean, boilingC!)
   const times = deriveTimes(document.events, document.trace, { clock: options.clock, boil: options.boil, boilingC, plateauS: found?.atS ?? null })
   flags.push(...timeFlags(times, options), ...boilFlags(document, found))
   const fuel = document.fuel.kind === null ? null : fuelOfKind(document.fuel.kind)
@@ -80,15 +84,14 @@ export function readRun(document: RunDocument, options: ReduceOptions, tell?: Te
   if (used !== null && toEnd !== null) tellFuelToBoil(used, toEnd, times, tell)
   const litres = litresOf(document, options, missing, tell)
   const spansS = heatS === null ? [] : burnsAndGaps(times.burns, times.potOnS!, times.potOnS! + heatS)
-  return { pressure, boilingC, windMS, times, fuel, used, toEnd, heatS, spansS, burnS: spansS.reduce((sum, span, i) => (i % 2 === 0 ? sum + span : sum), 0), found, foundU: traceBoilU(document, times, found, options), endC: lastTemperature(document, times), dryWood, coolDown: coolDownOf(document, boilingC), leadS, litres, flags, missing }
+  return { pressure, boilingC, windMS, times, fuel, used, toEnd, heatS, spansS, burnS: spansS.reduce((sum, span, i) => (i % 2 === 0 ? sum + span : sum), 0), clean, found, foundU: traceBoilU(document, times, found, options), endC: lastTemperature(document, times), dryWood, coolDown: coolDownOf(document, boilingC), leadS, litres, flags, missing }
 }
 
 /** Fewer samples are readings, not a trace. */
 const FEWEST_SAMPLES = 12
 
-function boilInTrace(trace: RunDocument['trace'], boilingC: number | null): BoilEstimate | null {
-  if (boilingC === null || trace.length < FEWEST_SAMPLES) return null
-  const result = findBoil(trace, { boilingC })
+function boilIn(clean: CleanTrace, boilingC: number): BoilEstimate | null {
+  const result = findBoilInClean(clean, { boilingC })
   return result.ok ? result.value : null
 }
 

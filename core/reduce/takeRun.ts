@@ -4,7 +4,7 @@ import type { ReduceOptions, RunDocument } from '../formats/document'
 import { aimTemperature, ownConditions, type HeatRun } from '../normalise/heatRun'
 import { prepareHeatRun } from './heatRunFromReadings'
 import { WATER_SPECIFIC_HEAT } from '../constants/physical'
-import { fitHeating, type BurnFit } from '../trace/fitHeating'
+import { fitHeatingInClean, type BurnFit } from '../trace/fitHeating'
 import { readRun, type Readings } from './readings'
 import type { Member } from './setupSeries'
 
@@ -27,15 +27,12 @@ export function takeRun(document: RunDocument, options: ReduceOptions, withWorki
   return { document, readings, prepared, climbable, workings, tell, traceFit: traceFitOf(document, readings, prepared.run) }
 }
 
-/** Fewer samples are readings, not a trace. */
-const FEWEST_SAMPLES = 12
-
-function traceFitOf({ trace, kind }: RunDocument, { times, boilingC }: Readings, run: HeatRun): BurnFit[] | null {
-  if (trace.length < FEWEST_SAMPLES || kind === 'coolDown' || boilingC === null || times.potOnS === null || Number.isNaN(run.waterKg) || Number.isNaN(run.startC)) return null
+function traceFitOf({ kind }: RunDocument, { times, boilingC, clean }: Readings, run: HeatRun): BurnFit[] | null {
+  if (clean === null || kind === 'coolDown' || boilingC === null || times.potOnS === null || Number.isNaN(run.waterKg) || Number.isNaN(run.startC)) return null
   const potOnS = times.potOnS
   const burns = times.burns.map(({ startS, endS }) => ({ startS: Math.max(startS, potOnS), endS: endS ?? Infinity }))
   const capacityJPerK = run.waterKg * WATER_SPECIFIC_HEAT.value + run.potJPerK
-  const fit = fitHeating(trace, { capacityJPerK, airC: run.airC, boilingC, burns: burns.length === 0 ? [{ startS: potOnS, endS: Infinity }] : burns })
+  const fit = fitHeatingInClean(clean, { capacityJPerK, airC: run.airC, boilingC, burns: burns.length === 0 ? [{ startS: potOnS, endS: Infinity }] : burns })
   return fit.ok ? fit.value.burns : null
 }
 

@@ -45,7 +45,11 @@ const DIP_K = 2
  * @returns a problem where there are too few samples. Source: boilFinder.
  */
 export function findBoil(trace: readonly (readonly [number, number])[], { boilingC, lagS = 0 }: { boilingC: number, lagS?: number }): R<BoilEstimate> {
-  const clean = cleanTrace(trace, boilingC)
+  return findBoilInClean(cleanTrace(trace, boilingC), { boilingC, lagS })
+}
+
+/** The same, of a trace that is clean already. */
+export function findBoilInClean(clean: CleanTrace, { boilingC, lagS = 0 }: { boilingC: number, lagS?: number }): R<BoilEstimate> {
   if (clean.s.length < FEWEST) return fail({ code: 'trace-too-short', what: 'The trace has too few samples to find a boil in', got: `${clean.s.length} usable`, limit: `at least ${FEWEST}` })
   const topC = highestRunningMedian(clean)
   const cut = upToTop(clean, topC)

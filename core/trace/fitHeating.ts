@@ -51,7 +51,11 @@ const LEAST_BEND_K = 0.3
  * @returns a fit per burn that warmed by 8 K or more; a problem where none did. Source: newton.
  */
 export function fitHeating(trace: readonly (readonly [number, number])[], known: KnownForFit): R<HeatingFit> {
-  const clean = cleanTrace(trace, known.boilingC)
+  return fitHeatingInClean(cleanTrace(trace, known.boilingC), known)
+}
+
+/** The same, of a trace that is clean already. */
+export function fitHeatingInClean(clean: CleanTrace, known: KnownForFit): R<HeatingFit> {
   const topC = Math.max(...clean.c.subarray(-FEWEST), -Infinity)
   const burns = known.burns.flatMap(burn => fitBurn(clean, { ...burn, known, topC }) ?? [])
   if (burns.length === 0) return fail({ code: 'nothing-to-fit', what: 'No burn in the trace warms enough to be fitted', limit: `at least ${FEWEST} samples over ${LEAST_RISE_K} K`, hint: 'Give the trace from pot-on to the boil.' })

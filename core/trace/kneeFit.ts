@@ -28,7 +28,7 @@ export const USUAL_BEND = { value: 2.5e-4, u: 0.8e-4 }
 
 const STARTS = 16
 const GOLDEN = (Math.sqrt(5) - 1) / 2
-const GOLDEN_STEPS = 12
+const GOLDEN_STEPS = 11
 /** The walk over the starts needs no more points than this. */
 const WALK_POINTS = 64
 
@@ -43,7 +43,7 @@ export function fitKnee(data: KneeData, fromS: number, toS: number): Knee | null
   const step = (toS - fromS) / STARTS
   let best: Knee | null = null
   const weights = new Float64Array(thin.s.length)
-  for (let i = 0; i <= STARTS; i++) best = better(best, fitAt(thin, fromS + i * step, weights.fill(1), 3))
+  for (let i = 0; i <= STARTS; i++) best = better(best, fitAt(thin, fromS + i * step, weights.fill(1), 2))
   return best === null ? null : refineKnee(data, best, step)
 }
 
@@ -53,18 +53,18 @@ export function refineKnee(data: KneeData, near: Knee, reachS: number): Knee | n
   let best = fitAt(data, near.kneeS, weights, 3)
   let low = near.kneeS - reachS
   let high = near.kneeS + reachS
-  let left = fitAt(data, high - GOLDEN * (high - low), weights, 2)
-  let right = fitAt(data, low + GOLDEN * (high - low), weights, 2)
+  let left = fitAt(data, high - GOLDEN * (high - low), weights, 1)
+  let right = fitAt(data, low + GOLDEN * (high - low), weights, 1)
   for (let i = 0; i < GOLDEN_STEPS && left !== null && right !== null; i++) {
     best = better(better(best, left), right)
     if (left.loss < right.loss) {
       high = right.kneeS
       right = left
-      left = fitAt(data, high - GOLDEN * (high - low), weights, 2)
+      left = fitAt(data, high - GOLDEN * (high - low), weights, 1)
     } else {
       low = left.kneeS
       left = right
-      right = fitAt(data, low + GOLDEN * (high - low), weights, 2)
+      right = fitAt(data, low + GOLDEN * (high - low), weights, 1)
     }
   }
   return best
