@@ -71,7 +71,8 @@ function groupsOf(runs: readonly TakenRun[]): TakenRun[][] {
     if (group) group.push(run)
     else groups.set(key, [run])
   })
-  return [...groups.values()]
+  // Sums run in one order whatever order the runs came in: the same figures to the last digit.
+  return [...groups.values()].map(group => group.sort((a, b) => (a.document.id < b.document.id ? -1 : a.document.id > b.document.id ? 1 : 0)))
 }
 
 /** Only fully normalised runs enter a mean. */

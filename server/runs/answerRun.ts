@@ -1,4 +1,4 @@
-/** A stored run's answer: from the cache where its input has not changed, else worked out and kept. */
+/** A stored run's answer, with its set-up's series behind it: from the cache where its input has not changed, else worked out and kept. */
 import { reduce } from '../../core/reduce'
 import type { ReduceAnswer } from '../../core/formats/answer'
 import type { ReduceRequest } from '../../core/formats/document'
@@ -8,19 +8,35 @@ import { defaultOptions } from '../../shared/reduceRequest'
 import type { Connection } from '../database/connection'
 import { hashOf } from '../database/hash'
 import { cachedResult, keepResult } from '../database/repositories/results'
+import { findRuns, seriesOf } from '../database/repositories/runs'
 
-/** The request that screen, CSV, JSON and command line share. */
-export function requestFor(stored: StoredRun, options = defaultOptions()): ReduceRequest {
-  return { ...options, runs: [toRunDocument(stored)] }
+type Options = ReturnType<typeof defaultOptions>
+
+/** The request that screen, CSV, JSON and command line share: the run first, then the rest of its series. */
+export async function requestFor(db: Connection, stored: StoredRun, options = defaultOptions()): Promise<ReduceRequest> {
+  const others = (await seriesOf(db, stored.id)).map(one => one.id).filter(id => id !== stored.id)
+  return requestOf(stored, (await findRuns(db, others)).map(one => one.stored), options)
 }
 
-/** @param asked options other than the contract's defaults */
+/** Runs of one heat hash are one series, whatever their set-ups are called. */
+export function requestOf(stored: StoredRun, others: readonly StoredRun[], options: Options): ReduceRequest {
+  const calls = options.boil === 'rollingBoil' || options.boil === 'firstBubbles'
+  const series = [...others].sort((a, b) => (a.id < b.id ? -1 : 1)).map(other => ({
+    ...toRunDocument({ ...other, setup: stored.setup }),
+    // A trace says something to the series only where the convention reads it, or it is a cool-down.
+    trace: calls && other.kind !== 'coolDown' ? [] : other.trace,
+  }))
+  return { ...options, runs: [toRunDocument(stored), ...series] }
+}
+
+/** @param asked options other than the contract's defaults. The answer holds this run alone, and its set-up. */
 export async function answerRun(db: Connection, stored: StoredRun, asked = defaultOptions()): Promise<ReduceAnswer> {
-  const { runs, ...options } = requestFor(stored, asked)
-  const key = { runId: stored.id, optionsHash: hashOf(options), inputHash: hashOf(runs), coreVersion: CORE_VERSION }
+  const series = await seriesOf(db, stored.id)
+  const key = { runId: stored.id, optionsHash: hashOf(asked), inputHash: hashOf([toRunDocument(stored), series]), coreVersion: CORE_VERSION }
   const kept = await cachedResult(db, key)
   if (kept) return kept
-  const answer = reduce({ ...options, runs }, { workings: true })
+  const whole = reduce(await requestFor(db, stored, asked), { workings: true })
+  const answer = { ...whole, runs: whole.runs.slice(0, 1) }
   await keepResult(db, key, answer)
   return answer
 }

@@ -6,7 +6,7 @@ import type { Connection } from '../database/connection'
 import { hashOf } from '../database/hash'
 import { dropDraft } from '../database/repositories/drafts'
 import { insertTypedRun, resolveRun, runBodyHash } from '../database/repositories/runs'
-import { refreshRow } from './listRuns'
+import { refreshSeries } from './listRuns'
 
 export type LogOutcome
   = | { status: 'created' | 'known', id: string }
@@ -27,7 +27,7 @@ export async function logRun(db: Connection, input: unknown, nowMs: number): Pro
   const bodyHash = hashOf(typed)
   const created = await db.transaction(async (tx) => {
     if (!await insertTypedRun(tx, { typed, read, resolved: resolved.value, bodyHash })) return false
-    await refreshRow(tx, typed.id)
+    await refreshSeries(tx, typed.id)
     await dropDraft(tx, typed.id)
     return true
   })

@@ -25,11 +25,11 @@ export async function isStored(tx: Connection, id: string): Promise<boolean> {
 /** Appends it, superseding what stands, or adding where nothing does. */
 export async function appendCorrection(tx: Connection, runId: string, { id, what, typed, reason, personId }: TypedCorrection, quantity: Quantity): Promise<void> {
   if (isTime(what)) {
-    const standing = (await currentEvents(tx, runId)).find(one => one.kind === what)
+    const standing = (await currentEvents(tx, [runId])).find(one => one.kind === what)
     const [last] = await tx.select({ seq: sql<number>`max(${event.seq})` }).from(event).where(eq(event.runId, runId))
     await tx.insert(event).values({ id, runId, seq: (last?.seq ?? 0) + 1, kind: what, atMs: Math.round(quantity.value * 1000), source: 'correction', payload: { ...standing?.payload, typed }, supersedesId: standing?.id ?? null, reason, personId })
   } else {
-    const standing = (await currentMeasurements(tx, runId)).find(one => one.quantity === what)
+    const standing = (await currentMeasurements(tx, [runId])).find(one => one.quantity === what)
     await tx.insert(measurement).values({ id, runId, quantity: what, value: quantity.value, typed: quantity.typed, typedUnit: quantity.unit, supersedesId: standing?.id ?? null, reason, personId })
   }
   await tx.update(run).set({ revision: sql`${run.revision} + 1` }).where(eq(run.id, runId))

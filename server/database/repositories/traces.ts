@@ -1,5 +1,5 @@
 /** Traces: stored in chunks that never change, read whole. */
-import { and, asc, eq } from 'drizzle-orm'
+import { and, asc, eq, inArray } from 'drizzle-orm'
 import { v7 as uuidv7 } from 'uuid'
 import type { Connection } from '../connection'
 import { hashOf } from '../hash'
@@ -20,8 +20,14 @@ export async function insertWaterTrace(db: Connection, runId: string, samples: r
   }
 }
 
-export async function waterTrace(db: Connection, runId: string): Promise<[number, number][]> {
-  const chunks = await db.select({ tMs: traceChunk.tMs, v: traceChunk.v }).from(traceChunk).innerJoin(trace, eq(trace.id, traceChunk.traceId))
-    .where(and(eq(trace.runId, runId), eq(trace.channel, 'water'))).orderBy(asc(traceChunk.seq))
-  return chunks.flatMap(({ tMs, v }) => tMs.map((t, i) => [t / 1000, v[i]!] as [number, number]))
+/** Water traces of many runs, [seconds, °C], by run. */
+export async function waterTraces(db: Connection, runIds: string[]): Promise<Map<string, [number, number][]>> {
+  const chunks = await db.select({ runId: trace.runId, tMs: traceChunk.tMs, v: traceChunk.v }).from(traceChunk).innerJoin(trace, eq(trace.id, traceChunk.traceId))
+    .where(and(inArray(trace.runId, runIds), eq(trace.channel, 'water'))).orderBy(asc(trace.runId), asc(traceChunk.seq))
+  const traces = new Map<string, [number, number][]>()
+  for (const { runId, tMs, v } of chunks) {
+    const samples = tMs.map((t, i) => [t / 1000, v[i]!] as [number, number])
+    traces.set(runId, [...(traces.get(runId) ?? []), ...samples])
+  }
+  return traces
 }
