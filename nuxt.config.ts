@@ -1,4 +1,5 @@
 import tailwindcss from '@tailwindcss/vite'
+import { markdownPages } from './scripts/lib/markdownPages.mjs'
 
 export default defineNuxtConfig({
   modules: ['@pinia/nuxt', '@nuxt/eslint'],
@@ -14,7 +15,7 @@ export default defineNuxtConfig({
   },
   css: ['~/assets/css/main.css'],
   compatibilityDate: '2026-03-01',
-  vite: { plugins: [tailwindcss()] },
+  vite: { plugins: [tailwindcss(), markdownPages()], worker: { format: 'es' } },
   typescript: {
     strict: true,
     tsConfig: { compilerOptions: { noUncheckedIndexedAccess: true } },

@@ -20,3 +20,6 @@ export const MAX_TRACE_SAMPLES = 2_000_000
 /** Bytes of a request's body. */
 export const MAX_BODY_BYTES = 2_000_000
 export const MAX_RUNS = 100_000
+
+/** Monte Carlo of one run's figure. */
+export const MONTE_CARLO = { usualDraws: 20_000, usualSeed: 1, draws: { min: 100, max: 200_000 }, seed: { min: 0, max: 2_147_483_647 } } as const

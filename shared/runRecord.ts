@@ -1,6 +1,6 @@
 /** A run as its page reads it, and a line of the list. */
 import type { Origin, TestKind } from '../core/formats/document'
-import type { ReduceAnswer, RunAnswer } from '../core/formats/answer'
+import type { ReduceAnswer, RunAnswer, SetupAnswer } from '../core/formats/answer'
 import type { EventKind } from '../core/run/events'
 import type { MeasuredQuantity } from './measuredQuantity'
 import type { PartRole, ThingProperties } from './thing'
@@ -47,6 +47,8 @@ export interface RunPage {
   /** Water temperature, [seconds, °C]. */
   trace: [number, number][]
   reference: ReduceAnswer['reference']
+  /** The mean and the wind of its set-up; null where none of its runs is wholly normalised. */
+  setup: SetupAnswer | null
 }
 
 /** What a ribbon draws: marks on the run's clock, and the water at a few moments. */

@@ -1,5 +1,6 @@
 /** Where everything of a ladder is drawn: a log axis of g/L, and for each rung its bar, whisker, gap or diamond. */
 import type { Rung, RunAnswer } from '#core/formats/answer'
+import { formatNumber } from '#core/quantity/format'
 
 export interface RungShape {
   rung: Rung
@@ -11,6 +12,21 @@ export interface RungShape {
   whisker: [number, number] | null
   core: [number, number] | null
   ghost: [number, number] | null
+  /** "tested 3…19, asked −14": beyond what the set-up was tried at. */
+  beyond: string | null
+}
+
+/** So much further than tried is still as tried [°C, m/s, g/min]. */
+const ABOUT: Partial<Record<Rung['rung'], number>> = { surroundings: 3, wind: 0.3, supply: 0.1 }
+
+/** What the set-up was tried at and what is asked of it, where that lies outside. Start and boiling point are physics, and need no trying. */
+function beyondReach({ rung, reach, moved, factor }: Rung): string | null {
+  const about = ABOUT[rung]
+  if (about === undefined || reach === null || factor === null || factor === 1) return null
+  const [low, high] = reach.tested
+  if (reach.asked >= low - about && reach.asked <= high + about) return null
+  const figure = (value: number) => formatNumber(value, 1)
+  return `tested ${low === high ? figure(low) : `${figure(low)}…${figure(high)}`}, asked ${figure(reach.asked)}\u202f${moved.unit}`
 }
 
 export interface LadderGeometry {
@@ -68,7 +84,7 @@ function shapeOf(rung: Rung, before: number | null, x: Axis): RungShape {
   const toX = gPerL === null ? null : x(gPerL)
   const fromX = before === null ? null : x(before)
   const span = (half: number | null): [number, number] | null => (gPerL === null || half === null || half === 0 ? null : [x(Math.max(gPerL * 0.5, gPerL - 2 * half)), x(gPerL + 2 * half)])
-  return { rung, fromX, toX, whisker: span(u), core: span(ownU), ghost: ghost ? [x(ghost[0]), x(ghost[1])] : null, shape: kindOf({ factor, fromX, toX }) }
+  return { rung, fromX, toX, whisker: span(u), core: span(ownU), ghost: ghost ? [x(ghost[0]), x(ghost[1])] : null, beyond: beyondReach(rung), shape: kindOf({ factor, fromX, toX }) }
 }
 
 function kindOf({ factor, fromX, toX }: { factor: number | null, fromX: number | null, toX: number | null }): RungShape['shape'] {

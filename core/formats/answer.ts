@@ -99,6 +99,8 @@ export interface RunAnswer {
   normalisedUShared: number | null
   /** What normalisedGPerL owes to each shared input, signed, for +1 standard uncertainty [g/L]: it cancels between runs on one bench. */
   normalisedSharedBy: Record<string, number>
+  /** The same figures by the other school of the litre; null where the water left was not weighed. */
+  otherLitre: { litre: 'putIn' | 'remaining', gPerL: number | null, gPerLU: number | null, normalisedGPerL: number | null, normalisedU: number | null } | null
   test: TestFigures
   /** What the trace says of the boil; null without a trace that is long enough. */
   boilFound: BoilEstimate | null

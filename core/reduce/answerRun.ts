@@ -11,6 +11,7 @@ import type { Readings } from './readings'
 import type { SetupSeries } from './setupSeries'
 import type { TakenRun } from './takeRun'
 import { testFigures } from './testFigures'
+import { tellTest, tellTrace, tellWind } from './toldMore'
 import { burnRateOf, firepowerOf, tellEfficiency, tellHeatFlow, tellLadder, tellPerLitre } from './told'
 
 export interface Composition {
@@ -50,6 +51,7 @@ export function answerRun(taken: TakenRun, figured: Figured, options: ReduceOpti
     normalisedGPerL: rungs.normalisedGPerL, normalisedU: rungs.normalisedU, normalisedTimeS: normal === null ? null : finite(budget.values[FIGURE.normalisedTime]),
     status: rungs.status, missing, ladder: rungs.rungs, flags, normalisedURandom: finite(normal?.uRandom), normalisedUShared: finite(normal?.uShared),
     normalisedSharedBy: normal === null || rungs.normalisedU === null ? {} : sharedEffects(budget, FIGURE.afterSupply),
+    otherLitre: otherLitreOf(parts, { gPerL, gPerLU: gPerL === null ? null : finite(own.u), normalisedGPerL: rungs.normalisedGPerL, normalisedU: rungs.normalisedU }),
     test: testFigures({ document, readings, run, series, firepowerW }), boilFound: readings.found, traceFit: taken.traceFit,
   }
   if (taken.workings === null) return answer
@@ -57,8 +59,35 @@ export function answerRun(taken: TakenRun, figured: Figured, options: ReduceOpti
   tellHeatFlow(parts)
   tellEfficiency(parts)
   tellLadder(parts)
+  tellTest(parts, answer.test, firepowerW)
+  tellTrace(parts, answer)
+  tellWind(parts)
   answer.workings = taken.workings
   return answer
+}
+
+type PerLitre = Pick<NonNullable<RunAnswer['otherLitre']>, 'gPerL' | 'gPerLU' | 'normalisedGPerL' | 'normalisedU'>
+
+/** Per litre left in place of per litre put in, or the other way round: the ratio of the two masses, with the weighing's part of the uncertainty. */
+function otherLitreOf({ document: { water, uncertainty }, options, tell }: Composition, { gPerL, gPerLU, normalisedGPerL, normalisedU }: PerLitre): RunAnswer['otherLitre'] {
+  const putInG = water.massG === null && water.snowG === null ? null : (water.massG ?? 0) + (water.snowG ?? 0)
+  if (putInG === null || water.endMassG === null || gPerL === null) return null
+  const toLeft = options.litre === 'putIn'
+  const ratio = toLeft ? putInG / water.endMassG : water.endMassG / putInG
+  const weighing = uncertainty.waterG / (toLeft ? water.endMassG : putInG)
+  const scaled = (value: number | null, u: number | null) => (value === null || u === null ? null : ratio * Math.hypot(u, value * weighing))
+  tell?.({
+    path: 'otherLitre', title: toLeft ? 'Fuel per litre of hot water left' : 'Fuel per litre put in', value: gPerL * ratio, unit: 'g/L', formula: '{figure} · {from} / {to}', source: 'wbt',
+    inputs: [
+      { symbol: 'figure', name: toLeft ? 'Per litre put in' : 'Per litre left', value: gPerL, u: gPerLU, unit: 'g/L', from: 'computed', path: 'gPerL' },
+      { symbol: 'from', name: toLeft ? 'Water put in' : 'Water left', value: toLeft ? putInG : water.endMassG, u: uncertainty.waterG, unit: 'g', from: 'measured' },
+      { symbol: 'to', name: toLeft ? 'Water left' : 'Water put in', value: toLeft ? water.endMassG : putInG, u: uncertainty.waterG, unit: 'g', from: 'measured' },
+    ],
+  })
+  return {
+    litre: toLeft ? 'remaining' : 'putIn', gPerL: gPerL * ratio, gPerLU: scaled(gPerL, gPerLU),
+    normalisedGPerL: normalisedGPerL === null ? null : normalisedGPerL * ratio, normalisedU: scaled(normalisedGPerL, normalisedU),
+  }
 }
 
 /** Where it stalls, in its own conditions or else in the reference's; and whether a boil that never came can be foretold. */

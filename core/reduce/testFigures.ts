@@ -36,7 +36,7 @@ export function testFigures(parts: TestParts): TestFigures {
     warmUpS: times.litS !== null && times.bloomedS !== null ? times.bloomedS - times.litS : null,
     burnTimeS, burnRateGPerMin: burnTimeS === null || used === null || burnTimeS <= 0 ? null : (used.grams / burnTimeS) * 60,
     burnRateMlPerMin: burnTimeS === null || used === null || litresPerGram === null || burnTimeS <= 0 ? null : (used.grams / burnTimeS) * 60_000 / litresPerGram,
-    usefulAfterBoilS: usefulAfterBoil(parts), boilsPerLoad: finite(used === null || readings.toEnd?.grams == null || times.boilS === null ? null : used.grams / readings.toEnd.grams),
+    usefulAfterBoilS: usefulAfterBoil(parts), boilsPerLoad: finite(used === null || readings.toEnd?.grams == null || readings.toEnd.share === 1 || times.boilS === null ? null : used.grams / readings.toEnd.grams),
     riseK: endC === null || document.water.startC === null || times.boilS !== null ? null : endC - document.water.startC,
     powerIntoWaterW: powerIntoWater(parts, endC), turnDownRatio: simmer && parts.firepowerW !== null && parts.series.highFirepowerW !== null ? parts.series.highFirepowerW / parts.firepowerW : null,
     holdingPowerW: simmer ? finite(holdingPower(run)) : null,

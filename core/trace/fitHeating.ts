@@ -26,6 +26,9 @@ export interface BurnFit {
   q0W: Measured
   /** K = K_loss + q0/Θ [W/K]. */
   lossAndDroopWPerK: Measured
+  /** The curve itself: slope where it begins [K/s], and the rate at which that falls [1/s]. */
+  slopeKPerS: number
+  ratePerS: number
   /** From the start of the burn to where the water begins to warm [s]. */
   lagS: Measured
   rmsK: number
@@ -114,6 +117,11 @@ function heatingFrom(startC: number): Curve {
   }
 }
 
+/** The fitted temperature at a moment [s] of the burn [°C]. */
+export function fittedTemperature({ fromS, startC, slopeKPerS, ratePerS, lagS }: BurnFit, atS: number): number {
+  return heatingFrom(startC)(atS - fromS, [slopeKPerS, ratePerS, lagS.value], [0, 0, 0])
+}
+
 function burnFit({ parameters, covariance, residuals, rms }: CurveFit, { fromS, toS, start, known }: { fromS: number, toS: number, start: { c: number, u: number }, known: KnownForFit & { noiseK: number } }): BurnFit {
   const { capacityJPerK: C, airC } = known
   const excess = start.c - airC
@@ -125,7 +133,7 @@ function burnFit({ parameters, covariance, residuals, rms }: CurveFit, { fromS, 
   // What a quarter's mean may come to by the thermometer's noise alone.
   const byChance = known.noiseK / Math.sqrt(residuals.length / 4)
   return {
-    fromS, toS, n: residuals.length, startC: start.c, q0W: { value: C * slope + lossAndDroop * excess, u: Math.sqrt(Math.max(0, q0Variance)) },
+    fromS, toS, n: residuals.length, startC: start.c, slopeKPerS: slope, ratePerS: k, q0W: { value: C * slope + lossAndDroop * excess, u: Math.sqrt(Math.max(0, q0Variance)) },
     lossAndDroopWPerK: { value: lossAndDroop, u: C * Math.sqrt(variance(1, 1)) },
     lagS: { value: lag, u: Math.hypot(Math.sqrt(variance(2, 2)), (rms * start.u) / slope) }, rmsK: rms, quartersK,
     flameChanged: Math.max(...quartersK.map(Math.abs)) > Math.max(LEAST_BEND_K, 4 * byChance),

@@ -31,7 +31,12 @@ test('a run typed in trail units gives a figure with its rungs, is found again, 
   expect(figures.normalised).toBe(formatWithU(answer.normalisedGPerL!, 2 * answer.normalisedU!))
   expect(figures.rungs.map(([rung]) => rung)).toEqual(answer.ladder.map(rung => rung.rung))
   expect(figures.rungs[0]![1]).toContain(answer.ladder[0]!.factor!.toFixed(3))
-  expect(JSON.parse(readFileSync(file, 'utf8'))).toMatchObject({ format: 'vulcanum-reduce', runs: [{ id, place: { windMS: 0 }, water: { startC: 13.3333333333 } }] })
+  // Behind the run stand the others of its set-up: they are its series.
+  const document = JSON.parse(readFileSync(file, 'utf8')) as { format: string, runs: { id: string, setup: string }[] }
+  expect(document.format).toBe('vulcanum-reduce')
+  expect(document.runs[0]).toMatchObject({ id, place: { windMS: 0 }, water: { startC: 13.3333333333 } })
+  expect(new Set(document.runs.map(run => run.setup)).size).toBe(1)
+  expect(document.runs.length).toBeGreaterThan(5)
 
   const csv = await (await page.request.get(`/api/runs/${id}/results`)).text()
   const [header, row] = csv.split('\n').map(line => line.split(','))

@@ -3,7 +3,7 @@ import AxeBuilder from '@axe-core/playwright'
 import type { BrowserContext, Page } from '@playwright/test'
 import { expect, open, test } from './page'
 
-const PAGES = ['/', '/runs', '/runs/new', '/burn', '/runs/01950000-0000-7000-8000-000000000111', '/runs/01960000-0000-7000-8000-000000000002']
+const PAGES = ['/', '/numbers', '/runs', '/runs/new', '/burn', '/runs/01950000-0000-7000-8000-000000000111', '/runs/01960000-0000-7000-8000-000000000002']
 const inLight = (context: BrowserContext, baseURL: string, light: string) => context.addCookies([{ name: 'light', value: light, url: baseURL }])
 
 for (const light of ['day', 'glare']) {

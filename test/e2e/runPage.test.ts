@@ -6,6 +6,7 @@ import { formatWithU } from '../../core/quantity/format'
 import { expect, open, test } from './page'
 
 const CALM = '/runs/01950000-0000-7000-8000-000000000111'
+const WINDY = '/runs/01950000-0000-7000-8000-000000000133'
 const NO_WIND = '/runs/01960000-0000-7000-8000-000000000004'
 
 /** The page's own document, put through the command line. */
@@ -47,15 +48,75 @@ test('the ladder draws what is full, missing, tiny, assumed and stalled, and cop
   await expect(page.getByText('Missing: wind at the pot.')).toBeVisible()
   await expect(page.locator('[data-rung=wind] [data-ghost]')).toBeVisible()
 
-  // It stalls in its own cold wind: the figure begins where the surroundings let it boil, and the wind stays open.
+  // It stalls in its own cold wind: the figure begins where the surroundings let it boil, and the wind is its class's.
   await open(page, '/runs/01960000-0000-7000-8000-000000000006')
-  expect((await rows(page)).map(row => row.shape)).toEqual(['none', 'none', 'begins', 'open', 'level'])
+  expect((await rows(page)).map(row => row.shape)).toEqual(['none', 'none', 'begins', 'bar', 'level'])
+  await expect(page.locator('[data-rung=wind]')).toContainText('class default')
   await expect(page.getByText(/Would not boil: stalls near \d+ °C in this wind/)).toBeVisible()
 
   // Heat loss was estimated: the surroundings rung is assumed, and in store air it is tiny.
   await open(page, '/runs/01950000-0000-7000-8000-000000000101')
   expect((await rows(page))[1]).toMatchObject({ rung: 'boilingPoint', shape: 'diamond' })
   await expect(page.locator('[data-rung=surroundings]')).toContainText('assumed')
+})
+
+test('a windy run is corrected by its set-up’s own series, whose winds are told; beyond what was tried the bar frays', async ({ page }) => {
+  await open(page, WINDY)
+  await expect(page.locator('[data-rung=wind]')).toHaveAttribute('data-shape', 'bar')
+  await expect(page.locator('[data-rung=wind]')).toContainText('own series')
+  const setup = page.getByRole('region', { name: 'Its set-up' })
+  await setup.getByRole('button').first().click()
+  await expect(page.getByRole('complementary', { name: 'Margin' }).getByRole('heading', { name: 'Wind that doubles the fuel' })).toBeVisible()
+
+  await page.getByLabel('Brought to').selectOption('Conditions of your own')
+  const own = page.getByRole('form', { name: 'Conditions of your own' })
+  await own.getByLabel('Air', { exact: true }).fill('−40 °C')
+  await own.getByLabel('Altitude').fill('9,500 ft up')
+  await own.getByRole('button', { name: 'Bring it there' }).click()
+  await expect(own.getByText(/Altitude|altitude|not a/).first()).toBeVisible()
+  await own.getByLabel('Altitude').fill('2870 m')
+  await own.getByLabel('Wind at the pot').fill('7 m/s')
+  await own.getByRole('button', { name: 'Bring it there' }).click()
+  await expect(page).toHaveURL(/own=20,71\d\.\d+,-40,7/)
+  await expect(page.locator('[data-rung=surroundings] [data-frayed]')).toBeVisible()
+  await expect(page.locator('[data-rung=surroundings]')).toContainText('asked −40')
+  const answer = await reduced(page)
+  expect(answer.ladder[2]!.reach!.asked).toBe(-40)
+  await page.reload()
+  await expect(page.getByLabel('Brought to')).toHaveValue('own')
+})
+
+test('Monte Carlo draws in the background, shows its histogram beside first order, and exports the same draws', async ({ page }) => {
+  await open(page, CALM)
+  const section = page.getByRole('region', { name: 'Monte Carlo' })
+  await section.getByRole('button', { name: /^Draw 20/ }).click()
+  await expect(section.locator('[data-monte-carlo] rect')).toHaveCount(40)
+  await expect(section.getByText(/20.000 draws agree with first order/)).toBeVisible()
+  const low = await section.locator('[data-monte-carlo] p span.figures').first().innerText()
+  const exported = await (await page.request.get((await section.getByRole('link', { name: 'As JSON' }).getAttribute('href'))!)).json() as { distribution: { quantiles: number[] } }
+  expect(Number(low)).toBeCloseTo(exported.distribution.quantiles[0]!, 2)
+  expect((await page.request.get('/api/runs/01950000-0000-7000-8000-000000000111/monte-carlo?draws=many')).status()).toBe(400)
+})
+
+test('the trace is fitted, its boil read by the plateau, both litres stand side by side, and a slip is named', async ({ page }) => {
+  await open(page, CALM)
+  await expect(page.getByText(/Heating model fitted: heat flow/)).toBeVisible()
+  await page.getByLabel('A reading that was not typed:').selectOption('Water left')
+  await page.getByRole('button', { name: 'Add Water left' }).click()
+  await page.getByRole('dialog').getByLabel('Water left').fill('455 g')
+  await page.getByRole('dialog').getByLabel('Reason').fill('weighed after')
+  await page.getByRole('button', { name: 'Keep both, use this' }).click()
+  await expect(page.locator('[data-other-litre]')).toContainText('per litre left')
+  await page.getByLabel('per litre').selectOption('left')
+  await expect(page.locator('[data-other-litre]')).toContainText('per litre put in')
+  await expect(page).toHaveURL(/litre=remaining/)
+
+  await open(page, '/runs/01960000-0000-7000-8000-000000000002')
+  await expect(page.locator('[data-slip]')).toHaveText(/The scale reads to 1 g only|typed as/)
+  await page.getByRole('link', { name: 'how the numbers are made' }).first().click()
+  await expect(page.getByRole('heading', { name: 'How the numbers are made' })).toBeVisible()
+  await expect(page.locator('math').first()).toBeVisible()
+  await expect(page.getByText('nearly as good as the others')).toBeVisible()
 })
 
 test('a reading is corrected: both stay, the figure follows, a contradiction and a stale page are refused', async ({ page, browser, baseURL }) => {

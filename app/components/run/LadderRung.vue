@@ -11,6 +11,12 @@ const chevron = computed(() => {
   const back = downwards.value ? 6 : -6
   return `M${x + back},${MIDDLE - 9} L${x},${MIDDLE} L${x + back},${MIDDLE + 9}`
 })
+/** Beyond what was tested the bar's far third is torn. */
+const fray = computed(() => {
+  const end = props.shape.toX ?? 0
+  const back = (downwards.value ? 1 : -1) * Math.min(12, span.value / 3)
+  return `M${end},${MIDDLE - 6} L${end + back},${MIDDLE - 3} L${end},${MIDDLE} L${end + back},${MIDDLE + 3} L${end},${MIDDLE + 6} z`
+})
 </script>
 
 <template>
@@ -25,6 +31,7 @@ const chevron = computed(() => {
     <template v-if="shape.shape === 'bar'">
       <rect :x="left" :width="span" :y="MIDDLE - 5" height="10" :fill="FILLS[shape.rung.basis]" class="stroke-rim" stroke-width="1" />
       <path :d="chevron" fill="none" class="stroke-rim" stroke-width="2.5" />
+      <path v-if="shape.beyond" :d="fray" class="fill-sheet stroke-rim" stroke-width="1" data-frayed />
     </template>
     <path v-else-if="shape.shape === 'diamond'" :d="`M${shape.toX},${MIDDLE - 6} l6,6 l-6,6 l-6,-6 z`" :fill="FILLS[shape.rung.basis]" class="stroke-rim" stroke-width="1.5" />
     <line v-else-if="shape.shape === 'level'" :x1="shape.toX!" :x2="shape.toX!" :y1="MIDDLE - 8" :y2="MIDDLE + 8" class="stroke-rim" stroke-width="3" />

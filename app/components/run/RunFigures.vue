@@ -10,7 +10,7 @@ const errors = computed(() => props.answer.flags.filter(flag => flag.severity ==
 <template>
   <section aria-label="Fuel per litre" class="enamel flex flex-wrap gap-x-12 gap-y-4 p-4">
     <p v-for="flag in errors" :key="flag.code" class="iron w-full p-3 text-base font-bold" role="status">
-      {{ flag.text }}
+      {{ flag.text }} <span v-if="flag.slip" data-slip>{{ flag.slip }}</span>
     </p>
     <div>
       <h2>As measured</h2>
@@ -19,7 +19,12 @@ const errors = computed(() => props.answer.flags.filter(flag => flag.severity ==
           {{ withExpandedU(answer.gPerL, answer.gPerLU) }}
         </FigureButton> <span class="text-base text-ink-2">g/L</span>
       </p>
-      <p v-else>
+      <p v-if="answer.otherLitre?.gPerL" class="text-ink-2" data-other-litre>
+        <FigureButton path="otherLitre">
+          {{ withExpandedU(answer.otherLitre.gPerL, answer.otherLitre.gPerLU) }}
+        </FigureButton> per litre {{ answer.otherLitre.litre === 'remaining' ? 'left' : 'put in' }}
+      </p>
+      <p v-if="answer.gPerL === null">
         No fuel per litre: no boil by this convention, or fuel to the boil is not known.
       </p>
       <p v-if="answer.timeToBoilS !== null" class="text-ink-2">
@@ -35,7 +40,10 @@ const errors = computed(() => props.answer.flags.filter(flag => flag.severity ==
           {{ withExpandedU(answer.normalisedGPerL, answer.normalisedU) }}
         </FigureButton> <span class="text-base text-ink-2">g/L<template v-if="answer.normalisedU === null">, no bound to its uncertainty</template></span>
       </p>
-      <p v-else>
+      <p v-if="answer.otherLitre?.normalisedGPerL" class="figures text-ink-2">
+        {{ withExpandedU(answer.otherLitre.normalisedGPerL, answer.otherLitre.normalisedU) }} <span class="font-sans">per litre {{ answer.otherLitre.litre === 'remaining' ? 'left' : 'put in' }}</span>
+      </p>
+      <p v-if="answer.normalisedGPerL === null">
         Not normalised. Missing: {{ answer.missing.map(missingWords).join(', ') || 'see the flags' }}.
       </p>
       <p v-if="answer.normalisedTimeS !== null" class="text-ink-2">
@@ -43,7 +51,7 @@ const errors = computed(() => props.answer.flags.filter(flag => flag.severity ==
       </p>
     </div>
     <p class="self-end text-ink-2">
-      ± is expanded, k = {{ COVERAGE_FACTOR }}. Click a figure for its working.
+      ± is expanded, k = {{ COVERAGE_FACTOR }}. Click a figure for its working, or read <NuxtLink to="/numbers">how the numbers are made</NuxtLink>.
     </p>
   </section>
 </template>

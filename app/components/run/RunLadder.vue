@@ -42,7 +42,7 @@ const addOf = (rung: string) => (props.answer.missing.includes(rung === 'wind' ?
     </div>
     <ol>
       <li v-for="shape in geometry.rungs" :key="shape.rung.rung" class="ladder-row border-b border-edge last:border-b-0" :data-rung="shape.rung.rung" :data-shape="shape.shape">
-        <span class="ladder-sentence">{{ rungSentence(shape.rung, units) }}</span>
+        <span class="ladder-sentence">{{ rungSentence(shape.rung, units) }}<small v-if="shape.beyond" class="block text-xs text-ink-2">{{ shape.beyond }}</small></span>
         <div class="ladder-drawing relative h-11">
           <LadderRung :shape="shape" :measured-x="geometry.measuredX" :normalised-x="geometry.normalisedX" />
           <button v-if="addOf(shape.rung.rung)" type="button" class="absolute top-1/2 left-1/2 -translate-x-1/2 -translate-y-1/2 bg-sheet px-2 underline" @click="emit('add', addOf(shape.rung.rung)!.quantity)">

@@ -35,11 +35,11 @@ const spoken = computed(() => props.answer.flags.filter(flag => flag.severity !=
       </p>
       <ul class="space-y-2">
         <li v-for="flag in spoken" :key="flag.code" class="border-l-4 pl-3" :class="flag.severity === 'warning' ? 'border-caution' : 'border-edge'" :data-flag="flag.code">
-          <strong v-if="flag.severity === 'warning'">Look at this: </strong>{{ flag.text }}
+          <strong v-if="flag.severity === 'warning'">Look at this: </strong>{{ flag.text }} <em v-if="flag.slip" class="not-italic font-bold">{{ flag.slip }}</em>
         </li>
       </ul>
       <p class="mt-4 text-ink-2">
-        These are figures of one test, not a promise for the field. In calm, plain proportion to the temperature rise is nearly as good a correction.
+        These are figures of one test, not a promise for the field. In calm, plain proportion to the temperature rise is nearly as good a correction. <NuxtLink to="/numbers">How the numbers are made</NuxtLink>
       </p>
     </template>
     <RunWorking v-for="one in pinned" :key="one.path" :working="one" class="mt-4" />

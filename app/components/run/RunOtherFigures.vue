@@ -4,11 +4,17 @@ import type { RunAnswer } from '#core/formats/answer'
 
 /** The rest of what the run says. */
 const props = defineProps<{ answer: RunAnswer }>()
+const TEST_FIGURES: [key: keyof RunAnswer['test'], name: string, decimals: number, unit: string][] = [
+  ['warmUpS', 'Warm-up', 0, 's'], ['burnTimeS', 'Burn time', 0, 's'], ['burnRateMlPerMin', 'Burn rate by volume', 2, 'mL/min'], ['usefulAfterBoilS', 'Useful heat after the boil', 0, 's'], ['boilsPerLoad', 'Boils per load', 1, ''],
+  ['riseK', 'Temperature rise', 1, 'K'], ['powerIntoWaterW', 'Power into the water', 0, 'W'], ['turnDownRatio', 'Turn-down ratio', 1, ''], ['holdingPowerW', 'Heat that holds the boil', 0, 'W'], ['meltEnergyKJ', 'Heat to melt the snow', 0, 'kJ'],
+  ['toWaterS', 'Until all was water', 0, 's'], ['dryFuelG', 'As dry wood', 1, 'g'], ['lossWPerK', 'Heat loss, by cooling', 2, 'W/K'],
+]
 const rows = computed(() => {
   const { answer } = props
   const all: [string, string, number | null, number, string][] = [
     ['boilingPointC', 'Water boils here at', answer.boilingPointC, 2, '°C'], ['litres', 'Litres put in', answer.litres, 4, 'L'], ['fuelToBoilG', 'Fuel to the boil', answer.fuelToBoilG, 2, 'g'],
     ['burnRateGPerMin', 'Burn rate', answer.burnRateGPerMin, 2, 'g/min'], ['firepowerW', 'Firepower', answer.firepowerW, 0, 'W'], ['q0W', 'Heat flow into a cold pot', answer.q0W, 0, 'W'],
+    ...TEST_FIGURES.map(([key, name, decimals, unit]): [string, string, number | null, number, string] => [`test.${key}`, name, answer.test[key], decimals, unit]),
   ]
   return all.filter(row => row[2] !== null)
 })

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { formatClock } from '#core/quantity/format'
 import { EVENT_NAMES } from '#core/run/events'
-import { MEASURED_NAMES, MEASURED_QUANTITIES } from '#shared/measuredQuantity'
+import { MEASURED_NAMES, MEASURED_QUANTITIES, type MeasuredQuantity } from '#shared/measuredQuantity'
 import { TYPED_EVENTS, type TypedEventKind } from '#shared/typedRun'
 import type { TypedCorrection } from '#shared/correction'
 import { unitOf } from '#core/quantity/units'
@@ -19,6 +19,9 @@ const readings = computed(() => props.record.measurements.map((one) => {
   const value = kind === 'weighing' || (kind === 'windSpeed' && one.value === 0) || kind === 'fuel' || kind === 'resolution' ? null : shown(one.value, KINDS[dimension]!, units.value)
   return { quantity: one.quantity, typed: one.typed, value }
 }))
+const absent = computed(() => (Object.keys(MEASURED_NAMES) as MeasuredQuantity[]).filter(quantity => !props.record.measurements.some(one => one.quantity === quantity)))
+const adding = ref<MeasuredQuantity>('waterEndMass')
+watchEffect(() => { if (!absent.value.includes(adding.value) && absent.value[0]) adding.value = absent.value[0] })
 const isTyped = (kind: string): kind is TypedEventKind => (TYPED_EVENTS as readonly string[]).includes(kind)
 </script>
 
@@ -41,6 +44,13 @@ const isTyped = (kind: string): kind is TypedEventKind => (TYPED_EVENTS as reado
         <dd class="no-print"><button v-if="isTyped(event.kind)" type="button" class="underline" :aria-label="`Correct ${EVENT_NAMES[event.kind]}`" @click="emit('correct', event.kind)">Correct</button></dd>
       </template>
     </dl>
+    <p v-if="absent.length" class="no-print mt-2 flex flex-wrap items-center gap-2">
+      <label for="add-reading">A reading that was not typed:</label>
+      <select id="add-reading" v-model="adding"><option v-for="quantity in absent" :key="quantity" :value="quantity">{{ MEASURED_NAMES[quantity] }}</option></select>
+      <button type="button" class="underline" :aria-label="`Add ${MEASURED_NAMES[adding]}`" @click="emit('correct', adding)">
+        Add
+      </button>
+    </p>
     <h2 class="mt-4 mb-2">
       With
     </h2>

@@ -64,7 +64,7 @@ const FROM = { measured: 'measured', assumed: 'assumed', computed: '', constant:
       {{ working.note }}
     </p>
     <p class="mt-3 text-ink-2">
-      Source: {{ SOURCES[working.source] }}
+      Source: {{ SOURCES[working.source] }}. <NuxtLink to="/numbers">How the numbers are made</NuxtLink>
     </p>
     <p class="no-print mt-2 flex gap-4">
       <button type="button" class="underline" :aria-pressed="margin.pinned.includes(working.path)" @click="margin.pin(working.path)">{{ margin.pinned.includes(working.path) ? 'Unpin' : 'Pin' }}</button>

@@ -38,12 +38,15 @@ const title = computed(() => (page.value ? `${page.value.record.setup}, ${dateIn
         <h2 class="mb-1">
           Water temperature
         </h2>
-        <LazyRunTrace :trace="page.trace" :marks="page.ribbon.marks" :boiling-c="page.answer.boilingPointC" />
+        <LazyRunTrace :trace="page.trace" :marks="page.ribbon.marks" :boiling-c="page.answer.boilingPointC" :fit="page.answer.traceFit" :found-s="page.answer.boilFound?.atS ?? null" />
+        <RunTraceSays :answer="page.answer" />
         <RunTraceTable :trace="page.trace" />
       </section>
       <div class="grid gap-3 lg:grid-cols-2">
         <RunOtherFigures :answer="page.answer" />
         <RunReadings :record="page.record" @correct="correcting = $event" />
+        <RunSetup v-if="page.setup" :setup="page.setup" />
+        <RunMonteCarlo v-if="page.answer.normalisedGPerL !== null" :run-id="id" :query="query" :download="download('monte-carlo')" />
       </div>
       <RunHistory v-if="page.record.history.length" :record="page.record" />
       <p class="no-print flex flex-wrap gap-3">

@@ -1,0 +1,32 @@
+import { proxy, wrap } from 'comlink'
+import type { ReduceRequest } from '#core/formats/document'
+import type { MonteCarloAnswer } from '#core/reduce/monteCarloRun'
+import { problemText } from '#core/result'
+import type { MonteCarloWorker } from '~/workers/monteCarlo'
+
+/** Monte Carlo of a run's figure in a worker of its own: progress as it goes, and an end at any time. */
+export function useMonteCarlo() {
+  const progress = ref<number | null>(null)
+  const answer = shallowRef<MonteCarloAnswer | null>(null)
+  const problem = ref('')
+  let worker: Worker | null = null
+
+  function stop() {
+    worker?.terminate()
+    worker = null
+    progress.value = null
+  }
+
+  async function draw(request: ReduceRequest, runId: string, options: { draws: number, seed: number }) {
+    stop()
+    problem.value = ''
+    progress.value = 0
+    worker = new Worker(new URL('../workers/monteCarlo.ts', import.meta.url), { type: 'module' })
+    const result = await wrap<MonteCarloWorker>(worker).draw(request, runId, options, proxy((share: number) => { progress.value = share }))
+    if (result.ok) answer.value = result.value
+    else problem.value = problemText(result.problem)
+    stop()
+  }
+  onUnmounted(stop)
+  return { progress, answer, problem, draw, stop }
+}
