@@ -75,13 +75,14 @@ function groupsOf(runs: readonly TakenRun[]): TakenRun[][] {
   return [...groups.values()].map(group => group.sort((a, b) => (a.document.id < b.document.id ? -1 : a.document.id > b.document.id ? 1 : 0)))
 }
 
-/** Only fully normalised runs enter a mean. */
+/** Only fully normalised runs enter a mean, and none that is impossible. */
 function setupOf(runs: readonly RunAnswer[], { wind, windLimits }: SetupSeries): SetupAnswer[] {
   const { setup, origin } = runs[0]!
-  const normalised = runs.filter(run => run.status === 'normalised')
+  const possible = runs.filter(run => !run.flags.some(flag => flag.code === 'impossible-efficiency'))
+  const normalised = possible.filter(run => run.status === 'normalised')
   if (setup === null || normalised.length === 0) return []
   return [{
-    setup, origin, ...setupMean(normalised.map(run => ({ gPerL: run.normalisedGPerL!, uRandom: run.normalisedURandom ?? 0, shared: run.normalisedSharedBy }))),
+    setup, origin, leftOut: runs.filter(run => !possible.includes(run)).map(run => run.id), ...setupMean(normalised.map(run => ({ gPerL: run.normalisedGPerL!, uRandom: run.normalisedURandom ?? 0, shared: run.normalisedSharedBy }))),
     wind: wind === null || windLimits === null ? null : { gamma: wind.gamma, gammaU: wind.gammaU, n: wind.exponent, ...windLimits, basis: wind.basis },
   }]
 }

@@ -113,6 +113,8 @@ export interface SetupAnswer {
   setup: string
   origin: string
   n: number
+  /** Impossible figures, which enter neither mean nor series. */
+  leftOut: string[]
   meanGPerL: number
   meanU: number
   sdGPerL: number | null

@@ -4,6 +4,7 @@ import { boilingPointFromPressure } from '../water/saturation'
 import type { ReduceOptions, RunDocument } from '../formats/document'
 import type { Rung } from '../formats/answer'
 import { climb, fuelOnLadder } from '../normalise/climb'
+import { efficiency } from '../normalise/figures'
 import { aimTemperature, copyHeatRun, gramsPerLitre, heatingIn, ownConditions, type HeatRun } from '../normalise/heatRun'
 import type { Reference, RungName } from '../normalise/reference'
 import { CLASS_REACH_MS, CLASS_SPREAD, classGamma } from '../normalise/windClass'
@@ -80,8 +81,14 @@ function windOf(points: readonly RunInWind[], members: readonly Member[]): WindE
 
 interface RunInWind extends WindPoint { run: HeatRun }
 
+/** More heat in the water than in the fuel: a slip, which must not lean on the figures of other runs. */
+function isImpossible(run: HeatRun): boolean {
+  const eta = efficiency(run, 0)
+  return Number.isFinite(eta) && eta > 1
+}
+
 function windPoint({ readings, document, prepared: { run } }: Member): RunInWind | null {
-  if (readings.windMS === null) return null
+  if (readings.windMS === null || isImpossible(run)) return null
   const own = ownConditions(run)
   const endC = run.reachedC ?? aimTemperature(run, own)
   const flow = heatFlowFromTime(run.heatS, heatingIn(run, own, endC))
@@ -111,7 +118,7 @@ interface Supply { factor: (rate: number) => number, u: (rate: number) => number
 /** The set-up's own burn-rate line, and the burn rate it is read at: the reference's, else the geometric mean of the calm runs. */
 function supplyOf(climbable: readonly Member[], wind: WindEffect | null, options: ReduceOptions): Supply | null {
   const points = climbable.flatMap(({ prepared: { run }, readings }) => {
-    if (readings.times.boilS === null) return []
+    if (readings.times.boilS === null || isImpossible(run)) return []
     const climbed = climb(withWind(run, readings.windMS, wind, options.reference), options.reference, options.model)
     const gPerL = climbed.ok ? gramsPerLitre(fuelOnLadder(run, climbed.value)[4], run) : NaN
     return Number.isFinite(gPerL) ? [{ burnRateGPerMin: burnRateOf(run), gPerL, calm: readings.windMS === 0 }] : []

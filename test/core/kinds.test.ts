@@ -183,6 +183,14 @@ describe('a set-up’s own series', () => {
     expect(answers(runs).runs.every(run => (run as RunAnswer).ladder[4]!.factor === 1)).toBe(true)
   })
 
+  it('an impossible run leans on no other: it is left out of series and mean, and said', () => {
+    const runs = [0, 0, 1.8, 1.8].map((wind, i) => burned(wind, i))
+    const slip = { ...part(runs[3]!, 'fuel', { usedG: 3 }), id: 'slip' }
+    const [clean, with1] = [answers(runs).setups[0]!, answers([...runs, slip]).setups[0]!]
+    expect(with1).toMatchObject({ n: 4, leftOut: ['slip'] })
+    expect(with1.wind!.gamma).toBeCloseTo(clean.wind!.gamma, 12)
+  })
+
   it('measured, rehearsed and published runs of one name are three series', () => {
     const runs = [0, 3].map((wind, i) => ({ ...burned(wind, i), origin: i === 0 ? 'measured' : 'rehearsal' }))
     expect(answers(runs).setups.map(setup => [setup.origin, setup.wind?.basis])).toEqual([['measured', 'classDefault'], ['rehearsal', 'classDefault']])

@@ -31,7 +31,7 @@ function draw() {
     return { curve: inside.map(([s]) => ({ x: s, y: inUnit(fittedTemperature(burn, s)) })), left: inside.map(([s, tempC]) => ({ x: s, y: (inUnit(tempC) - inUnit(fittedTemperature(burn, s))) })) }
   })
   const thin = { pointRadius: 0, pointHitRadius: 0, parsing: false as const, borderWidth: 1.5, borderColor: ink }
-  const residualAxis = fitted.length === 0 ? {} : { left: { type: 'linear' as const, stack: 'trace', stackWeight: 1, weight: 0, position: 'left' as const, title: { display: true, text: 'left over', color: ink, font }, ticks: { color: ink, font, maxTicksLimit: 3 }, grid: { color: edge, lineWidth: 0.3 } } }
+  const residualAxis = fitted.length === 0 ? {} : { left: { type: 'linear' as const, stack: 'trace', stackWeight: 1, weight: 0, position: 'left' as const, title: { display: true, text: 'left over', color: ink, font }, ticks: { color: ink, font, maxTicksLimit: 3, callback: (value: string | number, i: number, all: unknown[]) => (i === all.length - 1 ? '' : value) }, grid: { color: edge, lineWidth: 0.3 } } }
   chart = new Chart(canvas.value, {
     type: 'line',
     data: { datasets: [{ data: props.trace.map(([s, tempC]) => ({ x: s, y: inUnit(tempC) })), borderColor: water, borderWidth: 2, pointRadius: 0, pointHitRadius: 8, parsing: false, yAxisID: 'y' }, ...fitted.flatMap(({ curve, left }) => [{ ...thin, data: curve, borderDash: [5, 3], yAxisID: 'y' }, { ...thin, data: left, borderWidth: 1, yAxisID: 'left' }])] },
