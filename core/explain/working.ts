@@ -33,6 +33,14 @@ export interface Working {
 /** Takes a working down; absent where nobody asked. */
 export type Tell = (working: Working) => void
 
+const finite = (value: number | null | undefined): number | null => (value !== null && value !== undefined && Number.isFinite(value) ? value : null)
+
+/** A working as it leaves the core: what is not finite is null, an input whose share is not a number has none. */
+export const finiteWorking = (working: Working): Working => ({
+  ...working, value: finite(working.value), inputs: working.inputs.map(input => ({ ...input, value: finite(input.value), ...(input.u === undefined ? {} : { u: finite(input.u) }) })),
+  ...(working.shares === undefined ? {} : { shares: working.shares.filter(({ effect, share }) => Number.isFinite(effect) && Number.isFinite(share)) }),
+})
+
 /** The formula as it is read: symbols without their braces. */
 export const formulaText = (working: Working): string => working.formula.replace(/[{}]/g, '')
 

@@ -126,6 +126,7 @@ export function heatFlowFromTime(timeS: number, h: Heating): R<HeatFlow> {
   const meanRateW = (h.capacityJPerK * (h.endC - h.startC) + h.meltJ) / timeS
   const highest = at === null ? meanRateW : meanRateW + Math.max(...at.evaporationW) - endEvaporationW
   const lowest = Math.max(lowerSurplus(meanRateW, h, at), highest * 1e-100)
+  if (!Number.isFinite(highest + lowest)) return fail(NOT_KNOWN)
   const endSurplusW = (at === null ? newtonSurplus(meanRateW, h) : null) ?? Math.exp(surplusRoot(timeS, h, at, Math.log(lowest), Math.log(highest)))
   const q0W = q0FromEndSurplus(endSurplusW, h, endEvaporationW)
   if (!(q0W > 0)) return fail(HEATED_BY_AIR)
@@ -209,6 +210,8 @@ const HEATED_BY_AIR = {
   code: 'heated-by-air', what: 'The air alone would heat this water so fast',
   hint: 'Check start temperature, air temperature and times.',
 }
+
+const NOT_KNOWN = { code: 'heat-balance-not-known', what: 'The heat balance lacks a number', hint: 'Its missing readings are listed.' }
 
 const NO_TIME = { code: 'no-time', what: 'The water took no time to heat', hint: 'Check the times.' }
 

@@ -104,6 +104,9 @@ export const sensibleHeat = (run: HeatRun, fromC: number, toC: number): number =
 
 const OPEN_SEGMENTS = 24
 
+/** What comes past the lid at a station of the ladder [W]. */
+export const pastLid = ({ lidVapourW, evaporationScale }: HeatRun, station: number): number => (lidVapourW === null || evaporationScale === 0 ? 0 : evaporationScale * lidVapourW[station]!)
+
 /** The heating of this run's water and pot in given conditions, up to `endC`. */
 export function heatingIn(run: HeatRun, at: Conditions, endC: number): Heating {
   const riseK = endC - at.startC
@@ -112,7 +115,7 @@ export function heatingIn(run: HeatRun, at: Conditions, endC: number): Heating {
     startC: at.startC, endC, airC: at.airC,
     capacityJPerK: riseK === 0 ? run.waterKg * 4180 + run.potJPerK : sensibleHeat(run, at.startC, endC) / riseK,
     lossWPerK: lossCoefficient(run, at.windMS), thetaK: run.thetaK, meltJ: at.meltJ,
-    vapourW: run.lidVapourW === null ? 0 : run.evaporationScale * run.lidVapourW[at.station]!,
+    vapourW: pastLid(run, at.station),
     evaporation: open ? evaporationFrom(surfaceIn(run, at), run.evaporationScale, OPEN_SEGMENTS) : null,
   }
 }

@@ -6,7 +6,7 @@ import { heatFlowFromTime } from '../heating/heatingTime'
 import { ok, type R } from '../result'
 import { boilingPointFromPressure } from '../water/saturation'
 import type { Climb } from './climb'
-import { heatingIn, lossCoefficient, ownConditions, windFactor, type HeatRun } from './heatRun'
+import { heatingIn, lossCoefficient, ownConditions, pastLid, windFactor, type HeatRun } from './heatRun'
 import type { Reference } from './reference'
 
 export const isQuick = (run: HeatRun): boolean =>
@@ -21,8 +21,6 @@ function evenTime(q0W: number, heatJ: number, riseK: number, endExcessK: number,
   const x = fall / end
   return (heatJ / end) * (x < 1e-5 && x > -1e-5 ? 1 - x / 2 + (x * x) / 3 : Math.log1p(x) / x)
 }
-
-const pastLid = ({ lidVapourW, evaporationScale }: HeatRun, station: number): number => (lidVapourW === null ? 0 : evaporationScale * lidVapourW[station]!)
 
 /** As climb, by the `loss` model. */
 export function quickClimb(run: HeatRun, reference: Reference): R<Climb> {

@@ -1,5 +1,5 @@
 /** First pass over a run: its readings by the conventions, and its heat balance made ready. */
-import type { Tell, Working } from '../explain/working'
+import { finiteWorking, type Tell, type Working } from '../explain/working'
 import type { ReduceOptions, RunDocument } from '../formats/document'
 import { aimTemperature, ownConditions, type HeatRun } from '../normalise/heatRun'
 import { prepareHeatRun } from './heatRunFromReadings'
@@ -19,7 +19,7 @@ export interface TakenRun extends Member {
 
 export function takeRun(document: RunDocument, options: ReduceOptions, withWorkings: boolean): TakenRun {
   const workings: Record<string, Working> | null = withWorkings ? {} : null
-  const tell = workings === null ? undefined : (working: Working) => { workings[working.path] = working }
+  const tell = workings === null ? undefined : (working: Working) => { workings[working.path] = finiteWorking(working) }
   const readings = readRun(document, options, tell)
   const prepared = prepareHeatRun(document, readings, options)
   const climbable = NORMALISED_KINDS.includes(document.kind) && prepared.missing.length === 0 && prepared.run.heatS > 0

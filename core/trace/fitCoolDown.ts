@@ -10,7 +10,7 @@ export interface KnownForCoolDown {
   airC: number
   airU: number
   boilingC: number
-  /** When the flame went out; the trace before it is left out [s]. */
+  /** When the flame went out; the trace before it is left out [s]. −Infinity: all of it is cooling. */
   fromS: number
 }
 
@@ -40,7 +40,8 @@ export function fitCoolDown(trace: readonly (readonly [number, number])[], known
   const { capacityJPerK, capacityU, airC, airU, fromS } = known
   const clean = cleanTrace(trace, known.boilingC)
   const after = clean.s.findIndex(time => time >= fromS)
-  const s = clean.s.slice(Math.max(0, after)).map(time => time - fromS)
+  const firstS = clean.s[Math.max(0, after)] ?? 0
+  const s = clean.s.slice(Math.max(0, after)).map(time => time - firstS)
   const c = clean.c.slice(Math.max(0, after))
   const dropK = c.length === 0 ? 0 : c[0]! - c[c.length - 1]!
   if (after < 0 || c.length < FEWEST || dropK < LEAST_DROP_K || c[0]! - airC < LEAST_EXCESS_K) {

@@ -31,6 +31,7 @@ export function fitCurve(curve: Curve, x: Float64Array, y: Float64Array, start: 
   let now = sums(curve, x, y, parameters, steps)
   for (let i = 0; i < MOST_STEPS; i++) {
     const matrix = Matrix.add(now.normal, Matrix.eye(p).mul(damping * trace(now.normal) / p))
+    if (!Number.isFinite(now.squares) || !matrix.to1DArray().every(Number.isFinite)) return null
     const cholesky = new CholeskyDecomposition(matrix)
     if (!cholesky.isPositiveDefinite()) return null
     const step = cholesky.solve(Matrix.columnVector(now.right)).to1DArray()

@@ -18,7 +18,9 @@ export function markdownPages() {
       if (!id.endsWith('.md?html')) return null
       const file = id.slice(0, -'?html'.length)
       this.addWatchFile(file)
-      return `export default ${JSON.stringify(markdown.render(readFileSync(file, 'utf8')))}`
+      // An equation may be wider than a phone: then it scrolls in itself, by the keyboard too.
+      const html = markdown.render(readFileSync(file, 'utf8')).replaceAll('<p class="katex-block">', '<p class="katex-block" tabindex="0">')
+      return `export default ${JSON.stringify(html)}`
     },
   }
 }

@@ -251,6 +251,36 @@ describe('Monte Carlo', () => {
   })
 })
 
+describe('anything at all', () => {
+  const kinds = ['boil', 'boilBurnOut', 'burnOff', 'simmer', 'fixedTime', 'warmUp', 'fed', 'wood', 'snow', 'coolDown'] as const
+  const some = <T>(arbitrary: fc.Arbitrary<T>) => fc.option(arbitrary, { nil: null })
+  const number = (min: number, max: number) => some(fc.double({ min, max, noNaN: true }))
+  const sample = fc.tuple(fc.integer({ min: -50, max: 4000 }), fc.double({ min: -20, max: 120, noNaN: true }))
+  const anyRun = fc.record({
+    setup: fc.constantFrom('s', null), origin: fc.constantFrom('measured', 'rehearsal', 'published'), kind: fc.constantFrom(...kinds), lid: some(fc.boolean()), screen: some(fc.constantFrom('none', 'wrap', 'cone')),
+    place: fc.record({ altitudeM: number(-400, 6000), airC: number(-40, 45), windMS: some(fc.constantFrom(0, 1, 2.2, 6)), windHeightM: some(fc.constant(10)) }), water: fc.record({ massG: number(20, 5000), startC: number(-5, 110), endC: number(-5, 110), endMassG: number(20, 5000), snowG: number(20, 3000) }),
+    pot: fc.record({ massG: number(20, 2000), material: some(fc.constantFrom('titanium', 'aluminium')), diameterMm: number(50, 400), finned: some(fc.boolean()) }), burner: fc.record({ kind: some(fc.constantFrom('canister-top', 'alcohol', 'wood', 'liquid-pressure')), head: some(fc.constantFrom('sheltered', 'exposed')) }),
+    fuel: fc.record({ kind: some(fc.constantFrom('isobutane-propane', 'ethanol', 'hexamine', 'wood-dry')), usedG: number(0.1, 500), loadG: number(1, 500), leftoverG: number(0, 50), moisturePct: number(0, 60), charG: number(0, 50), scaleResolutionG: number(0.01, 5), burnOutShare: fc.boolean() }),
+    events: fc.array(fc.record({ kind: fc.constantFrom('lit', 'bloomed', 'potOn', 'rollingBoil', 'firstBubbles', 'targetReached', 'flameOut', 'relit', 'fuelAdded', 'gaveUp', 'stopped', 'flameLeftPot', 'shutOff'), s: fc.integer({ min: -10, max: 3000 }), massG: number(1, 30) }), { maxLength: 8 }),
+    trace: fc.oneof(fc.constant([]), fc.array(sample, { maxLength: 80 }), fc.record({ slope: fc.double({ min: -0.3, max: 1, noNaN: true }), top: fc.double({ min: 20, max: 104, noNaN: true }), every: fc.constantFrom(1, 2, 30), step: fc.constantFrom(0.1, 1) })
+      .map(({ slope, top, every, step }) => Array.from({ length: 90 }, (_, i): [number, number] => [i * every, Math.round(Math.max(-10, Math.min(top, 12 + slope * i * every)) / step) * step]))),
+  }).map(run => ({ ...run, id: 'x' }) as Loose)
+
+  it('law: whatever comes in, every number that goes out is finite or null, and nothing throws', () => {
+    const boils = fc.constantFrom('rollingBoil', 'firstBubbles', 'probeAtBoil', 'plateau', { targetC: 90 })
+    fc.assert(fc.property(fc.array(anyRun, { minLength: 1, maxLength: 5 }), boils, fc.constantFrom('loss', 'energy', 'ratio'), fc.boolean(), fc.constantFrom('putIn', 'remaining'), (runs, boil, model, supply, litre) => {
+      const asked = request(runs, { boil, model, supply, litre, reference: { windMS: 1, airC: -10, burnRateGPerMin: null } })
+      const got = reduce(asked, { workings: true })
+      JSON.stringify(got, (key, value: unknown) => {
+        if (typeof value === 'number' && !Number.isFinite(value)) throw new Error(`${key} is ${value}`)
+        return value
+      })
+      for (const one of got.runs as RunAnswer[]) if (one.normalisedGPerL === null) expect(one.flags.length + one.missing.length).toBeGreaterThan(0)
+      for (const one of got.runs as RunAnswer[]) for (const [key, value] of Object.entries(one.test)) if (value !== null && !['pieces', 'gapsS', 'lossWPerKU'].includes(key)) expect(one.workings![`test.${key}`], key).toBeDefined()
+    }), { numRuns: Number(process.env.RUNS ?? 400) })
+  })
+})
+
 describe('laws, over any physical run', () => {
   const physical = fc.record({
     massG: fc.double({ min: 100, max: 4000, noNaN: true }), startC: fc.double({ min: 1, max: 60, noNaN: true }), airC: fc.double({ min: -30, max: 40, noNaN: true }), altitudeM: fc.double({ min: -300, max: 6000, noNaN: true }),

@@ -107,7 +107,7 @@ test('the trace is fitted, its boil read by the plateau, both litres stand side 
   await page.getByRole('dialog').getByLabel('Reason').fill('weighed after')
   await page.getByRole('button', { name: 'Keep both, use this' }).click()
   await expect(page.locator('[data-other-litre]')).toContainText('per litre left')
-  await page.getByLabel('per litre').selectOption('left')
+  await page.getByLabel('per litre', { exact: true }).selectOption('left')
   await expect(page.locator('[data-other-litre]')).toContainText('per litre put in')
   await expect(page).toHaveURL(/litre=remaining/)
 
