@@ -251,6 +251,45 @@ describe('Monte Carlo', () => {
   })
 })
 
+describe('worked by hand, and facts of the trade', () => {
+  const litre = (fuel: object, boilS: number, more: Loose = {}) => one({ ...part(part(part(base, 'place', { stationPressureHPa: 1014.18, airC: 20 }), 'water', { massG: 1000, startC: 20 }), 'fuel', fuel), pot: { massG: 200, material: 'aluminium', diameterMm: 130 }, events: ev(['potOn', 0], ['rollingBoil', boilS]), ...more })
+
+  // By hand: (1 kg × (419.1 − 83.9) kJ/kg + 0.2 kg × 897 J/(kg·K) × 80 K) / (12 g × 45.7 kJ/g) = 349.5/548.4; 548.4 kJ in 300 s. Enthalpies: IAPWS-IF97 tables.
+  it('efficiency 63.7 % and firepower 1 828 W', () => {
+    const got = litre({ usedG: 12 }, 300)
+    expect(got.efficiency!).toBeCloseTo(0.6374, 3)
+    expect(got.firepowerW!).toBeCloseTo(1828, 0)
+    expect(got.burnRateGPerMin!).toBeCloseTo(2.4, 9)
+  })
+
+  // Source: published water-boiling protocols: temperature-corrected time and consumption = figure × 75/(T_boil − T_start).
+  it('the protocols’ temperature-corrected time and consumption', () => {
+    const got = litre({ usedG: 12 }, 300)
+    const corrected = one({ ...part(part(part(base, 'place', { stationPressureHPa: 1014.18, airC: 20 }), 'water', { massG: 1000, startC: 20 }), 'fuel', { usedG: 12 }), events: ev(['potOn', 0], ['rollingBoil', 300]) }, { model: 'ratio', reference: REFERENCES[2] && { startC: 25, pressureHPa: 1014.18, airC: 25, windMS: 0 } })
+    expect(corrected.normalisedTimeS!).toBeCloseTo(300 * 75 / 80, 2)
+    expect(corrected.normalisedGPerL!).toBeCloseTo(got.gPerL! * 75 / 80, 3)
+  })
+
+  // Common practice, no published source.
+  it.each<[string, Loose, [number, number]]>([
+    ['6.5 g of gas for 473 mL in an open pot, lid, calm: 30 to 65 %', part(part({ ...base, place: { altitudeM: 0, airC: 20, windMS: 0 } }, 'water', { startC: 15 }), 'fuel', { usedG: 6.5 }), [0.45, 0.62]],
+    ['12 g in a narrow pot at full flame', part({ ...base, place: { altitudeM: 0, airC: 20, windMS: 0 } }, 'fuel', { usedG: 12 }), [0.27, 0.35]],
+    ['22 g of methanol from 12 °C: about 40 %', part(part({ ...base, place: { altitudeM: 0, airC: 20, windMS: 0 }, burner: { kind: 'alcohol' } }, 'water', { startC: 12 }), 'fuel', { kind: 'methanol', lhvMJPerKg: null, usedG: 22 }), [0.37, 0.44]],
+    ['a tablet of 14.5 g that brings 473 mL from 15 °C to the boil', part(part({ ...base, place: { altitudeM: 0, airC: 20, windMS: 0 }, burner: { kind: 'solid' } }, 'water', { startC: 15 }), 'fuel', { kind: 'hexamine', lhvMJPerKg: null, usedG: 14.5 }), [0.38, 0.46]],
+  ])('%s', (_, run, [low, high]) => {
+    const got = one(run)
+    expect(got.efficiency!).toBeGreaterThan(low)
+    expect(got.efficiency!).toBeLessThan(high)
+    expect(got.flags.filter(f => f.severity === 'error')).toEqual([])
+  })
+
+  it('4 g on a scale of 1 g is anywhere from 3 to 5 g', () => {
+    const got = one(part(base, 'fuel', { usedG: 4, scaleResolutionG: 1 }))
+    expect(2 * got.gPerLU! / got.gPerL! * 4).toBeGreaterThan(0.8)
+    expect(2 * got.gPerLU! / got.gPerL! * 4).toBeLessThan(1.1)
+  })
+})
+
 describe('anything at all', () => {
   const kinds = ['boil', 'boilBurnOut', 'burnOff', 'simmer', 'fixedTime', 'warmUp', 'fed', 'wood', 'snow', 'coolDown'] as const
   const some = <T>(arbitrary: fc.Arbitrary<T>) => fc.option(arbitrary, { nil: null })
