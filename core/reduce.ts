@@ -6,6 +6,7 @@ import { answerRun } from './reduce/answerRun'
 import { figureRun, type Figured } from './reduce/figureRun'
 import { setupSeries, type SetupSeries } from './reduce/setupSeries'
 import { takeRun, type TakenRun } from './reduce/takeRun'
+import { setupWorking } from './reduce/toldMore'
 import { setupMean } from './statistics/setupMean'
 import { CORE_VERSION } from './version'
 
@@ -18,7 +19,9 @@ export function reduce(request: ReduceRequest, { workings = false }: { workings?
   const answers = new Map<RunDocument | UnreadableRun, RunAnswer>()
   const setups = seriesOf(request, workings).flatMap(({ members, series }) => {
     for (const taken of members) answers.set(taken.document, answerRun(taken, figureRun(taken, request, series), request, series))
-    return setupOf(members.map(({ document }) => answers.get(document)!), series)
+    const setup = setupOf(members.map(({ document }) => answers.get(document)!), series)
+    for (const { workings: kept } of members) if (kept !== null && setup[0] !== undefined) kept['setup.mean'] = setupWorking(setup[0])
+    return setup
   })
   return { format: 'vulcanum-reduced', version: 1, core: CORE_VERSION, reference: request.reference, runs: request.runs.map(run => ('error' in run ? run : answers.get(run)!)), setups }
 }

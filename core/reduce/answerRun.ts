@@ -11,7 +11,7 @@ import type { Readings } from './readings'
 import type { SetupSeries } from './setupSeries'
 import type { TakenRun } from './takeRun'
 import { testFigures } from './testFigures'
-import { tellTest, tellTrace, tellWind } from './toldMore'
+import { tellTest, tellTimes, tellTrace, tellWind } from './toldMore'
 import { burnRateOf, firepowerOf, tellEfficiency, tellHeatFlow, tellLadder, tellPerLitre } from './told'
 
 export interface Composition {
@@ -62,6 +62,7 @@ export function answerRun(taken: TakenRun, figured: Figured, options: ReduceOpti
   tellTest(parts, answer.test, firepowerW)
   tellTrace(parts, answer)
   tellWind(parts)
+  tellTimes(parts, answer)
   answer.workings = taken.workings
   return answer
 }

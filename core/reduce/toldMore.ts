@@ -1,8 +1,10 @@
 /** The workings of what a test says in its own terms, of its trace, and of its set-up's wind. */
-import type { WorkingInput } from '../explain/working'
+import type { Working, WorkingInput } from '../explain/working'
 import type { SourceKey } from '../constants/sources'
-import type { RunAnswer, TestFigures } from '../formats/answer'
+import type { RunAnswer, SetupAnswer, TestFigures } from '../formats/answer'
 import { aimTemperature, lossCoefficient, ownConditions } from '../normalise/heatRun'
+import { FIGURE } from '../normalise/figures'
+import { sharesOf } from '../uncertainty/propagate'
 import type { Composition } from './answerRun'
 
 interface Told { title: string, unit: string, formula: string, inputs: WorkingInput[], source: SourceKey, note?: string }
@@ -80,4 +82,35 @@ export function tellWind({ series: { wind, windLimits }, options, tell }: Compos
   const reference = `At start ${options.reference.startC.toFixed(1)} °C, ${options.reference.pressureHPa.toFixed(0)} hPa, air ${options.reference.airC.toFixed(1)} °C.`
   if (windLimits.doublingMS !== null) tell({ path: 'setup.doublingMS', title: 'Wind that doubles the fuel', value: windLimits.doublingMS, unit: 'm/s', source, formula: 't(v) = 2·t(0), solved for v', inputs: [gamma], note: reference })
   if (windLimits.stallMS !== null) tell({ path: 'setup.stallMS', title: 'Wind in which it no longer boils', value: windLimits.stallMS, unit: 'm/s', source, formula: 'q0·e^(−{γ}·vⁿ)·(1 − (T_b − T_a)/Θ) = K_loss(v)·(T_b − T_a), solved for v', inputs: [gamma], note: reference })
+}
+
+/** Times: the boil by its clock, and the time there would be at the reference. */
+export function tellTimes({ readings: { times }, options, figured: { run, budget, climbed }, tell }: Composition, { timeToBoilS, normalisedTimeS }: Pick<RunAnswer, 'timeToBoilS' | 'normalisedTimeS'>): void {
+  if (!tell) return
+  if (timeToBoilS !== null) {
+    tell({
+      path: 'timeToBoilS', title: 'Time to the boil', value: timeToBoilS, unit: 's', source: 'commonPractice', formula: '{t_boil} − {t_0}',
+      inputs: [measured('t_boil', times.boilFrom === 'trace' ? 'Boil, from the trace' : 'Boil, called', times.boilS, 's'), measured('t_0', `Clock: ${CLOCK_NAMES[options.clock]}`, times.clockZeroS, 's')],
+    })
+  }
+  if (normalisedTimeS === null || !climbed?.ok) return
+  const { reference } = options
+  tell({
+    path: 'normalisedTimeS', title: 'Time to the boil at the reference', value: normalisedTimeS, unit: 's', source: options.model === 'loss' ? 'newton' : 'wbt', shares: sharesOf(budget, FIGURE.normalisedTime),
+    formula: options.model === 'loss' ? 't = (C/K) · ln[(q0 − K·({T_i} − {T_a})) / (q0 − K·({T_e} − {T_a}))], K = K_loss + q0/Θ, q0 in the reference wind' : 'own time · heat or rise at the reference / heat or rise here',
+    inputs: [
+      computed('q0', 'Heat flow into a cold pot, here', climbed.value.q0W, 'W', 'q0W'), { symbol: 'T_i', name: 'Start', value: reference.startC, unit: '°C', from: 'reference' }, { symbol: 'T_a', name: 'Air', value: reference.airC, unit: '°C', from: 'reference' },
+      { symbol: 'T_e', name: 'End', value: aimTemperature(run, { ...ownConditions(run), pressurePa: reference.pressureHPa * 100 }), unit: '°C', from: 'reference' }, { symbol: 'v', name: 'Wind', value: reference.windMS, unit: 'm/s', from: 'reference' },
+    ],
+  })
+}
+const CLOCK_NAMES = { potOn: 'pot-on', lit: 'lighting', bloomed: 'full flame' }
+
+/** The mean of a set-up's runs. */
+export function setupWorking({ n, meanGPerL, meanU, sdGPerL, ci95, leftOut }: SetupAnswer): Working {
+  return {
+    path: 'setup.mean', title: 'Mean of the set-up’s runs', value: meanGPerL, unit: 'g/L', source: 'gum', formula: 'Σ g/L / {n},  u² = max({s}², u_rand²)/{n} + u_shared²',
+    inputs: [computed('n', 'Runs, wholly normalised', n, ''), computed('s', 'Scatter between them', sdGPerL, 'g/L'), computed('u', 'Standard uncertainty of the mean', meanU, 'g/L')],
+    note: `${ci95 === null ? 'One run: no scatter, no interval.' : `95 % from ${ci95[0].toFixed(2)} to ${ci95[1].toFixed(2)} g/L, by Student’s factor for its effective degrees of freedom.`} What all share (Θ, heat loss, γ, the scale) is not divided by n.${leftOut.length > 0 ? ` Left out, since impossible: ${leftOut.length}.` : ''}`,
+  }
 }

@@ -86,6 +86,21 @@ test('a windy run is corrected by its set-up’s own series, whose winds are tol
   await expect(page.getByLabel('Brought to')).toHaveValue('own')
 })
 
+test('every figure on a run’s page answers with its formula, inputs and source', async ({ page }) => {
+  for (const path of [WINDY, '/runs/01960000-0000-7000-8000-000000000005']) {
+    await open(page, path)
+    const figures = page.locator('button.says-who')
+    const count = await figures.count()
+    expect(count).toBeGreaterThan(12)
+    const margin = page.getByRole('complementary', { name: 'Margin' })
+    for (let i = 0; i < count; i++) {
+      await figures.nth(i).click()
+      await expect(margin.getByText(/^Source: \S/), await figures.nth(i).innerText()).toBeVisible()
+      await expect(margin.locator('[data-working-value]')).not.toBeEmpty()
+    }
+  }
+})
+
 test('Monte Carlo draws in the background, shows its histogram beside first order, and exports the same draws', async ({ page }) => {
   await open(page, CALM)
   const section = page.getByRole('region', { name: 'Monte Carlo' })

@@ -28,7 +28,9 @@ const errors = computed(() => props.answer.flags.filter(flag => flag.severity ==
         No fuel per litre: no boil by this convention, or fuel to the boil is not known.
       </p>
       <p v-if="answer.timeToBoilS !== null" class="text-ink-2">
-        <span class="figures text-ink" data-figure="time">{{ formatClock(answer.timeToBoilS) }}</span> to the boil
+        <FigureButton path="timeToBoilS" class="text-ink" data-figure="time">
+          {{ formatClock(answer.timeToBoilS) }}
+        </FigureButton> to the boil
       </p>
     </div>
     <div>
@@ -40,14 +42,18 @@ const errors = computed(() => props.answer.flags.filter(flag => flag.severity ==
           {{ withExpandedU(answer.normalisedGPerL, answer.normalisedU) }}
         </FigureButton> <span class="text-base text-ink-2">g/L<template v-if="answer.normalisedU === null">, no bound to its uncertainty</template></span>
       </p>
-      <p v-if="answer.otherLitre?.normalisedGPerL" class="figures text-ink-2">
-        {{ withExpandedU(answer.otherLitre.normalisedGPerL, answer.otherLitre.normalisedU) }} <span class="font-sans">per litre {{ answer.otherLitre.litre === 'remaining' ? 'left' : 'put in' }}</span>
+      <p v-if="answer.otherLitre?.normalisedGPerL" class="text-ink-2">
+        <FigureButton path="otherLitre">
+          {{ withExpandedU(answer.otherLitre.normalisedGPerL, answer.otherLitre.normalisedU) }}
+        </FigureButton> per litre {{ answer.otherLitre.litre === 'remaining' ? 'left' : 'put in' }}
       </p>
       <p v-if="answer.normalisedGPerL === null">
         Not normalised. Missing: {{ answer.missing.map(missingWords).join(', ') || 'see the flags' }}.
       </p>
       <p v-if="answer.normalisedTimeS !== null" class="text-ink-2">
-        about <span class="figures text-ink">{{ formatClock(answer.normalisedTimeS) }}</span> to the boil there
+        about <FigureButton path="normalisedTimeS" class="text-ink">
+          {{ formatClock(answer.normalisedTimeS) }}
+        </FigureButton> to the boil there
       </p>
     </div>
     <p class="self-end text-ink-2">

@@ -12,7 +12,7 @@ const { units } = usePreferences()
       Its set-up, {{ setup.n }} {{ setup.n === 1 ? 'run' : 'runs' }} at this reference
     </h2>
     <p>
-      Mean <span class="figures">{{ withExpandedU(setup.meanGPerL, setup.meanU) }}</span> g/L<template v-if="setup.ci95">, 95 % from <span class="figures">{{ setup.ci95[0].toFixed(1) }}</span> to <span class="figures">{{ setup.ci95[1].toFixed(1) }}</span></template>.<template v-if="setup.leftOut.length"> Left out, since impossible: {{ setup.leftOut.length }} {{ setup.leftOut.length === 1 ? 'run' : 'runs' }}.</template>
+      Mean <FigureButton path="setup.mean">{{ withExpandedU(setup.meanGPerL, setup.meanU) }}</FigureButton> g/L<template v-if="setup.ci95">, 95 % from <span class="figures">{{ setup.ci95[0].toFixed(1) }}</span> to <span class="figures">{{ setup.ci95[1].toFixed(1) }}</span></template>.<template v-if="setup.leftOut.length"> Left out, since impossible: {{ setup.leftOut.length }} {{ setup.leftOut.length === 1 ? 'run' : 'runs' }}.</template>
     </p>
     <p v-if="setup.wind">
       Wind, {{ BASIS_WORDS[setup.wind.basis] }}:

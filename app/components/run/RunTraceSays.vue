@@ -25,7 +25,7 @@ const STATUS_WORDS = { boiled: '', stalled: 'It stopped rising short of the boil
     <p v-for="(burn, i) in answer.traceFit ?? []" :key="burn.fromS">
       Heating model fitted{{ (answer.traceFit?.length ?? 0) > 1 ? ` to burn ${i + 1}` : '' }}: heat flow <FigureButton :path="`traceFit.${i}`">
         {{ withExpandedU(burn.q0W.value, burn.q0W.u) }}
-      </FigureButton> W, losses and droop <span class="figures">{{ withExpandedU(burn.lossAndDroopWPerK.value, burn.lossAndDroopWPerK.u) }}</span> W/K, start lag <span class="figures">{{ withExpandedU(burn.lagS.value, burn.lagS.u) }}</span> s; scatter <span class="figures">{{ formatNumber(burn.rmsK, 2) }}</span> K.
+      </FigureButton> W, losses and droop <FigureButton :path="`traceFit.${i}`">{{ withExpandedU(burn.lossAndDroopWPerK.value, burn.lossAndDroopWPerK.u) }}</FigureButton> W/K, start lag <FigureButton :path="`traceFit.${i}`">{{ withExpandedU(burn.lagS.value, burn.lagS.u) }}</FigureButton> s; scatter <span class="figures">{{ formatNumber(burn.rmsK, 2) }}</span> K.
       <template v-if="burn.flameChanged">
         The residuals bend: the flame changed.
       </template>

@@ -14,6 +14,7 @@ const sortBy = (by: RunSortKey) => go({ by, down: query.value.sort.by === by ? !
     <div class="mb-3 flex flex-wrap items-center gap-4">
       <h1>Runs</h1>
       <NuxtLink to="/runs/new" class="act">Log a run</NuxtLink>
+      <NuxtLink to="/numbers" class="ml-auto">How the numbers are made</NuxtLink>
     </div>
     <p v-if="error" role="alert" class="font-bold">
       The runs could not be read. Check that Vulcanum is running, then reload.
