@@ -141,7 +141,9 @@ function slopeU(line: FlameLine, rate: number, reference: number): number {
   return Math.sqrt((Math.max(variance, 0) * residualSumOfSquares) / freedom)
 }
 
+/** A run without a set-up has no series to have been tried in. */
 function reachOf(members: readonly Member[]): SetupSeries['reach'] {
+  if (members[0]?.document.setup == null) return () => null
   const tested: Partial<Record<RungName, [number, number] | null>> = {
     start: range(members.map(({ document }) => document.water.startC)),
     boilingPoint: range(members.map(({ readings }) => (readings.pressure === null ? null : boilingPointFromPressure(readings.pressure.pressurePa)))),

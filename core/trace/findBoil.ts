@@ -35,7 +35,7 @@ const FIT_K = 45
 /** The same where the residuals are wide against the noise: more periods of a wiggle average out. */
 const WIDE_FIT_K = 75
 /** Plateau taken into the fit, at most [s]. */
-const PLATEAU_FIT_S = 120
+const PLATEAU_FIT_S = 90
 const DIP_K = 2
 
 /**
@@ -119,7 +119,9 @@ function fitRobustly(cut: Samples, clean: CleanTrace, topC: number): { knee: Kne
   while (rising < n - 1 && data.c[rising]! < topC - 8) rising++
   const first = fitKnee({ ...data, scaleK: Math.max(1.5 * clean.noiseK, 0.02), bendWeight: 0 }, data.s[rising]! - clean.everyS, data.s[n - 1]!)
   if (first === null) return { knee: null, data }
-  const spread = 1.4826 * medianOf(kneeResiduals(data, first).map(Math.abs))
+  const residuals = kneeResiduals(data, first)
+  for (let i = 0; i < residuals.length; i++) residuals[i] = Math.abs(residuals[i]!)
+  const spread = 1.4826 * medianOf(residuals)
   if (spread <= clean.noiseK * 1.3) return { knee: first, data }
   const wide = lastStretch(cut, topC, WIDE_FIT_K)
   const bendWeight = (spread / Math.max(USUAL_BEND.u * first.slopeKPerS, 1e-9)) ** 2
@@ -161,7 +163,8 @@ function timeBelow({ slopeKPerS: b, bend: c }: Knee, belowK: number): number {
 function hasPlateau(knee: Knee, { s, c }: Samples, clean: CleanTrace): boolean {
   const lastS = s[s.length - 1]!
   const flatS = lastS - knee.kneeS
-  const points = s.filter(time => time >= knee.kneeS).length
+  let points = 0
+  for (let i = s.length - 1; i >= 0 && s[i]! >= knee.kneeS; i--) points++
   // The slope just below the level: at the knee itself a bent rise may be flat.
   const slope = Math.sqrt(knee.slopeKPerS ** 2 + 4 * knee.bend * BELOW_LEVEL_K)
   if (points < PLATEAU_POINTS || flatS < Math.max(PLATEAU_S, 2 * clean.everyS) || !(slope > 0)) return false

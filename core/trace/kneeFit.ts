@@ -73,7 +73,14 @@ export function refineKnee(data: KneeData, near: Knee, reachS: number): Knee | n
 function thinned(data: KneeData): KneeData {
   const every = Math.ceil(data.s.length / WALK_POINTS)
   if (every === 1) return data
-  return { ...data, s: data.s.filter((_, i) => i % every === 0), c: data.c.filter((_, i) => i % every === 0) }
+  const n = Math.ceil(data.s.length / every)
+  const s = new Float64Array(n)
+  const c = new Float64Array(n)
+  for (let i = 0; i < n; i++) {
+    s[i] = data.s[i * every]!
+    c[i] = data.c[i * every]!
+  }
+  return { ...data, s, c }
 }
 
 const better = (a: Knee | null, b: Knee | null): Knee | null => (a === null || (b !== null && b.loss < a.loss) ? b : a)
@@ -168,5 +175,9 @@ function lossOf({ s, c, scaleK }: KneeData, kneeS: number, shape: Shape): number
 }
 
 /** Residuals of a fit [K]. */
-export const kneeResiduals = ({ s, c }: Pick<KneeData, 's' | 'c'>, knee: Knee): Float64Array =>
-  c.map((value, i) => value - at({ level: knee.levelC, slope: knee.slopeKPerS, bend: knee.bend }, knee.kneeS - s[i]!))
+export function kneeResiduals({ s, c }: Pick<KneeData, 's' | 'c'>, knee: Knee): Float64Array {
+  const shape: Shape = { level: knee.levelC, slope: knee.slopeKPerS, bend: knee.bend }
+  const residuals = new Float64Array(c.length)
+  for (let i = 0; i < c.length; i++) residuals[i] = c[i]! - at(shape, knee.kneeS - s[i]!)
+  return residuals
+}
