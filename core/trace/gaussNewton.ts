@@ -15,7 +15,7 @@ export interface CurveFit {
 export type Curve = (x: number, parameters: readonly number[], gradient: number[]) => number
 
 const MOST_STEPS = 40
-const CLOSE_ENOUGH = 1e-9
+const CLOSE_ENOUGH = 1e-6
 
 /**
  * Gauss–Newton with Levenberg's damping: the step of the normal equations, damped only when it does not lessen the sum of squares.
@@ -42,7 +42,7 @@ export function fitCurve(curve: Curve, x: Float64Array, y: Float64Array, start: 
       damping = Math.max(1e-4, damping * 10)
       continue
     }
-    const settled = step.every(one => Math.abs(one) < CLOSE_ENOUGH) || now.squares - next.squares < 1e-13 * now.squares
+    const settled = step.every(one => Math.abs(one) < CLOSE_ENOUGH) || now.squares - next.squares < 1e-10 * now.squares
     parameters = tried
     now = next
     damping /= 10

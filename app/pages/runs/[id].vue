@@ -42,7 +42,7 @@ const title = computed(() => (page.value ? `${page.value.record.setup}, ${dateIn
         <RunTraceSays :answer="page.answer" />
         <RunTraceTable :trace="page.trace" />
       </section>
-      <div class="grid gap-3 lg:grid-cols-2">
+      <div class="grid items-start gap-3 lg:grid-cols-2">
         <RunOtherFigures :answer="page.answer" />
         <RunReadings :record="page.record" @correct="correcting = $event" />
         <RunSetup v-if="page.setup" :setup="page.setup" />
