@@ -31,10 +31,11 @@ export function cleanTrace(trace: readonly (readonly [number, number])[], boilin
   const kept = inOrder(trace, boilingC)
   const { stepK, noiseK } = noiseOf(kept)
   const { samples, spikes } = withoutSpikes(kept, stepK)
-  const fast = samples.s.length > 1 && medianGap(samples.s) < BIN_S * 0.75
+  const gapS = medianGap(samples.s)
+  const fast = samples.s.length > 1 && gapS < BIN_S * 0.75
   const binned = fast ? inBins(samples) : samples
   const perBin = fast ? samples.s.length / Math.max(1, binned.s.length) : 1
-  return { ...binned, everyS: medianGap(binned.s), noiseK: Math.max(noiseK / Math.sqrt(perBin), perBin === 1 ? stepK / Math.sqrt(12) : 0), stepK, spikes }
+  return { ...binned, everyS: fast ? medianGap(binned.s) : gapS, noiseK: Math.max(noiseK / Math.sqrt(perBin), perBin === 1 ? stepK / Math.sqrt(12) : 0), stepK, spikes }
 }
 
 /** In time order and in range; of several samples at one time the first. */
@@ -137,14 +138,15 @@ function inBins({ s, c }: Samples): Samples {
 }
 
 function medianGap(s: Float64Array): number {
-  return medianOf(medianSample(s.length - 1, i => s[i + 1]! - s[i]!))
+  return medianOf(medianSample(s.length - 1, i => s[i + 1]! - s[i]!, ENOUGH_GAPS))
 }
 
 /** For the median of a long list, some thousands of its values do. */
 const ENOUGH_FOR_A_MEDIAN = 5000
+const ENOUGH_GAPS = 150
 
-function medianSample(n: number, valueAt: (i: number) => number): Float64Array {
-  const every = Math.max(1, Math.ceil(n / ENOUGH_FOR_A_MEDIAN))
+function medianSample(n: number, valueAt: (i: number) => number, enough = ENOUGH_FOR_A_MEDIAN): Float64Array {
+  const every = Math.max(1, Math.ceil(n / enough))
   const values = new Float64Array(Math.max(0, Math.ceil(n / every)))
   for (let i = 0; i < values.length; i++) values[i] = valueAt(i * every)
   return values

@@ -57,18 +57,19 @@ export function findBoilInClean(clean: CleanTrace, { boilingC, lagS = 0 }: { boi
   return ok(judge(knee, data, { clean, boilingC, topC, lagS }))
 }
 
-/** Highest median over 15 s (at least 4 points) [°C]. */
+/** Highest median over 15 s (at least 4 points) [°C]; sought from the end, where the plateau is, so that the rise need not be sorted. */
 function highestRunningMedian({ s, c }: CleanTrace): number {
-  let top = -Infinity
+  const n = s.length
+  const least = Math.min(TOP_POINTS, n)
   // Over a day of plateau, every so many windows tell the top as well.
-  const every = Math.ceil(s.length / TOP_WINDOWS)
-  for (let i = 0, from = 0; i < s.length; i++) {
-    while (s[i]! - s[from]! > TOP_WINDOW_S && i - from + 1 > TOP_POINTS) from++
-    // Not worth sorting a window whose newest point is already lower than the best median by far.
-    if (i - from + 1 < Math.min(TOP_POINTS, s.length) || c[i]! < top - TOP_SKIP_K || i % every !== 0) continue
-    top = Math.max(top, medianOfWindow(c, from, i))
+  const every = Math.ceil(n / TOP_WINDOWS)
+  let top = -Infinity
+  for (let i = n - 1, from = n - 1; i >= least - 1; i--) {
+    from = Math.min(from, i)
+    while (from > 0 && (s[i]! - s[from - 1]! <= TOP_WINDOW_S || i - from + 1 < least)) from--
+    if (c[i]! >= top - TOP_SKIP_K && i % every === 0) top = Math.max(top, medianOfWindow(c, from, i))
   }
-  return top
+  return top === -Infinity ? medianOfWindow(c, 0, n - 1) : top
 }
 
 /** Of a handful of neighbours: sorted by insertion, which for so few beats a library's sort. */
@@ -86,8 +87,9 @@ function medianOfWindow(c: Float64Array, from: number, to: number): number {
   return sorted.length % 2 === 1 ? sorted[half]! : (sorted[half - 1]! + sorted[half]!) / 2
 }
 
-const TOP_SKIP_K = 8
-const TOP_WINDOWS = 4000
+/** A window whose newest point lies so far under the best median is not worth sorting [K]. */
+const TOP_SKIP_K = 4
+const TOP_WINDOWS = 2000
 
 /** What follows the last point near the top (the cooling) is cut. */
 function upToTop({ s, c, stepK, noiseK }: CleanTrace, topC: number): Samples {
