@@ -5,10 +5,12 @@ import { at } from './lib/paths.mjs'
 import { runMain, say, Stop } from './lib/say.mjs'
 
 const RUN = '/runs/01950000-0000-7000-8000-000000000111'
+const WINDY = '/runs/01950000-0000-7000-8000-000000000133'
 const NO_WIND = '/runs/01960000-0000-7000-8000-000000000004'
-/** File, path, light, width, height, and what to press before. */
+/** File, path, light, width, height, what to press before, and where to look. */
 const PICTURES = [
   ['today', '/', 'day', 1280, 800], ['log', '/runs/new', 'day', 1280, 800], ['runs', '/runs', 'day', 1280, 800], ['run', RUN, 'day', 1280, 1000, '[data-figure=normalisedGPerL]'],
+  ['run-wind', WINDY, 'day', 1280, 1000, '[data-rung=wind] [data-gperl]'], ['run-below', WINDY, 'day', 1280, 1100, 'button:has-text("Draw")', 'bottom'], ['numbers', '/numbers', 'day', 1280, 1000],
   ['run-glare', NO_WIND, 'glare', 1280, 800], ['run-dark', RUN, 'dark', 1280, 800], ['runs-phone', '/runs', 'day', 390, 844], ['run-phone', RUN, 'day', 390, 844],
 ]
 
@@ -17,13 +19,14 @@ runMain(async () => {
   if (!address || address === '--help') throw new Stop('node scripts/screenshots.mjs ADDRESS   for example http://127.0.0.1:3000')
   await requireChromium()
   const browser = await chromium.launch({ executablePath: CHROMIUM, args: CHROMIUM_ARGS })
-  for (const [name, path, light, width, height, press] of PICTURES) {
+  for (const [name, path, light, width, height, press, scroll] of PICTURES) {
     const context = await browser.newContext({ viewport: { width, height }, locale: 'en-GB', timezoneId: 'Atlantic/Azores' })
     await context.addCookies([{ name: 'light', value: light, url: address }])
     const page = await context.newPage()
     await page.goto(address + path, { waitUntil: 'networkidle' })
     if (press) await page.locator(press).click()
-    await page.waitForTimeout(500)
+    await page.waitForTimeout(press ? 1500 : 500)
+    if (scroll === 'bottom') await page.evaluate(() => window.scrollTo(0, document.body.scrollHeight))
     await page.screenshot({ path: at('docs', 'screenshots', `${name}.png`) })
     await context.close()
     say(`docs/screenshots/${name}.png`)
