@@ -139,7 +139,7 @@ export function tellLadder({ figured: { rungs, budget, run }, series, options, t
 const WIND_NOTE = 'ln(q0/ṁ) = a − γ·vⁿ: the wind rung moves q0 by e^(γ(vⁿ − v_refⁿ)) and K_loss to the reference wind, together.'
 
 const windInputs = (run: HeatRun, { wind }: SetupSeries): WorkingInput[] => [
-  { symbol: 'γ', name: wind?.basis === 'ownSeries' ? 'γ, from the set-up’s own series' : 'γ, of the burner’s class', value: run.gamma, u: wind?.gammaU, unit: `per (m/s)^${run.windExponent === 1 ? '1' : 'n'}`, from: wind?.basis === 'ownSeries' ? 'computed' : 'assumed' },
+  { symbol: 'γ', name: wind?.basis === 'ownSeries' ? 'γ, from the set-up’s own series' : 'γ, of the burner’s class', value: run.gamma, u: wind?.gammaU, unit: run.windExponent === 1 ? 's/m' : '(m/s)⁻ⁿ', from: wind?.basis === 'ownSeries' ? 'computed' : 'assumed' },
   { symbol: 'n', name: 'Exponent of the wind', value: run.windExponent, unit: '', from: run.windExponent === 1 ? 'assumed' : 'computed' },
 ]
 
@@ -152,7 +152,7 @@ function rungInputs(rung: Rung, before: number): WorkingInput[] {
   ]
   return [
     { symbol: 'before', name: 'Before this rung', value: before, unit: 'g/L', from: 'computed' },
-    { symbol: 'factor', name: 'Factor', value: rung.factor, u: rung.ownU, unit: '', from: 'computed' }, ...moves,
+    { symbol: 'factor', name: 'Factor', value: rung.factor, u: rung.ownU === null || rung.factor === null || !rung.gPerL ? null : (rung.ownU / rung.gPerL) * rung.factor, unit: '', from: 'computed' }, ...moves,
   ]
 }
 

@@ -31,7 +31,7 @@ const FROM = { measured: 'measured', assumed: 'assumed', computed: '', constant:
       = {{ substitutedFormula(working) }}
     </p>
     <dl class="mt-3 space-y-1">
-      <div v-for="input in working.inputs" :key="input.symbol" class="grid grid-cols-[1fr_auto] gap-x-3">
+      <div v-for="input in working.inputs" :key="input.symbol" class="grid grid-cols-[minmax(7rem,1fr)_auto] gap-x-3">
         <dt>
           <button v-if="input.path" type="button" class="text-left text-rim underline" @click="margin.follow(input.path)">
             {{ input.name }}
