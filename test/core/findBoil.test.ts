@@ -154,7 +154,7 @@ describe('boil finder: bad traces', () => {
     expect(Math.abs(found(trace, boilingC).atS! - trueS!)).toBeLessThan(1)
   })
 
-  it('law: any list of finite pairs gives finite numbers or null, and a boil inside the trace', () => {
+  it('law: whatever finite pairs it reads, it gives finite numbers or null, and a boil inside the trace', () => {
     const pair = fc.tuple(fc.double({ min: -1e5, max: 1e6, noNaN: true }), fc.double({ min: -60, max: 130, noNaN: true }))
     fc.assert(fc.property(fc.array(pair, { maxLength: 60 }), fc.double({ min: 70, max: 105, noNaN: true }), (trace, boilingC) => {
       const result = findBoil(trace, { boilingC })
