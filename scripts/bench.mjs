@@ -46,7 +46,7 @@ async function commandLine() {
   const file = join(folder, 'thousand.json')
   writeFileSync(file, JSON.stringify({ ...contract, runs }))
   const from = performance.now()
-  const child = spawn(process.execPath, ['--import', 'tsx', 'cli/reduce.ts', file], { cwd: root, stdio: ['ignore', 'pipe', 'inherit'] })
+  const child = spawn(process.execPath, ['--max-semi-space-size=32', '--import', 'tsx', 'cli/reduce.ts', file], { cwd: root, stdio: ['ignore', 'pipe', 'inherit'] })
   let peakKb = 0
   const watch = setInterval(() => { peakKb = Math.max(peakKb, heldKb(child.pid)) }, 20)
   const chunks = []
