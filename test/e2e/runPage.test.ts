@@ -107,6 +107,14 @@ test('Monte Carlo draws in the background, shows its histogram beside first orde
   await section.getByRole('button', { name: /^Draw 20/ }).click()
   await expect(section.locator('[data-monte-carlo] rect')).toHaveCount(40)
   await expect(section.getByText(/20.000 draws agree with first order/)).toBeVisible()
+  // Stopped half-way, it can be drawn again: the worker is held up so that there is a half-way.
+  await page.route(/monteCarlo.*\.js/, async (route) => {
+    await new Promise(resolve => setTimeout(resolve, 1500))
+    await route.continue()
+  })
+  await section.getByRole('button', { name: /^Draw 20/ }).click()
+  await section.getByRole('button', { name: 'Stop' }).click()
+  await expect(section.getByRole('button', { name: /^Draw 20/ })).toBeEnabled()
   const low = await section.locator('[data-monte-carlo] p span.figures').first().innerText()
   const exported = await (await page.request.get((await section.getByRole('link', { name: 'As JSON' }).getAttribute('href'))!)).json() as { distribution: { quantiles: number[] } }
   expect(Number(low)).toBeCloseTo(exported.distribution.quantiles[0]!, 2)

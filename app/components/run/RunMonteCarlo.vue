@@ -11,14 +11,21 @@ const fetching = ref(false)
 watch(() => props.query, () => { answer.value = null })
 
 async function start() {
+  const request = await theRequest()
+  if (request === null) return
+  const whole = Number(seed.value)
+  await draw(request, props.runId, { draws: MONTE_CARLO.usualDraws, seed: Number.isInteger(whole) && whole >= 0 ? Math.min(whole, MONTE_CARLO.seed.max) : MONTE_CARLO.usualSeed })
+}
+
+async function theRequest(): Promise<ReduceRequest | null> {
   fetching.value = true
   try {
-    const request = await $fetch<ReduceRequest>(`/api/runs/${props.runId}/document`, { query: props.query })
-    const whole = Number(seed.value)
-    await draw(request, props.runId, { draws: MONTE_CARLO.usualDraws, seed: Number.isInteger(whole) && whole >= 0 ? Math.min(whole, MONTE_CARLO.seed.max) : MONTE_CARLO.usualSeed })
+    return await $fetch<ReduceRequest>(`/api/runs/${props.runId}/document`, { query: props.query })
   } catch {
     problem.value = 'The server did not answer. Draw again when it is back.'
+    return null
   } finally {
+    // Not held while drawing: draws that are stopped never answer.
     fetching.value = false
   }
 }
