@@ -2,6 +2,7 @@
 import { fileURLToPath } from 'node:url'
 import { claimDatabase, migrateDatabase, type Purpose } from '../server/database/migrate'
 import { openDatabase } from '../server/database/connection'
+import { ensureShippedMethods } from '../server/methods/methods'
 import { backfillRows } from '../server/runs/listRuns'
 import { loadDemonstration } from '../server/demo/load'
 
@@ -15,6 +16,7 @@ async function main(wanted: Purpose): Promise<void> {
     await migrateDatabase(db, MIGRATIONS)
     const { purpose, loaded } = await claimDatabase(db, wanted)
     if (purpose !== wanted) throw new Error(PURPOSE_ADVICE[purpose])
+    await ensureShippedMethods(db)
     await backfillRows(db)
     if (wanted === 'demonstration' && !loaded) await loadDemonstration(db, line => process.stdout.write(`  demonstration: ${line}\n`), Date.now())
   } finally {

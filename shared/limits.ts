@@ -11,10 +11,10 @@ export const LIMITS = {
   fuelG: limit(0.01, 2000, 'g'), weighingG: limit(0, 10_000, 'g'), fuelMl: limit(0.1, 2000, 'mL'), densityGPerMl: limit(0.3, 2, 'g/mL'),
   lhvMJPerKg: limit(1, 60, 'MJ/kg'), scaleG: limit(0.0001, 100, 'g'), lossWPerK: limit(0, 20, 'W/K'), thetaK: limit(300, 3000, 'K'),
   eventS: limit(-86_400, 86_400, 's'), burnRateGPerMin: limit(0.01, 200, 'g/min'), uK: limit(0, 20, 'K'), uS: limit(0, 600, 's'), uG: limit(0, 1000, 'g'),
-  uMS: limit(0, 10, 'm/s'), uHPa: limit(0, 100, 'hPa'), uThetaK: limit(0, 1000, 'K'), uLoss: limit(0, 20, 'W/K'),
+  price: limit(0, 1_000_000, ''), uMS: limit(0, 10, 'm/s'), uHPa: limit(0, 100, 'hPa'), uThetaK: limit(0, 1000, 'K'), uLoss: limit(0, 20, 'W/K'),
 } as const satisfies Record<string, Limit>
 
-export const MAX_TEXT = { name: 120, notes: 20_000, reason: 500, typed: 60 } as const
+export const MAX_TEXT = { name: 120, description: 2000, notes: 20_000, reason: 500, typed: 60 } as const
 export const MAX_EVENTS = 5000
 export const MAX_TRACE_SAMPLES = 2_000_000
 /** Bytes of a request's body. */
@@ -23,3 +23,6 @@ export const MAX_RUNS = 100_000
 
 /** Monte Carlo of one run's figure. */
 export const MONTE_CARLO = { usualDraws: 20_000, usualSeed: 1, draws: { min: 100, max: 200_000 }, seed: { min: 0, max: 2_147_483_647 } } as const
+
+/** A photo as sent, and how it is kept. */
+export const PHOTO = { maxBytes: 15_000_000, maxPixels: 100_000_000, longestPx: 2400, thumbnailPx: 320 } as const

@@ -35,7 +35,7 @@ export const runDocumentSchema = object({
     leftoverG: measure(L.weighingG), usedMl: measure(L.fuelMl), densityGPerMl: measure(L.densityGPerMl), moisturePct: measure(L.humidityPct),
     charG: measure(L.weighingG), scaleResolutionG: measure(L.scaleG), scaleAccuracyG: measure(L.scaleG), loadG: measure(L.fuelG), burnOutShare: flag(),
   }),
-  lossWPerK: value(L.lossWPerK, L.uLoss),
+  lossWPerK: value(L.lossWPerK, L.uLoss), boilBy: choice(['call', 'trace']),
   uncertainty: part({ startC: measure(L.uK), airC: measure(L.uK), boilCallS: measure(L.uS), waterG: measure(L.uG), windMS: measure(L.uMS), pressureHPa: measure(L.uHPa) }),
   events: list(eventSchema, MAX_EVENTS, 'events'),
 })
@@ -91,7 +91,8 @@ function problemsOf(schema: Schema, got: unknown): FieldProblem[] {
   }
 }
 
-function fillOptions(envelope: Loose): Omit<ReduceRequest, 'runs'> {
+/** The options as given, and the contract's where a request names none. */
+export function fillOptions(envelope: Loose): Omit<ReduceRequest, 'runs'> {
   const or = <T>(got: unknown, otherwise: T): T => (got === undefined || got === null ? otherwise : got as T)
   return {
     format: 'vulcanum-reduce', version: 1, reference: withDefaults(STANDARD_BENCH, envelope.reference), model: or(envelope.model, 'loss'),
@@ -106,7 +107,6 @@ function withDefaults<T extends object>(defaults: T, got: unknown): T {
   return { ...defaults, ...Object.fromEntries(given) }
 }
 
-/** The contract's options where a request names none. */
 export const defaultOptions = (): Omit<ReduceRequest, 'runs'> => fillOptions({})
 
 const NOTHING = {
@@ -129,7 +129,7 @@ export function fillRun(run: Loose): RunDocument {
     place: withDefaults<RunDocument['place']>(NOTHING.place, run.place), water: withDefaults<RunDocument['water']>(NOTHING.water, run.water),
     pot: withDefaults<RunDocument['pot']>(NOTHING.pot, run.pot), lid: or(run.lid, null), screen: or(run.screen, null),
     burner: withDefaults<RunDocument['burner']>(NOTHING.burner, run.burner), fuel: withDefaults<RunDocument['fuel']>(NOTHING.fuel, run.fuel),
-    lossWPerK: or(run.lossWPerK, null), uncertainty: withDefaults(DEFAULT_UNCERTAINTY, run.uncertainty),
+    lossWPerK: or(run.lossWPerK, null), boilBy: or(run.boilBy, null), uncertainty: withDefaults(DEFAULT_UNCERTAINTY, run.uncertainty),
     events: or(run.events, []), trace: isSorted(trace) ? trace : [...trace].sort((a, b) => a[0] - b[0]),
   }
 }

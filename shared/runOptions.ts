@@ -1,12 +1,24 @@
 /** How a run's page reads its run: model and reference conditions, as the page's address names them. */
-import { CLOCKS, type Clock, type Litre, type ReduceRequest } from '../core/formats/document'
+import type { MethodBody } from '../core/method/method'
+import { USUAL_TARGET_C } from '../core/method/schools'
+import { CLOCKS, LITRES, type Clock, type Litre, type ReduceRequest } from '../core/formats/document'
 import { MODELS, REFERENCES, type Model, type NamedReference } from '../core/normalise/reference'
 import { LIMITS } from './limits'
 import { defaultOptions } from './reduceRequest'
 
 /** The boil conventions a page offers. */
-export const VIEW_BOILS = ['rollingBoil', 'firstBubbles', 'probeAtBoil', 'plateau'] as const
-export interface RunView { model: Model, reference: NamedReference, boil: (typeof VIEW_BOILS)[number], clock: Clock, litre: Litre, supply: boolean }
+export const VIEW_BOILS = ['rollingBoil', 'firstBubbles', 'probeAtBoil', 'plateau', 'target'] as const
+/** `targetC`: the temperature of the convention `target`. */
+export interface RunView { model: Model, reference: NamedReference, boil: (typeof VIEW_BOILS)[number], targetC: number, clock: Clock, litre: Litre, supply: boolean }
+
+/** How a run is read where the address names nothing: by its method's conventions, else as shipped. */
+export type Conventions = Pick<RunView, 'model' | 'boil' | 'targetC' | 'clock' | 'litre'>
+export const SHIPPED_CONVENTIONS: Conventions = { model: 'loss', boil: 'rollingBoil', targetC: USUAL_TARGET_C, clock: 'potOn', litre: 'putIn' }
+export function conventionsOf(method: MethodBody | null): Conventions {
+  if (method === null) return SHIPPED_CONVENTIONS
+  const { boil, clock, litre, correction } = method
+  return { model: correction, clock, litre, ...(typeof boil === 'object' ? { boil: 'target', targetC: boil.targetC } : { boil, targetC: USUAL_TARGET_C }) }
+}
 
 /** Conditions of one's own, as the address holds them: start, pressure, air, wind. */
 const OWN = 'own'
@@ -21,23 +33,31 @@ function ownReferenceFrom(text: unknown): NamedReference | null {
 }
 
 /** From a query; what it does not name, or names wrongly, is as shipped. */
-export function runViewFrom(query: Record<string, unknown>): RunView {
+export function runViewFrom(query: Record<string, unknown>, usual: Conventions = SHIPPED_CONVENTIONS): RunView {
   return {
-    model: MODELS.find(model => model === query.model) ?? 'loss',
+    model: MODELS.find(model => model === query.model) ?? usual.model,
     reference: ownReferenceFrom(query.own) ?? REFERENCES.find(reference => reference.id === query.reference) ?? REFERENCES[0]!,
-    boil: VIEW_BOILS.find(boil => boil === query.boil) ?? 'rollingBoil',
-    clock: CLOCKS.find(clock => clock === query.clock) ?? 'potOn', litre: query.litre === 'remaining' ? 'remaining' : 'putIn', supply: query.supply === 'true',
+    boil: VIEW_BOILS.find(boil => boil === query.boil) ?? usual.boil, targetC: targetFrom(query.target) ?? usual.targetC,
+    clock: CLOCKS.find(clock => clock === query.clock) ?? usual.clock, litre: LITRES.find(litre => litre === query.litre) ?? usual.litre, supply: query.supply === 'true',
   }
+}
+
+function targetFrom(text: unknown): number | null {
+  const value = typeof text === 'string' ? Number(text) : NaN
+  return value >= LIMITS.targetC.min && value <= LIMITS.targetC.max ? value : null
 }
 
 /** The shortest query that names a view. */
-export function runViewQuery({ model, reference, boil, clock, litre, supply }: RunView): Record<string, string> {
+export function runViewQuery({ model, reference, boil, targetC, clock, litre, supply }: RunView, usual: Conventions = SHIPPED_CONVENTIONS): Record<string, string> {
   return {
-    ...(model === 'loss' ? {} : { model }), ...(reference.id === OWN ? { own: OWN_LIMITS.map(([key]) => Number(reference[key].toFixed(3))).join(',') } : reference.id === REFERENCES[0]!.id ? {} : { reference: reference.id }),
-    ...(boil === 'rollingBoil' ? {} : { boil }), ...(clock === 'potOn' ? {} : { clock }), ...(litre === 'putIn' ? {} : { litre }), ...(supply ? { supply: 'true' } : {}),
+    ...(model === usual.model ? {} : { model }), ...(reference.id === OWN ? { own: OWN_LIMITS.map(([key]) => Number(reference[key].toFixed(3))).join(',') } : reference.id === REFERENCES[0]!.id ? {} : { reference: reference.id }),
+    ...(boil === usual.boil ? {} : { boil }), ...(boil !== 'target' || targetC === usual.targetC ? {} : { target: String(targetC) }), ...(clock === usual.clock ? {} : { clock }), ...(litre === usual.litre ? {} : { litre }), ...(supply ? { supply: 'true' } : {}),
   }
 }
 
-export function optionsFor({ model, boil, clock, litre, supply, reference: { id: _id, name: _name, ...reference } }: RunView): Omit<ReduceRequest, 'runs'> {
-  return { ...defaultOptions(), model, boil, clock, litre, supply, reference }
+export function optionsFor({ model, boil, targetC, clock, litre, supply, reference: { id: _id, name: _name, ...reference } }: RunView): Omit<ReduceRequest, 'runs'> {
+  return { ...defaultOptions(), model, boil: boil === 'target' ? { targetC } : boil, clock, litre, supply, reference }
 }
+
+/** The options a run is listed by: the Standard bench, read by its method's conventions. */
+export const listedOptions = (method: MethodBody | null) => optionsFor(runViewFrom({}, conventionsOf(method)))

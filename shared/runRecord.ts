@@ -1,6 +1,11 @@
 /** A run as its page reads it, and a line of the list. */
 import type { Origin, TestKind } from '../core/formats/document'
 import type { ReduceAnswer, RunAnswer, SetupAnswer } from '../core/formats/answer'
+import type { MethodFindings } from '../core/method/checkRun'
+import type { ClaimVerdict } from '../core/statistics/claim'
+import type { ObservationLine } from './observation'
+import type { PhotoMeta } from './photo'
+import type { Conventions, RunView } from './runOptions'
 import type { EventKind } from '../core/run/events'
 import type { MeasuredQuantity } from './measuredQuantity'
 import type { PartRole, ThingProperties } from './thing'
@@ -15,6 +20,13 @@ export interface RunRecord {
   zone: string
   notes: string
   revision: number
+  setting: string | null
+  /** The first burn of a new burner: in no figure but its own. */
+  breakIn: boolean
+  method: { id: string, name: string, n: number } | null
+  container: { id: string, name: string } | null
+  setupId: string
+  setupN: number
   person: string
   place: string | null
   placeAltitudeM: number | null
@@ -24,8 +36,8 @@ export interface RunRecord {
   takeBurnShare: boolean
   parts: { role: PartRole, name: string, properties: ThingProperties }[]
   /** Current values in SI, with what was typed. */
-  measurements: { quantity: MeasuredQuantity, value: number, typed: string, unit: string }[]
-  events: { kind: EventKind, atMs: number, reason: string | null }[]
+  measurements: { quantity: MeasuredQuantity, value: number, typed: string, unit: string, correction: number | null, instrument: string | null }[]
+  events: { kind: EventKind, atMs: number, reason: string | null, massG: number | null, waterC: number | null }[]
   history: HistoryEntry[]
 }
 
@@ -40,8 +52,22 @@ export interface HistoryEntry {
   at: string
 }
 
+/** A decision, a void, an amendment: who, when and why. */
+export interface DecisionLine { question: string, answer: string, reason: string | null, person: string, at: string }
+
 export interface RunPage {
   record: RunRecord
+  /** The view its figures are read in, with its method's conventions where the address names none. */
+  view: RunView
+  conventions: Conventions
+  /** What its method wants and it lacks, and where it left the method's windows; null: by no method. */
+  findings: MethodFindings | null
+  /** Of a claim check: met, missed or cannot say. */
+  claim: ClaimVerdict | null
+  decisions: DecisionLine[]
+  voids: { voided: boolean, reason: string, person: string, at: string }[]
+  observations: ObservationLine[]
+  photos: PhotoMeta[]
   answer: RunAnswer
   ribbon: Ribbon
   /** Water temperature, [seconds, °C]. */
@@ -67,6 +93,13 @@ export interface RunLine {
   setup: string
   place: string | null
   fuel: string | null
+  kind: TestKind
+  method: string | null
+  voided: boolean
+  breakIn: boolean
+  setting: string | null
+  /** Its main figure in its own terms, where that is not fuel per litre. */
+  says: string | null
   timeToBoilS: number | null
   gPerL: number | null
   normalisedGPerL: number | null

@@ -4,6 +4,7 @@ import { stationPressureFromReadings } from '../core/air/pressure'
 import { formatClock, formatNumber } from '../core/quantity/format'
 import { fromSI, unitOf } from '../core/quantity/units'
 import type { MeasuredQuantity } from './measuredQuantity'
+import { KIND_OF_TEST, type TestName } from '../core/method/method'
 import type { FieldProblem } from './readProblems'
 import type { ReadRun, TypedEventKind, TypedRun } from './typedRun'
 
@@ -11,12 +12,12 @@ const CLOCK_SLACK_MS = 5 * 60_000
 const EARLIEST = Date.parse('1950-01-01')
 
 export function crossCheck(typed: TypedRun, read: ReadRun, nowMs: number): FieldProblem[] {
-  return [dateProblem(typed, nowMs), ...crossCheckReadings(read)].filter(problem => problem !== null)
+  return [dateProblem(typed, nowMs), ...crossCheckReadings(read, null, typed.test)].filter(problem => problem !== null)
 }
 
-/** The readings against each other. `placeAltitudeM`: the place's own, where it is known and none was typed. */
-export const crossCheckReadings = (read: ReadRun, placeAltitudeM: number | null = null): FieldProblem[] =>
-  [...fuelProblems(read), ...startProblems(read, placeAltitudeM), ...timeProblems(read)]
+/** The readings against each other. `placeAltitudeM`: the place's own, where it is known and none was typed; `test`: which marks it cannot do without. */
+export const crossCheckReadings = (read: ReadRun, placeAltitudeM: number | null = null, test: TestName = 'boil'): FieldProblem[] =>
+  [...fuelProblems(read), ...startProblems(read, placeAltitudeM), ...timeProblems(read, test)]
 
 const find = (read: ReadRun, quantity: MeasuredQuantity) => read.measurements.find(one => one.quantity === quantity)
 
@@ -63,13 +64,13 @@ function startProblems(read: ReadRun, placeAltitudeM: number | null): FieldProbl
 /** In the order a run has them; each is compared with those before it. */
 const ORDER: [TypedEventKind, TypedEventKind, string][] = [
   ['lit', 'potOn', 'Pot on'], ['lit', 'bloomed', 'Full flame'], ['potOn', 'firstBubbles', 'First bubbles'], ['firstBubbles', 'rollingBoil', 'Boil'], ['potOn', 'rollingBoil', 'Boil'],
-  ['lit', 'rollingBoil', 'Boil'], ['potOn', 'gaveUp', 'Given up'], ['potOn', 'stopped', 'Stopped'], ['lit', 'shutOff', 'Shut off'], ['potOn', 'shutOff', 'Shut off'], ['lit', 'flameOut', 'Flame out'],
+  ['lit', 'rollingBoil', 'Boil'], ['potOn', 'targetReached', 'Target reached'], ['lit', 'snuffed', 'Snuffed'], ['potOn', 'gaveUp', 'Given up'], ['potOn', 'stopped', 'Stopped'], ['lit', 'shutOff', 'Shut off'], ['potOn', 'shutOff', 'Shut off'], ['lit', 'flameOut', 'Flame out'],
 ]
 const EARLIER_NAMES: Partial<Record<TypedEventKind, string>> = { lit: 'lighting', potOn: 'pot-on', firstBubbles: 'first bubbles' }
 /** A pot may go on before the burner is lit. */
 const MAY_SWAP = new Set(['lit>potOn'])
 
-function timeProblems(read: ReadRun): FieldProblem[] {
+function timeProblems(read: ReadRun, test: TestName): FieldProblem[] {
   const at = (kind: TypedEventKind) => read.events.find(one => one.kind === kind)
   for (const [earlier, later, name] of ORDER) {
     const a = at(earlier)
@@ -78,9 +79,13 @@ function timeProblems(read: ReadRun): FieldProblem[] {
     const relation = b.atMs < a.atMs ? 'before' : 'at the same moment as'
     return [{ path: `times.${later}`, text: `${name} (${formatClock(b.atMs / 1000)}) is ${relation} ${EARLIER_NAMES[earlier]} (${formatClock(a.atMs / 1000)}). Swapped?` }]
   }
+  const kind = KIND_OF_TEST[test]
+  // A cool-down is its trace; a warm-up is over at full flame.
+  if (kind === 'coolDown') return []
   const started = at('potOn') ?? at('lit')
-  const ended = at('rollingBoil') ?? at('firstBubbles') ?? at('gaveUp') ?? at('stopped') ?? at('flameOut') ?? at('shutOff')
+  const ended = (kind === 'warmUp' ? at('bloomed') : undefined) ?? at('rollingBoil') ?? at('targetReached') ?? at('firstBubbles') ?? at('snuffed') ?? at('gaveUp') ?? at('stopped') ?? at('flameOut') ?? at('shutOff')
   if (!started) return [{ path: 'times.potOn', text: 'Pot on: read nothing, expected a time such as 0:00. Type when the pot went on.' }]
+  if (!ended && kind !== 'boil' && kind !== 'snow' && kind !== 'fed' && kind !== 'wood' && kind !== 'boilBurnOut') return [{ path: 'times.flameOut', text: `${kind === 'warmUp' ? 'Full flame' : 'The flame’s end'}: read nothing, expected a time such as 7:20. Type when it was reached.` }]
   if (!ended) return [{ path: 'times.rollingBoil', text: 'Boil: read nothing, expected a time such as 5:12. Type it, or when it was given up.' }]
   return []
 }

@@ -42,6 +42,8 @@ export interface RunDocument {
     scaleResolutionG: Maybe<number>; scaleAccuracyG: Maybe<number>; loadG: Maybe<number>; burnOutShare: boolean
   }
   lossWPerK: Maybe<{ value: number, u: number }>
+  /** Where call and trace disagreed, which the tester decided for; null: not decided. `trace` also gives a boil that nobody called. */
+  boilBy: Maybe<'call' | 'trace'>
   uncertainty: { startC: number, airC: number, boilCallS: number, waterG: number, windMS: number, pressureHPa: number }
   events: RunEvent[]
   trace: [number, number][]

@@ -1,5 +1,5 @@
 /** From a stored run, in SI, to the contract's document, in the contract's units. */
-import { fuelOfKind } from '../constants/fuels'
+import { densityAt, fuelOfKind } from '../constants/fuels'
 import type { PotMaterial } from '../constants/physical'
 import type { RunEvent } from '../run/events'
 import { liquidDensity } from '../water/liquid'
@@ -13,6 +13,12 @@ export interface StoredRun {
   kind: TestKind
   placeAltitudeM: number | null
   placeWindHeightM: number | null
+  placeStationPressurePa: number | null
+  placeSeaLevelPressurePa: number | null
+  /** Resolution and accuracy [SI, ± half-width] of what it was read by. */
+  scale: Fineness | null
+  thermometer: Fineness | null
+  boilBy: 'call' | 'trace' | null
   /** Current measurements in SI, with the dimension they were typed in. */
   measured: Partial<Record<string, { value: number, dimension: string }>>
   burner: { kind: BurnerKind, head: Head | null } | null
@@ -25,6 +31,10 @@ export interface StoredRun {
   trace: [number, number][]
 }
 
+interface Fineness { resolution: number, accuracy: number | null }
+
+/** Stirred water is even to about this [K]. Source: estimate. */
+const STIRRED_U_K = 0.2
 /** Water read off a cup or a bottle is known to about 1 % (standard). Source: estimate. */
 const WATER_BY_VOLUME_U = 0.01
 
@@ -39,17 +49,28 @@ export function toRunDocument(run: StoredRun): RunDocument {
   return {
     id: run.id, setup: run.setup, origin: run.origin, kind: run.kind,
     place: {
-      altitudeM: scaled(si('altitude') ?? run.placeAltitudeM, 1), stationPressureHPa: scaled(si('stationPressure'), 0.01), seaLevelPressureHPa: scaled(si('seaLevelPressure'), 0.01),
+      altitudeM: scaled(si('altitude') ?? run.placeAltitudeM, 1), ...pressureOf(run),
       airC: scaled(si('air'), 1), windMS: scaled(si('wind'), 1), windHeightM: scaled(si('windHeight') ?? run.placeWindHeightM, 1), humidityPct: scaled(si('humidity'), 100),
     },
-    water: { massG: water.massG, startC: scaled(si('waterStart'), 1), endMassG: scaled(si('waterEndMass'), 1000), endC: scaled(si('waterLast'), 1), snowG: null },
+    water: { massG: water.massG, startC: scaled(si('waterStart'), 1), endMassG: scaled(si('waterEndMass'), 1000), endC: scaled(si('waterLast'), 1), snowG: scaled(si('snow'), 1000) },
     pot: { massG: scaled(run.pot?.massKg, 1000), material: run.pot?.material ?? null, diameterMm: scaled(run.pot?.diameterM, 1000), finned: run.pot?.finned ?? null },
     lid: run.lid, screen: run.screen, burner: { kind: run.burner?.kind ?? null, head: run.burner?.head ?? null },
-    fuel: fuelOf(run), lossWPerK: null,
-    uncertainty: { ...DEFAULT_UNCERTAINTY, waterG: water.uG },
+    fuel: fuelOf(run), lossWPerK: null, boilBy: run.boilBy,
+    uncertainty: { ...DEFAULT_UNCERTAINTY, waterG: water.uG, ...(run.thermometer === null || !run.measured.waterStart ? {} : { startC: exported(finenessU(run.thermometer, STIRRED_U_K)) }) },
     events: run.events, trace: run.trace,
   }
 }
+
+/** What was read on the run beats what is known of the place. */
+function pressureOf({ measured, placeStationPressurePa, placeSeaLevelPressurePa }: StoredRun): Pick<RunDocument['place'], 'stationPressureHPa' | 'seaLevelPressureHPa'> {
+  const read = measured.stationPressure ?? measured.seaLevelPressure ?? measured.altitude
+  const station = measured.stationPressure?.value ?? (read ? null : placeStationPressurePa)
+  const seaLevel = measured.seaLevelPressure?.value ?? (read ? null : placeSeaLevelPressurePa)
+  return { stationPressureHPa: scaled(station, 0.01), seaLevelPressureHPa: scaled(seaLevel, 0.01) }
+}
+
+/** A reading's standard uncertainty by what it was read with: d/√12, a/√3, and what else there is. Source: gumResolution. */
+const finenessU = ({ resolution, accuracy }: Fineness, otherU: number): number => Math.hypot(resolution / Math.sqrt(12), (accuracy ?? 0) / Math.sqrt(3), otherU)
 
 /** Water by volume becomes a mass at its own temperature. */
 function waterOf({ measured }: StoredRun): { massG: number | null, uG: number } {
@@ -60,15 +81,25 @@ function waterOf({ measured }: StoredRun): { massG: number | null, uG: number } 
   return { massG, uG: exported(Math.max(DEFAULT_UNCERTAINTY.waterG, massG * WATER_BY_VOLUME_U)) }
 }
 
-function fuelOf({ measured, fuel, takeBurnShare }: StoredRun): RunDocument['fuel'] {
+function fuelOf({ measured, fuel, takeBurnShare, scale }: StoredRun): RunDocument['fuel'] {
   const used = measured.fuelUsed
   const byVolume = used?.dimension === 'volume'
+  const load = measured.fuelLoad
+  const loadByVolume = load?.dimension === 'volume' && used === undefined
   const builtIn = fuel === null ? null : fuelOfKind(fuel.kind)
   return {
     kind: builtIn === null ? null : fuel!.kind, lhvMJPerKg: scaled(fuel?.lhvJPerKg, 1e-6),
-    usedG: used && !byVolume ? exported(used.value * 1000) : null, usedMl: used && byVolume ? exported(used.value * 1e6) : null,
-    beforeG: scaled(measured.fuelBefore?.value, 1000), afterG: scaled(measured.fuelAfter?.value, 1000), leftoverG: null,
-    densityGPerMl: byVolume && fuel?.densityKgPerM3 ? scaled(fuel.densityKgPerM3, 0.001) : null, moisturePct: null, charG: null,
-    scaleResolutionG: scaled(measured.scaleResolution?.value, 1000), scaleAccuracyG: null, loadG: null, burnOutShare: takeBurnShare,
+    usedG: used && !byVolume ? exported(used.value * 1000) : null, usedMl: used && byVolume ? exported(used.value * 1e6) : loadByVolume ? exported(load.value * 1e6) : null,
+    beforeG: scaled(measured.fuelBefore?.value, 1000), afterG: scaled(measured.fuelAfter?.value, 1000), leftoverG: scaled(measured.fuelLeftover?.value, 1000),
+    densityGPerMl: byVolume || loadByVolume ? densityOf(fuel, measured.fuelTemp?.value ?? null) : null, moisturePct: scaled(measured.moisture?.value, 100), charG: scaled(measured.char?.value, 1000),
+    scaleResolutionG: scaled(measured.scaleResolution?.value ?? scale?.resolution, 1000), scaleAccuracyG: scale?.accuracy == null ? null : exported((scale.accuracy * 1000) / Math.sqrt(3)),
+    loadG: load && load.dimension === 'mass' ? exported(load.value * 1000) : null, burnOutShare: takeBurnShare,
   }
+}
+
+/** Density of the batch, or of the fuel at a temperature that was read [g/mL]; null: the core takes the built-in one at the air's. */
+function densityOf(fuel: StoredRun['fuel'], fuelC: number | null): number | null {
+  if (fuel?.densityKgPerM3) return scaled(fuel.densityKgPerM3, 0.001)
+  const builtIn = fuel === null || fuelC === null ? null : fuelOfKind(fuel.kind)
+  return builtIn === null ? null : scaled(densityAt(builtIn, fuelC!), 0.001)
 }

@@ -18,10 +18,17 @@ const kind = (dimensions: Dimension[], metric: string, trail: string, limits: Qu
 export const QUANTITY_KINDS = {
   /** Water or liquid fuel: weighed or measured by volume. "oz" alone is asked, never guessed. */
   water: kind(['mass', 'volume'], 'g', 'cup', { mass: [0.02, 20], volume: [20e-6, 0.02] }, '473 g, 2 cups, 16 fl oz'),
+  /** Of a method: a mass, so that it does not change with the thermometer. */
+  waterMass: kind(['mass'], 'g', 'oz', { mass: [0.02, 20] }, '473 g'),
   fuel: kind(['mass', 'volume'], 'g', 'g', { mass: [0.0001, 2], volume: [0.1e-6, 0.002] }, '8.6 g, 30 mL, 1 fl oz'),
   /** A reading of a scale with fuel and container or burner on it. */
   weighing: kind(['mass'], 'g', 'g', { mass: [0, 10] }, '212.4 g'),
-  partMass: kind(['mass'], 'g', 'oz', { mass: [0, 20] }, '103 g'),
+  partMass: kind(['mass'], 'g', 'oz', { mass: [0.0005, 20] }, '103 g'),
+  /** A length of a part: a diameter, a height, a gap. */
+  partLength: kind(['length'], 'mm', 'in', { length: [0.001, 1] }, '95 mm, 3.7 in'),
+  gap: kind(['length'], 'mm', 'in', { length: [0, 0.5] }, '13 mm, 0.5 in'),
+  capacity: kind(['volume'], 'ml', 'floz', { volume: [50e-6, 0.05] }, '900 mL, 32 fl oz'),
+  snow: kind(['mass'], 'g', 'oz', { mass: [0.02, 20] }, '400 g'),
   resolution: kind(['mass'], 'g', 'g', { mass: [1e-6, 0.1] }, '0.1 g'),
   waterTemp: kind(['temperature'], 'degC', 'degF', { temperature: [-5, 110] }, '9.2 °C, 56F'),
   airTemp: kind(['temperature'], 'degC', 'degF', { temperature: [-60, 60] }, '11 °C, 52F'),

@@ -67,7 +67,7 @@ export function readRun(document: RunDocument, options: ReduceOptions, tell?: Te
   const windMS = place.windMS === null ? null : windAtPot(place.windMS, place.windHeightM)
   const clean = boilingC === null || document.trace.length < FEWEST_SAMPLES ? null : cleanTrace(document.trace, boilingC)
   const found = clean === null ? null : boilIn(clean, boilingC!)
-  const times = deriveTimes(document.events, document.trace, { clock: options.clock, boil: options.boil, boilingC, plateauS: found?.atS ?? null })
+  const times = deriveTimes(document.events, document.trace, { clock: options.clock, boil: options.boil, boilingC, plateauS: found?.atS ?? null, boilBy: document.boilBy })
   flags.push(...timeFlags(times, options), ...boilFlags(document, found))
   const fuel = document.fuel.kind === null ? null : fuelOfKind(document.fuel.kind)
   const weighed = fuelUsed(document, fuel, place.airC)
@@ -98,11 +98,12 @@ function boilIn(clean: CleanTrace, boilingC: number): BoilEstimate | null {
 /** A call and a trace further apart are shown both, and asked about [s]. */
 const DISAGREE_S = 10
 
-function boilFlags({ events, kind }: RunDocument, found: BoilEstimate | null): Flag[] {
+function boilFlags({ events, kind, boilBy }: RunDocument, found: BoilEstimate | null): Flag[] {
   if (found === null || kind === 'coolDown') return []
   const call = events.find(event => event.kind === 'rollingBoil')?.s ?? null
   if (found.atS !== null && call !== null && Math.abs(call - found.atS) > DISAGREE_S) {
-    return [{ code: 'boil-calls-disagree', severity: 'warning', text: `You called ${formatClock(call)}; the trace says ${formatClock(found.atS)}. Which?` }]
+    const both = `You called ${formatClock(call)}; the trace says ${formatClock(found.atS)}.`
+    return [boilBy === null ? { code: 'boil-calls-disagree', severity: 'warning', text: `${both} Which?` } : { code: 'boil-decided', severity: 'note', text: `${both} Decided: the ${boilBy}.` }]
   }
   if (found.status === 'near' && call === null) return [{ code: 'boil-near', severity: 'note', text: `The trace comes within 4 K of the boiling point (${found.levelC.toFixed(1)} °C) and shows no plateau. Did it boil?` }]
   if (found.atS !== null && Math.abs(found.offsetK) > 2 * Math.max(found.offsetU, 0.3)) {
@@ -114,7 +115,7 @@ function boilFlags({ events, kind }: RunDocument, found: BoilEstimate | null): F
 /** By the finder for a plateau; for a crossing, the thermometer's uncertainty over the slope there [s]. */
 function traceBoilU({ trace, uncertainty }: RunDocument, { boilS, boilFrom }: DerivedTimes, found: BoilEstimate | null, { boil }: ReduceOptions): number | null {
   if (boilS === null || boilFrom !== 'trace') return null
-  if (boil === 'plateau') return found?.u ?? null
+  if (boil === 'plateau' || boil === 'rollingBoil') return found?.u ?? null
   const before = trace.filter(([s]) => s >= boilS - CROSSING_S && s <= boilS)
   const slope = before.length < 2 ? 0 : (before.at(-1)![1] - before[0]![1]) / (before.at(-1)![0] - before[0]![0])
   return slope > 0 ? uncertainty.startC / slope : null

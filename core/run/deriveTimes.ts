@@ -35,6 +35,8 @@ export interface TimeConventions {
   boilingC: number | null
   /** The boil that the finder saw in the trace; null: none. */
   plateauS: number | null
+  /** The trace's boil was decided for: it stands in for the call of a rolling boil. */
+  boilBy?: 'call' | 'trace' | null
 }
 
 const BOIL_KINDS: EventKind[] = ['firstBubbles', 'rollingBoil', 'targetReached']
@@ -78,8 +80,9 @@ function endingOf(events: readonly RunEvent[], flameEndS: number | null): { s: n
 }
 
 function boilTime(
-  events: readonly RunEvent[], waterTrace: readonly [number, number][], { boil, boilingC, plateauS }: TimeConventions, potOnS: number | null,
+  events: readonly RunEvent[], waterTrace: readonly [number, number][], { boil, boilingC, plateauS, boilBy }: TimeConventions, potOnS: number | null,
 ): Pick<DerivedTimes, 'boilS' | 'boilFrom'> {
+  if (boil === 'rollingBoil' && boilBy === 'trace' && plateauS !== null) return { boilS: plateauS, boilFrom: 'trace' }
   const called = typeof boil === 'object' ? 'targetReached' : boil === 'probeAtBoil' || boil === 'plateau' ? null : boil
   const call = called === null ? null : firstOf(events, [called])
   if (call !== null) return { boilS: call.s, boilFrom: 'call' }

@@ -88,7 +88,8 @@ export function simulateRun(setup: SimulatedSetup, conditions: SimulatedConditio
   for (let i = 0; ; i++) {
     s = i * stepS
     const flame = flameAt(setup, conditions, s, state.fuelG)
-    if (flame === 0 && flameOutS === null) flameOutS = s
+    // At the very lighting a burner that warms up gives nothing yet.
+    if (flame === 0 && s > 0 && flameOutS === null) flameOutS = s
     if (i % Math.round(sampleEveryS / stepS) === 0) samples.push({ s, waterC: state.waterC, fuelG: state.fuelG, burnGPerMin: flame * fullBurnRate(setup, conditions) })
     if (boilS === null && state.waterC >= boilingC - AT_THE_BOIL_K) boilS = s
     if ((boilS !== null && s >= boilS + keepBoilingS) || s >= giveUpS || flameOutS !== null) break
@@ -130,10 +131,24 @@ function rates({ potC, waterC }: State, { setup, conditions, flame }: Step): { p
   const burn = fullBurnRate(setup, conditions) * flame
   const heating = (setup.h0WPerK * (burn / setup.burn0GPerMin) ** setup.burnPower) / (1 + (windMS / setup.v0MS) ** setup.windPower)
   const toWater = WALL_TO_WATER_W_PER_K * (potC - waterC)
-  const lost = 9 * (1 + 0.7 * windMS) * setup.areaM2 * (waterC - airC)
-  const evaporated = setup.evaporationW * (lid ? 1 : OPEN_POT_FACTOR) * Math.exp((waterC - 100) / 16)
   return {
     pot: (heating * (airC + setup.thetaK - potC) - toWater) / setup.potJPerK,
-    water: (toWater - lost - evaporated) / (WATER_J_PER_KG_K * waterKg), fuelGPerS: burn / 60,
+    water: (toWater - lostPower(setup, { airC, windMS, lid }, waterC)) / (WATER_J_PER_KG_K * waterKg), fuelGPerS: burn / 60,
   }
+}
+
+/** To the air and as vapour [W]. */
+function lostPower({ areaM2, evaporationW }: SimulatedSetup, { airC, windMS, lid }: Pick<SimulatedConditions, 'airC' | 'windMS' | 'lid'>, waterC: number): number {
+  return 9 * (1 + 0.7 * windMS) * areaM2 * (waterC - airC) + evaporationW * (lid ? 1 : OPEN_POT_FACTOR) * Math.exp((waterC - 100) / 16)
+}
+
+/** Hot water left to cool in its pot, pot and water as one, sampled so often. */
+export function simulateCoolDown(setup: SimulatedSetup, conditions: SimulatedConditions, { forS, sampleEveryS }: { forS: number, sampleEveryS: number }): SimulatedSample[] {
+  const capacity = WATER_J_PER_KG_K * conditions.waterKg + setup.potJPerK
+  const samples: SimulatedSample[] = []
+  for (let s = 0, waterC = conditions.startC; s <= forS; s++) {
+    if (s % sampleEveryS === 0) samples.push({ s, waterC, fuelG: 0, burnGPerMin: 0 })
+    waterC -= lostPower(setup, conditions, waterC) / capacity
+  }
+  return samples
 }

@@ -42,15 +42,14 @@ interface Plan { name: CampaignSetup, at: CampaignCondition, place: keyof typeof
 
 function oneRun({ name, at, place, startedAt, first, n }: Plan, random: Random): DemoRun {
   const { startC, airC, windMS, waterG, usedG, callS, endC, endS, trace } = campaignRun(name, at, random, first)
-  const beforeG = 180 + Math.round(1800 * random.uniform()) / 10
   return {
     id: `01950000-0000-7000-8000-0000000001${String(n).padStart(2, '0')}`, at: startedAt, who: PEOPLE[n % PEOPLE.length]!, place, setup: KIT[name].setup, fuel: KIT[name].fuel,
     notes: callS === null ? 'Given up after twenty minutes.' : windMS > 0 ? 'Porch, fan on. Wind read at the pot.' : '',
     measured: {
-      air: `${airC} °C`, wind: windMS === 0 ? 'calm' : `${windMS} m/s`, water: `${waterG} g`, waterStart: `${startC} °C`,
-      fuelBefore: `${beforeG.toFixed(1)} g`, fuelAfter: `${(beforeG - usedG).toFixed(1)} g`, scaleResolution: '0.1 g', ...(callS === null ? { waterLast: `${endC} °C` } : {}),
+      ...(at === 'saddle' ? { hardware: `${airC} °C` } : {}), air: `${airC} °C`, wind: windMS === 0 ? 'calm' : `${windMS} m/s`, water: `${waterG} g`, waterStart: `${startC} °C`,
+      ...(KIT[name].fuel === 'gas' ? {} : { fuelUsed: `${usedG.toFixed(1)} g`, scaleResolution: '0.1 g' }), ...(callS === null ? { waterLast: `${endC} °C` } : {}),
     },
     times: callS === null ? { potOn: '0:00', gaveUp: formatClock(endS) } : { potOn: '0:00', rollingBoil: formatClock(callS) },
-    trace: trace ?? undefined,
+    trace: trace ?? undefined, test: windMS > 0 ? 'wind' : at === 'saddle' ? 'cold' : 'boil', fromCanisterG: KIT[name].fuel === 'gas' ? usedG : undefined,
   }
 }

@@ -1,7 +1,8 @@
 /** The demonstration's typed runs, as the two testers would have typed them. Invented. */
+import type { Setting, TestName } from '../../core/method/method'
 import type { MeasuredQuantity } from '../../shared/measuredQuantity'
-import type { TypedEventKind } from '../../shared/typedRun'
-import type { FUELS, PEOPLE, PLACES, SETUPS } from './kit'
+import type { TypedEventKind, TypedLine } from '../../shared/typedRun'
+import type { FuelKey, PEOPLE, PLACES, SetupKey } from './kit'
 
 export interface DemoRun {
   /** Fixed, so that loading again is known. */
@@ -9,13 +10,23 @@ export interface DemoRun {
   at: string
   who: (typeof PEOPLE)[number]
   place: keyof typeof PLACES
-  setup: keyof typeof SETUPS
-  fuel: keyof typeof FUELS
+  setup: SetupKey
+  fuel: FuelKey
+  test?: TestName
   measured: Partial<Record<MeasuredQuantity, string>>
   times: Partial<Record<TypedEventKind, string>>
+  lines?: TypedLine[]
+  setting?: Setting
+  breakIn?: boolean
   stoppedReason?: string
   takeBurnShare?: boolean
   trace?: [number, number][]
+  /** Burned from the store's canisters: so many grams, weighed with the burner on before and after. */
+  fromCanisterG?: number
+  /** Void, with the reason. */
+  voided?: string
+  /** What was seen: scale and step. */
+  seen?: Record<string, string>
   notes: string
 }
 

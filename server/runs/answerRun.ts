@@ -8,34 +8,38 @@ import { defaultOptions } from '../../shared/reduceRequest'
 import type { Connection } from '../database/connection'
 import { hashOf } from '../database/hash'
 import { cachedResult, keepResult } from '../database/repositories/results'
-import { findRuns, seriesOf } from '../database/repositories/runs'
+import { findRuns, seriesOf, type FoundRun } from '../database/repositories/runs'
 
 type Options = ReturnType<typeof defaultOptions>
+type Asked = Pick<FoundRun, 'stored' | 'apart'>
 
 /** The request that screen, CSV, JSON and command line share: the run first, then the rest of its series. */
-export async function requestFor(db: Connection, stored: StoredRun, options = defaultOptions()): Promise<ReduceRequest> {
-  const others = (await seriesOf(db, stored.id)).map(one => one.id).filter(id => id !== stored.id)
-  return requestOf(stored, (await findRuns(db, others)).map(one => one.stored), options)
+export async function requestFor(db: Connection, run: Asked, options = defaultOptions()): Promise<ReduceRequest> {
+  if (run.apart) return requestOf(run, [], options)
+  const others = (await seriesOf(db, run.stored.id)).map(one => one.id).filter(id => id !== run.stored.id)
+  return requestOf(run, (await findRuns(db, others)).map(one => one.stored), options)
 }
 
-/** Runs of one heat hash are one series, whatever their set-ups are called. */
-export function requestOf(stored: StoredRun, others: readonly StoredRun[], options: Options): ReduceRequest {
+/** Runs of one heat hash are one series, whatever their set-ups are called. A void run or a break-in is in none. */
+export function requestOf({ stored, apart }: Asked, others: readonly StoredRun[], options: Options): ReduceRequest {
+  if (apart) return { ...options, runs: [toRunDocument({ ...stored, setup: null })] }
   const calls = options.boil === 'rollingBoil' || options.boil === 'firstBubbles'
   const series = [...others].sort((a, b) => (a.id < b.id ? -1 : 1)).map(other => ({
     ...toRunDocument({ ...other, setup: stored.setup }),
-    // A trace says something to the series only where the convention reads it, or it is a cool-down.
-    trace: calls && other.kind !== 'coolDown' ? [] : other.trace,
+    // A trace says something to the series only where the convention or a decision reads it, or it is a cool-down.
+    trace: calls && other.kind !== 'coolDown' && other.boilBy !== 'trace' ? [] : other.trace,
   }))
   return { ...options, runs: [toRunDocument(stored), ...series] }
 }
 
 /** @param asked options other than the contract's defaults. The answer holds this run alone, and its set-up. */
-export async function answerRun(db: Connection, stored: StoredRun, asked = defaultOptions()): Promise<ReduceAnswer> {
-  const series = await seriesOf(db, stored.id)
-  const key = { runId: stored.id, optionsHash: hashOf(asked), inputHash: hashOf([toRunDocument(stored), series]), coreVersion: CORE_VERSION }
+export async function answerRun(db: Connection, run: Asked, asked = defaultOptions()): Promise<ReduceAnswer> {
+  const { stored, apart } = run
+  const series = apart ? [] : await seriesOf(db, stored.id)
+  const key = { runId: stored.id, optionsHash: hashOf(asked), inputHash: hashOf([toRunDocument(stored), apart, series]), coreVersion: CORE_VERSION }
   const kept = await cachedResult(db, key)
   if (kept) return kept
-  const whole = reduce(await requestFor(db, stored, asked), { workings: true })
+  const whole = reduce(await requestFor(db, run, asked), { workings: true })
   const answer = { ...whole, runs: whole.runs.slice(0, 1) }
   await keepResult(db, key, answer)
   return answer

@@ -28,7 +28,7 @@ export async function correctRun(db: Database, runId: string, input: unknown): P
     }
     if (isTime(typed.what)) after.events.push({ kind: typed.what, atMs: Math.round(quantity.value * 1000), typed: typed.typed })
     else after.measurements.push({ quantity: typed.what, value: quantity.value, typed: quantity.typed, unit: quantity.unit })
-    const problems = crossCheckReadings(after, record.placeAltitudeM)
+    const problems = crossCheckReadings(after, record.placeAltitudeM, record.kind)
     if (problems.length > 0) return { status: 'invalid', problems: problems.map(({ text }) => ({ path: 'typed', text: `${correctionName(typed.what)}: ${text}` })) }
     await appendCorrection(tx, runId, typed, quantity)
     await refreshSeries(tx, runId)

@@ -1,11 +1,13 @@
 /** The one door by which a typed run comes in, for a person and for the demonstration alike. */
 import { readTypedRun } from '../../shared/typedRun'
+import { burnerFuelMismatch } from '../../core/kit/burnerFuel'
+import type { TypedRun } from '../../shared/typedRun'
 import { crossCheckReadings } from '../../shared/typedRunChecks'
 import type { FieldProblem } from '../../shared/readProblems'
 import type { Connection } from '../database/connection'
 import { hashOf } from '../database/hash'
 import { dropDraft } from '../database/repositories/drafts'
-import { insertTypedRun, resolveRun, runBodyHash } from '../database/repositories/runs'
+import { insertTypedRun, resolveRun, runBodyHash, type ResolvedRun } from '../database/repositories/runs'
 import { refreshSeries } from './listRuns'
 
 export type LogOutcome
@@ -14,24 +16,30 @@ export type LogOutcome
 
 /**
  * Checks a typed run and stores it. The same body again is acknowledged; another body under the same id is refused.
- * @param nowMs the time, against which a date in the future is told
+ * @param nowMs the time, against which a date in the future is told; `refresh` false: many are logged, and their lines worked out once after
  */
-export async function logRun(db: Connection, input: unknown, nowMs: number): Promise<LogOutcome> {
+export async function logRun(db: Connection, input: unknown, nowMs: number, { refresh = true }: { refresh?: boolean } = {}): Promise<LogOutcome> {
   const checked = readTypedRun(input, nowMs)
   if (!checked.ok) return { status: 'invalid', problems: checked.problems }
   const { typed, read } = checked
   const resolved = await resolveRun(db, typed)
   if (!resolved.ok) return { status: 'unknownId', problems: [{ path: resolved.path, text: `${resolved.what}: this one is not known here. It may have been made on another bench; choose again.` }] }
-  const contradictions = crossCheckReadings(read, resolved.value.placeAltitudeM)
+  const contradictions = [...crossCheckReadings(read, resolved.value.placeAltitudeM, typed.test), ...mismatch(typed, resolved.value)]
   if (contradictions.length > 0) return { status: 'invalid', problems: contradictions }
   const bodyHash = hashOf(typed)
   const created = await db.transaction(async (tx) => {
     if (!await insertTypedRun(tx, { typed, read, resolved: resolved.value, bodyHash })) return false
-    await refreshSeries(tx, typed.id)
+    if (refresh) await refreshSeries(tx, typed.id)
     await dropDraft(tx, typed.id)
     return true
   })
   if (created) return { status: 'created', id: typed.id }
   if (await runBodyHash(db, typed.id) === bodyHash) return { status: 'known', id: typed.id }
   return { status: 'conflict', problems: [{ path: 'id', text: 'A run of this id is stored with other readings. Nothing was changed; log it as a new run.' }] }
+}
+
+/** A burner and a fuel that do not belong together are explained; with a reason it goes on. */
+function mismatch({ overrides }: TypedRun, { burner, fuelKind }: ResolvedRun): FieldProblem[] {
+  const why = burnerFuelMismatch(burner?.burner ?? null, fuelKind)
+  return why === null || overrides.burnerAndFuel?.trim() ? [] : [{ path: 'overrides.burnerAndFuel', text: why }]
 }

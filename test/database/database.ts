@@ -2,6 +2,7 @@
 import { fileURLToPath } from 'node:url'
 import pg from 'pg'
 import { openDatabase, type Database } from '../../server/database/connection'
+import { ensureShippedMethods } from '../../server/methods/methods'
 import { claimDatabase, migrateDatabase, type Purpose } from '../../server/database/migrate'
 
 export const MIGRATIONS = fileURLToPath(new URL('../../server/database/migrations', import.meta.url))
@@ -25,6 +26,7 @@ export async function makeTestDatabase(name: string, purpose: Purpose = 'own'): 
   const url = adminUrl().replace(/\/postgres$/, `/${name}`)
   const { db, close } = openDatabase(url)
   await migrateDatabase(db, MIGRATIONS)
+  await ensureShippedMethods(db)
   await claimDatabase(db, purpose)
   return { db, url, drop: async () => {
     await close()

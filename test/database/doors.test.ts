@@ -35,7 +35,7 @@ afterAll(() => bench.drop())
 
 describe('the first burn', () => {
   it('makes just what a run needs, and the place is where one is', async () => {
-    const kit = await kitChoices(bench.db)
+    const kit = await kitChoices(bench.db, NOW)
     expect([kit.people.length, kit.places.length, kit.setups.length, kit.fuels.length]).toEqual([1, 1, 1, 1])
     expect((await nowConditions(bench.db)).place).toMatchObject({ name: 'Porch', altitudeM: 340 })
     expect(await logRun(bench.db, typed(), NOW)).toMatchObject({ status: 'created' })
@@ -113,7 +113,7 @@ describe('corrections', () => {
 
 describe('what is so now', () => {
   it('goes with the place: readings of another place are not kept', async () => {
-    const [here] = (await kitChoices(bench.db)).places
+    const [here] = (await kitChoices(bench.db, NOW)).places
     const air = { quantity: 'air' as const, value: 12, typed: '12 °C', unit: 'degC' }
     await setNow(bench.db, { placeId: here!.id, readings: [air], clear: [] })
     await setNow(bench.db, { placeId: here!.id, readings: [], clear: [] })

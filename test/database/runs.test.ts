@@ -16,14 +16,14 @@ import { listRunLines } from '../../server/runs/listRuns'
 import { logRun } from '../../server/runs/logRun'
 import { makeTestDatabase, MIGRATIONS, type TestDatabase } from './database'
 
-const NOW = Date.parse('2026-06-01T12:00:00Z')
+const NOW = Date.parse('2026-11-01T12:00:00Z')
 let bench: TestDatabase
 let typed: () => TypedRun
 
 beforeAll(async () => {
   bench = await makeTestDatabase('runs_test', 'demonstration')
   await loadDemonstration(bench.db, () => undefined, NOW)
-  const kit = await kitChoices(bench.db)
+  const kit = await kitChoices(bench.db, NOW)
   const base = emptyTypedRun('', 'metric')
   typed = () => ({
     ...base, id: uuidv7(), startedAt: '2026-05-04T10:00:00Z', zone: 'Atlantic/Azores', personId: kit.people[0]!.id, placeId: kit.places[0]!.id,
@@ -41,11 +41,12 @@ describe('logging a run', () => {
   it('keeps what was typed beside its SI value, and gives the figures of the core', async () => {
     const one = typed()
     expect(await logRun(bench.db, one, NOW)).toEqual({ status: 'created', id: one.id })
-    const { record, stored } = (await findRun(bench.db, one.id))!
+    const found = (await findRun(bench.db, one.id))!
+    const { record } = found
     expect(record.measurements.find(reading => reading.quantity === 'waterStart')).toMatchObject({ typed: '62F', unit: 'degF', value: 50 / 3 })
-    const answer = await answerRun(bench.db, stored)
+    const answer = await answerRun(bench.db, found)
     // The JSON that is downloaded, read and reduced as the command line does, says the same.
-    const document = JSON.parse(JSON.stringify(await requestFor(bench.db, stored))) as unknown
+    const document = JSON.parse(JSON.stringify(await requestFor(bench.db, found))) as unknown
     const read = readReduceRequest(document)
     const again = read.ok ? reduce(read.request, { workings: true }) : null
     expect({ ...again, runs: again!.runs.slice(0, 1) }).toEqual(answer)
@@ -93,10 +94,10 @@ describe('logging a run', () => {
     const one = typed()
     one.times.shutOff = '5:02'
     await logRun(bench.db, one, NOW)
-    expect((await answerRun(bench.db, (await findRun(bench.db, one.id))!.stored)).runs[0]).toMatchObject({ fuelToBoilG: null })
+    expect((await answerRun(bench.db, (await findRun(bench.db, one.id))!)).runs[0]).toMatchObject({ fuelToBoilG: null })
     const two = { ...typed(), takeBurnShare: true, times: one.times }
     await logRun(bench.db, two, NOW)
-    expect((await answerRun(bench.db, (await findRun(bench.db, two.id))!.stored)).runs[0]).toMatchObject({ fuelToBoilG: expect.closeTo(3.65, 6) })
+    expect((await answerRun(bench.db, (await findRun(bench.db, two.id))!)).runs[0]).toMatchObject({ fuelToBoilG: expect.closeTo(3.65, 6) })
   })
 })
 
@@ -104,13 +105,13 @@ describe('answers', () => {
   it('are kept, and worked out anew when their input changed', async () => {
     const one = typed()
     await logRun(bench.db, one, NOW)
-    const { stored } = (await findRun(bench.db, one.id))!
-    const first = await answerRun(bench.db, stored)
+    const found = (await findRun(bench.db, one.id))!
+    const first = await answerRun(bench.db, found)
     const rows = await count(result)
-    expect(await answerRun(bench.db, stored)).toEqual(first)
+    expect(await answerRun(bench.db, found)).toEqual(first)
     expect(await count(result)).toBe(rows)
-    const changed = structuredClone(stored)
-    changed.measured.fuelAfter!.value += 0.001
+    const changed = structuredClone(found)
+    changed.stored.measured.fuelAfter!.value += 0.001
     const [answer] = (await answerRun(bench.db, changed)).runs
     expect(answer && 'gPerL' in answer && answer.gPerL).toBeLessThan((first.runs[0] as { gPerL: number }).gPerL)
     expect(await count(result)).toBe(rows)
@@ -122,7 +123,7 @@ describe('a set-up’s own series', () => {
     const windy = { ...typed(), measured: { ...typed().measured, wind: '2 m/s', fuelAfter: '198.2' }, times: { ...typed().times, rollingBoil: '4:20' } }
     await logRun(bench.db, windy, NOW)
     const figures = async () => {
-      const answer = await answerRun(bench.db, (await findRun(bench.db, windy.id))!.stored)
+      const answer = await answerRun(bench.db, (await findRun(bench.db, windy.id))!)
       const line = (await listRunLines(bench.db)).find(one => one.id === windy.id)!
       const own = answer.runs[0] as RunAnswer
       expect(own.ladder[3]).toMatchObject({ rung: 'wind', basis: 'ownSeries' })

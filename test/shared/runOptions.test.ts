@@ -9,7 +9,7 @@ import { readReduceRequest } from '../../shared/reduceRequest'
 const rounded = (min: number, max: number) => fc.integer({ min: min * 10, max: max * 10 }).map(value => value / 10)
 const own = fc.record({ startC: rounded(-5, 100), pressureHPa: rounded(400, 1080), airC: rounded(-50, 50), windMS: rounded(0, 20) }).map(ownReference)
 const views: fc.Arbitrary<RunView> = fc.record({
-  model: fc.constantFrom(...MODELS), reference: fc.oneof(fc.constantFrom(...REFERENCES), own), boil: fc.constantFrom(...VIEW_BOILS), clock: fc.constantFrom(...CLOCKS), litre: fc.constantFrom(...LITRES), supply: fc.boolean(),
+  model: fc.constantFrom(...MODELS), reference: fc.oneof(fc.constantFrom(...REFERENCES), own), boil: fc.constantFrom(...VIEW_BOILS.filter(boil => boil !== 'target')), targetC: fc.constant(90), clock: fc.constantFrom(...CLOCKS), litre: fc.constantFrom(...LITRES), supply: fc.boolean(),
 })
 
 describe('a view in the address', () => {

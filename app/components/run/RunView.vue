@@ -9,7 +9,7 @@ const props = defineProps<{ view: RunView, reference: ReduceAnswer['reference'] 
 const emit = defineEmits<{ choose: [change: Partial<RunView>] }>()
 const { units } = usePreferences()
 const MODEL_WORDS = { loss: 'loss (heat balance)', energy: 'energy (ratio of heat)', ratio: 'ratio (of rises)' }
-const BOIL_WORDS = { rollingBoil: 'a rolling boil, by eye', firstBubbles: 'first steady bubbles', probeAtBoil: 'the probe at the boiling point', plateau: 'the plateau in the trace' }
+const BOIL_WORDS = { rollingBoil: 'a rolling boil, by eye', firstBubbles: 'first steady bubbles', probeAtBoil: 'the probe at the boiling point', plateau: 'the plateau in the trace', target: 'a fixed target below it' }
 const CLOCK_WORDS = { potOn: 'pot-on', lit: 'lighting', bloomed: 'full flame' }
 const LITRE_WORDS = { putIn: 'put in', remaining: 'left' }
 function bring(id: string) {

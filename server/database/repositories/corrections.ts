@@ -6,7 +6,8 @@ import { isTime, type TypedCorrection } from '../../../shared/correction'
 import type { MeasuredQuantity } from '../../../shared/measuredQuantity'
 import type { HistoryEntry } from '../../../shared/runRecord'
 import type { Connection } from '../connection'
-import { event, measurement, person, run } from '../schema'
+import { instrumentOf } from '../../kit/checks'
+import { event, measurement, person, run, thingVersion } from '../schema'
 import { currentEvents, currentMeasurements } from './runs'
 
 /** The run's revision, its row locked until the transaction ends; null where there is no such run. */
@@ -30,9 +31,20 @@ export async function appendCorrection(tx: Connection, runId: string, { id, what
     await tx.insert(event).values({ id, runId, seq: (last?.seq ?? 0) + 1, kind: what, atMs: Math.round(quantity.value * 1000), source: 'correction', payload: { ...standing?.payload, typed }, supersedesId: standing?.id ?? null, reason, personId })
   } else {
     const standing = (await currentMeasurements(tx, [runId])).find(one => one.quantity === what)
-    await tx.insert(measurement).values({ id, runId, quantity: what, value: quantity.value, typed: quantity.typed, typedUnit: quantity.unit, supersedesId: standing?.id ?? null, reason, personId })
+    const correction = standing?.instrumentVersionId ? await correctionOf(tx, { runId, versionId: standing.instrumentVersionId, reading: quantity.value }) : null
+    await tx.insert(measurement).values({
+      id, runId, quantity: what, value: quantity.value + (correction ?? 0), typed: quantity.typed, typedUnit: quantity.unit, instrumentVersionId: standing?.instrumentVersionId ?? null, correction, supersedesId: standing?.id ?? null, reason, personId,
+    })
   }
   await tx.update(run).set({ revision: sql`${run.revision} + 1` }).where(eq(run.id, runId))
+}
+
+/** What the checks of the instrument that took the reading add to it, as of the run. */
+async function correctionOf(tx: Connection, { runId, versionId, reading }: { runId: string, versionId: string, reading: number }): Promise<number | null> {
+  const [row] = await tx.select({ startedAt: run.startedAt }).from(run).where(eq(run.id, runId))
+  const [version] = await tx.select({ thingId: thingVersion.thingId }).from(thingVersion).where(eq(thingVersion.id, versionId))
+  const instrument = await instrumentOf(tx, version!.thingId)
+  return instrument?.correctionAt(reading, row!.startedAt.getTime()) ?? null
 }
 
 /** What was corrected or added afterwards, oldest first: both values, why, by whom and when. */

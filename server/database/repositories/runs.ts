@@ -3,28 +3,58 @@ import { and, asc, desc, eq, inArray, ne, notExists } from 'drizzle-orm'
 import { alias } from 'drizzle-orm/pg-core'
 import { v7 as uuidv7 } from 'uuid'
 import type { StoredRun } from '../../../core/formats/toRunDocument'
-import type { BurnerProperties, PotProperties, ScreenProperties } from '../../../shared/thing'
-import type { ReadRun, TypedRun } from '../../../shared/typedRun'
+import { KIND_OF_TEST, type MethodBody } from '../../../core/method/method'
+import { READ_WITH } from '../../../shared/measuredQuantity'
+import type { BurnerProperties, InstrumentProperties, PotProperties, ScreenProperties } from '../../../shared/thing'
+import type { ReadRun, ReadingInstrument, TypedRun } from '../../../shared/typedRun'
 import type { RunRecord } from '../../../shared/runRecord'
 import { unitOf } from '../../../core/quantity/units'
 import type { Connection } from '../connection'
-import { decision, event, fuel, fuelBatch, measurement, person, place, placeVersion, run, setup, setupPart, setupVersion, thing, thingVersion } from '../schema'
+import { container, decision, event, fuel, fuelBatch, measurement, method, methodVersion, person, place, placeVersion, run, setup, setupPart, setupVersion, thing, thingVersion } from '../schema'
+import { instrumentOf, type Instrument } from '../../kit/checks'
 import { historyOf } from './corrections'
 import { insertWaterTrace, waterTraces } from './traces'
 
-export interface ResolvedRun { setupVersionId: string, placeVersionId: string | null, placeAltitudeM: number | null }
+export interface ResolvedRun {
+  setupVersionId: string
+  placeVersionId: string | null
+  placeAltitudeM: number | null
+  methodVersionId: string | null
+  method: MethodBody | null
+  instruments: Partial<Record<ReadingInstrument, Instrument>>
+  burner: BurnerProperties | null
+  fuelKind: string
+}
+
+type Resolved = { ok: true, value: ResolvedRun } | { ok: false, path: string, what: string }
+const unknown = (path: string, what: string): Resolved => ({ ok: false, path, what })
 
 /** The newest versions of what a typed run names; the field whose id is not known, where one is not. */
-export async function resolveRun(db: Connection, typed: TypedRun): Promise<{ ok: true, value: ResolvedRun } | { ok: false, path: string, what: string }> {
+export async function resolveRun(db: Connection, typed: TypedRun): Promise<Resolved> {
   const [who] = await db.select({ id: person.id }).from(person).where(eq(person.id, typed.personId))
-  if (!who) return { ok: false, path: 'personId', what: 'Who' }
-  const [batch] = await db.select({ id: fuelBatch.id }).from(fuelBatch).where(eq(fuelBatch.id, typed.fuelBatchId))
-  if (!batch) return { ok: false, path: 'fuelBatchId', what: 'Fuel' }
+  if (!who) return unknown('personId', 'Who')
+  const [batch] = await db.select({ id: fuelBatch.id, kind: fuel.kind }).from(fuelBatch).innerJoin(fuel, eq(fuel.id, fuelBatch.fuelId)).where(eq(fuelBatch.id, typed.fuelBatchId))
+  if (!batch) return unknown('fuelBatchId', 'Fuel')
   const [version] = await db.select({ id: setupVersion.id }).from(setupVersion).where(eq(setupVersion.setupId, typed.setupId)).orderBy(desc(setupVersion.n)).limit(1)
-  if (!version) return { ok: false, path: 'setupId', what: 'Set-up' }
-  if (typed.placeId === null) return { ok: true, value: { setupVersionId: version.id, placeVersionId: null, placeAltitudeM: null } }
-  const [where] = await db.select({ id: placeVersion.id, altitudeM: placeVersion.altitudeM }).from(placeVersion).where(eq(placeVersion.placeId, typed.placeId)).orderBy(desc(placeVersion.n)).limit(1)
-  return where ? { ok: true, value: { setupVersionId: version.id, placeVersionId: where.id, placeAltitudeM: where.altitudeM } } : { ok: false, path: 'placeId', what: 'Place' }
+  if (!version) return unknown('setupId', 'Set-up')
+  const [where] = typed.placeId === null ? [null] : await db.select({ id: placeVersion.id, altitudeM: placeVersion.altitudeM }).from(placeVersion).where(eq(placeVersion.placeId, typed.placeId)).orderBy(desc(placeVersion.n)).limit(1)
+  if (where === undefined) return unknown('placeId', 'Place')
+  const [by] = typed.methodId === null ? [null] : await db.select({ id: methodVersion.id, body: methodVersion.body }).from(methodVersion).where(eq(methodVersion.methodId, typed.methodId)).orderBy(desc(methodVersion.n)).limit(1)
+  if (by === undefined || (by !== null && by.body.test !== typed.test)) return unknown('methodId', 'Method')
+  const [held] = typed.containerId === null ? [null] : await db.select({ id: container.id }).from(container).where(eq(container.id, typed.containerId))
+  if (held === undefined) return unknown('containerId', 'Container')
+  const instruments: ResolvedRun['instruments'] = {}
+  for (const [measures, id] of Object.entries(typed.instruments) as [ReadingInstrument, string][]) {
+    if (id === '') continue
+    const instrument = await instrumentOf(db, id)
+    if (instrument === null || instrument.properties.measures !== measures) return unknown(`instruments.${measures}`, 'Instrument')
+    instruments[measures] = instrument
+  }
+  const parts = await partsOf(db, [version.id])
+  return { ok: true, value: {
+    setupVersionId: version.id, placeVersionId: where?.id ?? null, placeAltitudeM: where?.altitudeM ?? null, methodVersionId: by?.id ?? null, method: by?.body ?? null, instruments,
+    burner: (parts.find(part => part.role === 'burner')?.properties ?? null) as BurnerProperties | null, fuelKind: batch.kind,
+  } }
 }
 
 /** Hash of what was first sent for this run, or null where there is no such run. */
@@ -37,25 +67,47 @@ export async function runBodyHash(db: Connection, id: string): Promise<string | 
 export async function insertTypedRun(db: Connection, { typed, read, resolved, bodyHash }: { typed: TypedRun, read: ReadRun, resolved: ResolvedRun, bodyHash: string }): Promise<boolean> {
   return db.transaction(async (tx) => {
     const inserted = await tx.insert(run).values({
-      id: typed.id, origin: 'measured', kind: 'boil', state: 'finished', setupVersionId: resolved.setupVersionId, placeVersionId: resolved.placeVersionId, fuelBatchId: typed.fuelBatchId, personId: typed.personId,
+      id: typed.id, origin: 'measured', kind: KIND_OF_TEST[typed.test], state: 'finished', setupVersionId: resolved.setupVersionId, placeVersionId: resolved.placeVersionId, fuelBatchId: typed.fuelBatchId, personId: typed.personId,
+      methodVersionId: resolved.methodVersionId, containerId: typed.containerId, setting: typed.setting || null, breakIn: typed.breakIn,
       startedAt: new Date(typed.startedAt), zone: typed.zone, notes: typed.notes, bodyHash,
     }).onConflictDoNothing().returning({ id: run.id })
     if (inserted.length === 0) return false
     const { id: runId, personId } = typed
-    const measurements = read.measurements.map(({ quantity, value, typed: text, unit }) => ({ id: uuidv7(), runId, personId, quantity, value, typed: text, typedUnit: unit }))
+    const measurements = read.measurements.map(({ quantity, value, typed: text, unit }) => {
+      const instrument = instrumentFor(resolved.instruments, quantity, unit)
+      const correction = instrument === null ? null : instrument.correctionAt(value, Date.parse(typed.startedAt))
+      return { id: uuidv7(), runId, personId, quantity, value: value + (correction ?? 0), typed: text, typedUnit: unit, instrumentVersionId: instrument?.versionId ?? null, correction }
+    })
     if (measurements.length > 0) await tx.insert(measurement).values(measurements)
     const ordered = [...read.events].sort((a, b) => a.atMs - b.atMs)
-    const events = ordered.map(({ kind, atMs, typed: text }, i) => ({
-      id: uuidv7(), runId, personId, seq: i + 1, kind, atMs, source: 'typed', payload: { typed: text, ...(kind === 'stopped' && typed.stoppedReason ? { reason: typed.stoppedReason } : {}) },
+    const events = ordered.map(({ kind, atMs, typed: text, massG, waterC }, i) => ({
+      id: uuidv7(), runId, personId, seq: i + 1, kind, atMs, source: 'typed', payload: { typed: text, ...(massG === undefined ? {} : { massG }), ...(waterC === undefined ? {} : { waterC }), ...(kind === 'stopped' && typed.stoppedReason ? { reason: typed.stoppedReason } : {}) },
     }))
     if (events.length > 0) await tx.insert(event).values(events)
     await insertWaterTrace(tx, runId, typed.trace)
-    if (typed.takeBurnShare) await tx.insert(decision).values({ id: uuidv7(), runId, personId, question: 'fuelToBoil', answer: 'shareOfBurnTime' })
+    const decisions = [
+      ...(typed.takeBurnShare ? [{ question: 'fuelToBoil', answer: 'shareOfBurnTime', reason: null }] : []),
+      ...Object.entries(typed.overrides).filter(([, reason]) => reason.trim()).map(([question, reason]) => ({ question, answer: 'goOn', reason: reason.trim() })),
+    ]
+    if (decisions.length > 0) await tx.insert(decision).values(decisions.map(one => ({ id: uuidv7(), runId, personId, ...one })))
     return true
   })
 }
 
-export interface FoundRun { record: RunRecord, stored: StoredRun }
+/** What a reading was taken with: a volume is not read on a scale. */
+function instrumentFor(instruments: ResolvedRun['instruments'], quantity: RunRecord['measurements'][number]['quantity'], unitId: string): Instrument | null {
+  const measures = READ_WITH[quantity]
+  if (measures === undefined || (measures === 'mass' && unitOf(unitId).dimension !== 'mass')) return null
+  return instruments[measures] ?? null
+}
+
+export interface FoundRun {
+  record: RunRecord
+  stored: StoredRun
+  method: MethodBody | null
+  /** Void or a break-in: it stands alone, in no series. */
+  apart: boolean
+}
 
 /** A run whole: its record for the page, and what the core reads. Null where there is none. */
 export async function findRun(db: Connection, id: string): Promise<FoundRun | null> {
@@ -67,19 +119,32 @@ export async function findRun(db: Connection, id: string): Promise<FoundRun | nu
 /** Many runs at once, without their histories: a handful of queries whatever their number. In no order. */
 export async function findRuns(db: Connection, ids: string[]): Promise<FoundRun[]> {
   if (ids.length === 0) return []
-  const rows = await db.select({ run, person: person.name, place: place.name, placeVersion, setup: setup.name, fuelBatch, fuel }).from(run)
+  const rows = await db.select({ run, person: person.name, place: place.name, placeVersion, setup: setup.name, setupId: setup.id, setupN: setupVersion.n, fuelBatch, fuel, method: { id: method.id, name: method.name, n: methodVersion.n, body: methodVersion.body }, container: container.name }).from(run)
     .innerJoin(person, eq(person.id, run.personId)).innerJoin(setupVersion, eq(setupVersion.id, run.setupVersionId)).innerJoin(setup, eq(setup.id, setupVersion.setupId))
     .leftJoin(placeVersion, eq(placeVersion.id, run.placeVersionId)).leftJoin(place, eq(place.id, placeVersion.placeId))
-    .leftJoin(fuelBatch, eq(fuelBatch.id, run.fuelBatchId)).leftJoin(fuel, eq(fuel.id, fuelBatch.fuelId)).where(inArray(run.id, ids))
+    .leftJoin(fuelBatch, eq(fuelBatch.id, run.fuelBatchId)).leftJoin(fuel, eq(fuel.id, fuelBatch.fuelId)).leftJoin(container, eq(container.id, run.containerId))
+    .leftJoin(methodVersion, eq(methodVersion.id, run.methodVersionId)).leftJoin(method, eq(method.id, methodVersion.methodId)).where(inArray(run.id, ids))
   const parts = byKey(await partsOf(db, [...new Set(rows.map(row => row.run.setupVersionId))]), one => one.setupVersionId)
   const measurements = byKey(await currentMeasurements(db, ids), one => one.runId)
   const events = byKey(await currentEvents(db, ids), one => one.runId)
-  const shares = await db.select({ runId: decision.runId }).from(decision).where(and(inArray(decision.runId, ids), eq(decision.question, 'fuelToBoil'), eq(decision.answer, 'shareOfBurnTime')))
+  const decisions = await db.select({ runId: decision.runId, question: decision.question, answer: decision.answer }).from(decision).where(inArray(decision.runId, ids)).orderBy(asc(decision.recordedAt))
+  const answered = (runId: string, question: string) => decisions.findLast(one => one.runId === runId && one.question === question)?.answer ?? null
+  const instruments = await instrumentVersions(db, [...new Set([...measurements.values()].flat().flatMap(one => one.instrumentVersionId ?? []))])
   const traces = await waterTraces(db, ids)
   return rows.map(row => found(row, {
     parts: parts.get(row.run.setupVersionId) ?? [], measurements: measurements.get(row.run.id) ?? [], events: events.get(row.run.id) ?? [],
-    takeBurnShare: shares.some(one => one.runId === row.run.id), trace: traces.get(row.run.id) ?? [],
+    takeBurnShare: answered(row.run.id, 'fuelToBoil') === 'shareOfBurnTime', boilBy: boilDecision(answered(row.run.id, 'boil')), instruments, trace: traces.get(row.run.id) ?? [],
   }))
+}
+
+const boilDecision = (answer: string | null): StoredRun['boilBy'] => (answer === 'call' || answer === 'trace' ? answer : null)
+
+interface NamedInstrument { id: string, name: string, properties: InstrumentProperties }
+
+async function instrumentVersions(db: Connection, ids: string[]): Promise<NamedInstrument[]> {
+  if (ids.length === 0) return []
+  const rows = await db.select({ id: thingVersion.id, name: thing.name, properties: thingVersion.properties }).from(thingVersion).innerJoin(thing, eq(thing.id, thingVersion.thingId)).where(inArray(thingVersion.id, ids))
+  return rows as NamedInstrument[]
 }
 
 function byKey<T>(rows: readonly T[], key: (row: T) => string): Map<string, T[]> {
@@ -94,6 +159,10 @@ interface RunRow {
   place: string | null
   placeVersion: typeof placeVersion.$inferSelect | null
   setup: string
+  setupId: string
+  setupN: number
+  method: { id: string | null, name: string | null, n: number | null, body: MethodBody | null }
+  container: string | null
   fuelBatch: typeof fuelBatch.$inferSelect | null
   fuel: typeof fuel.$inferSelect | null
 }
@@ -103,22 +172,32 @@ interface Facts {
   measurements: Awaited<ReturnType<typeof currentMeasurements>>
   events: Awaited<ReturnType<typeof currentEvents>>
   takeBurnShare: boolean
+  boilBy: StoredRun['boilBy']
+  instruments: readonly NamedInstrument[]
   trace: [number, number][]
 }
 
-function found(row: RunRow, { parts, measurements, events, takeBurnShare, trace }: Facts): FoundRun {
+function found(row: RunRow, { parts, measurements, events, takeBurnShare, boilBy, instruments, trace }: Facts): FoundRun {
   const { id } = row.run
   const record: RunRecord = {
     id, origin: row.run.origin, kind: row.run.kind, state: row.run.state, startedAt: row.run.startedAt.toISOString(), zone: row.run.zone, notes: row.run.notes, revision: row.run.revision,
-    person: row.person, place: row.place, setup: row.setup, fuel: row.fuel?.name ?? null, batch: row.fuelBatch?.name ?? null, placeAltitudeM: row.placeVersion?.altitudeM ?? null, takeBurnShare,
+    setting: row.run.setting, breakIn: row.run.breakIn, method: row.method.id === null ? null : { id: row.method.id, name: row.method.name!, n: row.method.n! }, container: row.container === null ? null : { id: row.run.containerId!, name: row.container },
+    person: row.person, place: row.place, setup: row.setup, setupId: row.setupId, setupN: row.setupN, fuel: row.fuel?.name ?? null, batch: row.fuelBatch?.name ?? null, placeAltitudeM: row.placeVersion?.altitudeM ?? null, takeBurnShare,
     parts: parts.map(({ role, name, properties }) => ({ role, name, properties })),
-    measurements: measurements.map(({ quantity, value, typed, typedUnit }) => ({ quantity, value, typed, unit: typedUnit })),
-    events: events.map(({ kind, atMs, payload }) => ({ kind, atMs, reason: payload.reason ?? null })), history: [],
+    measurements: measurements.map(({ quantity, value, typed, typedUnit, correction, instrumentVersionId }) => ({ quantity, value, typed, unit: typedUnit, correction, instrument: instruments.find(one => one.id === instrumentVersionId)?.name ?? null })),
+    events: events.map(({ kind, atMs, payload }) => ({ kind, atMs, reason: payload.reason ?? null, massG: payload.massG ?? null, waterC: payload.waterC ?? null })), history: [],
+  }
+  const readBy = (...quantities: string[]) => {
+    const version = measurements.find(one => quantities.includes(one.quantity) && one.instrumentVersionId !== null)?.instrumentVersionId
+    const properties = instruments.find(one => one.id === version)?.properties
+    return properties === undefined ? null : { resolution: properties.resolution, accuracy: properties.accuracy ?? null }
   }
   const property = <T>(role: string) => (parts.find(one => one.role === role)?.properties ?? null) as T | null
   const burner = property<BurnerProperties>('burner')
   const stored: StoredRun = {
     id, setup: row.setup, origin: row.run.origin, kind: row.run.kind, placeAltitudeM: row.placeVersion?.altitudeM ?? null, placeWindHeightM: row.placeVersion?.windHeightM ?? null,
+    placeStationPressurePa: row.placeVersion?.stationPressurePa ?? null, placeSeaLevelPressurePa: row.placeVersion?.seaLevelPressurePa ?? null,
+    scale: readBy('fuelBefore', 'fuelAfter', 'fuelUsed', 'fuelLoad', 'fuelLeftover'), thermometer: readBy('waterStart'), boilBy,
     measured: Object.fromEntries(measurements.map(one => [one.quantity, { value: one.value, dimension: unitOf(one.typedUnit).dimension }])),
     burner: burner === null ? null : { kind: burner.burner, head: burner.head }, pot: property<PotProperties>('pot'),
     lid: parts.some(one => one.role === 'lid'), screen: property<ScreenProperties>('screen')?.form ?? 'none',
@@ -126,18 +205,18 @@ function found(row: RunRow, { parts, measurements, events, takeBurnShare, trace 
     takeBurnShare, events: events.map(({ kind, atMs, payload }) => ({ kind, s: atMs / 1000, massG: payload.massG ?? null, waterC: payload.waterC ?? null, reason: payload.reason ?? null })),
     trace,
   }
-  return { record, stored }
+  return { record, stored, method: row.method.body, apart: row.run.breakIn || row.run.state === 'void' }
 }
 
 const partsOf = (db: Connection, setupVersionIds: string[]) => db.select({ setupVersionId: setupPart.setupVersionId, role: setupPart.role, name: thing.name, properties: thingVersion.properties }).from(setupPart)
   .innerJoin(thingVersion, eq(thingVersion.id, setupPart.thingVersionId)).innerJoin(thing, eq(thing.id, thingVersion.thingId)).where(inArray(setupPart.setupVersionId, setupVersionIds))
 
-/** The runs of one series: one heat hash, one origin, none void; each with the revision it is at. Ordered. */
+/** The runs of one series: one heat hash, one origin, none void and no break-in; each with the revision it is at. Ordered. */
 export async function seriesOf(db: Connection, runId: string): Promise<{ id: string, revision: number }[]> {
   const [own] = await db.select({ heatHash: setupVersion.heatHash, origin: run.origin }).from(run).innerJoin(setupVersion, eq(setupVersion.id, run.setupVersionId)).where(eq(run.id, runId))
   if (own === undefined) return []
   return db.select({ id: run.id, revision: run.revision }).from(run).innerJoin(setupVersion, eq(setupVersion.id, run.setupVersionId))
-    .where(and(eq(setupVersion.heatHash, own.heatHash), eq(run.origin, own.origin), ne(run.state, 'void'))).orderBy(asc(run.startedAt), asc(run.id))
+    .where(and(eq(setupVersion.heatHash, own.heatHash), eq(run.origin, own.origin), ne(run.state, 'void'), eq(run.breakIn, false))).orderBy(asc(run.startedAt), asc(run.id))
 }
 
 /** The current value is the one that nothing supersedes. */

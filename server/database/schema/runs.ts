@@ -1,12 +1,15 @@
 import { bigint, boolean, doublePrecision, index, integer, jsonb, pgTable, text, timestamp, unique, uuid, type AnyPgColumn } from 'drizzle-orm/pg-core'
 import type { Origin, TestKind } from '../../../core/formats/document'
+import type { Setting } from '../../../core/method/method'
 import type { EventKind } from '../../../core/run/events'
 import type { MeasuredQuantity } from '../../../shared/measuredQuantity'
 import { createdAt, id, si } from './columns'
+import { container } from './containers'
 import { fuelBatch } from './fuels'
+import { methodVersion } from './methods'
 import { person } from './people'
 import { placeVersion } from './places'
-import { setupVersion } from './things'
+import { setupVersion, thingVersion } from './things'
 
 export type RunState = 'draft' | 'live' | 'finished' | 'void'
 
@@ -17,6 +20,13 @@ export const run = pgTable('run', {
   state: text('state').$type<RunState>().notNull(),
   setupVersionId: uuid('setup_version_id').notNull().references(() => setupVersion.id),
   fuelBatchId: uuid('fuel_batch_id').references(() => fuelBatch.id),
+  /** The version it was done by; null: logged before there were methods, or by none. */
+  methodVersionId: uuid('method_version_id').references(() => methodVersion.id),
+  containerId: uuid('container_id').references((): AnyPgColumn => container.id),
+  /** Of the valve. */
+  setting: text('setting').$type<Setting>(),
+  /** The first burn of a new burner: kept, and left out of figures. */
+  breakIn: boolean('break_in').notNull().default(false),
   placeVersionId: uuid('place_version_id').references(() => placeVersion.id),
   personId: uuid('person_id').notNull().references(() => person.id),
   startedAt: timestamp('started_at', { withTimezone: true }).notNull(),
@@ -37,6 +47,9 @@ export const measurement = pgTable('measurement', {
   u: si('u'),
   typed: text('typed').notNull(),
   typedUnit: text('typed_unit').notNull(),
+  /** What it was read by, and what its last check added to the reading [SI]; `value` holds the sum. */
+  instrumentVersionId: uuid('instrument_version_id').references(() => thingVersion.id),
+  correction: si('correction'),
   atMs: bigint('at_ms', { mode: 'number' }),
   supersedesId: uuid('supersedes_id').unique().references((): AnyPgColumn => measurement.id),
   reason: text('reason'),

@@ -3,11 +3,11 @@ import { problemText } from '#core/result'
 import { useDatabase } from '#server/database/connection'
 import { requestFor } from '#server/runs/answerRun'
 import { MONTE_CARLO } from '#shared/limits'
-import { optionsFor, runViewFrom } from '#shared/runOptions'
+import { conventionsOf, optionsFor, runViewFrom } from '#shared/runOptions'
 
 /** Monte Carlo of a run's figure, for exports: the same draws as on its page, seed for seed. */
 export default defineEventHandler(async (event) => {
-  const { stored } = await requireRun(event)
+  const run = await requireRun(event)
   const query = getQuery(event)
   const whole = (text: unknown, otherwise: number, { min, max }: { min: number, max: number }, name: string) => {
     const value = text === undefined ? otherwise : Number(text)
@@ -16,7 +16,7 @@ export default defineEventHandler(async (event) => {
   }
   const draws = whole(query.draws, MONTE_CARLO.usualDraws, MONTE_CARLO.draws, 'draws')
   const seed = whole(query.seed, MONTE_CARLO.usualSeed, MONTE_CARLO.seed, 'seed')
-  const result = monteCarloRun(await requestFor(useDatabase(), stored, optionsFor(runViewFrom(query))), stored.id, { draws, seed })
+  const result = monteCarloRun(await requestFor(useDatabase(), run, optionsFor(runViewFrom(query, conventionsOf(run.method)))), run.stored.id, { draws, seed })
   if (!result.ok) throw createError({ statusCode: 422, statusMessage: 'Nothing to draw', message: problemText(result.problem) })
   return result.value
 })

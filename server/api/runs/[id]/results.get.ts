@@ -1,12 +1,12 @@
 import { useDatabase } from '#server/database/connection'
 import { answerRun } from '#server/runs/answerRun'
-import { optionsFor, runViewFrom } from '#shared/runOptions'
+import { conventionsOf, optionsFor, runViewFrom } from '#shared/runOptions'
 import { answerCsv } from '#shared/answerCsv'
 
 /** The run's results as CSV, from the same answer as the page. */
 export default defineEventHandler(async (event) => {
-  const { stored } = await requireRun(event)
+  const run = await requireRun(event)
   setHeader(event, 'content-type', 'text/csv; charset=utf-8')
-  setHeader(event, 'content-disposition', `attachment; filename="vulcanum-run-${stored.id.slice(-8)}.csv"`)
-  return answerCsv(await answerRun(useDatabase(), stored, optionsFor(runViewFrom(getQuery(event)))))
+  setHeader(event, 'content-disposition', `attachment; filename="vulcanum-run-${run.stored.id.slice(-8)}.csv"`)
+  return answerCsv(await answerRun(useDatabase(), run, optionsFor(runViewFrom(getQuery(event), conventionsOf(run.method)))))
 })

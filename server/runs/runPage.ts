@@ -1,0 +1,54 @@
+/** A run's page, whole: its answer, what its method says of it, what was said of it since. */
+import { readRun } from '../../core/reduce/readings'
+import { checkRun, type MethodFindings } from '../../core/method/checkRun'
+import { toRunDocument } from '../../core/formats/toRunDocument'
+import { judgeClaim, type ClaimVerdict } from '../../core/statistics/claim'
+import { litresFromMass } from '../../core/water/liquid'
+import { fillOptions } from '../../shared/reduceRequest'
+import { conventionsOf, optionsFor, ownReference, runViewFrom } from '../../shared/runOptions'
+import type { RunPage } from '../../shared/runRecord'
+import type { Connection } from '../database/connection'
+import type { FoundRun } from '../database/repositories/runs'
+import { photosOf } from '../kit/photos'
+import { answerRun } from './answerRun'
+import { careOf } from './runCare'
+import { ribbonOf } from './ribbonOf'
+
+export async function runPage(db: Connection, found: FoundRun, query: Record<string, unknown>): Promise<RunPage> {
+  const { record, stored } = found
+  const view = runViewFrom(query, conventionsOf(found.method))
+  const { runs: [answer], reference, setups } = await answerRun(db, found, optionsFor(view))
+  if (!answer || 'error' in answer) throw new Error(answer?.error ?? 'The run could not be reduced.')
+  return {
+    record, view, answer, reference, setup: setups[0] ?? null, trace: stored.trace, ribbon: ribbonOf(stored, answer), findings: findingsOf(found), claim: await claimOf(db, found),
+    conventions: conventionsOf(found.method), photos: await photosOf(db, { runId: record.id }), ...await careOf(db, record.id),
+  }
+}
+
+function findingsOf({ stored, record, method }: FoundRun): MethodFindings | null {
+  if (method === null) return null
+  const document = toRunDocument(stored)
+  const { heatS } = readRun(document, fillOptions({ boil: method.boil, clock: method.clock }))
+  return checkRun(method, {
+    measured: Object.fromEntries(Object.entries(stored.measured).map(([name, one]) => [name, one!.value])), marks: stored.events, samples: stored.trace.length,
+    waterKg: document.water.massG === null ? null : document.water.massG / 1000, lid: stored.lid, setting: record.setting as 'low' | 'medium' | 'full' | null, heatS,
+  })
+}
+
+/** Where the maker leaves the start open, both usual ones are tried. */
+const OPEN_STARTS_C = [15.56, 20]
+
+/** The measured figure brought to the stated conditions, beside the stated one. */
+async function claimOf(db: Connection, found: FoundRun): Promise<ClaimVerdict | null> {
+  const { claimFuel, claimWater, claimStart } = found.stored.measured
+  if (found.method?.test !== 'claim' || claimFuel?.dimension !== 'mass' || !claimWater) return null
+  const litres = claimWater.dimension === 'mass' ? litresFromMass(claimWater.value) : claimWater.value * 1000
+  const starts = claimStart ? [claimStart.value] : OPEN_STARTS_C
+  const brought = []
+  for (const startC of starts) {
+    const { runs: [answer] } = await answerRun(db, found, optionsFor({ ...runViewFrom({}, conventionsOf(found.method)), reference: ownReference({ startC, pressureHPa: 1013.25, airC: 20, windMS: 0 }) }))
+    if (!answer || 'error' in answer || answer.normalisedGPerL === null || answer.normalisedU === null) return null
+    brought.push({ taken: claimStart ? null : `start ${startC} °C`, gPerL: answer.normalisedGPerL, u: answer.normalisedU })
+  }
+  return judgeClaim((claimFuel.value * 1000) / litres, brought)
+}
