@@ -70,5 +70,5 @@ export interface ContainerLine { id: string, name: string, fuel: string, batch: 
 export interface ContainerLedgerLine { at: string, what: 'full' | 'weighed' | 'filled' | 'empty' | 'run', typed: string, massKg: number | null, usedKg: number | null, fillKg: number | null, unexplainedKg: number | null, runId: string | null, setup: string | null, note: string, person: string | null }
 export interface ContainerPage { record: TypedRecord, line: ContainerLine, tareKg: number | null, tareFrom: 'given' | 'empty' | 'full' | null, ledger: ContainerLedgerLine[], use: { count: number, runs: RunRef[] } }
 
-export interface PlaceLine { id: string, name: string, zone: string, n: number, altitudeM: number | null, stationPressurePa: number | null, seaLevelPressurePa: number | null, windHeightM: number | null, runs: number }
+export interface PlaceLine { id: string, name: string, zone: string, n: number, createdAt: string, altitudeM: number | null, stationPressurePa: number | null, seaLevelPressurePa: number | null, windHeightM: number | null, runs: number }
 export interface PlacePage { record: TypedRecord, line: PlaceLine, versions: PlaceLine[], use: { count: number, runs: RunRef[] } }

@@ -1,7 +1,6 @@
 /** A method as it is edited: plain fields, one for each thing it holds, reads, marks and counts. */
 import type { ReadingName, MethodBody, TestName, Window } from '../core/method/method'
 import { SCHOOLS, START_HALF_WIDTH_K, TARGET, USUAL_TARGET_C, type SchoolKey } from '../core/method/schools'
-import { formatClock } from '../core/quantity/format'
 import { EVENT_NAMES, type EventKind } from '../core/run/events'
 import type { Choice, FieldSpec, ReadFields, TypedFields } from './fields'
 import { LIMITS, MAX_TEXT } from './limits'
@@ -66,12 +65,11 @@ export function methodFrom(test: TestName, values: ReadFields): MethodBody {
 
 /** A method as a person would type it. */
 export function fieldsOfMethod(name: string, body: MethodBody, retired = false): TypedFields {
-  const clock = (s: number | null) => (s === null ? '' : formatClock(s))
   const numbers: Record<string, unknown> = { ...body, startLow: body.startC.low, startHigh: body.startC.high, windLow: body.windMS.low, windHigh: body.windMS.high, targetC: typeof body.boil === 'object' ? body.boil.targetC : null }
   const typed = Object.fromEntries(METHOD_LIMITS.map(spec => [spec.key, typedFrom(spec, numbers[spec.key])]))
   const need = (kind: 'reading' | 'mark', one: string) => ((kind === 'reading' ? body.must : body.mustMark as string[]).includes(one) ? 'must' : (kind === 'reading' ? body.may : body.mayMark as string[]).includes(one) ? 'may' : '')
   return {
-    ...typed, giveUpS: clock(body.giveUpS), durationS: clock(body.durationS), readEveryS: clock(body.readEveryS), name, why: body.why, measures: body.measures, cannotSay: body.cannotSay, steps: body.steps.join('\n'), retired,
+    ...typed, name, why: body.why, measures: body.measures, cannotSay: body.cannotSay, steps: body.steps.join('\n'), retired,
     ...Object.fromEntries(LISTED_SCHOOLS.map(key => [key, key === 'boil' ? (typeof body.boil === 'object' ? TARGET : body.boil) : body[key]])),
     ...Object.fromEntries(METHOD_READINGS.map(one => [`reading_${one}`, need('reading', one)])), ...Object.fromEntries(METHOD_MARKS.map(one => [`mark_${one}`, need('mark', one)])),
   }

@@ -1,5 +1,5 @@
 /** Things of the kit: their kinds, and the properties that matter to heat, each with its limits in one place. */
-import { BURNER_KINDS, HEADS, type BurnerKind, type Head } from '../core/formats/document'
+import type { BurnerKind, Head } from '../core/formats/document'
 import { POT_MATERIALS, type PotMaterial } from '../core/constants/physical'
 import type { Choice, FieldSpec, ReadFields } from './fields'
 import { LIMITS, MAX_TEXT } from './limits'
@@ -49,7 +49,7 @@ const PROPERTY_FIELDS: Record<ThingKind, FieldSpec[]> = {
   burner: [
     { key: 'burner', label: 'It burns', type: 'choice', choices: choices(BURNER_WORDS), required: true },
     { key: 'head', label: 'Head', type: 'choice', choices: choices(HEAD_WORDS), empty: 'not known', hint: 'Decides what wind does where no wind series was burned.' },
-    mass, length('heightM', 'Height', 'From what it stands on to the burner’s top. On a canister: without the canister.'), length('widthM', 'Width'), length('supportM', 'Pot supports', 'Across, where it carries the pot itself.'),
+    mass, length('heightM', 'Height', 'From what it stands on to where a pot rests, or to its top. On a canister: without the canister.'), length('widthM', 'Width'), length('supportM', 'Pot supports', 'Across, where it carries the pot itself.'),
   ],
   pot: [
     { key: 'material', label: 'Material', type: 'choice', choices: choices(Object.fromEntries(POT_MATERIALS.map(one => [one, MATERIAL_WORDS[one]]))), empty: 'not known' },

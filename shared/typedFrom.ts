@@ -1,4 +1,5 @@
 /** Stored SI values as a person would type them, for editing what was stored without its typing. */
+import { formatClock } from '../core/quantity/format'
 import { QUANTITY_KINDS } from '../core/quantity/kinds'
 import { fromSI, unitOf } from '../core/quantity/units'
 import type { FieldSpec, TypedFields } from './fields'
@@ -9,7 +10,9 @@ export function typedFrom(spec: FieldSpec, value: unknown): string | boolean {
   if (value === null || value === undefined) return ''
   if (spec.type === 'number') return plain(Number(value) / spec.factor)
   if (spec.type !== 'quantity') return typeof value === 'string' ? value : ''
-  const unit = unitOf(QUANTITY_KINDS[spec.kind].bare.metric)
+  const { bare } = QUANTITY_KINDS[spec.kind]
+  if (bare.metric === '') return formatClock(Number(value))
+  const unit = unitOf(bare.metric)
   return `${plain(fromSI(Number(value), unit))} ${unit.label}`
 }
 

@@ -34,7 +34,7 @@ export interface TypedRun {
   fuelBatchId: string
   /** What was done; with a method, its test. */
   test: TestName
-  /** Null: by no method. */
+  /** Null: by no method; '': not chosen yet. */
   methodId: string | null
   /** '' where none is named. */
   instruments: Record<ReadingInstrument, string>
@@ -115,7 +115,7 @@ export function readTypedRun(input: unknown, nowMs: number): ReadTypedRun {
     const trace = (input as { trace?: unknown }).trace ?? []
     const spoilt = traceProblems(trace)
     if (spoilt.length > 0) return { ok: false, problems: spoilt }
-    const typed: TypedRun = { ...checked, trace: [...trace as [number, number][]].sort((a, b) => a[0] - b[0]) }
+    const typed: TypedRun = { ...checked, methodId: checked.methodId || null, containerId: checked.containerId || null, trace: [...trace as [number, number][]].sort((a, b) => a[0] - b[0]) }
     const read = readBoxes(typed)
     const problems = crossCheck(typed, read, nowMs)
     return problems.length > 0 ? { ok: false, problems } : { ok: true, typed, read }
@@ -156,7 +156,7 @@ export function emptyTypedRun(id: string, units: UnitSystem): TypedRun {
   const blank = <K extends string>(keys: readonly K[]) => Object.fromEntries(keys.map(key => [key, ''])) as Record<K, string>
   return {
     id, units, startedAt: '', zone: 'UTC', personId: '', setupId: '', fuelBatchId: '', placeId: null, measured: blank(MEASURED),
-    test: 'boil', methodId: null, instruments: blank(READING_INSTRUMENTS), containerId: null, setting: '', breakIn: false, lines: [], overrides: {},
+    test: 'boil', methodId: '', instruments: blank(READING_INSTRUMENTS), containerId: null, setting: '', breakIn: false, lines: [], overrides: {},
     times: { ...blank(TYPED_EVENTS), potOn: '0:00' }, stoppedReason: '', takeBurnShare: false, notes: '', trace: [],
   }
 }

@@ -21,6 +21,12 @@ onUnmounted(() => window.removeEventListener('keydown', keys.press))
         <slot />
       </main>
     </div>
+    <!-- Photos in the dark: luminance in the ink's colour, so that none is brighter than the ink. -->
+    <svg width="0" height="0" class="absolute" aria-hidden="true">
+      <filter id="dark-photo" color-interpolation-filters="sRGB">
+        <feColorMatrix values="0.157 0.527 0.053 0 0  0.105 0.353 0.036 0 0  0.045 0.150 0.015 0 0  0 0 0 1 0" />
+      </filter>
+    </svg>
     <FrameFind />
     <FrameKeys />
   </div>

@@ -3,6 +3,7 @@ import { FetchError } from 'ofetch'
 import { BURNER_KINDS } from '#core/formats/document'
 import { FUEL_KINDS, FUELS } from '#core/constants/fuels'
 import { readBurnOne, type BurnOneKit, type TypedBurnOne } from '#shared/burnOne'
+import { BURNER_WORDS } from '#shared/thing'
 import type { FieldProblem } from '#shared/readProblems'
 
 /** Burn one now: the few blanks that make kit, place and person; then the stop-watch. */
@@ -14,11 +15,7 @@ const water = ref('')
 const start = ref('')
 const problems = ref<FieldProblem[]>([])
 const problemAt = (path: string) => problems.value.find(problem => problem.path === path)?.text
-const BURNER_WORDS: Record<string, string> = {
-  'canister-top': 'gas, on the canister', 'integrated': 'gas, with its own finned pot', 'remote-gas': 'gas, on a hose', 'liquid-pressure': 'white gas or kerosene, pumped',
-  'alcohol': 'alcohol', 'solid': 'tablets', 'gel': 'alcohol gel', 'wood': 'wood',
-}
-const kinds = BURNER_KINDS.map(kind => ({ value: kind, label: BURNER_WORDS[kind]! }))
+const kinds = BURNER_KINDS.map(kind => ({ value: kind, label: BURNER_WORDS[kind] }))
 const fuels = FUEL_KINDS.map(kind => ({ value: kind, label: FUELS[kind]!.name }))
 const names = [{ key: 'who', label: 'Who' }, { key: 'burner', label: 'Burner' }, { key: 'place', label: 'Place' }] as const
 

@@ -3,8 +3,9 @@
 useHead({ title: 'Today · Vulcanum' })
 const { data: runs, error } = await useRunList()
 const clock = useClock()
-const day = computed(() => latestDay(runs.value ?? [], clock.value))
-const toSettle = computed(() => (runs.value ?? []).map(run => ({ run, words: settleSentence(run) })).filter(one => one.words !== null).slice(0, 8))
+const counted = computed(() => (runs.value ?? []).filter(run => !run.voided))
+const day = computed(() => latestDay(counted.value, clock.value))
+const toSettle = computed(() => counted.value.map(run => ({ run, words: settleSentence(run) })).filter(one => one.words !== null).slice(0, 8))
 </script>
 
 <template>
@@ -34,7 +35,7 @@ const toSettle = computed(() => (runs.value ?? []).map(run => ({ run, words: set
           <li v-for="run in day.runs" :key="run.id" class="grid grid-cols-[minmax(0,14rem)_minmax(0,1fr)_auto] items-center gap-3 border-b border-edge py-1 last:border-b-0">
             <NuxtLink :to="`/runs/${run.id}`">{{ run.setup }}</NuxtLink>
             <RunRibbon :ribbon="run.ribbon" :span-s="day.spanS" :width="420" :height="20" class="max-w-full" />
-            <span class="figures text-right">{{ run.normalisedGPerL === null ? 'no figure' : withExpandedU(run.normalisedGPerL, run.normalisedU) }}<span class="text-ink-2"> g/L</span></span>
+            <span class="figures text-right"><template v-if="run.normalisedGPerL !== null">{{ withExpandedU(run.normalisedGPerL, run.normalisedU) }}<span class="text-ink-2"> g/L</span></template><template v-else>{{ run.says ?? 'no figure' }}</template></span>
           </li>
         </ol>
         <p class="mt-3">

@@ -12,10 +12,10 @@ export const useDraft = defineStore('draft', () => {
   const revision = useLocalStorage('vulcanum.draft.revision', 0)
   const body = computed<DraftBody>(() => ({ typed: typed.value, lane: lane.value }))
 
-  /** Starts another, with the same person, place, set-up and fuel. */
+  /** Starts another, with the same person, place, kit and method. */
   function begin() {
-    const { units, personId, setupId, fuelBatchId, placeId, zone } = typed.value
-    typed.value = { ...fresh(), units, personId, setupId, fuelBatchId, placeId, zone }
+    const { units, personId, setupId, fuelBatchId, placeId, zone, test, methodId, instruments, containerId, setting } = typed.value
+    typed.value = { ...fresh(), units, personId, setupId, fuelBatchId, placeId, zone, test, methodId, instruments, containerId, setting }
     lane.value = null
     revision.value = 0
   }

@@ -4,10 +4,11 @@ import type { RunLine } from '#shared/runRecord'
 
 export type RunSortKey = 'startedAt' | 'setup' | 'place' | 'fuel' | 'timeToBoilS' | 'gPerL' | 'normalisedGPerL'
 export interface RunSort { by: RunSortKey, down: boolean }
-export interface RunFilter { setup: string, place: string, fuel: string, from: string, to: string }
+/** `voided`: 'shown' lists void runs too. */
+export interface RunFilter { setup: string, place: string, fuel: string, method: string, voided: string, from: string, to: string }
 
 const SORT_KEYS: RunSortKey[] = ['startedAt', 'setup', 'place', 'fuel', 'timeToBoilS', 'gPerL', 'normalisedGPerL']
-const FILTER_KEYS = ['setup', 'place', 'fuel', 'from', 'to'] as const
+const FILTER_KEYS = ['setup', 'place', 'fuel', 'method', 'voided', 'from', 'to'] as const
 
 export function readRunQuery(query: LocationQuery): { sort: RunSort, filter: RunFilter } {
   const text = (key: string) => (typeof query[key] === 'string' ? query[key] : '')
@@ -25,6 +26,7 @@ export function writeRunQuery(sort: RunSort, filter: RunFilter): LocationQueryRa
 /** The runs that pass, in order; a run without the figure asked for stands last, whichever way. */
 export function selectRuns(runs: readonly RunLine[], sort: RunSort, filter: RunFilter): RunLine[] {
   const passes = (run: RunLine) => (!filter.setup || run.setup === filter.setup) && (!filter.place || (run.place ?? 'elsewhere') === filter.place) && (!filter.fuel || run.fuel === filter.fuel)
+    && (!filter.method || (run.method ?? 'by no method') === filter.method) && (filter.voided === 'shown' || !run.voided)
     && (!filter.from || run.startedAt >= filter.from) && (!filter.to || run.startedAt.slice(0, 10) <= filter.to)
   const sign = sort.down ? -1 : 1
   return runs.filter(passes).sort((a, b) => {

@@ -68,7 +68,7 @@ export function readRun(document: RunDocument, options: ReduceOptions, tell?: Te
   const clean = boilingC === null || document.trace.length < FEWEST_SAMPLES ? null : cleanTrace(document.trace, boilingC)
   const found = clean === null ? null : boilIn(clean, boilingC!)
   const times = deriveTimes(document.events, document.trace, { clock: options.clock, boil: options.boil, boilingC, plateauS: found?.atS ?? null, boilBy: document.boilBy })
-  flags.push(...timeFlags(times, options), ...boilFlags(document, found))
+  flags.push(...timeFlags(times, options, document.kind), ...boilFlags(document, found))
   const fuel = document.fuel.kind === null ? null : fuelOfKind(document.fuel.kind)
   const weighed = fuelUsed(document, fuel, place.airC)
   const dryWood = weighed === null || fuel?.form !== 'wood' ? null : equivalentDryWood(weighed.grams, { ...document.fuel, boilingC, airC: place.airC })
@@ -246,7 +246,11 @@ function litresOf(document: RunDocument, options: ReduceOptions, missing: string
   return litres
 }
 
-function timeFlags(times: DerivedTimes, { boil, clock }: ReduceOptions): Flag[] {
+/** Kinds in which no pot is brought to anything: neither pot-on nor a boil is missed. */
+const WITHOUT_HEATING: readonly string[] = ['coolDown', 'burnOff', 'warmUp']
+
+function timeFlags(times: DerivedTimes, { boil, clock }: ReduceOptions, kind: string): Flag[] {
+  if (WITHOUT_HEATING.includes(kind)) return []
   const flags: Flag[] = []
   if (times.potOnAssumed) flags.push({ code: 'pot-on-assumed', severity: 'note', text: 'Pot-on was not marked: taken as the lighting (assumed).' })
   if (times.clockZeroS === null) flags.push({ code: 'clock-not-marked', severity: 'warning', text: `The clock starts at "${clock}", which was not marked.` })

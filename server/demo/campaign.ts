@@ -49,7 +49,7 @@ function oneRun({ name, at, place, startedAt, first, n }: Plan, random: Random):
       ...(at === 'saddle' ? { hardware: `${airC} °C` } : {}), air: `${airC} °C`, wind: windMS === 0 ? 'calm' : `${windMS} m/s`, water: `${waterG} g`, waterStart: `${startC} °C`,
       ...(KIT[name].fuel === 'gas' ? {} : { fuelUsed: `${usedG.toFixed(1)} g`, scaleResolution: '0.1 g' }), ...(callS === null ? { waterLast: `${endC} °C` } : {}),
     },
-    times: callS === null ? { potOn: '0:00', gaveUp: formatClock(endS) } : { potOn: '0:00', rollingBoil: formatClock(callS) },
+    times: at === 'saddle' && callS !== null ? { lit: '0:00', bloomed: '0:04', potOn: '0:00', rollingBoil: formatClock(callS) } : callS === null ? { potOn: '0:00', gaveUp: formatClock(endS) } : { potOn: '0:00', rollingBoil: formatClock(callS) },
     trace: trace ?? undefined, test: windMS > 0 ? 'wind' : at === 'saddle' ? 'cold' : 'boil', fromCanisterG: KIT[name].fuel === 'gas' ? usedG : undefined,
   }
 }

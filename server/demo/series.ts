@@ -42,7 +42,7 @@ class Notebook {
     const { raw, usedG, trace } = burned
     this.write(setup, fuel, {
       test, notes, setting, trace, measured: { ...conditions(burned), ...extra, ...(fuel === 'gas' ? {} : weighed(usedG)), ...(raw.boilS === null ? { waterLast: `${tenth(raw.endC)} °C` } : {}) },
-      times: raw.boilS === null ? { potOn: '0:00', gaveUp: formatClock(raw.endS) } : { potOn: '0:00', rollingBoil: formatClock(burned.call(raw.boilS)) }, fromCanisterG: fuel === 'gas' ? usedG : undefined,
+      times: raw.boilS === null ? { potOn: '0:00', gaveUp: formatClock(raw.endS) } : { ...(test === 'cold' ? { lit: '0:00', bloomed: '0:05' } : {}), potOn: '0:00', rollingBoil: formatClock(burned.call(raw.boilS)) }, fromCanisterG: fuel === 'gas' ? usedG : undefined,
     })
   }
 }
@@ -98,7 +98,7 @@ function fedTablets(book: Notebook): void {
     const rest = piece * (second ? 2 : 1) - burned.usedG
     book.write('tablet', 'hexamine', {
       test: 'fed', notes: second ? 'Second tablet when the first was down to a rim.' : 'One tablet was enough.', measured: { ...conditions(burned), ...load(piece), ...(i === 3 ? {} : { fuelLeftover: `${Math.max(0.1, rest).toFixed(1)} g` }) },
-      times: { lit: '0:00', potOn: '0:05', rollingBoil: formatClock(boilS + 5), snuffed: formatClock(boilS + 12) }, lines: second ? [{ kind: 'fuelAdded', time: formatClock(Math.round(boilS * 0.82)), mass: `${piece.toFixed(1)} g`, temp: '' }] : [],
+      times: { lit: '0:00', potOn: '0:05', rollingBoil: formatClock(boilS + 5), snuffed: formatClock(boilS + 7) }, lines: second ? [{ kind: 'fuelAdded', time: formatClock(Math.round(boilS * 0.82)), mass: `${piece.toFixed(1)} g`, temp: '' }] : [],
       seen: { soot: 'film', residue: 'sticky', smell: 'acrid', flame: 'even' },
     })
   }

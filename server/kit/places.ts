@@ -16,8 +16,8 @@ import { runsWhere } from './runRefs'
 
 type Row = typeof place.$inferSelect
 type VersionRow = typeof placeVersion.$inferSelect
-const lineOf = (row: Row, { n, altitudeM, stationPressurePa, seaLevelPressurePa, windHeightM }: VersionRow, runs: number): PlaceLine =>
-  ({ id: row.id, name: row.name, zone: row.zone, n, altitudeM, stationPressurePa, seaLevelPressurePa, windHeightM, runs })
+const lineOf = (row: Row, { n, createdAt, altitudeM, stationPressurePa, seaLevelPressurePa, windHeightM }: VersionRow, runs: number): PlaceLine =>
+  ({ id: row.id, name: row.name, zone: row.zone, n, createdAt: createdAt.toISOString(), altitudeM, stationPressurePa, seaLevelPressurePa, windHeightM, runs })
 
 const runsAt = (db: Connection, id: string) => runsWhere(db, inArray(run.placeVersionId, db.select({ id: placeVersion.id }).from(placeVersion).where(eq(placeVersion.placeId, id))))
 

@@ -1,10 +1,11 @@
 /** Set-ups: named combinations of things, versioned where what matters to heat changes. */
 import { desc, eq, inArray, sql } from 'drizzle-orm'
 import { v7 as uuidv7 } from 'uuid'
-import { setupWarnings, type SetupParts } from '../../core/kit/setupWarnings'
+import { setupWarnings } from '../../core/kit/setupWarnings'
 import type { SetupLine, SetupPage, SetupPartLine, SetupVersionLine } from '../../shared/kitRecords'
 import { readRecord, type TypedRecord } from '../../shared/record'
-import { PART_ROLES, SETUP_FIELDS, type BurnerProperties, type PartProperties, type PartRole, type PotProperties } from '../../shared/thing'
+import { partsForWarnings } from '../../shared/setupParts'
+import { PART_ROLES, SETUP_FIELDS, type PartProperties, type PartRole } from '../../shared/thing'
 import { typedFieldsFrom } from '../../shared/typedFrom'
 import { isUuid } from '../../shared/uuid'
 import type { Connection, Database } from '../database/connection'
@@ -60,17 +61,6 @@ const EMPTY_ID = '00000000-0000-0000-0000-000000000000'
 function massOf(parts: readonly SetupPartLine[]): SetupVersionLine['massKg'] {
   const mass = (part: SetupPartLine) => (part.properties as PartProperties).massKg
   return { total: parts.reduce((sum, part) => sum + (mass(part) ?? 0), 0), unweighed: parts.filter(part => mass(part) === null).map(part => part.name) }
-}
-
-export function partsForWarnings(parts: readonly Pick<SetupPartLine, 'role' | 'properties'>[]): SetupParts {
-  const of = <T>(role: PartRole) => (parts.find(part => part.role === role)?.properties ?? null) as T | null
-  const burner = of<BurnerProperties>('burner')
-  const pot = of<PotProperties>('pot')
-  const stand = of<PartProperties>('stand')
-  return {
-    burner: burner === null ? null : { kind: burner.burner, supportM: burner.supportM ?? null }, pot: pot === null ? null : { diameterM: pot.diameterM },
-    stand: stand === null ? null : { supportM: stand.supportM ?? null }, screened: of('screen') !== null,
-  }
 }
 
 async function recordOf(db: Connection, id: string, lock = false): Promise<{ row: typeof setup.$inferSelect, version: SetupVersionLine, record: TypedSetup } | null> {

@@ -44,15 +44,20 @@ export async function findThing(db: Connection, id: string): Promise<ThingPage |
   if (found === null) return null
   const { row, record } = found
   const versions = await db.select().from(thingVersion).where(eq(thingVersion.thingId, id)).orderBy(desc(thingVersion.n))
-  const uses = await db.select({ versionId: setupPart.thingVersionId, count: sql<number>`count(*)::int` }).from(run).innerJoin(setupPart, eq(setupPart.setupVersionId, run.setupVersionId))
-    .where(inArray(setupPart.thingVersionId, versions.map(version => version.id))).groupBy(setupPart.thingVersionId)
+  const ids = versions.map(version => version.id)
+  const uses = row.kind === 'instrument'
+    ? await db.select({ versionId: measurement.instrumentVersionId, count: sql<number>`count(distinct ${measurement.runId})::int` }).from(measurement).where(inArray(measurement.instrumentVersionId, ids)).groupBy(measurement.instrumentVersionId)
+    : await db.select({ versionId: setupPart.thingVersionId, count: sql<number>`count(*)::int` }).from(run).innerJoin(setupPart, eq(setupPart.setupVersionId, run.setupVersionId)).where(inArray(setupPart.thingVersionId, ids)).groupBy(setupPart.thingVersionId)
   const [from] = row.madeFromId === null ? [] : await db.select({ id: thing.id, name: thing.name }).from(thing).where(eq(thing.id, row.madeFromId))
   return {
-    record, kind: row.kind, retired: row.retiredAt !== null, madeFrom: from ?? null, prices: await pricesOf(db, { thingId: id }), setups: await setupsWith(db, id), use: await runsWhere(db, usesThing(db, id)),
+    record, kind: row.kind, retired: row.retiredAt !== null, madeFrom: from ?? null, prices: await pricesOf(db, { thingId: id }), setups: await setupsWith(db, id), use: await runsWhere(db, row.kind === 'instrument' ? readBy(db, id) : usesThing(db, id)),
     versions: versions.map(({ id: versionId, n, properties, reason, createdAt }) => ({ id: versionId, n, properties, reason, createdAt: createdAt.toISOString(), runs: uses.find(use => use.versionId === versionId)?.count ?? 0 })),
     checks: row.kind === 'instrument' ? await checksOf(db, id) : [], photos: await photosOf(db, { thingId: id }),
   }
 }
+
+/** Runs with a reading taken by any version of an instrument. */
+const readBy = (db: Connection, thingId: string) => inArray(run.id, db.select({ id: measurement.runId }).from(measurement).innerJoin(thingVersion, eq(thingVersion.id, measurement.instrumentVersionId)).where(eq(thingVersion.thingId, thingId)))
 
 async function setupsWith(db: Connection, thingId: string): Promise<{ id: string, name: string }[]> {
   return db.selectDistinct({ id: setup.id, name: setup.name }).from(setup).innerJoin(setupVersion, eq(setupVersion.setupId, setup.id)).innerJoin(setupPart, eq(setupPart.setupVersionId, setupVersion.id))
@@ -131,9 +136,8 @@ export async function deleteThing(db: Database, id: string): Promise<Outcome<nul
     if (use.count > 0) return inUse(`${name} is in ${use.count} ${use.count === 1 ? 'run' : 'runs'}, and a run keeps what it was burned with. Retire it instead: it is then no longer offered.`, use.runs)
     const setups = await setupsWith(tx, id)
     if (setups.length > 0) return inUse(`${name} is a part of ${setups.map(one => one.name).join(', ')}. Delete or swap it there first, or retire it.`)
-    const versionIds = tx.select({ id: thingVersion.id }).from(thingVersion).where(eq(thingVersion.thingId, id))
-    const readBy = await runsWhere(tx, inArray(run.id, tx.select({ id: measurement.runId }).from(measurement).where(inArray(measurement.instrumentVersionId, versionIds))))
-    if (readBy.count > 0) return inUse(`${name} read ${readBy.count} ${readBy.count === 1 ? 'run' : 'runs'}. Retire it instead: it is then no longer offered.`, readBy.runs)
+    const read = await runsWhere(tx, readBy(tx, id))
+    if (read.count > 0) return inUse(`${name} read ${read.count} ${read.count === 1 ? 'run' : 'runs'}. Retire it instead: it is then no longer offered.`, read.runs)
     const made = await tx.select({ name: thing.name }).from(thing).where(eq(thing.madeFromId, id))
     if (made.length > 0) return inUse(`${made.map(one => one.name).join(', ')} was made from ${name}. Change that first, or retire it.`)
     for (const table of [photo, price, instrumentCheck]) await tx.delete(table).where(eq(table.thingId, id))

@@ -30,7 +30,7 @@ function findingsOf({ stored, record, method }: FoundRun): MethodFindings | null
   const document = toRunDocument(stored)
   const { heatS } = readRun(document, fillOptions({ boil: method.boil, clock: method.clock }))
   return checkRun(method, {
-    measured: Object.fromEntries(Object.entries(stored.measured).map(([name, one]) => [name, one!.value])), marks: stored.events, samples: stored.trace.length,
+    measured: { ...(stored.scale === null ? {} : { scaleResolution: stored.scale.resolution }), ...Object.fromEntries(Object.entries(stored.measured).map(([name, one]) => [name, one!.value])) }, marks: stored.events, samples: stored.trace.length,
     waterKg: document.water.massG === null ? null : document.water.massG / 1000, lid: stored.lid, setting: record.setting as 'low' | 'medium' | 'full' | null, heatS,
   })
 }

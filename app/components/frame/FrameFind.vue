@@ -21,6 +21,9 @@ const fixed: Entry[] = [
   { id: 'log', words: 'Log a run', kind: 'page', go: () => navigateTo('/runs/new') },
   { id: 'burn', words: 'Burn one now, with a new burner', kind: 'page', go: () => navigateTo('/burn') },
   { id: 'runs', words: 'Runs', kind: 'page', go: () => navigateTo('/runs') },
+  { id: 'kit', words: 'Kit', kind: 'page', go: () => navigateTo('/kit') },
+  { id: 'setups', words: 'Set-ups', kind: 'page', go: () => navigateTo('/kit/setups') },
+  { id: 'methods', words: 'Methods', kind: 'page', go: () => navigateTo('/methods') },
   { id: 'units', words: 'Switch units', kind: 'do', go: switchUnits },
   { id: 'light', words: 'Switch light', kind: 'do', go: nextLight },
 ]

@@ -1,11 +1,12 @@
 <script setup lang="ts">
 /** The work rail, in the order of the work: only what works is in it. Below it, how the screen looks. */
-const entries = [{ to: '/', label: 'Today' }, { to: '/runs/new', label: 'Log a run' }, { to: '/runs', label: 'Runs' }]
+const entries = [{ to: '/', label: 'Today' }, { to: '/kit', label: 'Kit' }, { to: '/methods', label: 'Methods' }, { to: '/runs/new', label: 'Log a run' }, { to: '/runs', label: 'Runs' }]
 const route = useRoute()
 const { light, units, leavingDark, nextLight, switchUnits } = usePreferences()
 const keys = useKeys()
 function isHere(to: string): boolean {
   if (to === '/runs') return route.path.startsWith('/runs') && route.path !== '/runs/new'
+  if (to === '/kit' || to === '/methods') return route.path.startsWith(to)
   return route.path === to
 }
 </script>

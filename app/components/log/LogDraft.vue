@@ -5,15 +5,23 @@ import type { RunLine } from '#shared/runRecord'
 import type { TypedEventKind } from '#shared/typedRun'
 
 /** The draft of this browser, in its form; saved, it becomes a run and its page opens. */
-defineProps<{ kit: KitChoices, runs: RunLine[] }>()
+const props = defineProps<{ kit: KitChoices, runs: RunLine[] }>()
 const draft = useDraft()
 const { typed, lane } = storeToRefs(draft)
 const margin = useMargin()
 const { problems, problemAt, leave, save, saving } = useTypedRun(typed)
 const { state, theirs, keepMine, takeTheirs } = useDraftSync()
-const general = computed(() => problems.value.filter(problem => ['', 'id', 'trace'].includes(problem.path) || problem.path.startsWith('trace[')))
+const general = computed(() => problems.value.filter(problem => ['', 'id', 'trace', 'overrides.burnerAndFuel'].includes(problem.path) || problem.path.startsWith('trace[')))
 const others = ref<Draft[]>([])
 const STATE_WORDS = { empty: '', sending: 'Keeping it.', kept: 'Kept here and on the server.', away: 'The server does not answer. Kept in this browser; it is sent when the server is back.', changedElsewhere: '' }
+const fuelKind = computed(() => props.kit.fuels.find(one => one.id === typed.value.fuelBatchId)?.kind ?? null)
+/** The method the address names; else, until one is chosen, the plain boil. */
+const route = useRoute()
+function chooseMethod(id: unknown) {
+  const method = props.kit.methods.find(one => one.id === id) ?? (typed.value.methodId === '' ? props.kit.methods.find(one => one.body.test === 'boil') : undefined)
+  if (method) Object.assign(typed.value, { methodId: method.id, test: method.body.test })
+}
+chooseMethod(route.query.method)
 onMounted(async () => {
   const kept = await $fetch<Draft[]>('/api/drafts').catch(() => [])
   others.value = kept.filter(one => one.id !== typed.value.id)
@@ -66,8 +74,8 @@ async function saveAndOpen() {
         {{ problem.text }}
       </p>
       <LogForm v-model="typed" :kit="kit" :problem-at="problemAt" :problems="problems.length" :saving="saving" @left="leave" @save="saveAndOpen">
-        <template #stopwatch>
-          <LogStopwatch v-model="lane" @times="setTimes" />
+        <template #stopwatch="{ order }">
+          <LogStopwatch v-model="lane" :order="order" :fuel-kind="fuelKind" @times="setTimes" />
         </template>
         <template #trace>
           <LogTrace v-model="typed.trace" />

@@ -1,51 +1,55 @@
 <script setup lang="ts">
+import { burnerFuelMismatch } from '#core/kit/burnerFuel'
 import type { KitChoices } from '#shared/kitChoices'
-import { MEASURED_NAMES, MEASURED_QUANTITIES, type MeasuredQuantity } from '#shared/measuredQuantity'
-import { TIME_NAMES, type TypedEventKind, type TypedRun } from '#shared/typedRun'
+import { READING_INSTRUMENTS, TIME_NAMES, type TypedEventKind, type TypedRun } from '#shared/typedRun'
 
-/** The form of a typed boil test, in the order of the work. */
+/** The form of a run by its method, in the order of the work: what the method needs, and the rest one click away. */
 const props = defineProps<{ kit: KitChoices, problemAt: (path: string) => string | undefined, problems: number, saving: boolean }>()
 const typed = defineModel<TypedRun>({ required: true })
 const emit = defineEmits<{ left: [path: string], save: [] }>()
-const notesId = useId()
-const dateId = useId()
-const reasonId = useId()
+const method = computed(() => props.kit.methods.find(one => one.id === typed.value.methodId) ?? null)
+const fields = computed(() => logFields(method.value?.body ?? null, typed.value))
+const chosenMethod = computed({ get: () => typed.value.methodId, set: (id: string | null) => {
+  typed.value.methodId = id
+  typed.value.test = props.kit.methods.find(one => one.id === id)?.body.test ?? 'boil'
+} })
 
-const box = (quantity: MeasuredQuantity) => ({
-  label: MEASURED_NAMES[quantity], kind: MEASURED_QUANTITIES[quantity], units: typed.value.units, problem: props.problemAt(`measured.${quantity}`), onLeft: () => emit('left', `measured.${quantity}`),
-})
 const time = (kind: TypedEventKind) => ({
-  label: TIME_NAMES[kind], kind: 'clockTime' as const, units: typed.value.units, problem: props.problemAt(`times.${kind}`), example: 'm:ss', onLeft: () => emit('left', `times.${kind}`),
+  label: TIME_NAMES[kind], kind: 'clockTime' as const, units: typed.value.units, problem: props.problemAt(`times.${kind}`), example: 'm:ss', hint: TIME_HINTS[kind], onLeft: () => emit('left', `times.${kind}`),
 })
-const people = computed(() => props.kit.people.map(({ id, name }) => ({ value: id, label: name })))
+const TIME_HINTS: Partial<Record<TypedEventKind, string>> = { rollingBoil: 'A full rolling boil, by eye.', shutOff: 'Empty: shut off at the boil.', stopped: 'Rain, knocked over: no failure to boil.' }
+const named = (rows: readonly { id: string, name: string }[]) => rows.map(({ id, name }) => ({ value: id, label: name }))
 const places = computed(() => props.kit.places.map(({ id, name, altitudeM }) => ({ value: id, label: altitudeM === null ? name : `${name}, ${altitudeM} m` })))
 const setups = computed(() => props.kit.setups.map(({ id, name, parts }) => ({ value: id, label: `${name} (${parts.map(part => part.name).join(', ')})` })))
 const fuels = computed(() => props.kit.fuels.map(({ id, fuel, batch }) => ({ value: id, label: `${fuel}, ${batch}` })))
+const containers = computed(() => props.kit.containers.filter(one => one.batchId === typed.value.fuelBatchId || one.id === typed.value.containerId))
+const setup = computed(() => props.kit.setups.find(one => one.id === typed.value.setupId) ?? null)
 const placeAltitude = computed(() => props.kit.places.find(place => place.id === typed.value.placeId)?.altitudeM ?? null)
+const mismatch = computed(() => burnerFuelMismatch(setup.value?.burner ?? null, props.kit.fuels.find(one => one.id === typed.value.fuelBatchId)?.kind ?? null))
+const INSTRUMENT_NAMES = { temperature: 'Thermometer', mass: 'Scale', wind: 'Wind meter', pressure: 'Barometer', humidity: 'Humidity meter' }
+const instruments = computed(() => READING_INSTRUMENTS.map(measures => ({ measures, choices: props.kit.instruments.filter(one => one.measures === measures).map(({ id, name, overdueDays }) => ({ value: id, label: overdueDays === null ? name : `${name}, check overdue` })) })).filter(one => one.choices.length > 0))
+const instrument = (measures: (typeof READING_INSTRUMENTS)[number]) => ({ 'modelValue': typed.value.instruments[measures] || null, 'onUpdate:modelValue': (id: string | null) => { typed.value.instruments = { ...typed.value.instruments, [measures]: id ?? '' } } })
+const SETTING_CHOICES = [{ value: 'low', label: 'low' }, { value: 'medium', label: 'medium' }, { value: 'full', label: 'full' }]
+const setting = computed({ get: () => typed.value.setting || null, set: (value: string | null) => { typed.value.setting = (value ?? '') as TypedRun['setting'] } })
+const reading = (group: ReadingGroup) => ({ names: fields.value.readings[group], units: typed.value.units, problemAt: props.problemAt, onLeft: (path: string) => emit('left', path) })
 </script>
 
 <template>
   <form class="enamel grid grid-cols-1 gap-x-8 gap-y-6 p-4 lg:grid-cols-2" novalidate @submit.prevent="emit('save')">
+    <div class="flex flex-wrap items-start gap-x-6 gap-y-1 border-b border-edge pb-3 lg:col-span-2">
+      <ChoiceBox v-model="chosenMethod" label="Method" :choices="named(kit.methods)" empty="By no method" :problem="problemAt('methodId')" class="max-w-lg" />
+      <p v-if="method" class="max-w-xl flex-1 text-ink-2">
+        {{ method.body.measures }} <NuxtLink :to="`/methods/${method.id}`">Its page</NuxtLink>
+      </p>
+    </div>
     <fieldset class="grid grid-cols-1 content-start gap-2">
       <legend class="mb-2 font-bold">
         Where and when
       </legend>
       <ChoiceBox v-model="typed.placeId" label="Place" :choices="places" empty="Somewhere else: type its altitude" :problem="problemAt('placeId')" />
-      <QuantityBox v-model="typed.measured.altitude" v-bind="box('altitude')" example="700 ft, 940 m" :hint="placeAltitude === null ? undefined : `${placeAltitude} m unless typed`" />
-      <QuantityBox v-model="typed.measured.stationPressure" v-bind="box('stationPressure')" example="905.1 hPa" hint="If read here. It beats the altitude." />
-      <QuantityBox v-model="typed.measured.seaLevelPressure" v-bind="box('seaLevelPressure')" example="1013 hPa" hint="What weather reports give." />
-      <QuantityBox v-model="typed.measured.air" v-bind="box('air')" example="11 °C, 52F" />
-      <QuantityBox v-model="typed.measured.wind" v-bind="box('wind')" example="calm, 8 mph" hint="At the pot." />
-      <div class="grid grid-cols-[6.5rem_minmax(0,1fr)] sm:grid-cols-[9rem_minmax(0,1fr)] items-start gap-x-3">
-        <label :for="dateId" class="pt-1.5">Date and time</label>
-        <div>
-          <input :id="dateId" v-model="typed.startedAt" type="datetime-local" class="figures max-w-full" :aria-invalid="problemAt('startedAt') ? 'true' : undefined" @blur="emit('left', 'startedAt')">
-          <p v-if="problemAt('startedAt')" class="mt-1 font-bold" role="alert">
-            {{ problemAt('startedAt') }}
-          </p>
-        </div>
-      </div>
-      <ChoiceBox v-model="typed.personId" label="Who" :choices="people" :problem="problemAt('personId')" />
+      <LogReadings v-model="typed.measured" v-bind="reading('where')" :place-altitude-m="placeAltitude" />
+      <TextBox v-model="typed.startedAt" label="Date and time" type="datetime-local" figures :problem="problemAt('startedAt')" @left="emit('left', 'startedAt')" />
+      <ChoiceBox v-model="typed.personId" label="Who" :choices="named(kit.people)" :problem="problemAt('personId')" />
     </fieldset>
 
     <fieldset class="grid grid-cols-1 content-start gap-2">
@@ -53,51 +57,56 @@ const placeAltitude = computed(() => props.kit.places.find(place => place.id ===
         Kit, water and fuel
       </legend>
       <ChoiceBox v-model="typed.setupId" label="Set-up" :choices="setups" :problem="problemAt('setupId')" />
-      <QuantityBox v-model="typed.measured.water" v-bind="box('water')" example="473 g, 2 cups" />
-      <QuantityBox v-model="typed.measured.waterStart" v-bind="box('waterStart')" example="9.2 °C, 56F" />
+      <p v-for="warning in setup?.warnings ?? []" :key="warning" class="bg-caution p-2 font-bold text-on-caution" role="status">
+        {{ warning }}
+      </p>
+      <LogReadings v-model="typed.measured" v-bind="reading('water')" />
       <ChoiceBox v-model="typed.fuelBatchId" label="Fuel" :choices="fuels" :problem="problemAt('fuelBatchId')" />
-      <QuantityBox v-model="typed.measured.fuelBefore" v-bind="box('fuelBefore')" example="212.4 g" hint="Burner with fuel, or canister with burner on." />
-      <QuantityBox v-model="typed.measured.fuelAfter" v-bind="box('fuelAfter')" example="204.1 g" hint="Cooled, wiped dry." />
-      <QuantityBox v-model="typed.measured.fuelUsed" v-bind="box('fuelUsed')" example="8.6 g, 30 mL" hint="Instead of two weighings." />
-      <QuantityBox v-model="typed.measured.scaleResolution" v-bind="box('scaleResolution')" example="0.1 g" />
+      <div v-if="mismatch" class="bg-caution p-2 text-on-caution" role="alert" data-mismatch>
+        <p class="font-bold">
+          {{ mismatch }}
+        </p>
+        <label>Why it goes on all the same <input :value="typed.overrides.burnerAndFuel ?? ''" dir="auto" class="w-full max-w-md" autocomplete="off" @input="typed.overrides = { ...typed.overrides, burnerAndFuel: ($event.target as HTMLInputElement).value }"></label>
+      </div>
+      <ChoiceBox v-if="containers.length" v-model="typed.containerId" label="Burned from" :choices="named(containers)" empty="no canister of the list" :problem="problemAt('containerId')" />
+      <LogReadings v-model="typed.measured" v-bind="reading('fuel')" />
+      <ChoiceBox v-model="setting" label="Flame" :choices="SETTING_CHOICES" empty="not said" :problem="problemAt('setting')" />
+      <LogReadings v-model="typed.measured" v-bind="reading('claim')" />
     </fieldset>
 
     <fieldset class="grid grid-cols-1 content-start gap-2">
       <legend class="mb-2 font-bold">
         Times on one clock
       </legend>
-      <slot name="stopwatch" />
-      <QuantityBox v-model="typed.times.lit" v-bind="time('lit')" />
-      <QuantityBox v-model="typed.times.bloomed" v-bind="time('bloomed')" />
-      <QuantityBox v-model="typed.times.potOn" v-bind="time('potOn')" />
-      <QuantityBox v-model="typed.times.firstBubbles" v-bind="time('firstBubbles')" />
-      <QuantityBox v-model="typed.times.rollingBoil" v-bind="time('rollingBoil')" hint="A full rolling boil, by eye." />
-      <QuantityBox v-model="typed.times.shutOff" v-bind="time('shutOff')" hint="Empty: shut off at the boil." />
+      <slot name="stopwatch" :order="fields.order" />
+      <QuantityBox v-for="kind in fields.times" :key="kind" v-model="typed.times[kind]" v-bind="time(kind)" />
+      <LogLines v-model="typed.lines" :kinds="fields.lines" :problem-at="problemAt" />
     </fieldset>
 
     <fieldset class="grid grid-cols-1 content-start gap-2">
       <legend class="mb-2 font-bold">
-        If it went otherwise
+        If it went otherwise, and after
       </legend>
-      <QuantityBox v-model="typed.times.flameOut" v-bind="time('flameOut')" />
-      <QuantityBox v-model="typed.times.gaveUp" v-bind="time('gaveUp')" />
-      <QuantityBox v-model="typed.times.stopped" v-bind="time('stopped')" hint="Rain, knocked over: no failure to boil." />
-      <div class="grid grid-cols-[6.5rem_minmax(0,1fr)] gap-x-3 sm:grid-cols-[9rem_minmax(0,1fr)]">
-        <label :for="reasonId" class="pt-1.5">What stopped it</label>
-        <input :id="reasonId" v-model="typed.stoppedReason" class="w-full max-w-xs" autocomplete="off">
-      </div>
-      <QuantityBox v-model="typed.measured.waterLast" v-bind="box('waterLast')" hint="When it did not boil." />
+      <QuantityBox v-for="kind in fields.otherwise" :key="kind" v-model="typed.times[kind]" v-bind="time(kind)" />
+      <TextBox v-if="typed.times.stopped.trim() || fields.otherwise.includes('stopped')" v-model="typed.stoppedReason" label="What stopped it" :problem="problemAt('stoppedReason')" />
+      <LogReadings v-model="typed.measured" v-bind="reading('after')" />
       <label class="flex items-start gap-2"><input v-model="typed.takeBurnShare" type="checkbox" class="mt-1">
         <span>The flame ran on after the boil: take fuel to the boil as its share of burn time. Assumes an even flame.</span></label>
+      <label class="flex items-start gap-2"><input v-model="typed.breakIn" type="checkbox" class="mt-1"> <span>First burn of a new burner: keep it, and leave it out of figures.</span></label>
       <slot name="trace" />
-      <div class="grid gap-1">
-        <label :for="notesId">Notes</label>
-        <textarea :id="notesId" v-model="typed.notes" rows="3" class="w-full" :aria-invalid="problemAt('notes') ? 'true' : undefined" @blur="emit('left', 'notes')" />
-        <p v-if="problemAt('notes')" class="font-bold" role="alert">
-          {{ problemAt('notes') }}
-        </p>
-      </div>
+      <TextBox v-model="typed.notes" label="Notes" :lines="3" :problem="problemAt('notes')" @left="emit('left', 'notes')" />
     </fieldset>
+
+    <details class="border-t border-edge pt-3 lg:col-span-2" data-rest>
+      <summary class="cursor-pointer font-bold">
+        Everything else that can be read or marked, and what it was read with
+      </summary>
+      <div class="mt-3 grid gap-x-8 gap-y-2 lg:grid-cols-2">
+        <ChoiceBox v-for="one in instruments" :key="one.measures" v-bind="instrument(one.measures)" :label="INSTRUMENT_NAMES[one.measures]" :choices="one.choices" empty="not said" :problem="problemAt(`instruments.${one.measures}`)" />
+        <LogReadings v-model="typed.measured" :names="fields.restReadings" :units="typed.units" :problem-at="problemAt" @left="emit('left', $event)" />
+        <QuantityBox v-for="kind in fields.restTimes" :key="kind" v-model="typed.times[kind]" v-bind="time(kind)" />
+      </div>
+    </details>
 
     <div class="flex flex-wrap items-center gap-4 border-t border-edge pt-4 lg:col-span-2">
       <button type="submit" class="act" :disabled="saving">

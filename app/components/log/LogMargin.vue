@@ -1,5 +1,9 @@
 <script setup lang="ts">
 import { DEFAULT_UNCERTAINTY } from '#core/formats/document'
+import { checkRun } from '#core/method/checkRun'
+import { EVENT_NAMES, type EventKind } from '#core/run/events'
+import type { QuantityKindName } from '#core/quantity/kinds'
+import { MEASURED_QUANTITIES, type MeasuredQuantity } from '#shared/measuredQuantity'
 import { foretellPrecision } from '#core/uncertainty/foretell'
 import { formatNumber } from '#core/quantity/format'
 import { parseQuantity } from '#core/quantity/parseQuantity'
@@ -28,6 +32,26 @@ const foretold = computed(() => {
 })
 const MOST = { scale: 'the scale', call: 'the moment of the boil', water: 'the measure of the water', start: 'the start temperature' }
 const percent = (relative: number) => `±\u202f${formatNumber(relative * 100, 1)}\u202f%`
+
+const method = computed(() => props.kit.methods.find(one => one.id === props.typed.methodId)?.body ?? null)
+/** The draft held against its method, as it is typed. */
+const findings = computed(() => {
+  if (method.value === null) return null
+  const { measured, times, units, trace, setting, lines } = props.typed
+  const read = (text: string, kind: QuantityKindName) => (text.trim() ? parseQuantity(text, kind, units) : null)
+  const values = Object.fromEntries((Object.keys(MEASURED_QUANTITIES) as MeasuredQuantity[]).flatMap((name) => {
+    const quantity = read(measured[name], MEASURED_QUANTITIES[name])
+    return quantity?.ok ? [[name, quantity.value] as const] : []
+  }))
+  const scale = props.typed.instruments.mass ? { scaleResolution: 0 } : {}
+  const water = values.water
+  return checkRun(method.value, {
+    measured: { ...scale, ...Object.fromEntries(Object.entries(values).map(([name, quantity]) => [name, quantity.value])) }, samples: trace.length, setting: setting || null, heatS: null,
+    marks: [...Object.entries(times).flatMap(([kind, text]) => (text.trim() ? [{ kind: kind as EventKind, s: 0 }] : [])), ...lines.map(({ kind }) => ({ kind, s: 0 }))],
+    waterKg: water === undefined ? null : water.dimension === 'mass' ? water.value : water.value * 998, lid: props.kit.setups.find(one => one.id === props.typed.setupId)?.parts.some(part => part.role === 'lid') ?? (method.value.lid !== 'off'),
+  })
+})
+const lackingWords = computed(() => (findings.value?.lacking ?? []).map(one => (one.what === 'trace' ? 'a trace of the water' : one.what === 'mark' ? `${EVENT_NAMES[one.name as EventKind].toLowerCase()} (time)` : readingName(one.name).toLowerCase())))
 </script>
 
 <template>
@@ -41,6 +65,17 @@ const percent = (relative: number) => `±\u202f${formatNumber(relative * 100, 1)
     <p v-else class="text-ink-2">
       With set-up, water and scale chosen, the precision is foretold here, from the {{ alike.length || 'earlier' }} runs of that set-up.
     </p>
+    <section v-if="findings" class="mt-4" aria-label="By its method">
+      <p v-if="lackingWords.length" data-wanted>
+        Its method still wants: {{ lackingWords.join(', ') }}.
+      </p>
+      <p v-else data-wanted>
+        Everything its method asks for is there.
+      </p>
+      <p v-for="flag in findings.outside" :key="flag.code" class="mt-2 bg-caution p-2 text-on-caution">
+        {{ flag.text }}
+      </p>
+    </section>
     <p class="mt-4">
       No thermometer? Stir ice in the water for five minutes and take it out: start 0–1 °C, assumed.
     </p>

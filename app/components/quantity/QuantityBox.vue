@@ -2,6 +2,7 @@
 import { formatInUnit, formatClock } from '#core/quantity/format'
 import type { QuantityKindName, UnitSystem } from '#core/quantity/kinds'
 import { QUANTITY_KINDS } from '#core/quantity/kinds'
+import { unitOf } from '#core/quantity/units'
 import { parseQuantity } from '#core/quantity/parseQuantity'
 
 /** A box that takes a quantity as it is said, and says what it read. */
@@ -17,7 +18,8 @@ const readAs = computed(() => {
   if (!read.ok) return null
   const { dimension, value, unit } = read.value
   if (dimension === 'duration') return text.value.includes(':') ? null : formatClock(value)
-  const target = METRIC[dimension]!
+  const own = QUANTITY_KINDS[props.kind].bare.metric
+  const target = own !== '' && unitOf(own).dimension === dimension ? own : METRIC[dimension]!
   return unit === target && /[a-z°%]/i.test(text.value) ? null : formatInUnit(value, target)
 })
 const bareUnit = computed(() => QUANTITY_KINDS[props.kind].bare[props.units])

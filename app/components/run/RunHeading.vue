@@ -2,16 +2,25 @@
 import { formatNumber } from '#core/quantity/format'
 import type { RunRecord } from '#shared/runRecord'
 
-defineProps<{ record: RunRecord }>()
+/** What was burned, when, where and by whom; and whether it counts. */
+const props = defineProps<{ record: RunRecord, voidReason: string | null }>()
+const FLAMES: Record<string, string> = { low: 'low flame', medium: 'medium flame', full: 'full flame' }
+const more = computed(() => [props.record.setting === null ? null : FLAMES[props.record.setting], props.record.container === null ? null : 'from'].filter(Boolean))
 </script>
 
 <template>
   <header>
-    <h1>{{ record.setup }}</h1>
-    <p class="text-ink-2">
-      {{ dateInZone(record.startedAt, record.zone) }} · {{ record.place ?? 'elsewhere' }}<span v-if="record.placeAltitudeM !== null">, <span class="figures">{{ formatNumber(record.placeAltitudeM, 0) }} m</span></span> · {{ record.fuel }}, {{ record.batch }} · {{ record.person }}
+    <p v-if="record.state === 'void'" class="mb-2 border-2 border-ink p-2 font-bold" role="status" data-void>
+      Void: <span dir="auto">{{ voidReason }}</span> It is in no figure but its own.
     </p>
-    <p v-if="record.notes" class="mt-2 max-w-3xl whitespace-pre-line">
+    <p v-else-if="record.breakIn" class="mb-2 border-2 border-ink p-2 font-bold" role="status" data-break-in>
+      A break-in: it is in no figure but its own.
+    </p>
+    <h1><NuxtLink :to="`/kit/setups/${record.setupId}`" class="text-ink no-underline hover:underline" dir="auto">{{ record.setup }}</NuxtLink></h1>
+    <p class="text-ink-2">
+      {{ dateInZone(record.startedAt, record.zone) }} · {{ record.place ?? 'elsewhere' }}<span v-if="record.placeAltitudeM !== null">, <span class="figures">{{ formatNumber(record.placeAltitudeM, 0) }} m</span></span> · {{ record.fuel }}, {{ record.batch }}<template v-if="more.length">, {{ more.join(', ') }}</template><template v-if="record.container">{{ ' ' }}<NuxtLink :to="`/kit/containers/${record.container.id}`">{{ record.container.name }}</NuxtLink></template> · {{ record.person }}<template v-if="record.setupN > 1"> · version {{ record.setupN }} of the set-up</template>
+    </p>
+    <p v-if="record.notes" class="mt-2 max-w-3xl whitespace-pre-line" dir="auto">
       {{ record.notes }}
     </p>
   </header>

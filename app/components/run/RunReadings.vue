@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { formatClock } from '#core/quantity/format'
+import { formatClock, formatNumber } from '#core/quantity/format'
 import { EVENT_NAMES } from '#core/run/events'
 import { MEASURED_NAMES, MEASURED_QUANTITIES, type MeasuredQuantity } from '#shared/measuredQuantity'
 import { TYPED_EVENTS, type TypedEventKind } from '#shared/typedRun'
@@ -11,14 +11,21 @@ import type { RunRecord } from '#shared/runRecord'
 const props = defineProps<{ record: RunRecord }>()
 const emit = defineEmits<{ correct: [what: TypedCorrection['what']] }>()
 const { units } = usePreferences()
-const KINDS: Record<string, ShownKind> = { mass: 'mass', volume: 'volume', temperature: 'temperature', speed: 'wind', pressure: 'pressure', share: 'share', length: 'altitude' }
+const KINDS: Record<string, ShownKind> = { mass: 'mass', volume: 'volume', temperature: 'temperature', speed: 'wind', duration: 'temperature', pressure: 'pressure', share: 'share', length: 'altitude' }
 
 const readings = computed(() => props.record.measurements.map((one) => {
   const { dimension } = unitOf(one.unit)
   const kind = MEASURED_QUANTITIES[one.quantity]
-  const value = kind === 'weighing' || (kind === 'windSpeed' && one.value === 0) || kind === 'fuel' || kind === 'resolution' ? null : shown(one.value, KINDS[dimension]!, units.value)
-  return { quantity: one.quantity, typed: one.typed, value }
+  const value = kind === 'weighing' || (kind === 'windSpeed' && one.value === 0) || kind === 'fuel' || kind === 'resolution' || kind === 'clockTime' ? null : shown(one.value, KINDS[dimension]!, units.value)
+  return { quantity: one.quantity, typed: one.typed, value, correction: correctionWords(one) }
 }))
+/** What the last check of its instrument added. */
+function correctionWords({ correction, instrument, unit }: RunRecord['measurements'][number]): string | null {
+  if (correction === null || Math.abs(correction) < 1e-9) return null
+  const of = unitOf(unit)
+  const value = of.dimension === 'temperature' ? correction : correction / of.factor
+  return `${value > 0 ? '+' : ''}${formatNumber(value, 2)}\u202f${of.dimension === 'temperature' ? 'K' : of.label}, ${instrument ?? 'its check'}`
+}
 const absent = computed(() => (Object.keys(MEASURED_NAMES) as MeasuredQuantity[]).filter(quantity => !props.record.measurements.some(one => one.quantity === quantity)))
 const adding = ref<MeasuredQuantity>('waterEndMass')
 watchEffect(() => { if (!absent.value.includes(adding.value) && absent.value[0]) adding.value = absent.value[0] })
@@ -34,13 +41,13 @@ const isTyped = (kind: string): kind is TypedEventKind => (TYPED_EVENTS as reado
       <template v-for="one in readings" :key="one.quantity">
         <dt>{{ MEASURED_NAMES[one.quantity] }}</dt>
         <dd class="figures text-right" :data-reading="one.quantity">{{ one.typed }}</dd>
-        <dd class="figures text-right text-ink-2" data-shown>{{ one.value }}</dd>
+        <dd class="figures text-right text-ink-2" data-shown>{{ one.value }}<span v-if="one.correction" class="block text-[12px] whitespace-nowrap" :data-correction="one.quantity">{{ one.correction }}</span></dd>
         <dd class="no-print"><button type="button" class="underline" :aria-label="`Correct ${MEASURED_NAMES[one.quantity]}`" @click="emit('correct', one.quantity)">Correct</button></dd>
       </template>
-      <template v-for="event in record.events" :key="event.kind">
+      <template v-for="(event, i) in record.events" :key="`${event.kind}${i}`">
         <dt>{{ EVENT_NAMES[event.kind] }}<template v-if="event.reason"> ({{ event.reason }})</template></dt>
         <dd class="figures text-right" :data-reading="event.kind">{{ formatClock(event.atMs / 1000) }}</dd>
-        <dd />
+        <dd class="figures text-right text-ink-2">{{ event.massG !== null ? `${event.massG.toFixed(1)} g` : event.waterC !== null ? shown(event.waterC, 'temperature', units) : '' }}</dd>
         <dd class="no-print"><button v-if="isTyped(event.kind)" type="button" class="underline" :aria-label="`Correct ${EVENT_NAMES[event.kind]}`" @click="emit('correct', event.kind)">Correct</button></dd>
       </template>
     </dl>

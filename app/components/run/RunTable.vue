@@ -53,7 +53,7 @@ keys.on('rowUp', () => step(-1))
           <td class="figures px-2 py-1 text-[13px] md:whitespace-nowrap">
             <NuxtLink :to="`/runs/${run.id}`" data-run>{{ dateInZone(run.startedAt, run.zone) }}</NuxtLink>
           </td>
-          <td class="px-2 py-1">{{ run.setup }}</td>
+          <td class="px-2 py-1"><span dir="auto">{{ run.setup }}</span><span v-if="run.method" class="block text-ink-2" :class="WIDE" dir="auto">{{ run.method }}{{ run.setting ? `, ${run.setting}` : '' }}</span></td>
           <td class="px-2 py-1" :class="WIDE">{{ run.place ?? 'elsewhere' }}</td>
           <td class="px-2 py-1" :class="WIDE">{{ run.fuel }}</td>
           <td class="px-2 py-1" :class="WIDE"><RunRibbon :ribbon="run.ribbon" :span-s="spanS" :width="RIBBON_PX" :height="20" /></td>
@@ -61,7 +61,10 @@ keys.on('rowUp', () => step(-1))
           <td class="figures px-2 py-1 text-right" :class="WIDE">{{ run.gPerL === null ? '' : run.gPerL.toFixed(1) }}</td>
           <td class="figures px-2 py-1 text-right whitespace-nowrap">{{ run.normalisedGPerL === null ? '' : withExpandedU(run.normalisedGPerL, run.normalisedU) }}</td>
           <td class="px-2 py-1">
-            <span v-if="run.worstFlag?.severity === 'error'" class="iron inline-block px-2">{{ run.worstFlag.text }}</span>
+            <span v-if="run.voided" class="border border-ink px-1">void</span>
+            <span v-else-if="run.breakIn">break-in</span>
+            <span v-else-if="run.worstFlag?.severity === 'error'" class="iron inline-block px-2">{{ run.worstFlag.text }}</span>
+            <span v-else-if="run.says" class="figures">{{ run.says }}</span>
             <span v-else-if="run.ended && run.ended !== 'boiled'">{{ ENDINGS[run.ended] }}</span>
             <span v-else-if="run.status === 'partly'">partly</span>
             <span v-else-if="run.status === 'not'">as measured only</span>

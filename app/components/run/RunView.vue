@@ -33,6 +33,7 @@ function bring(id: string) {
       <select id="boil" :value="view.boil" @change="emit('choose', { boil: VIEW_BOILS.find(boil => boil === ($event.target as HTMLSelectElement).value)! })">
         <option v-for="boil in VIEW_BOILS" :key="boil" :value="boil">{{ BOIL_WORDS[boil] }}</option>
       </select>
+      <label v-if="view.boil === 'target'">of <input type="number" class="figures w-20" min="20" max="100" step="0.5" :value="view.targetC" aria-label="Target temperature, °C" @change="emit('choose', { targetC: Number(($event.target as HTMLInputElement).value) })"> °C</label>
       <label for="clock">the clock starts at</label>
       <select id="clock" :value="view.clock" @change="emit('choose', { clock: CLOCKS.find(clock => clock === ($event.target as HTMLSelectElement).value)! })">
         <option v-for="clock in CLOCKS" :key="clock" :value="clock">{{ CLOCK_WORDS[clock] }}</option>

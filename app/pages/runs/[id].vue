@@ -1,12 +1,13 @@
 <script setup lang="ts">
-import { runViewFrom, runViewQuery, type RunView } from '#shared/runOptions'
+import { runViewQuery, type RunView } from '#shared/runOptions'
+import { MEASURED_QUANTITIES } from '#shared/measuredQuantity'
 import type { TypedCorrection } from '#shared/correction'
 
 /** A run's page: its ribbon, its figures, the ladder between them, the trace, what it rests on, and the working of each number. */
 const route = useRoute()
 const id = String(route.params.id)
-const view = computed(() => runViewFrom(route.query))
-const query = computed(() => runViewQuery(view.value))
+/** The address as it stands: the server reads it with the conventions of the run's method. */
+const query = computed(() => Object.fromEntries(Object.entries(route.query).filter((pair): pair is [string, string] => typeof pair[1] === 'string')))
 const { data: page, error, refresh } = await useRunPage(id, query)
 if (error.value) throw createError({ statusCode: error.value.statusCode ?? 500, message: error.value.data?.message ?? 'The run could not be read.', fatal: true })
 useHead({ title: () => `${page.value?.record.setup ?? 'Run'} · Vulcanum` })
@@ -17,21 +18,24 @@ const { units } = usePreferences()
 const correcting = ref<TypedCorrection['what'] | null>(null)
 const inView = useInView()
 watchEffect(() => {
-  if (page.value) inView.value = { then: thenSentence(page.value.record, units.value), broughtTo: `${view.value.reference.name}: ${referenceSentence(page.value.reference, units.value)}` }
+  if (page.value) inView.value = { then: thenSentence(page.value.record, units.value), broughtTo: `${page.value.view.reference.name}: ${referenceSentence(page.value.reference, units.value)}` }
 })
 onUnmounted(() => { inView.value = null })
 
-const choose = (change: Partial<RunView>) => navigateTo({ query: runViewQuery({ ...view.value, ...change }) }, { replace: true })
+const choose = (change: Partial<RunView>) => navigateTo({ query: runViewQuery({ ...page.value!.view, ...change }, page.value!.conventions) }, { replace: true })
+function addReading(name: string) {
+  if (name in MEASURED_QUANTITIES) correcting.value = name as TypedCorrection['what']
+}
 const download = (what: string) => `/api/runs/${id}/${what}${Object.keys(query.value).length ? `?${new URLSearchParams(query.value).toString()}` : ''}`
-const title = computed(() => (page.value ? `${page.value.record.setup}, ${dateInZone(page.value.record.startedAt, page.value.record.zone)}, brought to ${view.value.reference.name} (model ${view.value.model})` : ''))
+const title = computed(() => (page.value ? `${page.value.record.setup}, ${dateInZone(page.value.record.startedAt, page.value.record.zone)}, brought to ${page.value.view.reference.name} (model ${page.value.view.model})` : ''))
 </script>
 
 <template>
   <div v-if="page" class="flex flex-col gap-4 xl:flex-row">
     <div class="min-w-0 flex-1 space-y-3">
-      <RunHeading :record="page.record" />
+      <RunHeading :record="page.record" :void-reason="page.voids.at(-1)?.reason ?? null" />
       <RunFigures :answer="page.answer" />
-      <RunView :view="view" :reference="page.reference" @choose="choose" />
+      <RunView :view="page.view" :reference="page.reference" @choose="choose" />
       <RunLadder :answer="page.answer" :reference="page.reference" :title="title" @add="correcting = $event" />
       <RunRibbonFull :ribbon="page.ribbon" />
       <section v-if="page.trace.length > 1" aria-label="Trace" class="enamel p-3">
@@ -45,8 +49,14 @@ const title = computed(() => (page.value ? `${page.value.record.setup}, ${dateIn
       <div class="grid items-start gap-3 lg:grid-cols-2">
         <RunOtherFigures :answer="page.answer" />
         <RunReadings :record="page.record" @correct="correcting = $event" />
+        <RunMethod v-if="page.findings" :record="page.record" :findings="page.findings" :claim="page.claim" @add="addReading" />
         <RunSetup v-if="page.setup" :setup="page.setup" />
         <RunMonteCarlo v-if="page.answer.normalisedGPerL !== null" :run-id="id" :query="query" :download="download('monte-carlo')" />
+      </div>
+      <div class="grid items-start gap-3 lg:grid-cols-2">
+        <RunObservations :page="page" @changed="refresh()" />
+        <RunCare :page="page" @changed="refresh()" />
+        <PhotoShelf owner="run" :owner-id="id" :photos="page.photos" timed @changed="refresh()" />
       </div>
       <RunHistory v-if="page.record.history.length" :record="page.record" />
       <p class="no-print flex flex-wrap gap-3">
