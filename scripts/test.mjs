@@ -84,7 +84,7 @@ class Bench {
     const server = await startServer({ port: await anyFreePort(), databaseUrl: cluster.url('e2e'), onExit: code => say(`The test server ended (${code}).`) })
     this.#undo.push(server.stop)
     const report = join(this.#scratch(), 'e2e.json')
-    const env = { ...process.env, VULCANUM_URL: server.url, PLAYWRIGHT_JSON_OUTPUT_FILE: report }
+    const env = { ...process.env, VULCANUM_URL: server.url, DATABASE_URL: cluster.url('e2e'), PLAYWRIGHT_JSON_OUTPUT_FILE: report }
     const code = await runHere(process.execPath, [at('node_modules', '@playwright', 'test', 'cli.js'), 'test', '--reporter=list,json', ...handedOn], { env })
     const { expected = 0, unexpected = 0, flaky = 0 } = readReport(report).stats ?? {}
     this.#count('e2e', code, expected + flaky, unexpected)

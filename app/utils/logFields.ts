@@ -2,7 +2,7 @@
 import type { MethodBody } from '#core/method/method'
 import { BOIL } from '#core/method/shipped'
 import type { EventKind } from '#core/run/events'
-import { TYPED_EVENTS, TYPED_LINES, type TypedEventKind, type TypedLine } from '#shared/typedRun'
+import { TYPED_EVENTS, TYPED_LINES, type TypedEventKind, type TypedLine, type TypedRun } from '#shared/typedRun'
 import type { MeasuredQuantity } from '#shared/measuredQuantity'
 
 export const READING_GROUPS = {
@@ -35,7 +35,7 @@ export function logFields(method: MethodBody | null, typed: { measured: Record<s
   const reads = new Set<string>([...must, ...may])
   const marks = new Set<string>([...mustMark, ...mayMark])
   const shownReading = (name: string) => reads.has(name) || Boolean(typed.measured[name]?.trim())
-  const shownTime = (kind: string) => marks.has(kind) || Boolean(typed.times[kind]?.trim() && !(kind === 'potOn' && typed.times[kind] === '0:00'))
+  const shownTime = (kind: string) => marks.has(kind) || Boolean(typed.times[kind]?.trim() && typed.times[kind] !== '0:00')
   const all = Object.values(READING_GROUPS).flat() as MeasuredQuantity[]
   const flow = FLOW.filter(kind => marks.has(kind))
   // Where a test has both, the flame's own end is what is waited for.
@@ -45,4 +45,16 @@ export function logFields(method: MethodBody | null, typed: { measured: Record<s
     times: TYPED_EVENTS.filter(kind => !OTHERWISE.includes(kind) && shownTime(kind)), otherwise: OTHERWISE.filter(shownTime), restReadings: all.filter(name => !shownReading(name)), restTimes: TYPED_EVENTS.filter(kind => !shownTime(kind)),
     lines: TYPED_LINES.filter(kind => marks.has(kind)), order, wants: new Set<string>([...must, ...mustMark]),
   }
+}
+
+const UNTOUCHED = ['', '0:00']
+
+/** Chooses a method for a draft. The clock's zero goes to its first mark, where no time was typed yet. */
+export function applyMethod(typed: TypedRun, method: { id: string, body: MethodBody } | null): void {
+  typed.methodId = method?.id ?? null
+  typed.test = method?.body.test ?? 'boil'
+  const { mustMark } = method?.body ?? BOIL
+  if (!UNTOUCHED.includes(typed.times.lit) || !UNTOUCHED.includes(typed.times.potOn)) return
+  const first = mustMark.includes('lit') ? 'lit' : mustMark.includes('potOn') ? 'potOn' : null
+  typed.times = { ...typed.times, lit: first === 'lit' ? '0:00' : '', potOn: first === 'potOn' ? '0:00' : '' }
 }

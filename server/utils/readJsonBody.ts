@@ -6,11 +6,7 @@ export type Body = Read<unknown>
 
 /** The request's body, read no further than the limit: one that is too large is refused before it fills the memory, one that breaks off is nothing. */
 export async function readBytes(event: H3Event, maxBytes: number, what: string, hint: string): Promise<Read<Buffer>> {
-  const tooLarge = (bytes: number): Read<Buffer> => {
-    // The rest is still on its way: it is not waited for.
-    setHeader(event, 'connection', 'close')
-    return { ok: false, status: 413, text: `${what}: read ${(bytes / 1e6).toFixed(1)} MB, expected at most ${maxBytes / 1e6} MB. ${hint}` }
-  }
+  const tooLarge = (bytes: number): Read<Buffer> => ({ ok: false, status: 413, text: `${what}: read ${(bytes / 1e6).toFixed(1)} MB, expected at most ${maxBytes / 1e6} MB. ${hint}` })
   const announced = Number(event.node.req.headers['content-length'] ?? 0)
   if (announced > maxBytes) return tooLarge(announced)
   const chunks: Buffer[] = []

@@ -21,15 +21,20 @@ function adminUrl(): string {
 
 export interface TestDatabase { db: Database, url: string, drop: () => Promise<void> }
 
-export async function makeTestDatabase(name: string, purpose: Purpose = 'own'): Promise<TestDatabase> {
+/** A database without any schema. */
+export async function makeEmptyDatabase(name: string): Promise<{ url: string, drop: () => Promise<void> }> {
   await admin(`create database ${name}`)
-  const url = adminUrl().replace(/\/postgres$/, `/${name}`)
+  return { url: adminUrl().replace(/\/postgres$/, `/${name}`), drop: () => admin(`drop database ${name}`) }
+}
+
+export async function makeTestDatabase(name: string, purpose: Purpose = 'own'): Promise<TestDatabase> {
+  const { url, drop } = await makeEmptyDatabase(name)
   const { db, close } = openDatabase(url)
   await migrateDatabase(db, MIGRATIONS)
   await ensureShippedMethods(db)
   await claimDatabase(db, purpose)
   return { db, url, drop: async () => {
     await close()
-    await admin(`drop database ${name}`)
+    await drop()
   } }
 }

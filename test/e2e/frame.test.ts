@@ -92,7 +92,7 @@ test('runs are filtered, sorted and walked by keys, and the address says how', a
   const filters = page.getByRole('form', { name: 'Which runs' })
   await filters.getByLabel('Place').selectOption('Ice saddle')
   await expect(page).toHaveURL(/place=Ice\+saddle/)
-  await expect(page.getByRole('status')).toHaveText(/^6 of \d+ runs$/)
+  await expect(page.getByRole('status')).toHaveText(/^16 of \d+ runs$/)
   await page.getByRole('button', { name: 'Measured' }).click()
   await expect(page).toHaveURL(/sort=gPerL\.up/)
   const measured = async () => (await page.locator('tbody tr td:nth-child(7)').allInnerTexts()).filter(text => text !== '').map(Number)

@@ -3,13 +3,26 @@ import AxeBuilder from '@axe-core/playwright'
 import type { BrowserContext, Page } from '@playwright/test'
 import { expect, open, test } from './page'
 
-const PAGES = ['/', '/numbers', '/runs', '/runs/new', '/burn', '/runs/01950000-0000-7000-8000-000000000111', '/runs/01960000-0000-7000-8000-000000000002']
+const FIXED = [
+  '/', '/numbers', '/runs', '/runs/new', '/burn', '/runs/01950000-0000-7000-8000-000000000111', '/runs/01960000-0000-7000-8000-000000000002', '/kit', '/kit/setups', '/kit/setups/new', '/kit/fuels', '/kit/containers', '/kit/places',
+  '/kit/things/new?kind=burner', '/methods',
+]
+/** With one of each record, whose ids are the bench's own. */
+async function pagesOf(page: Page): Promise<string[]> {
+  const first = async (url: string, pick: (one: { name: string, kind?: string }) => boolean = () => true) => ((await (await page.request.get(url)).json()) as { id: string, name: string, kind?: string }[]).find(pick)!.id
+  const method = await first('/api/methods')
+  return [
+    ...FIXED, `/kit/things/${await first('/api/kit/things', one => one.name === 'Lid probe')}`, `/kit/things/${await first('/api/kit/things', one => one.kind === 'pot')}`, `/kit/setups/${await first('/api/kit/setups', one => one.name === 'Lapilli under the big pot')}`,
+    `/kit/fuels/${await first('/api/kit/fuels')}`, `/kit/containers/${await first('/api/kit/containers')}`, `/kit/places/${await first('/api/kit/places')}`, `/methods/${method}`, `/methods/${method}/edit`,
+  ]
+}
 const inLight = (context: BrowserContext, baseURL: string, light: string) => context.addCookies([{ name: 'light', value: light, url: baseURL }])
 
 for (const light of ['day', 'glare']) {
   test(`no serious violation on any page in ${light}`, async ({ page, context, baseURL }) => {
+    test.setTimeout(180_000)
     await inLight(context, baseURL!, light)
-    for (const path of PAGES) {
+    for (const path of await pagesOf(page)) {
       await open(page, path)
       const { violations } = await new AxeBuilder({ page }).analyze()
       const serious = violations.filter(violation => ['serious', 'critical'].includes(violation.impact ?? ''))
@@ -42,9 +55,10 @@ async function brightest(reader: Page, png: Buffer): Promise<{ luminance: number
 }
 
 test('in Dark bench no pixel exceeds luminance 0.30 or blue 0x40', async ({ page, context, baseURL, browser }) => {
+  test.setTimeout(180_000)
   const reader = await (await browser.newContext()).newPage()
   await inLight(context, baseURL!, 'dark')
-  for (const path of PAGES) {
+  for (const path of await pagesOf(page)) {
     await open(page, path)
     await page.waitForTimeout(500)
     const { luminance, blue } = await brightest(reader, await page.screenshot({ fullPage: true }))
@@ -55,8 +69,9 @@ test('in Dark bench no pixel exceeds luminance 0.30 or blue 0x40', async ({ page
 })
 
 test('at 390 px nothing is wider than the phone', async ({ page }) => {
+  test.setTimeout(120_000)
   await page.setViewportSize({ width: 390, height: 844 })
-  for (const path of PAGES) {
+  for (const path of await pagesOf(page)) {
     await open(page, path)
     expect(await page.evaluate(() => document.documentElement.scrollWidth), path).toBeLessThanOrEqual(390)
   }

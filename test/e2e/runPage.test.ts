@@ -55,7 +55,7 @@ test('the ladder draws what is full, missing, tiny, assumed and stalled, and cop
   await expect(page.getByText(/Would not boil: stalls near \d+ °C in this wind/)).toBeVisible()
 
   // Heat loss was estimated: the surroundings rung is assumed, and in store air it is tiny.
-  await open(page, '/runs/01950000-0000-7000-8000-000000000101')
+  await open(page, '/runs/01970000-0000-7000-8000-000000000213')
   expect((await rows(page))[1]).toMatchObject({ rung: 'boilingPoint', shape: 'diamond' })
   await expect(page.locator('[data-rung=surroundings]')).toContainText('assumed')
 })
@@ -147,7 +147,7 @@ test('a reading is corrected: both stay, the figure follows, a contradiction and
   const stale = await (await browser.newContext({ baseURL })).newPage()
   await open(stale, NO_WIND)
 
-  await page.getByRole('button', { name: 'Add wind' }).click()
+  await page.getByRole('button', { name: 'Add wind', exact: true }).click()
   await page.getByRole('dialog').getByLabel('Wind').fill('calm')
   await page.getByRole('button', { name: 'Keep both, use this' }).click()
   await expect(page.getByRole('dialog').getByText('Reason: read nothing')).toBeVisible()

@@ -19,7 +19,7 @@ const fuelKind = computed(() => props.kit.fuels.find(one => one.id === typed.val
 const route = useRoute()
 function chooseMethod(id: unknown) {
   const method = props.kit.methods.find(one => one.id === id) ?? (typed.value.methodId === '' ? props.kit.methods.find(one => one.body.test === 'boil') : undefined)
-  if (method) Object.assign(typed.value, { methodId: method.id, test: method.body.test })
+  if (method && method.id !== typed.value.methodId) applyMethod(typed.value, method)
 }
 chooseMethod(route.query.method)
 onMounted(async () => {

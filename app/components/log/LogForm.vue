@@ -9,10 +9,7 @@ const typed = defineModel<TypedRun>({ required: true })
 const emit = defineEmits<{ left: [path: string], save: [] }>()
 const method = computed(() => props.kit.methods.find(one => one.id === typed.value.methodId) ?? null)
 const fields = computed(() => logFields(method.value?.body ?? null, typed.value))
-const chosenMethod = computed({ get: () => typed.value.methodId, set: (id: string | null) => {
-  typed.value.methodId = id
-  typed.value.test = props.kit.methods.find(one => one.id === id)?.body.test ?? 'boil'
-} })
+const chosenMethod = computed({ get: () => typed.value.methodId, set: (id: string | null) => applyMethod(typed.value, props.kit.methods.find(one => one.id === id) ?? null) })
 
 const time = (kind: TypedEventKind) => ({
   label: TIME_NAMES[kind], kind: 'clockTime' as const, units: typed.value.units, problem: props.problemAt(`times.${kind}`), example: 'm:ss', hint: TIME_HINTS[kind], onLeft: () => emit('left', `times.${kind}`),

@@ -1,0 +1,115 @@
+/** What is said of a run afterwards: void, break-in, which boil, observations, photos. */
+import sharp from 'sharp'
+import { expect, open, test } from './page'
+
+const LATE = '/runs/01970000-0000-7000-8000-000000000277'
+
+test('a run is made void with a reason, leaves the figures, is still found, and counts again', async ({ page }) => {
+  await open(page, '/runs/01950000-0000-7000-8000-000000000103')
+  const n = async () => Number(/(\d+) runs/.exec(await page.getByRole('region', { name: 'Its set-up' }).innerText())![1])
+  const before = await n()
+  const decisions = page.getByRole('region', { name: 'Decisions' })
+  await decisions.getByRole('button', { name: 'Make it void' }).click()
+  await expect(decisions.getByRole('alert')).toContainText('Reason: read nothing')
+  await decisions.getByLabel('Reason').fill('knocked over')
+  await decisions.getByRole('button', { name: 'Make it void' }).click()
+  await expect(page.locator('[data-void]')).toContainText('knocked over')
+  await open(page, '/runs?setup=Solfatara+with+finned+pot')
+  await expect(page.locator('a[href$="000000000103"]')).toHaveCount(0)
+  await page.getByLabel('Void ones too').check()
+  await expect(page.getByRole('row').filter({ has: page.locator('a[href$="000000000103"]') })).toContainText('void')
+  await open(page, '/runs/01950000-0000-7000-8000-000000000108')
+  expect(await n()).toBe(before - 1)
+  await open(page, '/runs/01950000-0000-7000-8000-000000000103')
+  await decisions.getByLabel('Reason').fill('it was the other pot')
+  await decisions.getByRole('button', { name: 'It counts after all' }).click()
+  await expect(page.locator('[data-void]')).toHaveCount(0)
+  await expect(decisions).toContainText('Void: knocked over')
+  await decisions.getByLabel('Reason').fill('new burner')
+  await decisions.getByRole('button', { name: 'It was a break-in' }).click()
+  await expect(page.locator('[data-break-in]')).toBeVisible()
+  await decisions.getByLabel('Reason').fill('no, the other one')
+  await decisions.getByRole('button', { name: 'It was no break-in' }).click()
+  await expect(page.locator('[data-break-in]')).toHaveCount(0)
+})
+
+test('call and trace disagree: one is decided for, with a reason, and the time follows', async ({ page }) => {
+  await open(page, LATE)
+  const called = await page.locator('[data-figure=time]').innerText()
+  const decisions = page.getByRole('region', { name: 'Decisions' })
+  await expect(decisions).toContainText(/You called \d:\d\d; the trace says \d:\d\d\. Which\?/)
+  await decisions.getByLabel('Reason').fill('looked up late')
+  await decisions.getByRole('button', { name: 'The trace is right' }).click()
+  await expect(decisions).toContainText('Which boil: the trace. looked up late')
+  await expect(page.locator('[data-figure=time]')).not.toHaveText(called)
+  await decisions.getByLabel('Reason').fill('as before')
+  await decisions.getByRole('button', { name: 'The call is right' }).click()
+  await expect(page.locator('[data-figure=time]')).toHaveText(called)
+})
+
+test('what was seen is noted on a scale with words, with its moment, and the next look takes its place', async ({ page }) => {
+  await open(page, LATE)
+  const seen = page.getByRole('form', { name: 'Observe' })
+  await seen.getByLabel('On the scale').selectOption('flame')
+  await seen.getByRole('button', { name: 'Note it' }).click()
+  await expect(seen.getByRole('alert')).toContainText('choose the words that fit')
+  await seen.getByLabel('It was').selectOption('spilling')
+  await seen.getByLabel('At').fill('2:10')
+  await seen.getByLabel('Note').fill('<b>left</b> side ⬅️')
+  await seen.getByRole('button', { name: 'Note it' }).click()
+  await expect(page.locator('[data-observed=flame]')).toHaveText('2:10 spilling down-wind. <b>left</b> side ⬅️')
+  await seen.getByLabel('On the scale').selectOption('flame')
+  await seen.getByLabel('It was').selectOption('even')
+  await seen.getByRole('button', { name: 'Note it' }).click()
+  await expect(page.locator('[data-observed=flame]')).toHaveText('even contact with the pot')
+})
+
+test('a photo is attached to a moment, dimmed in the dark, and taken out; what is none, or too large, or broken off, is refused and the server lives', async ({ page, context, baseURL, request }) => {
+  await open(page, LATE)
+  const photos = page.getByRole('region', { name: 'Photos' })
+  const jpeg = await sharp({ create: { width: 320, height: 240, channels: 3, background: '#ffffff' } }).jpeg().toBuffer()
+  const give = (name: string, buffer: Buffer) => photos.locator('input[type=file]').setInputFiles({ name, mimeType: 'image/jpeg', buffer })
+  await give('list.jpg', Buffer.from('eggs, bread'))
+  await photos.getByRole('button', { name: 'Add the photo' }).click()
+  await expect(photos.getByRole('alert')).toContainText('not a JPEG, PNG or WebP picture')
+  await give('large.jpg', Buffer.concat([jpeg, Buffer.alloc(16_000_000)]))
+  await photos.getByRole('button', { name: 'Add the photo' }).click()
+  await expect(photos.getByRole('alert')).toContainText('read 16.0 MB, expected at most 15 MB')
+  await give('flame.jpg', jpeg)
+  await photos.getByLabel('Says').fill('flame to the left')
+  await photos.getByLabel('At').fill('2:05')
+  await photos.getByRole('button', { name: 'Add the photo' }).click()
+  await expect(photos.getByRole('img', { name: 'flame to the left' })).toBeVisible()
+  await expect(photos).toContainText('2:05 flame to the left')
+
+  // A 200 MB file that announces itself, and an upload that breaks off half-way: refused, and the server answers on.
+  const id = LATE.split('/').at(-1)!
+  const target = `/api/photos/01990000-0000-7000-8000-000000000001?owner=run&ownerId=${id}`
+  const refused = await request.put(target, { data: Buffer.alloc(200_000_000), headers: { 'content-type': 'application/octet-stream' } }).catch(() => null)
+  if (refused !== null) expect(refused.status()).toBe(413)
+  await breakOff(new URL(target, baseURL).href, jpeg)
+  expect((await request.get('/api/health')).status()).toBe(200)
+  expect((await request.get('/api/photos/01990000-0000-7000-8000-000000000001')).status()).toBe(404)
+
+  await context.addCookies([{ name: 'light', value: 'dark', url: baseURL! }])
+  await open(page, LATE)
+  await photos.getByRole('button', { name: 'Look at flame to the left' }).click()
+  const brightest = await page.getByRole('dialog').getByRole('img').screenshot()
+  const { data } = await sharp(brightest).raw().toBuffer({ resolveWithObject: true })
+  expect(Math.max(...data.filter((_, i) => i % (data.length / (320 * 240)) === 2))).toBeLessThanOrEqual(0x40)
+  await page.getByRole('button', { name: 'Take it out' }).click()
+  await expect(photos.getByRole('img')).toHaveCount(0)
+})
+
+/** Announces more than it sends, and hangs up. */
+async function breakOff(url: string, bytes: Buffer): Promise<void> {
+  const { request: send } = await import('node:http')
+  await new Promise<void>((resolve) => {
+    const sent = send(url, { method: 'PUT', headers: { 'content-length': String(bytes.length + 5000), 'content-type': 'application/octet-stream' } })
+    sent.on('error', () => resolve())
+    sent.on('response', () => resolve())
+    sent.write(bytes)
+    setTimeout(() => sent.destroy(), 300)
+    setTimeout(resolve, 800)
+  })
+}
