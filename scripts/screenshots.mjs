@@ -7,11 +7,15 @@ import { runMain, say, Stop } from './lib/say.mjs'
 const RUN = '/runs/01950000-0000-7000-8000-000000000111'
 const WINDY = '/runs/01950000-0000-7000-8000-000000000133'
 const NO_WIND = '/runs/01960000-0000-7000-8000-000000000004'
+/** Records whose ids are the bench's own, found by name. */
+const BY_NAME = [
+  ['setup', '/api/kit/setups', 'Lahar in the cone', '/kit/setups'], ['method', '/api/methods', 'Boil, then burn out', '/methods'], ['container', '/api/kit/containers', 'Canister B', '/kit/containers'],
+]
 /** File, path, light, width, height, what to press before, and where to look. */
 const PICTURES = [
   ['today', '/', 'day', 1280, 800], ['log', '/runs/new', 'day', 1280, 800], ['runs', '/runs', 'day', 1280, 800], ['run', RUN, 'day', 1280, 1000, '[data-figure=normalisedGPerL]'],
   ['run-wind', WINDY, 'day', 1280, 1000, '[data-rung=wind] [data-gperl]'], ['run-below', WINDY, 'day', 1280, 1100, 'button:has-text("Draw")', 'bottom'], ['numbers', '/numbers', 'day', 1280, 1000],
-  ['run-glare', NO_WIND, 'glare', 1280, 800], ['run-dark', RUN, 'dark', 1280, 800], ['runs-phone', '/runs', 'day', 390, 844], ['run-phone', RUN, 'day', 390, 844],
+  ['run-glare', NO_WIND, 'glare', 1280, 800], ['run-dark', RUN, 'dark', 1280, 800], ['kit', '/kit', 'day', 1280, 900], ['methods', '/methods', 'day', 1280, 800], ['run-care', '/runs/01970000-0000-7000-8000-000000000277', 'day', 1280, 900, null, 'bottom'], ['runs-phone', '/runs', 'day', 390, 844], ['run-phone', RUN, 'day', 390, 844],
 ]
 
 runMain(async () => {
@@ -19,7 +23,9 @@ runMain(async () => {
   if (!address || address === '--help') throw new Stop('node scripts/screenshots.mjs ADDRESS   for example http://127.0.0.1:3000')
   await requireChromium()
   const browser = await chromium.launch({ executablePath: CHROMIUM, args: CHROMIUM_ARGS })
-  for (const [name, path, light, width, height, press, scroll] of PICTURES) {
+  const named = []
+  for (const [name, list, wanted, at] of BY_NAME) named.push([name, `${at}/${(await (await fetch(address + list)).json()).find(one => one.name === wanted).id}`, 'day', 1280, name === 'method' ? 1200 : 900])
+  for (const [name, path, light, width, height, press, scroll] of [...PICTURES, ...named]) {
     const context = await browser.newContext({ viewport: { width, height }, locale: 'en-GB', timezoneId: 'Atlantic/Azores' })
     await context.addCookies([{ name: 'light', value: light, url: address }])
     const page = await context.newPage()

@@ -28,7 +28,7 @@ export const METHOD_TEXTS: FieldSpec[] = [
   { key: 'steps', label: 'Steps, a line each', type: 'text', max: MAX_TEXT.notes, lines: 8 },
 ]
 export const METHOD_LIMITS: FieldSpec[] = [
-  { key: 'waterKg', label: 'Water', type: 'quantity', kind: 'waterMass' },
+  { key: 'waterKg', label: 'Water put in', type: 'quantity', kind: 'waterMass' },
   { key: 'startLow', label: 'Start from', type: 'quantity', kind: 'waterTemp' }, { key: 'startHigh', label: 'Start to', type: 'quantity', kind: 'waterTemp' },
   { key: 'hardwareAboveAirK', label: 'Hardware above air', type: 'number', limit: { min: 0, max: 100, unit: 'K' }, factor: 1, hint: 'Kelvin, at most, when lit. Empty: not asked for.' },
   { key: 'windLow', label: 'Wind from', type: 'quantity', kind: 'windSpeed' }, { key: 'windHigh', label: 'Wind to', type: 'quantity', kind: 'windSpeed' },

@@ -13,7 +13,7 @@ export type NowQuantity = (typeof NOW_QUANTITIES)[number]
 export interface NowReading { quantity: NowQuantity, value: number, typed: string, unit: string, readAt: string }
 
 export interface NowConditions {
-  place: { id: string, name: string, altitudeM: number | null } | null
+  place: { id: string, name: string, altitudeM: number | null, stationPressurePa: number | null, seaLevelPressurePa: number | null } | null
   readings: NowReading[]
 }
 

@@ -12,6 +12,16 @@ export interface RibbonGeometry {
   unweighed: boolean
 }
 
+/** Longer than so many times the median does not set the axis: it runs on past the end, and says so by an arrow. */
+const RUNS_ON = 3
+
+/** What the full width of a table's ribbons stands for [s]. */
+export function sharedSpan(endsS: readonly number[]): number {
+  const sorted = [...endsS].sort((a, b) => a - b)
+  const median = sorted[Math.floor(sorted.length / 2)] ?? 60
+  return Math.max(60, ...sorted.filter(endS => endS <= RUNS_ON * median)) * 1.02
+}
+
 const FLAME_ENDS: EventKind[] = ['shutOff', 'snuffed', 'flameOut', 'gaveUp', 'stopped']
 
 /** `spanS` is what the full width stands for; the lower quarter is the flame, above it the water. */

@@ -24,6 +24,8 @@ export interface Wanted {
   loadG?: number
   untilS?: number
   traced?: boolean
+  /** Left on after the boil [s]. */
+  onS?: number
 }
 
 export interface Burned {
@@ -40,7 +42,7 @@ export interface Burned {
 
 export const tenth = (value: number): number => Math.round(value * 10) / 10
 
-export function burnOnce({ stove, place, random, waterKg = 0.4732, startC, windMS = 0, setting = 1, lid = true, loadG, untilS, traced }: Wanted): Burned {
+export function burnOnce({ stove, place, random, waterKg = 0.4732, startC, windMS = 0, setting = 1, lid = true, loadG, untilS, traced, onS = 0 }: Wanted): Burned {
   const { normal } = random
   const { altitudeM, airC: usualAir, waterC } = WEATHER[place]
   const airC = usualAir + 1.2 * normal()
@@ -49,7 +51,7 @@ export function burnOnce({ stove, place, random, waterKg = 0.4732, startC, windM
   const water = waterKg * (1 + S.water * normal())
   const pressurePa = simulatedPressure(altitudeM) * (1 + S.pressure * normal())
   const raw = simulateRun({ ...stove, batchG: loadG ?? stove.batchG }, { waterKg: water, startC: start, airC, pressurePa, windMS: wind, setting: setting * (1 + S.valve * normal()), lid },
-    { giveUpS: untilS ?? 1200, keepBoilingS: loadG === undefined ? 0 : 1e6 })
+    { giveUpS: untilS ?? 1200, keepBoilingS: loadG === undefined ? onS : 1e6 })
   return {
     raw, airC: tenth(airC), windMS: tenth(wind), startC: tenth(start), waterG: Math.round(water * 1000), usedG: tenth(raw.fuelG * (1 + S.fuel * normal())), call: s => Math.max(1, Math.round(s + S.callS * normal())),
     trace: traced ? probeReadings(raw.samples, PROBE, random) : undefined,

@@ -193,6 +193,6 @@ function lessons(book: Notebook): void {
   // Felt under the lid and another burner at once: which of them was it?
   for (let i = 0; i < 2; i++) book.boil('gel', 'gel', 'paired', { notes: 'Gel in the cup in place of the jet burner, and no cone.', untilS: 1500 })
   for (let i = 0; i < 2; i++) book.boil('spiritCone', 'methanol', 'paired', { notes: 'Against the gel: burner, fuel and screen all differ.' })
-  const late = book.burn('wideSheltered', { traced: true })
-  book.write('wideSheltered', 'gas', { fromCanisterG: late.usedG + 0.8, measured: conditions(late), trace: late.trace, times: { potOn: '0:00', rollingBoil: formatClock(late.raw.boilS! + 16), shutOff: formatClock(late.raw.boilS! + 18) }, notes: 'Looked up late.' })
+  const late = book.burn('wideSheltered', { traced: true, onS: 26 })
+  book.write('wideSheltered', 'gas', { fromCanisterG: late.usedG, measured: conditions(late), trace: late.trace, times: { potOn: '0:00', rollingBoil: formatClock(late.raw.boilS! + 24), shutOff: formatClock(late.raw.boilS! + 26) }, notes: 'Looked up late.' })
 }

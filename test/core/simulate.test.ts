@@ -5,7 +5,7 @@ import { stationPressureFromAltitude } from '../../core/air/pressure'
 import { CAMPAIGN_CONDITIONS, CAMPAIGN_SETUPS, CAMPAIGN_WATER_KG, type CampaignSetup } from '../../core/simulate/campaign'
 import { probeReadings } from '../../core/simulate/probe'
 import { seededRandom } from '../../core/simulate/random'
-import { simulatedBoilingPoint, simulateRun } from '../../core/simulate/stove'
+import { simulateCoolDown, simulatedBoilingPoint, simulateRun } from '../../core/simulate/stove'
 import table from '../reference/if97.json'
 
 const conditions = (name: keyof typeof CAMPAIGN_CONDITIONS) => {
@@ -65,5 +65,20 @@ describe('simulator', () => {
 
   it('imports nothing from heating or normalise', () => {
     for (const file of readdirSync('core/simulate')) expect(readFileSync(`core/simulate/${file}`, 'utf8')).not.toMatch(/from '\.\.\/(heating|normalise|reduce|run|water|air)/)
+  })
+
+  it('a burner that warms up is not out at its lighting, and takes longer for it', () => {
+    const warming = { ...CAMPAIGN_SETUPS['wide-sheltered'], warmUpS: 30 }
+    const [slow, quick] = [simulateRun(warming, conditions('store')), simulateRun(CAMPAIGN_SETUPS['wide-sheltered'], conditions('store'))]
+    expect(slow.flameOutS).toBeNull()
+    expect(slow.boilS! - quick.boilS!).toBeGreaterThan(15)
+    expect(slow.boilS! - quick.boilS!).toBeLessThan(60)
+  })
+
+  it('left to cool, the water goes to the air as exp(−t·K/C) near it: 9·A + vapour over the heat capacity', () => {
+    const setup = { ...CAMPAIGN_SETUPS['narrow-open'], evaporationW: 0 }
+    const [first, , , , last] = simulateCoolDown(setup, { ...conditions('store'), airC: 20, startC: 60, windMS: 0 }, { forS: 1200, sampleEveryS: 300 })
+    const capacity = 4190 * CAMPAIGN_WATER_KG + setup.potJPerK
+    expect(last!.waterC).toBeCloseTo(20 + (first!.waterC - 20) * Math.exp((-9 * setup.areaM2 * 1200) / capacity), 2)
   })
 })

@@ -18,7 +18,6 @@ async function add(page: Page, kind: string, fields: Record<string, string>, mor
 
 test('a set-up from nothing: kit with units, drawn to scale, a danger explained, one part swapped, its history told', async ({ page }) => {
   await add(page, 'burner', { Name: 'Caldera', Mass: '3 oz', Height: '90 mm' }, () => choose(page, 'It burns', 'gas, on the canister'))
-  await expect(page.getByText('= 85.05').or(page.getByLabel('Mass', { exact: true }))).not.toHaveCount(0)
   await add(page, 'pot', { 'Name': 'Pumice', 'Mass': '120 g', 'Base diameter': '4 in', 'Height': '10 cm' })
   await add(page, 'pot', { 'Name': 'Obsidian', 'Mass': '180 g', 'Base diameter': '130 mm' })
   await add(page, 'windscreen', { Name: 'Curtain', Mass: '20 g' }, () => choose(page, 'Form', 'wrap'))
@@ -88,11 +87,11 @@ test('of two pages that edit one thing the second is shown both, and either can 
 })
 
 test('an instrument is checked at the ice point, and the next reading carries its offset; the earlier one does not', async ({ page }) => {
-  await add(page, 'instrument', { 'Name': 'Steam probe', 'Accuracy, ±': '0.5' }, async () => {
+  await add(page, 'instrument', { Name: 'Steam probe' }, async () => {
     await choose(page, 'Measures', 'temperature')
     await fill(page, 'Reads to (°C)', '0.1')
     await fill(page, 'Accuracy, ± (°C)', '0.5')
-  }).catch(() => undefined)
+  })
   const address = page.url()
   const logOne = async () => {
     await open(page, '/runs/new')
@@ -153,7 +152,7 @@ test('a batch, a place and a tester are added, each with what is wrong said at i
   await fill(page, 'Price', '4.20')
   await page.getByLabel('From', { exact: true }).fill('2026-03-01')
   await fill(page, 'For so much fuel', '1 kg')
-  await page.getByRole('form', { name: 'Price' }).getByRole('button', { name: 'Save' }).click()
+  await page.getByRole('form', { name: 'A new price' }).getByRole('button', { name: 'Save' }).click()
   await expect(page.getByText('4.20 EUR')).toBeVisible()
 
   await open(page, '/kit/places/new')

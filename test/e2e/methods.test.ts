@@ -14,7 +14,7 @@ test('a copy of a method: another school chosen, a window narrowed; runs by it a
   await page.getByRole('link', { name: 'Copy it, and change the copy' }).click()
   await page.getByLabel('Name').fill('Porch boil')
   await page.getByRole('button', { name: '500 mL' }).click()
-  await expect(page.getByLabel('Water', { exact: true })).toHaveValue('500 g')
+  await expect(page.getByLabel('Water put in')).toHaveValue('500 g')
   await page.getByLabel('When does the clock start?').selectOption('lit')
   await expect(page.getByText('Counts the warm-up')).toBeVisible()
   await page.getByLabel('What counts as boiling?').selectOption('firstBubbles')
@@ -71,7 +71,7 @@ const KINDS: Logged[] = [
   { method: 'Simmer', setup: 'Lahar in the cone', fuel: 'Ethanol', boxes: { 'Water': '473 g', 'Load': '24 g', 'Scale reads to': '0.1 g', 'Flame out': '57:00' }, more: page => page.getByLabel('Flame', { exact: true }).selectOption('low'), says: other('Heat that holds the boil', /\d+\s*W/) },
   { method: 'Heating for a fixed time', boxes: { ...BOIL, 'Last temperature': '61 °C', 'Fuel used': '4.5 g', 'Shut off': '2:00' }, says: other('Power into the water', /7\d\d\s*W/) },
   { method: 'Warm-up', setup: 'Lahar in the cone', fuel: 'Methanol', boxes: { 'Full flame': '1:12' }, says: other('Warm-up', /72\s*s/) },
-  { method: 'Flame-setting series', boxes: { ...BOIL, Boil: '5:55' }, more: page => page.getByLabel('Flame', { exact: true }).selectOption('low'), says: ['header', /low flame/] },
+  { method: 'Flame-setting series', boxes: { ...BOIL, Boil: '5:55' }, more: page => page.getByLabel('Flame', { exact: true }).selectOption('low'), says: ['main header', /low flame/] },
   { method: 'Wind series', boxes: { ...BOIL, 'Wind': '1.8 m/s', 'Boil': '5:05', 'Fuel used': '13.8 g' }, says: ['[data-rung=wind]', /own series/] },
   { method: 'Cold series', boxes: { ...BOIL, 'Air': '−9 °C', 'Start temperature': '4 °C', 'Hardware when lit': '−9 °C', 'Pot on': '0:10', 'Boil': '4:50' }, says: ['[data-figure=time]', /^4:50$/] },
   { method: 'Paired comparison', boxes: { ...BOIL, Boil: '3:42' }, says: G_PER_L },

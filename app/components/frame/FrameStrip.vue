@@ -12,7 +12,7 @@ const open = ref(false)
 const reading = (quantity: NowQuantity) => now.value?.readings.find(one => one.quantity === quantity) ?? null
 const altitudeM = computed(() => reading('altitude')?.value ?? now.value?.place?.altitudeM ?? null)
 const boilingC = computed(() => {
-  const pressure = stationPressureFromReadings({ stationPressurePa: reading('stationPressure')?.value ?? null, seaLevelPressurePa: null, altitudeM: altitudeM.value, airC: reading('air')?.value ?? null, readingUPa: 0 })
+  const pressure = stationPressureFromReadings({ stationPressurePa: reading('stationPressure')?.value ?? (reading('altitude') ? null : now.value?.place?.stationPressurePa ?? null), seaLevelPressurePa: reading('altitude') ? null : now.value?.place?.seaLevelPressurePa ?? null, altitudeM: altitudeM.value, airC: reading('air')?.value ?? null, readingUPa: 0 })
   return pressure === null ? null : boilingPointFromPressure(pressure.pressurePa)
 })
 const oldest = computed(() => Math.max(0, ...(now.value?.readings ?? []).map(one => ageOf(one.readAt, clock.value).minutes)))

@@ -7,7 +7,7 @@ interface Version { n: number, reason: string, createdAt: string, runs: number, 
 const props = defineProps<{ versions: readonly Version[], specs: readonly FieldSpec[] }>()
 const words = (spec: FieldSpec, value: unknown) => {
   const text = typedFrom(spec, value)
-  return text === true ? 'yes' : text === false ? 'no' : spec.type === 'choice' ? spec.choices?.find(one => one.value === text)?.label ?? (text || 'none') : text || 'not measured'
+  return text === true ? 'yes' : text === false ? 'no' : spec.type === 'choice' ? spec.choices?.find(one => one.value === text)?.label ?? (text || 'none') : text || (spec.type === 'text' ? 'none' : 'not measured')
 }
 const same = (a: unknown, b: unknown) => (a ?? null) === (b ?? null)
 const lines = computed(() => props.versions.map((version, i) => {

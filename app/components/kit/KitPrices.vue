@@ -34,6 +34,6 @@ async function add() {
     <button v-if="!adding" type="button" class="underline" @click="adding = true">
       Add a price
     </button>
-    <RecordForm v-else v-model="record" label="Price" :specs="specs" :problems="problems" :theirs="null" :saving="false" class="mt-2" @save="add" />
+    <RecordForm v-else v-model="record" label="A new price" :specs="specs" :problems="problems" :theirs="null" :saving="false" class="mt-2" @save="add" />
   </section>
 </template>

@@ -11,7 +11,7 @@ const size = computed(() => ({ w: drawn.value.widthMm + 2 * PAD, h: drawn.value.
 <template>
   <svg
     :width="size.w * pxPerMm" :height="size.h * pxPerMm" :viewBox="`${-size.w / 2} ${-size.h + 1} ${size.w} ${size.h}`" role="img" :aria-label="`${name}, to scale${drawn.assumed ? ', some dimensions assumed' : ''}`"
-    class="max-w-full overflow-visible"
+    class="h-auto max-w-full overflow-visible"
   >
     <g transform="scale(1,-1)"><path v-for="(shape, i) in drawn.shapes" :key="i" :d="shape.d" :class="`kit-${shape.look}`" :stroke-dasharray="drawn.assumed ? '5 4' : undefined" /></g>
   </svg>

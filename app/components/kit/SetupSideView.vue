@@ -9,7 +9,7 @@ const size = computed(() => ({ w: props.measured ? view.value.widthMm : view.val
 
 <template>
   <svg
-    :width="size.w * pxPerMm" :height="size.h * pxPerMm" :viewBox="`${-size.w / 2} ${-size.h + 4} ${size.w} ${size.h}`" role="img" class="max-w-full"
+    :width="size.w * pxPerMm" :height="size.h * pxPerMm" :viewBox="`${-size.w / 2} ${-size.h + 4} ${size.w} ${size.h}`" role="img" class="h-auto max-w-full"
     :aria-label="`${name} from the side, to scale${view.assumed.length ? `; assumed dimensions: ${view.assumed.join(', ')}` : ''}`"
   >
     <g transform="scale(1,-1)">

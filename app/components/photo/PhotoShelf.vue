@@ -61,7 +61,7 @@ async function takeOut(photo: PhotoMeta) {
           <img :src="`/api/photos/${photo.id}/thumbnail`" :alt="photo.caption || 'Photo'" class="photo max-h-32 border border-edge" loading="lazy">
         </button>
         <p class="text-ink-2" dir="auto">
-          <span v-if="photo.atMs !== null" class="figures">{{ formatClock(photo.atMs / 1000) }} </span>{{ photo.caption }}
+          <template v-if="photo.atMs !== null"><span class="figures">{{ formatClock(photo.atMs / 1000) }}</span>{{ ' ' }}</template>{{ photo.caption }}
         </p>
       </li>
     </ul>

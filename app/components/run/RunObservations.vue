@@ -37,7 +37,7 @@ async function observe() {
     <dl class="mb-3 grid grid-cols-[auto_1fr] gap-x-4 gap-y-1">
       <template v-for="one in page.observations" :key="one.id">
         <dt class="text-ink-2">{{ OBSERVATIONS[one.scale].label }}</dt>
-        <dd :data-observed="one.scale"><span v-if="one.atMs !== null" class="figures">{{ formatClock(one.atMs / 1000) }} </span>{{ stepWords(one.scale, one.step) }}<template v-if="one.note">. <span dir="auto">{{ one.note }}</span></template></dd>
+        <dd :data-observed="one.scale"><template v-if="one.atMs !== null"><span class="figures">{{ formatClock(one.atMs / 1000) }}</span>{{ ' ' }}</template>{{ stepWords(one.scale, one.step) }}<template v-if="one.note">. <span dir="auto">{{ one.note }}</span></template></dd>
       </template>
     </dl>
     <p v-if="!page.observations.length" class="mb-2 text-ink-2">

@@ -18,6 +18,7 @@ const torn = computed(() => {
     <path v-if="shape.wedge" :d="shape.wedge" class="fill-water" opacity="0.85" />
     <rect v-for="(piece, i) in shape.flame" :key="i" :x="piece.x" :width="piece.width" :y="base + 1" :height="height - base - 1" :fill="piece.warmUp ? 'url(#ribbon-warm)' : 'var(--flame)'" />
     <line v-if="shape.boilX !== null" :x1="shape.boilX" :x2="shape.boilX" y1="0" :y2="height" class="stroke-ink" :stroke-width="height > 40 ? 3 : 2" />
+    <path v-if="ribbon.endS > spanS" :d="`M${width - 9},0 v${height} h9 v${-height} Z M${width - 7},${height / 2} h5 m-3,-3 l3,3 l-3,3`" class="fill-sheet stroke-ink" stroke-width="1.5" data-runs-on />
     <path v-if="shape.tornX !== null" :d="torn" fill="none" class="stroke-ink" stroke-width="1.5" />
     <path v-if="shape.unweighed" :d="`M${shape.endX - 4},2 h4 v${height - 4} h-4`" fill="none" class="stroke-ink" stroke-width="1.5" />
   </svg>

@@ -7,7 +7,7 @@ const props = defineProps<{ runs: RunLine[], sort: RunSort }>()
 const emit = defineEmits<{ sort: [by: RunSortKey] }>()
 const ENDINGS = { boiled: '', gaveUp: 'given up', outOfFuel: 'out of fuel', stopped: 'stopped from outside' }
 const RIBBON_PX = 190
-const spanS = computed(() => Math.max(60, ...props.runs.map(run => run.ribbon.endS)) * 1.02)
+const spanS = computed(() => sharedSpan(props.runs.map(run => run.ribbon.endS)))
 /** On a phone: when, set-up, normalised and remarks. */
 const WIDE = 'hidden md:table-cell'
 const columns: { key: RunSortKey, words: string, unit?: string, shown?: string }[] = [

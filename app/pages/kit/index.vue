@@ -36,7 +36,7 @@ function checkWords({ lastCheckDays, overdueDays }: ThingLine): string {
         <NuxtLink :to="`/kit/things/new?kind=${shelf.kind}`">Add a {{ KIND_NAMES[shelf.kind][0].toLowerCase() }}</NuxtLink>
       </div>
       <ul v-if="shelf.things.length" class="shelf">
-        <li v-for="one in shelf.things" :key="one.id" class="w-36 text-center" :class="one.retired ? 'opacity-70' : ''">
+        <li v-for="one in shelf.things" :key="one.id" class="w-32 text-center" :class="one.retired ? 'opacity-70' : ''">
           <div class="board" :style="{ height: `${shelf.heightPx}px` }"><KitSilhouette :kind="one.kind" :properties="one.properties" :name="one.name" :px-per-mm="PX_PER_MM" /></div>
           <p class="mt-1 mb-1 leading-tight">
             <NuxtLink :to="`/kit/things/${one.id}`" dir="auto">{{ one.name }}</NuxtLink>

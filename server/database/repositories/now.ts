@@ -5,7 +5,7 @@ import type { Connection } from '../connection'
 import { nowPlace, nowReading, place, placeVersion } from '../schema'
 
 export async function nowConditions(db: Connection): Promise<NowConditions> {
-  const [where] = await db.select({ id: place.id, name: place.name, altitudeM: placeVersion.altitudeM }).from(nowPlace)
+  const [where] = await db.select({ id: place.id, name: place.name, altitudeM: placeVersion.altitudeM, stationPressurePa: placeVersion.stationPressurePa, seaLevelPressurePa: placeVersion.seaLevelPressurePa }).from(nowPlace)
     .innerJoin(place, eq(place.id, nowPlace.placeId)).innerJoin(placeVersion, eq(placeVersion.placeId, place.id)).orderBy(desc(placeVersion.n)).limit(1)
   const rows = await db.select().from(nowReading)
   return { place: where ?? null, readings: rows.map(({ quantity, value, typed, typedUnit, readAt }) => ({ quantity, value, typed, unit: typedUnit, readAt: readAt.toISOString() })) }

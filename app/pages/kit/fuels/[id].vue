@@ -35,7 +35,7 @@ watch(() => record.value.fields.kind, (kind) => {
     </h1>
     <div class="grid items-start gap-4 lg:grid-cols-[minmax(0,1fr)_22rem]">
       <div class="enamel p-4">
-        <RecordForm v-model="record" label="Batch" :specs="specs" :problems="problems" :theirs="theirs" :runs="runs" :saving="saving" :asks-reason="!isNew" :deletable="!isNew" @save="form.save" @remove="form.remove(() => navigateTo('/kit/fuels'))" @mine="form.keepMine" @theirs="form.takeTheirs">
+        <RecordForm v-model="record" label="This batch" :specs="specs" :problems="problems" :theirs="theirs" :runs="runs" :saving="saving" :asks-reason="!isNew" :deletable="!isNew" @save="form.save" @remove="form.remove(() => navigateTo('/kit/fuels'))" @mine="form.keepMine" @theirs="form.takeTheirs">
           <p v-if="builtIn" class="text-ink-2">
             Usual of this fuel: <span class="figures">{{ builtIn.lowerHeatingValue.value.toFixed(2) }} ± {{ (2 * builtIn.lowerHeatingValue.standardUncertainty).toFixed(2) }} MJ/kg</span><template v-if="builtIn.density">, <span class="figures">{{ (builtIn.density.value / 1000).toFixed(3) }} g/mL</span></template>. {{ SOURCES[builtIn.lowerHeatingValue.reference] }}.
           </p>
