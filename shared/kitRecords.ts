@@ -52,8 +52,10 @@ export interface SetupVersionLine {
   warnings: SetupWarning[]
 }
 
+/** A set-up as it is sent: beside its fields a thing version per role, and a reason for each warning that was overridden. */
+export interface TypedSetup extends TypedRecord { parts: Partial<Record<PartRole, string>>, overrides: Record<string, string> }
 export interface SetupPage {
-  record: TypedRecord
+  record: TypedSetup
   retired: boolean
   /** Newest first. */
   versions: SetupVersionLine[]

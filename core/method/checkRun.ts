@@ -21,9 +21,9 @@ export interface CheckedRun {
 export interface Lacking { what: 'reading' | 'mark' | 'trace', name: string }
 export interface MethodFindings { lacking: Lacking[], outside: Flag[] }
 
-/** Readings that stand in for each other: any one is enough. */
+/** Readings that may stand in for one that is missing, each way on its own. */
 const INSTEAD: Record<string, readonly (readonly string[])[]> = {
-  fuelBefore: [['fuelUsed']], fuelAfter: [['fuelUsed']], fuelLoad: [['fuelUsed'], ['fuelBefore', 'fuelAfter']], scaleResolution: [],
+  fuelBefore: [['fuelUsed']], fuelAfter: [['fuelUsed']], fuelLoad: [['fuelUsed'], ['fuelBefore', 'fuelAfter']],
 }
 /** Marks that end a heating: a run without a boil lacks none. */
 const UNBOILED: readonly EventKind[] = ['gaveUp', 'stopped', 'flameOut', 'snuffed', 'shutOff']

@@ -84,12 +84,16 @@ function boilTime(
 ): Pick<DerivedTimes, 'boilS' | 'boilFrom'> {
   if (boil === 'rollingBoil' && boilBy === 'trace' && plateauS !== null) return { boilS: plateauS, boilFrom: 'trace' }
   const called = typeof boil === 'object' ? 'targetReached' : boil === 'probeAtBoil' || boil === 'plateau' ? null : boil
-  const call = called === null ? null : firstOf(events, [called])
+  const call = called === null ? null : firstOf(typeof boil === 'object' ? events.filter(event => isOfTarget(event, boil.targetC)) : events, [called])
   if (call !== null) return { boilS: call.s, boilFrom: 'call' }
   const level = typeof boil === 'object' ? boil.targetC : boil === 'probeAtBoil' ? boilingC : null
   const seen = boil === 'plateau' ? plateauS : level === null ? null : crossingTime(withReadings(events, waterTrace), level, potOnS ?? -Infinity)
   return { boilS: seen, boilFrom: seen === null ? null : 'trace' }
 }
+
+/** A mark that says for which target it stands is no call of another. */
+const isOfTarget = ({ kind, waterC }: RunEvent, targetC: number): boolean => kind !== 'targetReached' || waterC == null || Math.abs(waterC - targetC) < SAME_TARGET_K
+const SAME_TARGET_K = 0.05
 
 /** Trace and readings on one clock, sorted. */
 export function withReadings(events: readonly RunEvent[], waterTrace: readonly [number, number][]): [number, number][] {

@@ -12,7 +12,7 @@ export interface RunEvent {
   s: number
   /** `fuelAdded`: what was added. */
   massG?: number | null
-  /** `reading`: the water's temperature. */
+  /** `reading`: the water's temperature. `targetReached`: the target it stands for, where that is known. */
   waterC?: number | null
   /** `stopped`: rain, knocked over. */
   reason?: string | null

@@ -12,6 +12,7 @@ import { shippedId } from '../methods/methods'
 import { Canisters } from './canisters'
 import { PLACES } from './kit'
 import { campaignRuns } from './campaign'
+import { laterChanges } from './laterChanges'
 import { loadKit, type DemoKit } from './loadKit'
 import { TYPED_RUNS, type DemoRun } from './runs'
 import { seriesRuns } from './series'
@@ -26,6 +27,7 @@ export async function loadDemonstration(db: Database, say: (line: string) => voi
     const canisters = new Canisters(tx, kit)
     for (const run of runs) await loadRun(tx, run, { kit, canisters, nowMs })
     await refreshRuns(tx, sql`true`)
+    await laterChanges(tx, kit)
     await setNow(tx, { placeId: kit.places.saddle!, readings: [], clear: [] })
     say(`runs: ${runs.length}`)
     await tx.update(bench).set({ loaded: true }).where(eq(bench.only, true))

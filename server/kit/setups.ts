@@ -2,7 +2,7 @@
 import { desc, eq, inArray, sql } from 'drizzle-orm'
 import { v7 as uuidv7 } from 'uuid'
 import { setupWarnings } from '../../core/kit/setupWarnings'
-import type { SetupLine, SetupPage, SetupPartLine, SetupVersionLine } from '../../shared/kitRecords'
+import type { SetupLine, SetupPage, SetupPartLine, SetupVersionLine, TypedSetup } from '../../shared/kitRecords'
 import { readRecord, type TypedRecord } from '../../shared/record'
 import { partsForWarnings } from '../../shared/setupParts'
 import { PART_ROLES, SETUP_FIELDS, type PartProperties, type PartRole } from '../../shared/thing'
@@ -14,9 +14,6 @@ import { person, photo, run, setup, setupDecision, setupPart, setupVersion, thin
 import { editOf, inUse, invalid, invalidAt, notFound, saved, type Outcome } from './outcome'
 import { photosOf } from './photos'
 import { runsWhere } from './runRefs'
-
-/** A set-up as sent: beside its fields, a thing version per role, and a reason for each warning that was overridden. */
-export interface TypedSetup extends TypedRecord { parts: Partial<Record<PartRole, string>>, overrides: Record<string, string> }
 
 /** Newest versions, by name. */
 export async function listSetups(db: Connection): Promise<SetupLine[]> {

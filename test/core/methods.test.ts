@@ -5,6 +5,7 @@ import { checkRun, type CheckedRun } from '../../core/method/checkRun'
 import { KIND_OF_TEST, TESTS } from '../../core/method/method'
 import { schoolOf, SCHOOLS, withSchool, type SchoolKey } from '../../core/method/schools'
 import { BOIL, SHIPPED } from '../../core/method/shipped'
+import { deriveTimes } from '../../core/run/deriveTimes'
 import { EVENT_KINDS } from '../../core/run/events'
 import { cautionsOfTest } from '../../shared/cautions'
 import { fieldsOfMethod, METHOD_FIELDS, METHOD_MARKS, METHOD_READINGS, methodFrom, schoolFields } from '../../shared/method'
@@ -55,6 +56,11 @@ describe('shipped methods', () => {
       }
     }
   })
+})
+
+it('a call of one target is no call of another; one that does not say counts for any', () => {
+  const at = (waterC: number | null, targetC: number) => deriveTimes([{ kind: 'potOn', s: 0 }, { kind: 'targetReached', s: 180, waterC }], [], { clock: 'potOn', boil: { targetC }, boilingC: 100, plateauS: null }).boilS
+  expect([at(90, 90), at(90, 80), at(null, 80)]).toEqual([180, null, 180])
 })
 
 describe('a run held against its method', () => {

@@ -1,10 +1,8 @@
 <script setup lang="ts">
-import type { SetupPage, ThingLine } from '#shared/kitRecords'
-import type { TypedRecord } from '#shared/record'
+import type { SetupPage, ThingLine, TypedSetup } from '#shared/kitRecords'
 import { KIND_NAMES, PART_ROLES, SETUP_FIELDS, type PartRole } from '#shared/thing'
 
 /** A set-up's parts and gap. Other parts make a new version; what is dangerous is explained, and goes on with a reason. */
-type TypedSetup = TypedRecord & { parts: Partial<Record<PartRole, string>> }
 const props = defineProps<{ start: TypedSetup, things: readonly ThingLine[], people: { value: string, label: string }[], /** The versions of things the set-up stands on now. */ standing: { role: PartRole, versionId: string, label: string }[] }>()
 const emit = defineEmits<{ saved: [page: SetupPage], removed: [], draft: [parts: Partial<Record<PartRole, string>>] }>()
 const parts = ref<Partial<Record<PartRole, string>>>({ ...props.start.parts })

@@ -79,9 +79,10 @@ export async function insertTypedRun(db: Connection, { typed, read, resolved, bo
       return { id: uuidv7(), runId, personId, quantity, value: value + (correction ?? 0), typed: text, typedUnit: unit, instrumentVersionId: instrument?.versionId ?? null, correction }
     })
     if (measurements.length > 0) await tx.insert(measurement).values(measurements)
+    const target = typeof resolved.method?.boil === 'object' ? resolved.method.boil.targetC : undefined
     const ordered = [...read.events].sort((a, b) => a.atMs - b.atMs)
     const events = ordered.map(({ kind, atMs, typed: text, massG, waterC }, i) => ({
-      id: uuidv7(), runId, personId, seq: i + 1, kind, atMs, source: 'typed', payload: { typed: text, ...(massG === undefined ? {} : { massG }), ...(waterC === undefined ? {} : { waterC }), ...(kind === 'stopped' && typed.stoppedReason ? { reason: typed.stoppedReason } : {}) },
+      id: uuidv7(), runId, personId, seq: i + 1, kind, atMs, source: 'typed', payload: { typed: text, ...(massG === undefined ? {} : { massG }), ...(waterC === undefined ? {} : { waterC }), ...(kind === 'targetReached' && target !== undefined ? { waterC: target } : {}), ...(kind === 'stopped' && typed.stoppedReason ? { reason: typed.stoppedReason } : {}) },
     }))
     if (events.length > 0) await tx.insert(event).values(events)
     await insertWaterTrace(tx, runId, typed.trace)

@@ -6,10 +6,7 @@ import type { BatchLine, ContainerPage } from '#shared/kitRecords'
 import type { FieldProblem } from '#shared/readProblems'
 
 /** A container and its ledger: every weighing, and what each run took. */
-const route = useRoute()
-const isNew = route.params.id === 'new'
-const { data: page, error, refresh } = isNew ? { data: ref<ContainerPage | null>(null), error: ref(null), refresh: async () => undefined } : await useFetch<ContainerPage>(`/api/kit/containers/${String(route.params.id)}`)
-if (error.value) throw createError({ statusCode: error.value.statusCode ?? 500, message: error.value.data?.message ?? 'It could not be read.', fatal: true })
+const { isNew, page, refresh } = await useRecordPage<ContainerPage>('/api/kit/containers')
 const { data: batches } = await useFetch<BatchLine[]>('/api/kit/fuels')
 const { units } = usePreferences()
 const choices = computed(() => ({ fuelBatchId: (batches.value ?? []).filter(one => !one.retired || one.id === page.value?.line.batchId).map(({ id, fuel, batch }) => ({ value: id, label: `${fuel}, ${batch}` })) }))

@@ -6,10 +6,7 @@ import { BATCH_FIELDS } from '#shared/fuelBatch'
 import type { BatchPage } from '#shared/kitRecords'
 
 /** A batch of fuel: its age, storage and heat, what it cost, what it is in. */
-const route = useRoute()
-const isNew = route.params.id === 'new'
-const { data: page, error, refresh } = isNew ? { data: ref<BatchPage | null>(null), error: ref(null), refresh: async () => undefined } : await useFetch<BatchPage>(`/api/kit/fuels/${String(route.params.id)}`)
-if (error.value) throw createError({ statusCode: error.value.statusCode ?? 500, message: error.value.data?.message ?? 'It could not be read.', fatal: true })
+const { isNew, page, refresh } = await useRecordPage<BatchPage>('/api/kit/fuels')
 const name = computed(() => (page.value ? `${String(page.value.record.fields.fuel)}, ${String(page.value.record.fields.batch)}` : 'A new batch'))
 useHead({ title: () => `${name.value} · Vulcanum` })
 const form = useRecordForm<BatchPage>({ url: id => `/api/kit/fuels/${id}`, start: () => page.value?.record ?? newRecord(blankFields(BATCH_FIELDS)), saved: async (saved) => {

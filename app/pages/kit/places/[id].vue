@@ -4,10 +4,7 @@ import type { PlacePage } from '#shared/kitRecords'
 import { PLACE_FIELDS, PLACE_HEAT } from '#shared/place'
 
 /** A place: how high, under which pressure, in which time. */
-const route = useRoute()
-const isNew = route.params.id === 'new'
-const { data: page, error, refresh } = isNew ? { data: ref<PlacePage | null>(null), error: ref(null), refresh: async () => undefined } : await useFetch<PlacePage>(`/api/kit/places/${String(route.params.id)}`)
-if (error.value) throw createError({ statusCode: error.value.statusCode ?? 500, message: error.value.data?.message ?? 'It could not be read.', fatal: true })
+const { isNew, page, refresh } = await useRecordPage<PlacePage>('/api/kit/places')
 const name = computed(() => page.value?.line.name ?? 'A new place')
 useHead({ title: () => `${name.value} · Vulcanum` })
 const form = useRecordForm<PlacePage>({ url: id => `/api/kit/places/${id}`, start: () => page.value?.record ?? newRecord(blankFields(PLACE_FIELDS)), saved: async (saved) => {

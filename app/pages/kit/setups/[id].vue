@@ -1,22 +1,17 @@
 <script setup lang="ts">
 import { blankFields } from '#shared/fields'
-import type { SetupPage, SetupPartLine, ThingLine } from '#shared/kitRecords'
-import type { TypedRecord } from '#shared/record'
+import type { SetupPage, SetupPartLine, ThingLine, TypedSetup } from '#shared/kitRecords'
 import { KIND_NAMES, PART_ROLES, SETUP_FIELDS, type PartProperties, type PartRole } from '#shared/thing'
 import { setupWarnings } from '#core/kit/setupWarnings'
 import { partsForWarnings } from '#shared/setupParts'
 
 /** A set-up: from the side to scale, its parts, what is dangerous about it, and how it came to be. */
-const route = useRoute()
-const isNew = route.params.id === 'new'
-const { data: page, error, refresh } = isNew ? { data: ref<SetupPage | null>(null), error: ref(null), refresh: async () => undefined } : await useFetch<SetupPage>(`/api/kit/setups/${String(route.params.id)}`)
-if (error.value) throw createError({ statusCode: error.value.statusCode ?? 500, message: error.value.data?.message ?? 'It could not be read.', fatal: true })
+const { isNew, page, refresh } = await useRecordPage<SetupPage>('/api/kit/setups')
 const { data: things } = await useFetch<ThingLine[]>('/api/kit/things')
 const { data: kit } = await useKit()
 const { units } = usePreferences()
 const people = computed(() => (kit.value?.people ?? []).map(person => ({ value: person.id, label: person.name })))
-type TypedSetup = TypedRecord & { parts: Partial<Record<PartRole, string>> }
-const start = computed(() => (page.value?.record as TypedSetup | undefined) ?? { ...newRecord(blankFields(SETUP_FIELDS)), parts: {} })
+const start = computed((): TypedSetup => page.value?.record ?? { ...newRecord(blankFields(SETUP_FIELDS)), parts: {}, overrides: {} })
 const name = computed(() => String(page.value?.record.fields.name ?? 'A new set-up'))
 useHead({ title: () => `${name.value} · Vulcanum` })
 const latest = computed(() => page.value?.versions[0] ?? null)

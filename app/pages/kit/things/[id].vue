@@ -5,9 +5,7 @@ import { heatFields, isThingKind, KIND_NAMES, thingFields, type InstrumentProper
 
 /** A thing of the kit: what it is, its versions, what it cost, what used it. */
 const route = useRoute()
-const isNew = route.params.id === 'new'
-const { data: page, error, refresh } = isNew ? { data: ref<ThingPage | null>(null), error: ref(null), refresh: async () => undefined } : await useFetch<ThingPage>(`/api/kit/things/${String(route.params.id)}`)
-if (error.value) throw createError({ statusCode: error.value.statusCode ?? 500, message: error.value.data?.message ?? 'It could not be read.', fatal: true })
+const { isNew, page, refresh } = await useRecordPage<ThingPage>('/api/kit/things')
 const { data: things } = await useFetch<ThingLine[]>('/api/kit/things')
 const { data: kit } = await useKit()
 const people = computed(() => (kit.value?.people ?? []).map(person => ({ value: person.id, label: person.name })))

@@ -4,8 +4,8 @@ import { METHOD_FIELDS, METHOD_LIMITS, METHOD_NEEDS_FLAT, METHOD_SCHOOLS, METHOD
 
 /** The editor of a method, in plain words: a copy of what ships, or one's own. */
 const route = useRoute()
-const { data: page, error } = await useFetch<MethodPage>(`/api/methods/${String(route.params.id)}`)
-if (error.value || !page.value) throw createError({ statusCode: error.value?.statusCode ?? 500, message: error.value?.data?.message ?? 'The method could not be read.', fatal: true })
+const { page } = await useRecordPage<MethodPage>('/api/methods')
+if (page.value === null) throw createError({ statusCode: 404, message: 'A new method begins as a copy of another: open one of the list and copy it.', fatal: true })
 const isCopy = page.value.line.shipped || 'copy' in route.query
 useHead({ title: () => `${isCopy ? 'A copy of ' : ''}${page.value?.line.name} · Vulcanum` })
 const start = (): TypedMethod => (isCopy ? { ...newRecord({ ...page.value!.record.fields, name: `${page.value!.line.name}, our way`, retired: false }), copiedFromId: page.value!.record.id } : page.value!.record)

@@ -3,9 +3,8 @@ import { cautionsOfTest } from '#shared/cautions'
 import { fieldsOfMethod, METHOD_FIELDS, TEST_WORDS, type MethodPage } from '#shared/method'
 
 /** A method as its page: why, what it measures, what it cannot say, what it holds, and what the other schools would do. */
-const route = useRoute()
-const { data: page, error } = await useFetch<MethodPage>(`/api/methods/${String(route.params.id)}`)
-if (error.value) throw createError({ statusCode: error.value.statusCode ?? 500, message: error.value.data?.message ?? 'The method could not be read.', fatal: true })
+const { page } = await useRecordPage<MethodPage>('/api/methods')
+if (page.value === null) throw createError({ statusCode: 404, message: 'A new method begins as a copy of another: open one of the list and copy it.', fatal: true })
 const { units } = usePreferences()
 useHead({ title: () => `${page.value?.line.name ?? 'Method'} · Vulcanum` })
 const body = computed(() => page.value!.line.body)
