@@ -34,7 +34,10 @@ export function useRecordForm<T>(options: { url: (id: string) => string, start: 
     saving.value = false
     problems.value = sent.ok ? [] : sent.problems
     theirs.value = sent.ok ? null : sent.theirs ?? null
-    if (sent.ok) await options.saved(sent.value)
+    if (!sent.ok) return
+    // Whatever shows this record, or lists it, reads it anew: the page gone to may share its data with this one.
+    await refreshNuxtData()
+    await options.saved(sent.value)
   }
 
   async function remove(gone: () => unknown) {

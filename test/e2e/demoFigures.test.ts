@@ -6,7 +6,7 @@ import type { RunLine, RunPage } from '../../shared/runRecord'
 import { expect, open, test } from './page'
 
 test('every run of the demonstration: its line on the screen, its page’s answer and its row in SQL say the same', async ({ page, request }) => {
-  test.setTimeout(180_000)
+  test.setTimeout(420_000)
   const client = new pg.Client({ connectionString: process.env.DATABASE_URL })
   await client.connect()
   const rows = new Map((await client.query<{ run_id: string, line: RunLine }>('select run_id, line from run_row')).rows.map(row => [row.run_id, row.line]))

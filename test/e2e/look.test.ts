@@ -20,7 +20,7 @@ const inLight = (context: BrowserContext, baseURL: string, light: string) => con
 
 for (const light of ['day', 'glare']) {
   test(`no serious violation on any page in ${light}`, async ({ page, context, baseURL }) => {
-    test.setTimeout(180_000)
+    test.setTimeout(420_000)
     await inLight(context, baseURL!, light)
     for (const path of await pagesOf(page)) {
       await open(page, path)
@@ -55,7 +55,7 @@ async function brightest(reader: Page, png: Buffer): Promise<{ luminance: number
 }
 
 test('in Dark bench no pixel exceeds luminance 0.30 or blue 0x40', async ({ page, context, baseURL, browser }) => {
-  test.setTimeout(180_000)
+  test.setTimeout(420_000)
   const reader = await (await browser.newContext()).newPage()
   await inLight(context, baseURL!, 'dark')
   for (const path of await pagesOf(page)) {
@@ -69,7 +69,7 @@ test('in Dark bench no pixel exceeds luminance 0.30 or blue 0x40', async ({ page
 })
 
 test('at 390 px nothing is wider than the phone', async ({ page }) => {
-  test.setTimeout(120_000)
+  test.setTimeout(300_000)
   await page.setViewportSize({ width: 390, height: 844 })
   for (const path of await pagesOf(page)) {
     await open(page, path)
