@@ -17,6 +17,7 @@ export function latestDay(runs: readonly RunLine[], nowMs: number): TestDay | nu
 /** What a run wants settled, in a sentence; null where nothing. */
 export function settleSentence({ worstFlag, status, ribbon, ended }: RunLine): string | null {
   if (worstFlag?.severity === 'error') return worstFlag.text === 'impossible' ? 'its figure is impossible. Which reading slipped?' : 'its readings contradict each other.'
+  if (worstFlag?.text.endsWith('Which?')) return worstFlag.text
   if (!ribbon.weighed) return 'its fuel was not weighed.'
   if (status === 'partly' && worstFlag) return worstFlag.text
   if (ended === 'stopped') return 'stopped from outside. Not a failure to boil; burn it again?'

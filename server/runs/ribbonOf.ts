@@ -4,8 +4,10 @@ import type { StoredRun } from '../../core/formats/toRunDocument'
 import type { Ribbon } from '../../shared/runRecord'
 
 const MOST_POINTS = 40
+/** Tests that weigh no fuel: none is missed. */
+const WITHOUT_FUEL: readonly string[] = ['coolDown', 'warmUp']
 
-export function ribbonOf(stored: StoredRun, { boilingPointC }: RunAnswer): Ribbon {
+export function ribbonOf(stored: StoredRun, { boilingPointC, missing }: RunAnswer): Ribbon {
   const marks = stored.events.map(({ kind, s }) => ({ kind, s }))
   const startC = stored.measured.waterStart?.value ?? null
   const at = (...kinds: string[]) => marks.find(mark => kinds.includes(mark.kind))?.s ?? null
@@ -14,7 +16,7 @@ export function ribbonOf(stored: StoredRun, { boilingPointC }: RunAnswer): Ribbo
   const endS = Math.max(...marks.map(mark => mark.s), stored.trace.at(-1)?.[0] ?? 0, 1)
   const lastC = boilS !== null ? boilingPointC : stored.measured.waterLast?.value ?? null
   const straight: [number, number][] = startC === null || lastC === null ? [] : [[potOnS, startC], [boilS ?? endS, lastC]]
-  return { marks, water: stored.trace.length > 1 ? thinned(stored.trace) : straight, boilingC: boilingPointC, endS, weighed: stored.measured.fuelUsed !== undefined || stored.measured.fuelAfter !== undefined }
+  return { marks, water: stored.trace.length > 1 ? thinned(stored.trace) : straight, boilingC: boilingPointC, endS, weighed: WITHOUT_FUEL.includes(stored.kind) || !missing.includes('fuel.usedG') }
 }
 
 function thinned(samples: [number, number][]): [number, number][] {
