@@ -11,9 +11,10 @@ import type { Connection } from '../database/connection'
 import { methodVersion, run, setup, setupVersion } from '../database/schema'
 import { findRuns } from '../database/repositories/runs'
 
-const OTHERWISE: { key: SchoolKey, value: string, change: Partial<ReduceOptions> }[] = [
+/** Read each way; a fixed target is the one the run was called by, where it was. */
+const otherwise = (targetC: number): { key: SchoolKey, value: string, change: Partial<ReduceOptions> }[] => [
   ...CLOCKS.map(clock => ({ key: 'clock' as const, value: clock, change: { clock } })), ...BOILS.map(boil => ({ key: 'boil' as const, value: boil as string, change: { boil } })),
-  { key: 'boil', value: TARGET, change: { boil: { targetC: USUAL_TARGET_C } } }, ...LITRES.map(litre => ({ key: 'litre' as const, value: litre, change: { litre } })),
+  { key: 'boil', value: TARGET, change: { boil: { targetC } } }, ...LITRES.map(litre => ({ key: 'litre' as const, value: litre, change: { litre } })),
   ...(['ratio', 'energy', 'loss'] as const).map(model => ({ key: 'correction' as const, value: model, change: { model } })),
 ]
 
@@ -23,7 +24,8 @@ export async function schoolFigures(db: Connection, methodId: string, body: Meth
   const [found] = newest === undefined ? [] : await findRuns(db, [newest.id])
   if (found === undefined) return null
   const document = toRunDocument(found.stored)
-  const schools = OTHERWISE.map(({ key, value, change }): SchoolFigure => {
+  const targetC = typeof found.method?.boil === 'object' ? found.method.boil.targetC : USUAL_TARGET_C
+  const schools = otherwise(targetC).map(({ key, value, change }): SchoolFigure => {
     const [answer] = reduce({ ...listedOptions(body), ...change, runs: [document] }).runs
     const figures = answer === undefined || 'error' in answer ? null : answer
     return { key, value, timeToBoilS: figures?.timeToBoilS ?? null, gPerL: figures?.gPerL ?? null, normalisedGPerL: figures?.normalisedGPerL ?? null }
