@@ -1,6 +1,6 @@
 /** What the other schools would have made of the newest run of a method: the same marks, read otherwise. */
 import { and, desc, eq, inArray } from 'drizzle-orm'
-import { BOILS, CLOCKS, LITRES, type ReduceOptions } from '../../core/formats/document'
+import { BOILS, CLOCKS, LITRES, type ReduceOptions, type RunDocument } from '../../core/formats/document'
 import { toRunDocument } from '../../core/formats/toRunDocument'
 import type { MethodBody } from '../../core/method/method'
 import { TARGET, USUAL_TARGET_C, type SchoolKey } from '../../core/method/schools'
@@ -9,7 +9,7 @@ import type { MethodPage, SchoolFigure } from '../../shared/method'
 import { listedOptions } from '../../shared/runOptions'
 import type { Connection } from '../database/connection'
 import { methodVersion, run, setup, setupVersion } from '../database/schema'
-import { findRuns } from '../database/repositories/runs'
+import { findRuns, type FoundRun } from '../database/repositories/runs'
 
 /** Read each way; a fixed target is the one the run was called by, where it was. */
 const otherwise = (targetC: number): { key: SchoolKey, value: string, change: Partial<ReduceOptions> }[] => [
@@ -18,17 +18,28 @@ const otherwise = (targetC: number): { key: SchoolKey, value: string, change: Pa
   ...(['ratio', 'energy', 'loss'] as const).map(model => ({ key: 'correction' as const, value: model, change: { model } })),
 ]
 
+/** How far back to look for a run that has a figure: a stopped or given-up one has none to compare. */
+const LOOK_BACK = 8
+
 export async function schoolFigures(db: Connection, methodId: string, body: MethodBody): Promise<MethodPage['figures']> {
-  const [newest] = await db.select({ id: run.id, startedAt: run.startedAt, zone: run.zone, setup: setup.name }).from(run).innerJoin(setupVersion, eq(setupVersion.id, run.setupVersionId)).innerJoin(setup, eq(setup.id, setupVersion.setupId))
-    .where(and(eq(run.state, 'finished'), eq(run.breakIn, false), inArray(run.methodVersionId, db.select({ id: methodVersion.id }).from(methodVersion).where(eq(methodVersion.methodId, methodId))))).orderBy(desc(run.startedAt)).limit(1)
-  const [found] = newest === undefined ? [] : await findRuns(db, [newest.id])
-  if (found === undefined) return null
-  const document = toRunDocument(found.stored)
-  const targetC = typeof found.method?.boil === 'object' ? found.method.boil.targetC : USUAL_TARGET_C
-  const schools = otherwise(targetC).map(({ key, value, change }): SchoolFigure => {
+  const newest = await db.select({ id: run.id, startedAt: run.startedAt, zone: run.zone, setup: setup.name }).from(run).innerJoin(setupVersion, eq(setupVersion.id, run.setupVersionId)).innerJoin(setup, eq(setup.id, setupVersion.setupId))
+    .where(and(eq(run.state, 'finished'), eq(run.breakIn, false), inArray(run.methodVersionId, db.select({ id: methodVersion.id }).from(methodVersion).where(eq(methodVersion.methodId, methodId))))).orderBy(desc(run.startedAt), desc(run.id)).limit(LOOK_BACK)
+  const found = newest.length === 0 ? [] : await findRuns(db, newest.map(one => one.id))
+  const lines = newest.flatMap(line => found.filter(one => one.stored.id === line.id).map(one => ({ line, found: one, document: toRunDocument(one.stored) })))
+  const telling = lines.find(({ document }) => hasFigure(document, listedOptions(body))) ?? lines[0]
+  return telling === undefined ? null : { run: { ...telling.line, startedAt: telling.line.startedAt.toISOString() }, schools: readOtherwise(telling.document, telling.found.method, body) }
+}
+
+const hasFigure = (document: RunDocument, options: ReturnType<typeof listedOptions>): boolean => {
+  const [answer] = reduce({ ...options, runs: [document] }).runs
+  return answer !== undefined && !('error' in answer) && (answer.timeToBoilS !== null || answer.gPerL !== null)
+}
+
+function readOtherwise(document: RunDocument, method: FoundRun['method'], body: MethodBody): SchoolFigure[] {
+  const targetC = typeof method?.boil === 'object' ? method.boil.targetC : USUAL_TARGET_C
+  return otherwise(targetC).map(({ key, value, change }): SchoolFigure => {
     const [answer] = reduce({ ...listedOptions(body), ...change, runs: [document] }).runs
     const figures = answer === undefined || 'error' in answer ? null : answer
     return { key, value, timeToBoilS: figures?.timeToBoilS ?? null, gPerL: figures?.gPerL ?? null, normalisedGPerL: figures?.normalisedGPerL ?? null }
   })
-  return { run: { ...newest!, startedAt: newest!.startedAt.toISOString() }, schools }
 }

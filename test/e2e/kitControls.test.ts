@@ -17,8 +17,10 @@ test('what is retired is no longer offered, and comes back', async ({ page }) =>
     await open(page, `/kit/setups/${id}`)
     await page.getByLabel('No longer in use').setChecked(retired)
     await save(page, 'Set-up')
-    await expect(page.getByText(retired ? 'no longer in use' : /in all\./).first()).toBeVisible()
-    expect((await read<KitChoices>(page, '/api/kit')).setups.some(one => one.id === id)).toBe(!retired)
+    await expect.poll(async () => (await read<KitChoices>(page, '/api/kit')).setups.some(one => one.id === id)).toBe(!retired)
+    await open(page, '/kit/setups')
+    const listed = page.getByRole('listitem').filter({ hasText: 'Dacite with mug' })
+    await expect(listed).toContainText(retired ? 'retired' : 'run')
   }
 })
 

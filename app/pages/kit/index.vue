@@ -36,8 +36,8 @@ function checkWords({ lastCheckDays, overdueDays }: ThingLine): string {
         <NuxtLink :to="`/kit/things/new?kind=${shelf.kind}`">Add a {{ KIND_NAMES[shelf.kind][0].toLowerCase() }}</NuxtLink>
       </div>
       <ul v-if="shelf.things.length" class="shelf">
-        <li v-for="one in shelf.things" :key="one.id" class="w-32 text-center" :class="one.retired ? 'opacity-70' : ''">
-          <div class="board" :style="{ height: `${shelf.heightPx}px` }"><KitSilhouette :kind="one.kind" :properties="one.properties" :name="one.name" :px-per-mm="PX_PER_MM" /></div>
+        <li v-for="one in shelf.things" :key="one.id" class="w-32 text-center">
+          <div class="board" :class="one.retired ? 'opacity-60' : ''" :style="{ height: `${shelf.heightPx}px` }"><KitSilhouette :kind="one.kind" :properties="one.properties" :name="one.name" :px-per-mm="PX_PER_MM" /></div>
           <p class="mt-1 mb-1 leading-tight">
             <NuxtLink :to="`/kit/things/${one.id}`" dir="auto">{{ one.name }}</NuxtLink>
             <span class="block text-ink-2"><span v-if="one.kind !== 'instrument'" class="figures">{{ mass(one) === null ? 'not weighed' : shown(mass(one)!, 'mass', units) }}</span><span v-else :class="one.overdueDays === null ? '' : 'bg-caution px-1 text-on-caution'">{{ checkWords(one) }}</span></span>

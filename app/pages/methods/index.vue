@@ -25,7 +25,7 @@ const groups = computed(() => [
         {{ group.title }}
       </h2>
       <dl class="enamel divide-y divide-edge">
-        <div v-for="one in group.methods" :key="one.id" class="grid gap-x-4 px-4 py-2 md:grid-cols-[14rem_minmax(0,1fr)_6rem]" :class="one.retired ? 'opacity-70' : ''">
+        <div v-for="one in group.methods" :key="one.id" class="grid gap-x-4 px-4 py-2 md:grid-cols-[14rem_minmax(0,1fr)_6rem]">
           <dt>
             <NuxtLink :to="`/methods/${one.id}`" class="font-bold" dir="auto">{{ one.name }}</NuxtLink>
             <span v-if="!one.shipped" class="block text-ink-2">{{ TEST_WORDS[one.test] }}<template v-if="one.copiedFrom">, from {{ one.copiedFrom }}</template>, version {{ one.n }}{{ one.retired ? ', retired' : '' }}</span>

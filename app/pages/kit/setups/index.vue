@@ -19,8 +19,8 @@ const heightPx = computed(() => Math.max(60, ...(setups.value ?? []).map(one => 
       <NuxtLink to="/kit/setups/new" class="act">Put a set-up together</NuxtLink>
     </p>
     <ul class="shelf">
-      <li v-for="one in setups" :key="one.id" class="w-44 text-center" :class="one.retired ? 'opacity-70' : ''">
-        <div class="board" :style="{ height: `${heightPx}px` }"><SetupSideView :parts="one.version.parts" :gap-m="one.version.gapM" :px-per-mm="PX_PER_MM" :name="one.name" /></div>
+      <li v-for="one in setups" :key="one.id" class="w-44 text-center">
+        <div class="board" :class="one.retired ? 'opacity-60' : ''" :style="{ height: `${heightPx}px` }"><SetupSideView :parts="one.version.parts" :gap-m="one.version.gapM" :px-per-mm="PX_PER_MM" :name="one.name" /></div>
         <p class="mt-1 mb-1 leading-tight">
           <NuxtLink :to="`/kit/setups/${one.id}`" dir="auto">{{ one.name }}</NuxtLink>
           <span class="block text-ink-2"><span class="figures">{{ shown(one.version.massKg.total, 'mass', units) }}</span>{{ one.version.massKg.unweighed.length ? ' and what is not weighed' : '' }}</span>
