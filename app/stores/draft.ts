@@ -1,13 +1,13 @@
 import { useLocalStorage } from '@vueuse/core'
 import { v7 as uuidv7 } from 'uuid'
-import type { BenchState } from '#core/run/benchStep'
+import { readBench, type BenchState } from '#core/run/benchStep'
 import type { Draft, DraftBody } from '#shared/draft'
 import { emptyTypedRun, type TypedRun } from '#shared/typedRun'
 
 /** The run being typed: kept in this browser on every keystroke, so that neither a reload nor a lost server loses it. */
 export const useDraft = defineStore('draft', () => {
   const typed = useLocalStorage<TypedRun>('vulcanum.draft', fresh(), { mergeDefaults: (stored, defaults) => ({ ...defaults, ...stored, measured: { ...defaults.measured, ...stored.measured }, times: { ...defaults.times, ...stored.times } }) })
-  const lane = useLocalStorage<BenchState | null>('vulcanum.lane', null, { serializer: { read: text => JSON.parse(text) as BenchState | null, write: value => JSON.stringify(value) } })
+  const lane = useLocalStorage<BenchState | null>('vulcanum.lane', null, { serializer: { read: text => readBench(JSON.parse(text) as BenchState | null), write: value => JSON.stringify(value) } })
   /** The server's revision that this browser last saw. */
   const revision = useLocalStorage('vulcanum.draft.revision', 0)
   const body = computed<DraftBody>(() => ({ typed: typed.value, lane: lane.value }))
@@ -23,7 +23,7 @@ export const useDraft = defineStore('draft', () => {
   /** Goes on with one that the server keeps. */
   function take(draft: Draft) {
     typed.value = { ...fresh(), ...draft.body.typed }
-    lane.value = draft.body.lane
+    lane.value = readBench(draft.body.lane)
     revision.value = draft.revision
   }
 

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { useIntervalFn } from '@vueuse/core'
 import { v7 as uuidv7 } from 'uuid'
-import { benchStep, emptyBench, nextEvent, type BenchAction, type BenchState } from '#core/run/benchStep'
+import { benchStep, emptyBench, lastPressed, nextEvent, zeroOf, type BenchAction, type BenchState } from '#core/run/benchStep'
 import { formatClock } from '#core/quantity/format'
 import { EVENT_NAMES, type EventKind } from '#core/run/events'
 import { cautionsFor } from '#shared/cautions'
@@ -19,12 +19,12 @@ useIntervalFn(() => { nowMs.value = Date.now() }, 100)
 
 const state = computed(() => (lane.value === null || lane.value.marks.length === 0 ? emptyBench(props.order) : lane.value))
 const next = computed(() => nextEvent(state.value))
-const last = computed(() => state.value.marks.at(-1) ?? null)
-const running = computed(() => state.value.zeroMs !== null && next.value !== null)
+const last = computed(() => lastPressed(state.value))
+const zeroMs = computed(() => zeroOf(state.value))
+const running = computed(() => zeroMs.value !== null && next.value !== null)
 const clock = computed(() => {
-  const { zeroMs, marks } = state.value
-  if (zeroMs === null) return '0:00'
-  return formatClock((next.value === null ? marks.at(-1)!.atMs : Math.max(0, nowMs.value - zeroMs)) / 1000)
+  if (zeroMs.value === null) return '0:00'
+  return formatClock((next.value === null ? state.value.marks.at(-1)!.atMs : Math.max(zeroMs.value, nowMs.value)) / 1000 - zeroMs.value / 1000)
 })
 /** A warm-up that is not timed may be skipped. */
 const skippable = computed(() => next.value === 'bloomed')
@@ -38,12 +38,12 @@ function act(action: BenchAction) {
   lane.value = stepped.value
   const times = Object.fromEntries([...new Set([...stepped.value.order, ...OTHERS])].map(kind => [kind, timeOf(stepped.value, kind)])) as Partial<Record<TypedEventKind, string>>
   emit('times', times)
-  if (action.type === 'mark') said.value = `${EVENT_NAMES[action.kind]} at ${formatClock((stepped.value.marks.at(-1)?.atMs ?? 0) / 1000)}`
+  if (action.type === 'mark') said.value = `${EVENT_NAMES[action.kind]} at ${timeOf(stepped.value, action.kind)}`
   if (action.type === 'undo') said.value = 'Undone'
 }
-function timeOf({ marks }: BenchState, kind: EventKind): string {
-  const mark = marks.find(one => one.kind === kind)
-  return mark ? formatClock(mark.atMs / 1000, 1) : ''
+function timeOf(lane: BenchState, kind: EventKind): string {
+  const mark = lane.marks.find(one => one.kind === kind)
+  return mark ? formatClock((mark.atMs - zeroOf(lane)!) / 1000, 1) : ''
 }
 const mark = (kind: EventKind) => act({ type: 'mark', id: uuidv7(), kind, nowMs: Date.now() })
 </script>
@@ -57,9 +57,9 @@ const mark = (kind: EventKind) => act({ type: 'mark', id: uuidv7(), kind, nowMs:
       <button v-if="next" type="button" class="act min-h-16 px-8 text-xl" data-next @click="mark(next)">{{ NEXT_WORDS[next] ?? EVENT_NAMES[next] }}</button>
       <button v-if="skippable" type="button" class="act-quiet min-h-16" @click="mark('potOn')">Pot on</button>
       <button v-for="kind in running ? OTHERS.filter(one => one !== next) : []" :key="kind" type="button" class="act-quiet min-h-16" @click="mark(kind)">{{ EVENT_NAMES[kind] }}</button>
-      <button v-if="last" type="button" class="act-quiet min-h-16" @click="act({ type: 'undo' })">Undo {{ EVENT_NAMES[last.kind].toLowerCase() }}</button>
-      <button v-if="last" type="button" class="act-quiet min-h-16" aria-label="Last mark a second earlier" @click="act({ type: 'nudge', byMs: -1000 })">− 1 s</button>
-      <button v-if="last" type="button" class="act-quiet min-h-16" aria-label="Last mark a second later" @click="act({ type: 'nudge', byMs: 1000 })">+ 1 s</button>
+      <button v-if="last" type="button" class="act-quiet min-h-16" @click="act({ type: 'undo', ofId: last.id })">Undo {{ EVENT_NAMES[last.kind].toLowerCase() }}</button>
+      <button v-if="last" type="button" class="act-quiet min-h-16" aria-label="Last mark a second earlier" @click="act({ type: 'move', ofId: last.id, toMs: last.atMs - 1000 })">− 1 s</button>
+      <button v-if="last" type="button" class="act-quiet min-h-16" aria-label="Last mark a second later" @click="act({ type: 'move', ofId: last.id, toMs: last.atMs + 1000 })">+ 1 s</button>
     </div>
     <p class="mt-2" aria-live="polite">
       {{ said }}

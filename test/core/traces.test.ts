@@ -1,55 +1,7 @@
-import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { guessTraceMapping, parseTraceRows } from '../../core/formats/parseTrace'
-import { benchStep, emptyBench, nextEvent, type BenchAction, type BenchState } from '../../core/run/benchStep'
 import { foretellPrecision } from '../../core/uncertainty/foretell'
 import { readTraceText } from '../../shared/readTraceText'
-
-const ORDER = ['lit', 'potOn', 'rollingBoil', 'shutOff'] as const
-const step = (state: BenchState, action: BenchAction): BenchState => {
-  const next = benchStep(state, action)
-  return next.ok ? next.value : state
-}
-
-describe('bench', () => {
-  it('walks the method, takes a glove’s double press once, undoes and nudges', () => {
-    let lane = emptyBench(ORDER)
-    const press = (nowMs: number) => { lane = step(lane, { type: 'mark', id: String(nowMs), kind: nextEvent(lane)!, nowMs }) }
-    press(1_000_000)
-    press(1_000_700)
-    expect([lane.marks.map(mark => mark.kind), lane.doubles.length, nextEvent(lane)]).toEqual([['lit'], 1, 'potOn'])
-    press(1_006_000)
-    press(1_240_000)
-    lane = step(lane, { type: 'nudge', byMs: -1000 })
-    expect(lane.marks.at(-1)).toMatchObject({ kind: 'rollingBoil', atMs: 239_000 })
-    lane = step(lane, { type: 'undo' })
-    expect(nextEvent(lane)).toBe('rollingBoil')
-    expect(benchStep(lane, { type: 'nudge', byMs: -10_000 })).toMatchObject({ ok: false, problem: { code: 'before-previous' } })
-    lane = step(lane, { type: 'mark', id: 'out', kind: 'flameOut', nowMs: 1_300_000 })
-    expect(nextEvent(lane)).toBeNull()
-  })
-
-  it('law: over any presses, undos, nudges and reloads, marks stay in order, no kind stands twice, and a repeated action changes nothing', () => {
-    const action = fc.oneof(
-      fc.record({ type: fc.constant('mark' as const), id: fc.uuid(), kind: fc.constantFrom(...ORDER), wait: fc.integer({ min: 0, max: 90_000 }) }),
-      fc.record({ type: fc.constant('undo' as const) }), fc.record({ type: fc.constant('nudge' as const), byMs: fc.integer({ min: -5000, max: 5000 }) }),
-    )
-    fc.assert(fc.property(fc.array(action, { maxLength: 40 }), (actions) => {
-      let lane = emptyBench(ORDER)
-      let nowMs = 1_700_000_000_000
-      for (const one of actions) {
-        if (one.type === 'mark') nowMs += one.wait + 6000
-        const done: BenchAction = one.type === 'mark' ? { type: 'mark', id: one.id, kind: one.kind, nowMs } : one
-        lane = step(lane, done)
-        // A reload: the state goes through JSON; a mark sent twice is one.
-        lane = JSON.parse(JSON.stringify(lane)) as BenchState
-        if (done.type === 'mark') expect(step(lane, done).marks).toEqual(lane.marks)
-        expect(lane.marks.every((mark, i) => i === 0 || mark.atMs > lane.marks[i - 1]!.atMs)).toBe(true)
-        expect(new Set(lane.marks.map(mark => mark.kind)).size).toBe(lane.marks.length)
-      }
-    }))
-  })
-})
 
 /** Reads a table as the page does: guessed columns, then parsed. */
 function read(text: string) {
