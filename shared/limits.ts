@@ -16,6 +16,8 @@ export const LIMITS = {
 
 export const MAX_TEXT = { name: 120, description: 2000, notes: 20_000, reason: 500, typed: 60 } as const
 export const MAX_EVENTS = 5000
+/** Acts of the bench sent at once. */
+export const MAX_ACTS = 200
 export const MAX_TRACE_SAMPLES = 2_000_000
 /** Bytes of a request's body. */
 export const MAX_BODY_BYTES = 2_000_000

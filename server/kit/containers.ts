@@ -1,5 +1,5 @@
 /** Containers: canisters and bottles as physical things, each with its ledger. */
-import { and, asc, eq, inArray, ne } from 'drizzle-orm'
+import { and, asc, eq, inArray } from 'drizzle-orm'
 import { boilsLeft, containerLedger, type Ledger, type LedgerEntry, type LedgerKind, type LedgerTake } from '../../core/kit/containerLedger'
 import { CONTAINER_FIELDS, ENTRY_FIELDS } from '../../shared/fuelBatch'
 import { readCheckTime } from '../../shared/instrumentCheck'
@@ -24,7 +24,7 @@ async function accounts(db: Connection, rows: readonly Row[]): Promise<Map<strin
   if (ids.length === 0) return new Map()
   const entries = (await db.select({ entry: containerEntry, person: person.name }).from(containerEntry).leftJoin(person, eq(person.id, containerEntry.personId)).where(inArray(containerEntry.containerId, ids)).orderBy(asc(containerEntry.at)))
     .map(({ entry, person: who }) => ({ ...entry, person: who }))
-  const runs = await db.select({ id: run.id, containerId: run.containerId, startedAt: run.startedAt, line: runRow.line }).from(run).leftJoin(runRow, eq(runRow.runId, run.id)).where(and(inArray(run.containerId, ids), ne(run.state, 'draft')))
+  const runs = await db.select({ id: run.id, containerId: run.containerId, startedAt: run.startedAt, line: runRow.line }).from(run).leftJoin(runRow, eq(runRow.runId, run.id)).where(and(inArray(run.containerId, ids), inArray(run.state, ['finished', 'void'])))
   const measured = await currentMeasurements(db, [...runs.map(one => one.id), ...NONE])
   const used = (runId: string) => {
     const of = (quantity: string) => measured.find(one => one.runId === runId && one.quantity === quantity)?.value ?? null

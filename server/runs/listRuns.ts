@@ -1,5 +1,5 @@
 /** The list of runs, newest first, each with its figures and what its ribbon draws. */
-import { desc, eq, isNull, sql, type SQL } from 'drizzle-orm'
+import { and, desc, eq, inArray, isNull, sql, type SQL } from 'drizzle-orm'
 import { reduce } from '../../core/reduce'
 import { formatClock, formatNumber } from '../../core/quantity/format'
 import { listedOptions } from '../../shared/runOptions'
@@ -43,7 +43,7 @@ export async function refreshSeries(db: Connection, runId: string): Promise<stri
 
 /** Every run that a condition picks, with the series of each. */
 export async function refreshRuns(db: Connection, where: SQL): Promise<void> {
-  const left = new Set((await db.select({ id: run.id }).from(run).where(where)).map(row => row.id))
+  const left = new Set((await db.select({ id: run.id }).from(run).where(and(where, inArray(run.state, ['finished', 'void'])))).map(row => row.id))
   for (const id of left) for (const fresh of await refreshSeries(db, id)) left.delete(fresh)
 }
 
@@ -67,7 +67,7 @@ function seriesRows(series: readonly FoundRun[]): (typeof runRow.$inferInsert)[]
 
 /** Gives a row to every run that has none: those logged before rows were kept. */
 export async function backfillRows(db: Connection): Promise<number> {
-  const bare = new Set((await db.select({ id: run.id }).from(run).leftJoin(runRow, eq(runRow.runId, run.id)).where(isNull(runRow.runId))).map(one => one.id))
+  const bare = new Set((await db.select({ id: run.id }).from(run).leftJoin(runRow, eq(runRow.runId, run.id)).where(and(isNull(runRow.runId), inArray(run.state, ['finished', 'void'])))).map(one => one.id))
   const count = bare.size
   for (const id of bare) for (const fresh of await refreshSeries(db, id)) bare.delete(fresh)
   return count

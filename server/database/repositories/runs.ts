@@ -1,5 +1,5 @@
 /** Runs: written once by their typed form, read whole or as a list. */
-import { and, asc, desc, eq, inArray, ne, notExists } from 'drizzle-orm'
+import { and, asc, desc, eq, inArray, notExists } from 'drizzle-orm'
 import { alias } from 'drizzle-orm/pg-core'
 import { v7 as uuidv7 } from 'uuid'
 import type { StoredRun } from '../../../core/formats/toRunDocument'
@@ -73,12 +73,7 @@ export async function insertTypedRun(db: Connection, { typed, read, resolved, bo
     }).onConflictDoNothing().returning({ id: run.id })
     if (inserted.length === 0) return false
     const { id: runId, personId } = typed
-    const measurements = read.measurements.map(({ quantity, value, typed: text, unit }) => {
-      const instrument = instrumentFor(resolved.instruments, quantity, unit)
-      const correction = instrument === null ? null : instrument.correctionAt(value, Date.parse(typed.startedAt))
-      return { id: uuidv7(), runId, personId, quantity, value: value + (correction ?? 0), typed: text, typedUnit: unit, instrumentVersionId: instrument?.versionId ?? null, correction }
-    })
-    if (measurements.length > 0) await tx.insert(measurement).values(measurements)
+    await insertMeasurements(tx, { runId, personId, atMs: Date.parse(typed.startedAt), instruments: resolved.instruments }, read.measurements)
     const target = typeof resolved.method?.boil === 'object' ? resolved.method.boil.targetC : undefined
     const ordered = [...read.events].sort((a, b) => a.atMs - b.atMs)
     const events = ordered.map(({ kind, atMs, typed: text, massG, waterC }, i) => ({
@@ -86,13 +81,43 @@ export async function insertTypedRun(db: Connection, { typed, read, resolved, bo
     }))
     if (events.length > 0) await tx.insert(event).values(events)
     await insertWaterTrace(tx, runId, typed.trace)
-    const decisions = [
-      ...(typed.takeBurnShare ? [{ question: 'fuelToBoil', answer: 'shareOfBurnTime', reason: null }] : []),
-      ...Object.entries(typed.overrides).filter(([, reason]) => reason.trim()).map(([question, reason]) => ({ question, answer: 'goOn', reason: reason.trim() })),
-    ]
-    if (decisions.length > 0) await tx.insert(decision).values(decisions.map(one => ({ id: uuidv7(), runId, personId, ...one })))
+    await insertDecisions(tx, typed)
     return true
   })
+}
+
+export interface MeasuredBy {
+  runId: string
+  personId: string
+  /** When, for what the instruments' checks add [ms]. */
+  atMs: number
+  instruments: ResolvedRun['instruments']
+  /** Of a single reading: its moment on the run's clock, its id, and what it stands for anew. */
+  readAtMs?: number
+  id?: string
+  supersedes?: { id: string, reason: string } | null
+}
+
+/** Readings, each with what its instrument's checks add. */
+export async function insertMeasurements(tx: Connection, { runId, personId, atMs, instruments, readAtMs, id, supersedes }: MeasuredBy, readings: ReadRun['measurements']): Promise<void> {
+  if (readings.length === 0) return
+  await tx.insert(measurement).values(readings.map(({ quantity, value, typed: text, unit }) => {
+    const instrument = instrumentFor(instruments, quantity, unit)
+    const correction = instrument === null ? null : instrument.correctionAt(value, atMs)
+    return {
+      id: id ?? uuidv7(), runId, personId, quantity, value: value + (correction ?? 0), typed: text, typedUnit: unit, instrumentVersionId: instrument?.versionId ?? null, correction, atMs: readAtMs ?? null,
+      supersedesId: supersedes?.id ?? null, reason: supersedes?.reason ?? null,
+    }
+  }))
+}
+
+/** Warnings that were overridden, and a share of burn time that was taken, with their reasons. */
+export async function insertDecisions(tx: Connection, { id: runId, personId, takeBurnShare, overrides }: Pick<TypedRun, 'id' | 'personId' | 'takeBurnShare' | 'overrides'>): Promise<void> {
+  const decisions = [
+    ...(takeBurnShare ? [{ question: 'fuelToBoil', answer: 'shareOfBurnTime', reason: null }] : []),
+    ...Object.entries(overrides).filter(([, reason]) => reason.trim()).map(([question, reason]) => ({ question, answer: 'goOn', reason: reason.trim() })),
+  ]
+  if (decisions.length > 0) await tx.insert(decision).values(decisions.map(one => ({ id: uuidv7(), runId, personId, ...one })))
 }
 
 /** What a reading was taken with: a volume is not read on a scale. */
@@ -217,7 +242,7 @@ export async function seriesOf(db: Connection, runId: string): Promise<{ id: str
   const [own] = await db.select({ heatHash: setupVersion.heatHash, origin: run.origin }).from(run).innerJoin(setupVersion, eq(setupVersion.id, run.setupVersionId)).where(eq(run.id, runId))
   if (own === undefined) return []
   return db.select({ id: run.id, revision: run.revision }).from(run).innerJoin(setupVersion, eq(setupVersion.id, run.setupVersionId))
-    .where(and(eq(setupVersion.heatHash, own.heatHash), eq(run.origin, own.origin), ne(run.state, 'void'), eq(run.breakIn, false))).orderBy(asc(run.startedAt), asc(run.id))
+    .where(and(eq(setupVersion.heatHash, own.heatHash), eq(run.origin, own.origin), eq(run.state, 'finished'), eq(run.breakIn, false))).orderBy(asc(run.startedAt), asc(run.id))
 }
 
 /** The current value is the one that nothing supersedes. */

@@ -1,15 +1,24 @@
-import { bigint, boolean, doublePrecision, index, integer, jsonb, pgTable, text, timestamp, unique, uuid, type AnyPgColumn } from 'drizzle-orm/pg-core'
+import { bigint, boolean, doublePrecision, index, integer, jsonb, pgTable, text, timestamp, unique, uniqueIndex, uuid, type AnyPgColumn } from 'drizzle-orm/pg-core'
+import { sql } from 'drizzle-orm'
 import type { Origin, TestKind } from '../../../core/formats/document'
 import type { Setting } from '../../../core/method/method'
+import type { UnitSystem } from '../../../core/quantity/kinds'
+import type { MarkPayload } from '../../../core/run/benchStep'
 import type { EventKind } from '../../../core/run/events'
+import type { LaneName } from '../../../shared/benchAct'
 import type { MeasuredQuantity } from '../../../shared/measuredQuantity'
+import type { ReadingInstrument } from '../../../shared/typedRun'
 import { createdAt, id, si } from './columns'
 import { container } from './containers'
+import { device } from './devices'
 import { fuelBatch } from './fuels'
 import { methodVersion } from './methods'
 import { person } from './people'
 import { placeVersion } from './places'
 import { setupVersion, thingVersion } from './things'
+
+/** With a press that made no event of its own: why, and which event it joined. */
+export type EventPayload = MarkPayload & { press?: 'twin' | 'double' | 'already', ofId?: string }
 
 export type RunState = 'draft' | 'live' | 'finished' | 'void'
 
@@ -33,10 +42,15 @@ export const run = pgTable('run', {
   zone: text('zone').notNull(),
   notes: text('notes').notNull().default(''),
   revision: integer('revision').notNull().default(1),
+  /** The lane it stands on, or stood on, and what its readings are taken with there; null: it was logged. */
+  lane: text('lane').$type<LaneName>(),
+  bench: jsonb('bench').$type<RunBench>(),
   /** Hash of what was sent first: the same again is acknowledged, another is refused. */
   bodyHash: text('body_hash').notNull(),
   createdAt: createdAt(),
-}, table => [index('run_by_start').on(table.startedAt)])
+}, table => [index('run_by_start').on(table.startedAt), uniqueIndex('run_one_a_lane').on(table.lane).where(sql`state in ('draft', 'live')`)])
+
+export interface RunBench { units: UnitSystem, instruments: Partial<Record<ReadingInstrument, string>>, armedAtMs: number }
 
 /** A reading. A correction is a new row that supersedes; the current value is the one not superseded. */
 export const measurement = pgTable('measurement', {
@@ -67,8 +81,11 @@ export const event = pgTable('event', {
   atMs: bigint('at_ms', { mode: 'number' }).notNull(),
   wallAt: timestamp('wall_at', { withTimezone: true }),
   monoMs: doublePrecision('mono_ms'),
+  /** The stretch of the device's monotonic clock, and the device. */
+  clockSession: text('clock_session'),
+  deviceId: uuid('device_id').references(() => device.id),
   source: text('source').notNull(),
-  payload: jsonb('payload').$type<{ massG?: number, waterC?: number, reason?: string, typed?: string }>().notNull(),
+  payload: jsonb('payload').$type<EventPayload>().notNull(),
   supersedesId: uuid('supersedes_id').unique().references((): AnyPgColumn => event.id),
   voided: boolean('voided').notNull().default(false),
   reason: text('reason'),

@@ -1,0 +1,16 @@
+import { benchNow } from '#server/bench/benchClock'
+import { takeActs } from '#server/bench/takeActs'
+import { useDatabase } from '#server/database/connection'
+import { readSentActs } from '#shared/benchAct'
+
+/** 200: every act has its answer. 503: the database failed at one; what is acknowledged is stored, the rest is to be sent again. 409: an id came with another content. */
+export default defineEventHandler(async (event) => {
+  const body = await readJsonBody(event)
+  if (!body.ok) return answerProblems(event, body.status, [{ path: '', text: body.text }])
+  const read = readSentActs(body.value)
+  if (!read.ok) return answerProblems(event, 422, read.problems)
+  const db = useDatabase()
+  const { acks, broke } = await takeActs(db, read.sent)
+  setResponseStatus(event, broke ? 503 : acks.some(ack => ack.as === 'conflict') ? 409 : 200)
+  return { acks, serverMs: broke ? null : await benchNow(db) }
+})

@@ -1,0 +1,32 @@
+/** How a run leaves the bench: finished, or cleared before anything burned. */
+import { count, eq } from 'drizzle-orm'
+import { v7 as uuidv7 } from 'uuid'
+import type { Connection } from '../database/connection'
+import { decision, event, measurement, photo, run, runNote, runVoid } from '../database/schema'
+import { refreshSeries } from '../runs/listRuns'
+import { refused, TAKEN, type Ack, type RunOnBench } from './takeActs'
+
+/** Its figure is worked out with its series; its page is next. */
+export async function finishRun(tx: Connection, found: RunOnBench): Promise<Ack> {
+  if (found.state === 'finished') return TAKEN
+  if (found.state !== 'live') return refused('Nothing was marked on this lane yet. Clear it instead.')
+  await tx.update(run).set({ state: 'finished' }).where(eq(run.id, found.id))
+  await refreshSeries(tx, found.id)
+  return TAKEN
+}
+
+/** A draft may be taken away; where anything was pressed or photographed, it is kept as void. */
+export async function clearLane(tx: Connection, found: RunOnBench): Promise<Ack> {
+  if (found.state === 'finished') return refused('This run is finished. Void it on its page, with a reason.')
+  const [pressed] = await tx.select({ n: count() }).from(event).where(eq(event.runId, found.id))
+  const [pictures] = await tx.select({ n: count() }).from(photo).where(eq(photo.runId, found.id))
+  if (pressed!.n + pictures!.n > 0) {
+    await tx.update(run).set({ state: 'void' }).where(eq(run.id, found.id))
+    await tx.insert(runVoid).values({ id: uuidv7(), runId: found.id, voided: true, reason: 'Cleared from the bench', personId: found.personId })
+    await refreshSeries(tx, found.id)
+    return TAKEN
+  }
+  for (const table of [runNote, decision, measurement]) await tx.delete(table).where(eq(table.runId, found.id))
+  await tx.delete(run).where(eq(run.id, found.id))
+  return TAKEN
+}

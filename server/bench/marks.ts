@@ -1,0 +1,78 @@
+/** Marks of a lane: the state machine says what a press is, the rows keep it. */
+import { desc, eq } from 'drizzle-orm'
+import { benchStep, outcomeOf, type BenchState, type MarkPayload } from '../../core/run/benchStep'
+import { problemText } from '../../core/result'
+import { parseQuantity } from '../../core/quantity/parseQuantity'
+import type { UnitSystem } from '../../core/quantity/kinds'
+import type { EventKind } from '../../core/run/events'
+import type { Connection } from '../database/connection'
+import { findRuns } from '../database/repositories/runs'
+import { event, run } from '../database/schema'
+import { eventRows, headOfMark, orderOf, stateOfRows } from './lanes'
+import { refused, TAKEN, type Ack, type Deed, type RunOnBench } from './takeActs'
+
+const FINISHED = 'This run is finished. Correct it on its page; what was sent is kept in this browser.'
+
+async function standing(tx: Connection, found: RunOnBench): Promise<{ rows: (typeof event.$inferSelect)[], state: BenchState }> {
+  const [whole] = await findRuns(tx, [found.id])
+  const rows = await eventRows(tx, [found.id])
+  return { rows, state: stateOfRows(rows, found.startedAt.getTime(), orderOf(whole!).marks) }
+}
+
+async function nextSeq(tx: Connection, runId: string): Promise<number> {
+  const [last] = await tx.select({ seq: event.seq }).from(event).where(eq(event.runId, runId)).orderBy(desc(event.seq)).limit(1)
+  return (last?.seq ?? 0) + 1
+}
+
+export async function takeMark(tx: Connection, found: RunOnBench, { act, deed, deviceId }: Deed<'mark'>): Promise<Ack> {
+  if (found.state === 'finished' || found.state === 'void') return refused(FINISHED)
+  const payload = readPayload(deed.kind, deed.payload, act.units)
+  if (payload === null) return refused(`${deed.payload.typed ?? ''}: not a quantity that ${deed.kind === 'reading' ? 'a temperature' : 'a mass'} can be read from.`)
+  const { state } = await standing(tx, found)
+  const next = benchStep(state, { type: 'mark', id: act.id, kind: deed.kind, nowMs: act.atMs, device: deviceId, payload })
+  if (!next.ok) return refused(problemText(next.problem))
+  const outcome = outcomeOf(next.value, act.id)!
+  // The first mark is the clock's zero.
+  const zeroMs = found.state === 'draft' ? act.atMs : found.startedAt.getTime()
+  if (found.state === 'draft') await tx.update(run).set({ state: 'live', startedAt: new Date(act.atMs) }).where(eq(run.id, found.id))
+  const aside = outcome.as === 'mark' ? null : outcome.as === 'twin' ? { press: 'twin' as const, ofId: outcome.ofId } : { press: outcome.as as 'double' | 'already' }
+  await tx.insert(event).values({
+    id: act.id, runId: found.id, seq: await nextSeq(tx, found.id), kind: deed.kind, atMs: act.atMs - zeroMs, ...clocks(act), deviceId, source: 'bench', payload: { ...payload, ...aside }, voided: aside !== null,
+    reason: aside === null ? null : ASIDE_WORDS[aside.press], personId: found.personId,
+  })
+  return { as: outcome.as === 'undone' ? 'already' : outcome.as }
+}
+const ASIDE_WORDS = { twin: 'the same mark, pressed on another device', double: 'pressed twice', already: 'that mark stands at another time' } as const
+
+const clocks = ({ wallMs, monoMs, clockSession }: Deed<'mark'>['act']) => ({ wallAt: new Date(wallMs), monoMs, clockSession })
+
+/** What was typed is read here again: the stored value never rests on the page's reading. Null: it cannot be. */
+function readPayload(kind: EventKind, payload: MarkPayload, units: UnitSystem): MarkPayload | null {
+  const { typed, reason, setting } = payload
+  const rest = { ...(reason ? { reason } : {}), ...(setting ? { setting } : {}) }
+  if (typed === undefined || (kind !== 'reading' && kind !== 'fuelAdded')) return { ...rest, ...(kind === 'targetReached' && payload.waterC !== undefined ? { waterC: payload.waterC } : {}) }
+  const read = parseQuantity(typed, kind === 'reading' ? 'waterTemp' : 'weighing', units)
+  if (!read.ok) return null
+  return { ...rest, typed, ...(kind === 'reading' ? { waterC: read.value.value } : { massG: Number((read.value.value * 1000).toPrecision(12)) }) }
+}
+
+export async function undoMark(tx: Connection, found: RunOnBench, { act, deed: { ofId }, deviceId }: Deed<'undo'>): Promise<Ack> {
+  if (found.state === 'finished') return refused(FINISHED)
+  const { rows, state } = await standing(tx, found)
+  if (state.undone.includes(ofId)) return TAKEN
+  const next = benchStep(state, { type: 'undo', ofId })
+  const head = headOfMark(rows, ofId)
+  if (!next.ok || head === null) return refused('That mark is not there to be undone.')
+  await tx.insert(event).values({ id: act.id, runId: found.id, seq: await nextSeq(tx, found.id), kind: head.kind, atMs: head.atMs, ...clocks(act), deviceId, source: 'bench', payload: head.payload, supersedesId: head.id, voided: true, reason: 'undone', personId: found.personId })
+  return TAKEN
+}
+
+export async function moveMark(tx: Connection, found: RunOnBench, { act, deed: { ofId, toMs }, deviceId }: Deed<'move'>): Promise<Ack> {
+  if (found.state === 'finished') return refused(FINISHED)
+  const { rows, state } = await standing(tx, found)
+  const next = benchStep(state, { type: 'move', ofId, toMs })
+  if (!next.ok) return refused(`${next.problem.what}.`)
+  const head = headOfMark(rows, ofId)!
+  await tx.insert(event).values({ id: act.id, runId: found.id, seq: await nextSeq(tx, found.id), kind: head.kind, atMs: toMs - found.startedAt.getTime(), ...clocks(act), deviceId, source: 'bench', payload: head.payload, supersedesId: head.id, reason: 'moved', personId: found.personId })
+  return TAKEN
+}

@@ -1,0 +1,40 @@
+/** The bench as a page has it: what stands on each lane, acknowledged by the server. */
+import type { BurnerKind, TestKind } from '../core/formats/document'
+import type { BenchOrder } from '../core/method/benchOrder'
+import type { MethodBody, Setting, TestName } from '../core/method/method'
+import type { BenchState } from '../core/run/benchStep'
+import type { LaneName } from './benchAct'
+import type { MeasuredQuantity } from './measuredQuantity'
+
+export interface LaneReading { id: string, quantity: MeasuredQuantity, value: number, typed: string, atMs: number | null }
+export interface LaneNote { id: string, text: string, atMs: number | null }
+
+export interface Lane {
+  lane: LaneName
+  runId: string
+  armedAtMs: number
+  test: TestName
+  kind: TestKind
+  method: { name: string, n: number, body: MethodBody } | null
+  setup: string
+  burner: BurnerKind | null
+  fuelKind: string | null
+  fuel: string | null
+  person: string
+  place: string | null
+  zone: string
+  setting: Setting | null
+  hasLid: boolean
+  /** Water boils there [°C]; null: no altitude or pressure is known. */
+  boilingC: number | null
+  order: BenchOrder
+  state: BenchState
+  readings: LaneReading[]
+  notes: LaneNote[]
+  photos: number
+}
+
+/** `gone`: runs that left the bench since, finished or cleared. */
+export interface BenchPush { seq: number, serverMs: number, lanes: Lane[], gone: { runId: string, finished: boolean }[] }
+/** The bench whole. */
+export interface Bench { seq: number, serverMs: number, lanes: Lane[] }
