@@ -68,6 +68,8 @@ export interface RunPage {
   voids: { voided: boolean, reason: string, person: string, at: string }[]
   observations: ObservationLine[]
   photos: PhotoMeta[]
+  /** Said beside the flame, each at its moment [ms on the run's clock]. */
+  benchNotes: { id: string, text: string, atMs: number | null }[]
   answer: RunAnswer
   ribbon: Ribbon
   /** Water temperature, [seconds, °C]. */

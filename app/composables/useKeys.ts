@@ -7,6 +7,12 @@ export const KEY_ACTIONS = {
   units: { key: 'U', words: 'Metric or trail units' },
   light: { key: 'Shift+L', words: 'Day, Glare, Dark bench' },
   margin: { key: 'M', words: 'Show or hide the margin' },
+  next: { key: 'Enter', words: 'Bench: next (and Space)' },
+  laneA: { key: 'A', words: 'Bench: lane A' }, laneB: { key: 'B', words: 'Bench: lane B' }, laneC: { key: 'C', words: 'Bench: lane C' },
+  laneD: { key: 'D', words: 'Bench: lane D' }, laneE: { key: 'E', words: 'Bench: lane E' }, laneF: { key: 'F', words: 'Bench: lane F' },
+  allLanes: { key: 'W', words: 'Bench: all lanes' }, undo: { key: 'Z', words: 'Bench: undo' }, earlier: { key: ',', words: 'Bench: last mark a second earlier' }, later: { key: '.', words: 'Bench: last mark a second later' },
+  feed: { key: 'T', words: 'Bench: feed' }, lid: { key: 'L', words: 'Bench: lid' }, setting: { key: 'S', words: 'Bench: setting' }, knock: { key: 'K', words: 'Bench: knock' }, note: { key: 'N', words: 'Bench: note' },
+  photo: { key: 'P', words: 'Bench: photo' }, flameOut: { key: 'O', words: 'Bench: flame out' }, giveUp: { key: 'X', words: 'Bench: give up' }, glance: { key: 'G', words: 'Bench: glance' },
   rowDown: { key: 'J', words: 'Runs: next row' },
   rowUp: { key: 'K', words: 'Runs: row before' },
 } as const
@@ -32,8 +38,9 @@ export function useKeys() {
   function press(event: KeyboardEvent) {
     const pressed = nameOf(event)
     if (pressed === null || (pressed !== 'Control+K' && isBusy(event))) return
-    const action = (Object.keys(KEY_ACTIONS) as KeyAction[]).find(one => keyOf(one) === pressed)
-    if (action === undefined || !handlers.get(action)?.length) return
+    // One key may mean one thing on the bench and another in the runs: what is there takes it.
+    const action = (Object.keys(KEY_ACTIONS) as KeyAction[]).find(one => keyOf(one) === pressed && handlers.get(one)?.length)
+    if (action === undefined || isNative(event, pressed)) return
     event.preventDefault()
     act(action)
   }
@@ -44,9 +51,13 @@ export function useKeys() {
 function nameOf({ key, ctrlKey, metaKey, altKey, shiftKey, repeat, isComposing }: KeyboardEvent): string | null {
   if (repeat || isComposing || altKey) return null
   if (ctrlKey || metaKey) return key.toLowerCase() === 'k' ? 'Control+K' : null
+  if (key === ' ') return 'Enter'
   const letter = key.length === 1 && /[a-z]/i.test(key)
   return letter ? `${shiftKey ? 'Shift+' : ''}${key.toUpperCase()}` : key
 }
+
+/** Enter on a button or a link is that button's own. */
+const isNative = ({ target }: KeyboardEvent, pressed: string) => (pressed === 'Enter' || pressed === ' ') && target instanceof HTMLElement && target.closest('button, a, summary') !== null
 
 /** Keys are ignored where text is typed, in lists and in dialogs. */
 function isBusy({ target }: KeyboardEvent): boolean {

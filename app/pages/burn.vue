@@ -6,10 +6,10 @@ import { readBurnOne, type BurnOneKit, type TypedBurnOne } from '#shared/burnOne
 import { BURNER_WORDS } from '#shared/thing'
 import type { FieldProblem } from '#shared/readProblems'
 
-/** Burn one now: the few blanks that make kit, place and person; then the stop-watch. */
+/** Burn one now: the few blanks that make kit, place and person; then a lane of the bench. */
 useHead({ title: 'Burn one now · Vulcanum' })
 const { units } = usePreferences()
-const draft = useDraft()
+const bench = useBench()
 const typed = reactive<TypedBurnOne>({ units: units.value, who: '', burner: '', burnerKind: 'alcohol', fuelKind: 'ethanol-denatured', place: '', altitude: '', zone: 'UTC' })
 const water = ref('')
 const start = ref('')
@@ -26,10 +26,10 @@ async function burn() {
   if (!read.ok) return
   try {
     const kit = await $fetch<BurnOneKit>('/api/burn-one', { method: 'POST', body: sent })
-    draft.begin()
-    Object.assign(draft.typed, kit, { units: units.value })
-    Object.assign(draft.typed.measured, { water: water.value, waterStart: start.value })
-    await navigateTo('/runs/new')
+    await bench.start()
+    const choices = await readChoices()
+    await arm(bench, choices, { ...firstArming(choices, bench.freeLane ?? 'A'), ...kit, measured: { ...emptyMeasured(), water: water.value, waterStart: start.value } })
+    await navigateTo('/bench')
   } catch (error) {
     const told = error instanceof FetchError ? (error.data as { problems?: FieldProblem[] } | undefined)?.problems : undefined
     problems.value = told ?? [{ path: '', text: 'The server did not answer. What you typed stays; try again when it is back.' }]
@@ -62,7 +62,7 @@ async function burn() {
         {{ problemAt('') }}
       </p>
       <button type="submit" class="act mt-2 justify-self-start">
-        To the stop-watch
+        To the bench
       </button>
     </form>
   </div>

@@ -1,4 +1,5 @@
 /** Readings and notes of a lane. A reading taken again supersedes; both stay. */
+import { asc, eq } from 'drizzle-orm'
 import { parseQuantity } from '../../core/quantity/parseQuantity'
 import { problemText } from '../../core/result'
 import { MEASURED_QUANTITIES } from '../../shared/measuredQuantity'
@@ -20,6 +21,9 @@ export async function takeReading(tx: Connection, found: RunOnBench, { act, deed
     [{ quantity, value: read.value.value, typed: read.value.typed, unit: read.value.unit }])
   return TAKEN
 }
+
+/** In the order of the run's clock. */
+export const notesOf = (db: Connection, runId: string) => db.select({ id: runNote.id, text: runNote.text, atMs: runNote.atMs }).from(runNote).where(eq(runNote.runId, runId)).orderBy(asc(runNote.atMs))
 
 export async function takeNote(tx: Connection, found: RunOnBench, { act, deed: { text } }: Deed<'note'>): Promise<Ack> {
   await tx.insert(runNote).values({ id: act.id, runId: found.id, text: text.trim(), atMs: act.atMs - found.startedAt.getTime(), personId: found.personId })

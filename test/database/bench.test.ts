@@ -52,22 +52,22 @@ describe('the bench’s door', () => {
     const boil = mark(runId, 600_000, 'rollingBoil')
     const acts = [
       act(runId, 0, { type: 'arm', arming: arming() }), act(runId, 30_000, { type: 'read', quantity: 'fuelBefore', typed: '120.4 g' }), lit, mark(runId, 75_000, 'potOn'), knock, act(runId, 92_000, { type: 'undo', ofId: knock.id }),
-      mark(runId, 120_000, 'reading', { typed: '31.5 °C', waterC: 99 }), act(runId, 130_000, { type: 'note', text: 'wind from the sea' }), boil, act(runId, 602_000, { type: 'move', ofId: boil.id, toMs: T0 + 598_000 }),
-      mark(runId, 603_000, 'snuffed'), act(runId, 900_000, { type: 'read', quantity: 'fuelAfter', typed: '99.2 g' }),
+      mark(runId, 120_000, 'reading', { typed: '31.5 °C', waterC: 99 }), act(runId, 130_000, { type: 'note', text: 'wind from the sea' }), boil, act(runId, 602_000, { type: 'move', ofId: boil.id, toMs: T0 + 599_000 }),
+      mark(runId, 601_300, 'snuffed'), act(runId, 900_000, { type: 'read', quantity: 'fuelAfter', typed: '99.2 g' }),
     ]
     const first = await send(acts)
     expect(first.map(ack => ack.as)).toEqual(['taken', 'taken', 'mark', 'mark', 'mark', 'taken', 'mark', 'taken', 'mark', 'taken', 'mark', 'taken'])
     expect(await send([...acts, ...acts])).toEqual([...first, ...first])
     const lane = await laneOf(runId)
-    expect(lane.state.marks.map(one => [one.kind, one.atMs - T0])).toEqual([['lit', 60_000], ['potOn', 75_000], ['reading', 120_000], ['rollingBoil', 598_000], ['snuffed', 603_000]])
+    expect(lane.state.marks.map(one => [one.kind, one.atMs - T0])).toEqual([['lit', 60_000], ['potOn', 75_000], ['reading', 120_000], ['rollingBoil', 599_000], ['snuffed', 601_300]])
     // What was typed is read by the server: the page's own reading of it does not count.
     expect([lane.state.marks[2]!.payload.waterC, lane.boilingC, lane.notes[0]!.text, lane.state.undone]).toEqual([31.5, expect.closeTo(96.84, 1), 'wind from the sea', [knock.id]])
     expect((await base.db.select().from(runRow).where(eq(runRow.runId, runId))).length).toBe(0)
     expect(await send([act(runId, 910_000, { type: 'finish' })])).toMatchObject([{ as: 'taken' }])
     const found = (await findRun(base.db, runId))!
-    expect([found.record.state, found.record.startedAt, found.record.events.map(one => [one.kind, one.atMs])]).toEqual(['finished', new Date(T0 + 60_000).toISOString(), [['lit', 0], ['potOn', 15_000], ['reading', 60_000], ['rollingBoil', 538_000], ['snuffed', 543_000]]])
+    expect([found.record.state, found.record.startedAt, found.record.events.map(one => [one.kind, one.atMs])]).toEqual(['finished', new Date(T0 + 60_000).toISOString(), [['lit', 0], ['potOn', 15_000], ['reading', 60_000], ['rollingBoil', 539_000], ['snuffed', 541_300]]])
     const [row] = await base.db.select().from(runRow).where(eq(runRow.runId, runId))
-    expect([row!.line.timeToBoilS, row!.line.gPerL]).toEqual([523, expect.closeTo(21.2 / 0.4734, 1)])
+    expect([row!.line.timeToBoilS, row!.line.gPerL]).toEqual([524, expect.closeTo(21.2 / 0.4734, 1)])
     expect((await bench()).lanes).toEqual([])
     expect(await send([mark(runId, 920_000, 'disturbance')])).toMatchObject([{ as: 'refused' }])
   })

@@ -16,7 +16,7 @@ function change(action: KeyAction, text: string) {
   <Dialog :open="open" class="relative z-20" @close="open = false">
     <div class="fixed inset-0 bg-ink/40" aria-hidden="true" />
     <div class="fixed inset-0 flex items-start justify-center p-4 pt-24">
-      <DialogPanel class="enamel w-full max-w-md p-4">
+      <DialogPanel class="enamel max-h-[80vh] w-full max-w-md overflow-auto p-4">
         <DialogTitle as="h2">
           Keys
         </DialogTitle>

@@ -1,18 +1,20 @@
 <script setup lang="ts">
 /** The work rail, in the order of the work: only what works is in it. Below it, how the screen looks. */
-const entries = [{ to: '/', label: 'Today' }, { to: '/kit', label: 'Kit' }, { to: '/methods', label: 'Methods' }, { to: '/runs/new', label: 'Log a run' }, { to: '/runs', label: 'Runs' }]
+/** 40 px wide while something burns: names stand upright. */
+defineProps<{ narrow?: boolean }>()
+const entries = [{ to: '/', label: 'Today' }, { to: '/kit', label: 'Kit' }, { to: '/methods', label: 'Methods' }, { to: '/bench', label: 'Bench' }, { to: '/runs/new', label: 'Log a run' }, { to: '/runs', label: 'Runs' }]
 const route = useRoute()
 const { light, units, leavingDark, nextLight, switchUnits } = usePreferences()
 const keys = useKeys()
 function isHere(to: string): boolean {
   if (to === '/runs') return route.path.startsWith('/runs') && route.path !== '/runs/new'
-  if (to === '/kit' || to === '/methods') return route.path.startsWith(to)
+  if (to === '/kit' || to === '/methods' || to === '/bench') return route.path.startsWith(to)
   return route.path === to
 }
 </script>
 
 <template>
-  <nav aria-label="Work" class="no-print flex shrink-0 flex-wrap items-center gap-1 border-b-4 border-rim bg-sheet px-2 py-1 md:w-24 md:flex-col md:flex-nowrap md:items-stretch md:border-r-4 md:border-b-0 md:px-0 md:py-3">
+  <nav aria-label="Work" class="no-print flex shrink-0 flex-wrap items-center gap-1 border-b-4 border-rim bg-sheet px-2 py-1 md:w-24 md:flex-col md:flex-nowrap md:items-stretch md:border-r-4 md:border-b-0 md:px-0 md:py-3" :class="narrow ? 'rail-narrow' : ''">
     <NuxtLink
       v-for="entry in entries" :key="entry.to" :to="entry.to" :aria-current="isHere(entry.to) ? 'page' : undefined"
       class="px-3 py-2 no-underline" :class="isHere(entry.to) ? 'bg-rim font-bold text-on-rim' : 'text-ink'"

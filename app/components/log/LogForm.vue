@@ -23,7 +23,6 @@ const containers = computed(() => props.kit.containers.filter(one => one.batchId
 const setup = computed(() => props.kit.setups.find(one => one.id === typed.value.setupId) ?? null)
 const placeAltitude = computed(() => props.kit.places.find(place => place.id === typed.value.placeId)?.altitudeM ?? null)
 const mismatch = computed(() => burnerFuelMismatch(setup.value?.burner ?? null, props.kit.fuels.find(one => one.id === typed.value.fuelBatchId)?.kind ?? null))
-const INSTRUMENT_NAMES = { temperature: 'Thermometer', mass: 'Scale', wind: 'Wind meter', pressure: 'Barometer', humidity: 'Humidity meter' }
 const instruments = computed(() => READING_INSTRUMENTS.map(measures => ({ measures, choices: props.kit.instruments.filter(one => one.measures === measures).map(({ id, name, overdueDays }) => ({ value: id, label: overdueDays === null ? name : `${name}, check overdue` })) })).filter(one => one.choices.length > 0))
 const instrument = (measures: (typeof READING_INSTRUMENTS)[number]) => ({ 'modelValue': typed.value.instruments[measures] || null, 'onUpdate:modelValue': (id: string | null) => { typed.value.instruments = { ...typed.value.instruments, [measures]: id ?? '' } } })
 const SETTING_CHOICES = [{ value: 'low', label: 'low' }, { value: 'medium', label: 'medium' }, { value: 'full', label: 'full' }]

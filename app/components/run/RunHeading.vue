@@ -1,9 +1,9 @@
 <script setup lang="ts">
-import { formatNumber } from '#core/quantity/format'
-import type { RunRecord } from '#shared/runRecord'
+import { formatClock, formatNumber } from '#core/quantity/format'
+import type { RunPage, RunRecord } from '#shared/runRecord'
 
 /** What was burned, when, where and by whom; and whether it counts. */
-const props = defineProps<{ record: RunRecord, voidReason: string | null }>()
+const props = defineProps<{ record: RunRecord, benchNotes: RunPage['benchNotes'], voidReason: string | null }>()
 const FLAMES: Record<string, string> = { low: 'low flame', medium: 'medium flame', full: 'full flame' }
 const more = computed(() => [props.record.setting === null ? null : FLAMES[props.record.setting], props.record.container === null ? null : 'from'].filter(Boolean))
 </script>
@@ -23,5 +23,10 @@ const more = computed(() => [props.record.setting === null ? null : FLAMES[props
     <p v-if="record.notes" class="mt-2 max-w-3xl whitespace-pre-line" dir="auto">
       {{ record.notes }}
     </p>
+    <ul v-if="benchNotes.length" class="mt-2 max-w-3xl" aria-label="Notes from the bench">
+      <li v-for="note in benchNotes" :key="note.id">
+        <span v-if="note.atMs !== null" class="figures text-ink-2">{{ formatClock(note.atMs / 1000) }}</span> <span dir="auto">{{ note.text }}</span>
+      </li>
+    </ul>
   </header>
 </template>

@@ -1,4 +1,5 @@
 import { benchNow } from '#server/bench/benchClock'
+import { readBenchNow } from '#server/bench/lanes'
 import { takeActs } from '#server/bench/takeActs'
 import { useDatabase } from '#server/database/connection'
 import { readSentActs } from '#shared/benchAct'
@@ -12,5 +13,5 @@ export default defineEventHandler(async (event) => {
   const db = useDatabase()
   const { acks, broke } = await takeActs(db, read.sent)
   setResponseStatus(event, broke ? 503 : acks.some(ack => ack.as === 'conflict') ? 409 : 200)
-  return { acks, serverMs: broke ? null : await benchNow(db) }
+  return { acks, bench: broke ? null : await readBenchNow(db, await benchNow(db)) }
 })

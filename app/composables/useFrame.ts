@@ -1,0 +1,12 @@
+/** What every layout does alike: the light on the page, and the keys of the frame. */
+export function useFrame() {
+  const { light, nextLight, switchUnits } = usePreferences()
+  const keys = useKeys()
+  const margin = useMargin()
+  useHead({ htmlAttrs: { 'data-light': light } })
+  keys.on('units', switchUnits)
+  keys.on('light', nextLight)
+  keys.on('margin', margin.toggle)
+  onMounted(() => window.addEventListener('keydown', keys.press))
+  onUnmounted(() => window.removeEventListener('keydown', keys.press))
+}

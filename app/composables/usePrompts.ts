@@ -1,0 +1,46 @@
+import { useLocalStorage } from '@vueuse/core'
+
+/** Whether this browser beeps and speaks. */
+export const usePromptChoice = () => useLocalStorage('vulcanum.bench.prompts', { sound: true, speech: false })
+
+let audio: AudioContext | null = null
+/** Two short tones, heard over a burner. */
+function beep() {
+  audio ??= new AudioContext()
+  for (const [at, hertz] of [[0, 880], [0.18, 1175]] as const) {
+    const tone = audio.createOscillator()
+    const gain = audio.createGain()
+    tone.frequency.value = hertz
+    gain.gain.value = 0.25
+    tone.connect(gain).connect(audio.destination)
+    tone.start(audio.currentTime + at)
+    tone.stop(audio.currentTime + at + 0.14)
+  }
+}
+
+/** Says and sounds what becomes due on any lane, once each time it becomes so. */
+export function usePrompts() {
+  const bench = useBench()
+  const prompts = usePromptChoice()
+  const before = new Set<string>()
+  const due = computed(() => {
+    const second = Math.floor(bench.nowMs / 1000) * 1000
+    return bench.lanes.flatMap((lane) => {
+      const foreseen = laneForesees(lane, second)
+      const reading = dueWords(lane, second)
+      const grave = laneSays(lane, second, foreseen, []).filter(one => ['giveUp', 'duration', 'falling', 'unseen'].includes(one.key)).map(one => ({ key: `${lane.runId}.${one.key}`, words: `Lane ${lane.lane}. ${one.words}` }))
+      return [...(reading ? [{ key: `${lane.runId}.due.${lane.state.marks.filter(mark => mark.kind === 'reading').length}`, words: `Lane ${lane.lane}. Reading due.` }] : []), ...grave]
+    })
+  })
+  const last = ref('')
+  watch(() => due.value.map(one => one.key).join(' '), () => {
+    const fresh = due.value.filter(one => !before.has(one.key))
+    before.clear()
+    for (const one of due.value) before.add(one.key)
+    if (fresh.length === 0) return
+    last.value = fresh.map(one => one.words).join(' ')
+    if (prompts.value.sound) beep()
+    if (prompts.value.speech && 'speechSynthesis' in window) speechSynthesis.speak(new SpeechSynthesisUtterance(last.value))
+  })
+  return last
+}

@@ -1,0 +1,107 @@
+<script setup lang="ts">
+import { useLocalStorage } from '@vueuse/core'
+import { LANES, type Arming, type LaneName } from '#shared/benchAct'
+import type { KitChoices } from '#shared/kitChoices'
+import { MEASURED_NAMES, MEASURED_QUANTITIES, type MeasuredQuantity } from '#shared/measuredQuantity'
+import { READING_INSTRUMENTS } from '#shared/typedRun'
+import { BOIL } from '#core/method/shipped'
+import { SETTINGS } from '#core/method/method'
+
+/** A lane set up for the next run. The last one's choices stand already: a series is the same again. */
+useHead({ title: 'Set up a lane · Vulcanum' })
+const route = useRoute()
+const bench = useBench()
+const { units } = usePreferences()
+const { now } = useNowConditions()
+const choices = shallowRef<KitChoices | null>(null)
+const arming = ref<Arming | null>(null)
+const last = useLocalStorage<Partial<Arming>>('vulcanum.bench.last', {})
+const unreadable = ref('')
+const tried = ref(false)
+
+onMounted(async () => {
+  await bench.start()
+  const asked = LANES.find(name => name === route.query.lane) ?? 'A'
+  const lane: LaneName = bench.laneAt(asked) === null ? asked : bench.freeLane ?? 'A'
+  try {
+    choices.value = await readChoices()
+    arming.value = { ...firstArming(choices.value, lane), ...stillThere(choices.value, last.value), lane, overrides: {}, measured: { ...emptyMeasured(), ...fromStrip() } }
+    if (arming.value.placeId === null) arming.value.placeId = now.value?.place?.id ?? null
+  } catch {
+    unreadable.value = 'The kit could not be read: the server does not answer, and this browser never saw it. Try again when it is back.'
+  }
+})
+
+/** Of the last lane's choices, those that are still in the lists. */
+function stillThere(kit: KitChoices, before: Partial<Arming>): Partial<Arming> {
+  const lists: Partial<Record<keyof Arming, { id: string }[]>> = { setupId: kit.setups, fuelBatchId: kit.fuels, methodId: kit.methods, personId: kit.people, placeId: kit.places, containerId: kit.containers }
+  return Object.fromEntries(Object.entries(before).filter(([key, value]) => !(key in lists) || lists[key as keyof Arming]!.some(one => one.id === value)))
+}
+/** What the strip says of this hour is this run's reading too. */
+const FRESH_MS = 60 * 60_000
+function fromStrip(): Partial<Record<MeasuredQuantity, string>> {
+  return Object.fromEntries((now.value?.readings ?? []).filter(one => (one.quantity === 'air' || one.quantity === 'wind') && Date.now() - Date.parse(one.readAt) < FRESH_MS).map(one => [one.quantity, one.typed]))
+}
+
+const method = computed(() => choices.value?.methods.find(one => one.id === arming.value?.methodId) ?? null)
+const WEIGHED_THERE: MeasuredQuantity[] = ['fuelBefore', 'fuelAfter', 'fuelLeftover', 'waterLast', 'waterEndMass', 'char', 'fuelUsed']
+const boxes = computed<MeasuredQuantity[]>(() => {
+  const { must, may } = method.value?.body ?? BOIL
+  const wanted = [...must, ...may].filter((one): one is MeasuredQuantity => one in MEASURED_QUANTITIES && !WEIGHED_THERE.includes(one as MeasuredQuantity))
+  return [...new Set<MeasuredQuantity>(['water', 'waterStart', 'air', 'wind', ...wanted])].filter(one => wanted.includes(one))
+})
+const named = (list: { id: string, name: string }[]) => list.map(({ id, name }) => ({ value: id, label: name }))
+const problem = computed(() => (choices.value && arming.value ? armingProblem(choices.value, arming.value) : null))
+const problemAt = (path: string) => (tried.value && problem.value?.path === path ? problem.value.text : undefined)
+const containers = computed(() => choices.value!.containers.filter(one => one.batchId === arming.value!.fuelBatchId))
+watch(() => arming.value?.methodId, () => { if (arming.value) arming.value.test = method.value?.body.test ?? 'boil' })
+
+async function setUp() {
+  tried.value = true
+  if (!choices.value || !arming.value || problem.value) return
+  const { setupId, fuelBatchId, methodId, personId, placeId, containerId, setting, instruments, test } = arming.value
+  last.value = { setupId, fuelBatchId, methodId, personId, placeId, containerId, setting, instruments, test }
+  await arm(bench, choices.value, arming.value)
+  await navigateTo('/bench')
+}
+</script>
+
+<template>
+  <div class="max-w-4xl">
+    <h1 class="mb-3">
+      Set up lane {{ arming?.lane ?? '' }}
+    </h1>
+    <p v-if="unreadable" role="alert" class="font-bold">
+      {{ unreadable }}
+    </p>
+    <form v-if="choices && arming" class="enamel grid gap-x-8 gap-y-2 p-4 md:grid-cols-2" aria-label="Lane" novalidate @submit.prevent="setUp">
+      <div class="grid content-start gap-2">
+        <ChoiceBox v-model="arming.methodId" label="Method" :choices="named(choices.methods)" empty="By no method" />
+        <ChoiceBox v-model="arming.setupId" label="Set-up" :choices="named(choices.setups)" :problem="problemAt('setupId')" />
+        <ChoiceBox v-model="arming.fuelBatchId" label="Fuel" :choices="choices.fuels.map(one => ({ value: one.id, label: `${one.fuel}, ${one.batch}` }))" :problem="problemAt('fuelBatchId')" />
+        <ChoiceBox v-if="containers.length" v-model="arming.containerId" label="Burned from" :choices="named(containers)" empty="No container named" />
+        <ChoiceBox v-model="arming.personId" label="Who" :choices="named(choices.people)" :problem="problemAt('personId')" />
+        <ChoiceBox v-model="arming.placeId" label="Place" :choices="named(choices.places)" empty="Nowhere in the list" />
+        <ChoiceBox v-model="arming.setting" label="Setting" :choices="SETTINGS.map(one => ({ value: one, label: one }))" />
+        <ChoiceBox v-for="one in READING_INSTRUMENTS.filter(measures => choices!.instruments.some(each => each.measures === measures))" :key="one" v-model="arming.instruments[one]" :label="INSTRUMENT_NAMES[one]" :choices="named(choices.instruments.filter(each => each.measures === one))" />
+        <label class="flex items-center gap-2"><input v-model="arming.breakIn" type="checkbox"> First burn of a new burner: it does not count</label>
+      </div>
+      <div class="grid content-start gap-2">
+        <QuantityBox v-for="one in boxes" :key="one" v-model="arming.measured[one]" :label="MEASURED_NAMES[one]" :kind="MEASURED_QUANTITIES[one]" :units="units" :hint="one === 'waterStart' ? 'No thermometer? Stir ice in the water for five minutes and take it out: type 0.5 °C.' : undefined" />
+        <p class="text-ink-2">
+          All of these can be read later, on the lane.
+        </p>
+        <div v-if="tried && problem?.path === 'overrides.burnerAndFuel'">
+          <p role="alert" class="bg-caution p-2 text-on-caution">
+            {{ problem.text }}
+          </p>
+        </div>
+        <TextBox v-if="tried && (problem?.path === 'overrides.burnerAndFuel' || arming.overrides.burnerAndFuel)" label="Go on, because" :model-value="arming.overrides.burnerAndFuel ?? ''" @update:model-value="text => { arming!.overrides = { burnerAndFuel: String(text) } }" />
+      </div>
+      <p class="flex gap-3 md:col-span-2">
+        <button type="submit" class="act min-h-16 px-8 text-lg">Arm lane {{ arming.lane }}</button>
+        <NuxtLink to="/bench" class="act-quiet min-h-16">To the bench</NuxtLink>
+      </p>
+    </form>
+  </div>
+</template>

@@ -1,0 +1,78 @@
+/** A lane set up: from the choices of the kit, to the act that is sent and the lane as it will look meanwhile. */
+import { burnerFuelMismatch } from '#core/kit/burnerFuel'
+import { benchOrder } from '#core/method/benchOrder'
+import { KIND_OF_TEST } from '#core/method/method'
+import { BOIL } from '#core/method/shipped'
+import { parseQuantity } from '#core/quantity/parseQuantity'
+import { emptyBench } from '#core/run/benchStep'
+import { stationPressureFromAltitude } from '#core/air/pressure'
+import { boilingPointFromPressure } from '#core/water/saturation'
+import type { UnitSystem } from '#core/quantity/kinds'
+import type { Lane, LaneReading } from '#shared/bench'
+import type { Arming, LaneName } from '#shared/benchAct'
+import type { KitChoices } from '#shared/kitChoices'
+import { MEASURED_QUANTITIES, type MeasuredQuantity } from '#shared/measuredQuantity'
+import { emptyTypedRun } from '#shared/typedRun'
+import { v7 as uuidv7 } from 'uuid'
+
+/** The kit to choose from: the server's, or as it was when last heard. */
+export async function readChoices(): Promise<KitChoices> {
+  try {
+    const choices = await $fetch<KitChoices>('/api/kit', { retry: 0 })
+    await keep('choices', choices)
+    return choices
+  } catch (error) {
+    const before = await kept<KitChoices>('choices')
+    if (before) return before
+    throw error
+  }
+}
+
+export const emptyMeasured = () => emptyTypedRun('', 'metric').measured
+
+/** As a first lane would be: the only one of each list, or none. */
+export function firstArming(choices: KitChoices, lane: LaneName): Arming {
+  const { instruments, measured } = emptyTypedRun('', 'metric')
+  const method = choices.methods.find(one => one.body.test === 'boil')
+  return {
+    lane, test: 'boil', setupId: '', fuelBatchId: '', methodId: method?.id ?? null, personId: choices.people.length === 1 ? choices.people[0]!.id : '', placeId: choices.places.length === 1 ? choices.places[0]!.id : null,
+    containerId: null, setting: '', breakIn: false, zone: Intl.DateTimeFormat().resolvedOptions().timeZone || 'UTC', instruments, measured, overrides: {},
+  }
+}
+
+/** The lane as it will look, before the server has heard of it. */
+export function previewLane(choices: KitChoices, arming: Arming, { runId, atMs, units }: { runId: string, atMs: number, units: UnitSystem }): Lane {
+  const method = choices.methods.find(one => one.id === arming.methodId)
+  const setup = choices.setups.find(one => one.id === arming.setupId)
+  const fuel = choices.fuels.find(one => one.id === arming.fuelBatchId)
+  const place = choices.places.find(one => one.id === arming.placeId)
+  const readings = (Object.entries(arming.measured) as [MeasuredQuantity, string][]).flatMap(([quantity, typed]): LaneReading[] => {
+    const read = typed.trim() ? parseQuantity(typed, MEASURED_QUANTITIES[quantity], units) : null
+    return read?.ok ? [{ id: uuidv7(), quantity, value: read.value.value, typed, atMs: null }] : []
+  })
+  const altitudeM = readings.find(one => one.quantity === 'altitude')?.value ?? place?.altitudeM ?? null
+  const order = benchOrder(method?.body ?? BOIL, setup?.burner ?? null)
+  return {
+    lane: arming.lane, runId, armedAtMs: atMs, test: arming.test, kind: KIND_OF_TEST[arming.test], method: method ? { name: method.name, n: 0, body: method.body } : null, setup: setup?.name ?? '', burner: setup?.burner ?? null,
+    fuelKind: fuel?.kind ?? null, fuel: fuel?.fuel ?? null, person: choices.people.find(one => one.id === arming.personId)?.name ?? '', place: place?.name ?? null, zone: arming.zone, setting: arming.setting || null,
+    hasLid: setup?.parts.some(part => part.role === 'lid') ?? false, boilingC: altitudeM === null ? null : boilingPointFromPressure(stationPressureFromAltitude(altitudeM)), order, state: emptyBench(order.marks), readings, notes: [], photos: 0,
+  }
+}
+
+/** What stands against it, in words; null: nothing. */
+export function armingProblem(choices: KitChoices, arming: Arming): { path: string, text: string } | null {
+  const missing = ([['personId', 'Who'], ['setupId', 'Set-up'], ['fuelBatchId', 'Fuel']] as const).find(([path]) => arming[path] === '')
+  if (missing) return { path: missing[0], text: `${missing[1]}: read nothing, expected a choice from the list. Choose one.` }
+  const why = burnerFuelMismatch(choices.setups.find(one => one.id === arming.setupId)?.burner ?? null, choices.fuels.find(one => one.id === arming.fuelBatchId)?.kind ?? '')
+  return why !== null && !arming.overrides.burnerAndFuel?.trim() ? { path: 'overrides.burnerAndFuel', text: why } : null
+}
+
+/** Sets the lane up, in this browser first. */
+export async function arm(bench: ReturnType<typeof useBench>, choices: KitChoices, arming: Arming): Promise<void> {
+  const runId = uuidv7()
+  const { units } = usePreferences()
+  const zone = choices.places.find(one => one.id === arming.placeId)?.zone ?? arming.zone
+  const whole = { ...arming, zone }
+  await bench.press(runId, { type: 'arm', arming: whole }, previewLane(choices, whole, { runId, atMs: benchNowMs(), units: units.value }))
+  bench.selected = arming.lane
+}

@@ -1,0 +1,68 @@
+/** The browser's own store of the bench: acts not yet acknowledged, acts refused, photos waiting, and the bench as last heard. */
+import { openDB, type DBSchema, type IDBPDatabase } from 'idb'
+import type { Bench, Lane } from '#shared/bench'
+import type { BenchAck, BenchAct } from '#shared/benchAct'
+
+export interface PendingAct {
+  act: BenchAct
+  /** Of an arming: the lane as it will look. */
+  preview: Lane | null
+}
+export interface RefusedAct { act: BenchAct, ack: BenchAck, lane: string | null }
+export interface WaitingPhoto {
+  id: string
+  runId: string
+  /** On the run's clock; null: before it began. */
+  atMs: number | null
+  bytes: Blob
+  /** Why the server would not have it. */
+  refused: string | null
+}
+export interface DeviceCard { id: string, name: string }
+
+interface BenchDb extends DBSchema {
+  acts: { key: number, value: PendingAct }
+  refused: { key: string, value: RefusedAct }
+  photos: { key: string, value: WaitingPhoto }
+  kept: { key: string, value: unknown }
+}
+
+let opened: Promise<IDBPDatabase<BenchDb>> | null = null
+const disk = () => opened ??= openDB<BenchDb>('vulcanum-bench', 1, {
+  upgrade(db) {
+    db.createObjectStore('acts', { autoIncrement: true })
+    db.createObjectStore('refused')
+    db.createObjectStore('photos', { keyPath: 'id' })
+    db.createObjectStore('kept')
+  },
+  terminated: () => { opened = null },
+})
+
+/** Kept before it is shown: resolves once the browser has it. */
+export async function keepAct(pending: PendingAct): Promise<void> {
+  await (await disk()).add('acts', JSON.parse(JSON.stringify(pending)) as PendingAct)
+}
+
+/** In the order they were pressed. */
+export async function pendingActs(): Promise<{ key: number, pending: PendingAct }[]> {
+  const tx = (await disk()).transaction('acts')
+  const [keys, values] = await Promise.all([tx.store.getAllKeys(), tx.store.getAll()])
+  return keys.map((key, i) => ({ key, pending: values[i]! }))
+}
+
+/** Acknowledged acts go; what was refused is kept beside, with why. One transaction. */
+export async function settleActs(done: number[], refused: RefusedAct[]): Promise<void> {
+  const tx = (await disk()).transaction(['acts', 'refused'], 'readwrite')
+  await Promise.all([...done.map(key => tx.objectStore('acts').delete(key)), ...refused.map(one => tx.objectStore('refused').put(one, one.act.id)), tx.done])
+}
+
+export const refusedActs = async () => (await disk()).getAll('refused')
+export const forgetRefused = async (id: string) => (await disk()).delete('refused', id)
+
+export const keepPhoto = async (photo: WaitingPhoto) => { await (await disk()).put('photos', photo) }
+export const waitingPhotos = async () => (await disk()).getAll('photos')
+export const dropPhoto = async (id: string) => (await disk()).delete('photos', id)
+
+export const keep = async (key: 'bench' | 'device' | 'choices' | 'wallOffset', value: unknown) => { await (await disk()).put('kept', JSON.parse(JSON.stringify(value)), key) }
+export const kept = async <T>(key: 'bench' | 'device' | 'choices' | 'wallOffset') => (await disk()).get('kept', key) as Promise<T | undefined>
+export type { Bench }

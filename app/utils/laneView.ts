@@ -1,0 +1,188 @@
+/** What a lane says at a moment: its state, its clocks, the water, the next thing to press, and what the tool has to say. */
+import { foreseeBoil, type Foreseen } from '#core/forecast/foreseeBoil'
+import { fuelOfKind } from '#core/constants/fuels'
+import { formatClock, formatNumber } from '#core/quantity/format'
+import { isBurning, isOver, lastPressed, nextEvent, type BenchMark } from '#core/run/benchStep'
+import { EVENT_NAMES, type EventKind } from '#core/run/events'
+import type { UnitSystem } from '#core/quantity/kinds'
+import type { Lane } from '#shared/bench'
+import type { MeasuredQuantity } from '#shared/measuredQuantity'
+
+export type LaneState = 'armed' | 'burning' | 'cooling' | 'done'
+export type LaneNext = { type: 'mark', kind: EventKind, words: string } | { type: 'read', quantity: MeasuredQuantity, words: string } | { type: 'finish', words: string }
+
+export const NEXT_WORDS: Partial<Record<EventKind, string>> = { lit: 'Light', bloomed: 'Full flame', potOn: 'Pot on', rollingBoil: 'Boil', targetReached: 'Target', shutOff: 'Out', snuffed: 'Out: snuff it', flameOut: 'Flame out', flameLeftPot: 'Flame left the pot', relit: 'Lit again' }
+
+/** Hardware from a hot pot to the air, to within a few kelvin. Source: estimate. */
+const COOL_MS = 16 * 60_000
+
+/** @param skipped things of the order that were passed over */
+export function laneNext(lane: Lane, skipped: readonly string[], falling: boolean): LaneNext {
+  const { state, order } = lane
+  const has = (quantity: string) => lane.readings.some(one => one.quantity === quantity)
+  if (order.weighIn && state.marks.length === 0 && !has(order.weighIn) && !skipped.includes('weighIn')) return { type: 'read', quantity: order.weighIn as MeasuredQuantity, words: 'Weigh in' }
+  if (falling && isBurning(state)) return { type: 'mark', kind: 'flameOut', words: NEXT_WORDS.flameOut! }
+  const remaining = nextEvent({ ...state, order: order.marks.filter(kind => !skipped.includes(kind)) })
+  if (remaining !== null) return { type: 'mark', kind: remaining, words: NEXT_WORDS[remaining] ?? EVENT_NAMES[remaining] }
+  if (order.weighOut && !has(order.weighOut) && !skipped.includes('weighOut')) return { type: 'read', quantity: order.weighOut as MeasuredQuantity, words: 'Weigh out' }
+  return { type: 'finish', words: 'Finish' }
+}
+
+/** What Next would pass over, if it may. */
+export function skippable(lane: Lane, next: LaneNext): string | null {
+  if (next.type === 'read') return next.quantity === lane.order.weighOut ? 'weighOut' : 'weighIn'
+  return next.type === 'mark' && lane.order.optional.includes(next.kind) ? next.kind : null
+}
+
+export function laneState({ state, order, readings }: Lane): LaneState {
+  if (isBurning(state)) return 'burning'
+  if (!isOver(state)) return 'armed'
+  return order.weighOut && !readings.some(one => one.quantity === order.weighOut) ? 'cooling' : 'done'
+}
+
+const timeOf = (lane: Lane, ...kinds: EventKind[]): number | null => lane.state.marks.find(mark => kinds.includes(mark.kind))?.atMs ?? null
+const endOf = (lane: Lane): number | null => (isBurning(lane.state) ? null : lane.state.marks.findLast(mark => ['shutOff', 'snuffed', 'flameOut', 'gaveUp', 'stopped'].includes(mark.kind))?.atMs ?? null)
+
+export interface Clocks { main: string, name: string, others: string }
+
+/** By the method's convention, the others small beside it. It runs until the flame ends. */
+export function laneClocks(lane: Lane, nowMs: number): Clocks {
+  const until = endOf(lane) ?? nowMs
+  const since = (kind: EventKind) => {
+    const at = timeOf(lane, kind)
+    return at === null ? null : formatClock(Math.max(0, until - at) / 1000)
+  }
+  const convention = lane.method?.body.clock ?? 'potOn'
+  const chosen = lane.order.marks.includes(convention) ? convention : lane.order.marks[0] ?? 'lit'
+  const boil = lane.state.marks.find(mark => mark.kind === 'rollingBoil' || mark.kind === 'targetReached')
+  const zero = timeOf(lane, chosen)
+  const others = (['lit', 'bloomed', 'potOn'] as const).filter(kind => kind !== chosen).flatMap((kind) => {
+    const time = since(kind)
+    return time === null ? [] : [`${CLOCK_WORDS[kind]} ${time}`]
+  })
+  const boiled = boil && zero !== null ? [`boil ${formatClock((boil.atMs - zero) / 1000)}`] : []
+  return { main: since(chosen as EventKind) ?? '0:00', name: CLOCK_WORDS[chosen as keyof typeof CLOCK_WORDS] ?? EVENT_NAMES[chosen as EventKind].toLowerCase(), others: [...boiled, ...others].join(' · ') }
+}
+const CLOCK_WORDS = { lit: 'from lighting', bloomed: 'from full flame', potOn: 'from pot-on' } as const
+
+/** Water since pot-on, with the start: [seconds from pot-on, °C]. */
+export function laneWater(lane: Lane): [number, number][] {
+  const zero = timeOf(lane, 'potOn') ?? timeOf(lane, 'lit')
+  const start = lane.readings.find(one => one.quantity === 'waterStart')
+  if (zero === null) return []
+  const readings = lane.state.marks.flatMap((mark): [number, number][] => (mark.kind === 'reading' && mark.payload.waterC !== undefined ? [[(mark.atMs - zero) / 1000, mark.payload.waterC]] : []))
+  return start ? [[0, start.value], ...readings.filter(([s]) => s > 0)] : readings
+}
+
+export interface Boil { callS: number | null, seenS: number | null }
+
+/** What the readings foretell of the burning water. */
+export function laneForesees(lane: Lane, nowMs: number): Foreseen | null {
+  const zero = timeOf(lane, 'potOn') ?? timeOf(lane, 'lit')
+  const { method } = lane
+  if (zero === null || timeOf(lane, 'rollingBoil', 'targetReached', 'gaveUp', 'stopped') !== null) return null
+  const targetC = typeof method?.body.boil === 'object' ? method.body.boil.targetC : lane.boilingC
+  const out = timeOf(lane, 'shutOff', 'snuffed')
+  if (targetC === null || out !== null || lane.kind === 'coolDown' || lane.kind === 'burnOff') return null
+  // A piece that was fed starts the fall, or the rise, anew.
+  const fedS = Math.max(-Infinity, ...lane.state.marks.filter(mark => mark.kind === 'relit' || mark.kind === 'fuelAdded').map(mark => (mark.atMs - zero) / 1000))
+  const readings = laneWater(lane).filter(([s]) => s >= fedS)
+  return foreseeBoil({ readings, boilingC: targetC, nowS: (nowMs - zero) / 1000 })
+}
+
+/** "boils about 8:20 to 9:05", on the lane's clock. */
+export function forecastWords(foreseen: Foreseen | null, giveUpS: number | null): string {
+  if (foreseen === null) return ''
+  if (foreseen.stallsAtC !== null) return `tops out near ${formatNumber(foreseen.stallsAtC, 0)} °C: will not boil`
+  if (foreseen.boil === null) return ''
+  const { fromS, toS } = foreseen.boil
+  if (giveUpS !== null && fromS > giveUpS) return `not before ${formatClock(fromS)}; give-up is ${formatClock(giveUpS)}`
+  return toS === null ? `boil not before ${formatClock(fromS)}, if at all` : `boil about ${formatClock(fromS)} to ${formatClock(toS)}`
+}
+
+export type Saying
+  = | { key: string, words: string, kind: 'say' }
+    | { key: string, words: string, kind: 'offer', answers: { words: string, act: LaneAnswer }[] }
+export type LaneAnswer = { type: 'boilAt', atMs: number } | { type: 'move', ofId: string, toMs: number } | { type: 'mark', kind: EventKind } | { type: 'settled' }
+
+/** What the tool has to say of a lane now, the gravest first. `settled`: offers that were answered. */
+export function laneSays(lane: Lane, nowMs: number, foreseen: Foreseen | null, settled: readonly string[]): Saying[] {
+  const offers = [disagreement(lane), unseenBoil(lane, foreseen), feeding(lane)].filter((one): one is Saying => one !== null && !settled.includes(one.key))
+  return [...offers, ...warnings(lane, nowMs, foreseen)]
+}
+
+/** The boil was called twice, too far apart to be one. */
+function disagreement(lane: Lane): Saying | null {
+  const boil = lane.state.marks.find(mark => mark.kind === 'rollingBoil')
+  const other = lane.state.kept.find(press => press.kind === 'rollingBoil' && press.why === 'already')
+  if (!boil || !other || other.atMs === boil.atMs) return null
+  const at = (ms: number) => formatClock((ms - (timeOf(lane, 'potOn') ?? timeOf(lane, 'lit') ?? ms)) / 1000)
+  return { key: `boils.${other.id}`, kind: 'offer', words: `Boil called at ${at(boil.atMs)} and at ${at(other.atMs)}. Which?`, answers: [{ words: at(boil.atMs), act: { type: 'settled' } }, { words: at(other.atMs), act: { type: 'move', ofId: boil.id, toMs: other.atMs } }] }
+}
+
+function unseenBoil(lane: Lane, foreseen: Foreseen | null): Saying | null {
+  const zero = timeOf(lane, 'potOn') ?? timeOf(lane, 'lit')
+  if (zero === null || foreseen?.boiledAtS == null || !lane.order.marks.includes('rollingBoil')) return null
+  const atMs = Math.round(zero + foreseen.boiledAtS * 1000)
+  return { key: 'unseen', kind: 'offer', words: `The readings say it boiled at ${formatClock(foreseen.boiledAtS)}, and nobody pressed.`, answers: [{ words: 'I was late', act: { type: 'boilAt', atMs } }, { words: 'Not yet', act: { type: 'settled' } }] }
+}
+
+/** A flame that went out before the boil may be fed. */
+function feeding(lane: Lane): Saying | null {
+  const out = lane.state.marks.findLast(mark => mark.kind === 'flameOut')
+  if (!out || isBurning(lane.state) || timeOf(lane, 'gaveUp', 'stopped', 'snuffed', 'shutOff') !== null || timeOf(lane, 'rollingBoil') !== null || lane.kind === 'burnOff' || lane.kind === 'simmer') return null
+  const last = laneWater(lane).at(-1)
+  const zero = timeOf(lane, 'potOn') ?? timeOf(lane, 'lit') ?? out.atMs
+  return { key: `feed.${out.id}`, kind: 'offer', words: `Flame out ${formatClock((out.atMs - zero) / 1000)}${last ? `, water ${formatNumber(last[1], 0)} °C` : ''}. Feeding another?`, answers: [{ words: 'Lit again', act: { type: 'mark', kind: 'relit' } }, { words: 'No, it is over', act: { type: 'settled' } }] }
+}
+
+function warnings(lane: Lane, nowMs: number, foreseen: Foreseen | null): Saying[] {
+  const say = (key: string, words: string): Saying => ({ key, words, kind: 'say' })
+  const body = lane.method?.body
+  const reading = (quantity: MeasuredQuantity) => lane.readings.find(one => one.quantity === quantity)?.value
+  const window = (name: string, value: number | undefined, low: number | null | undefined, high: number | null | undefined, unit: string) => (value === undefined || ((low == null || value >= low) && (high == null || value <= high)) ? [] : [say(`window.${name}`, `${name} ${formatNumber(value, 1)} ${unit} is outside the method’s ${low == null ? `at most ${formatNumber(high!, 1)}` : high == null ? `at least ${formatNumber(low, 1)}` : `${formatNumber(low, 1)} to ${formatNumber(high, 1)}`} ${unit}.`)])
+  const [before, after] = [reading('fuelBefore'), reading('fuelAfter')]
+  const zero = timeOf(lane, 'potOn')
+  const late = body?.giveUpS != null && zero !== null && isBurning(lane.state) && timeOf(lane, 'rollingBoil', 'targetReached') === null && nowMs - zero > body.giveUpS * 1000
+  const over = body?.durationS != null && zero !== null && isBurning(lane.state) && nowMs - zero > body.durationS * 1000
+  return [
+    ...(before !== undefined && after !== undefined && after > before ? [say('swapped', `Fuel after (${formatNumber(after * 1000, 1)} g) is more than fuel before (${formatNumber(before * 1000, 1)} g). Swapped?`)] : []),
+    ...(over ? [say('duration', `${formatClock(body!.durationS!)} are over: shut off, stir and read.`)] : []),
+    ...(late ? [say('giveUp', `${formatClock(body!.giveUpS!)} without a boil: the method gives up here.`)] : []),
+    ...(foreseen?.fallingSinceS != null && isBurning(lane.state) ? [say('falling', 'The water falls. Is the flame out?')] : []),
+    ...window('Start', reading('waterStart'), body?.startC.low, body?.startC.high, '°C'), ...window('Wind at the pot', reading('wind'), body?.windMS.low, body?.windMS.high, 'm/s'),
+  ]
+}
+
+/** "cool about 14:20", at the place. */
+export function coolWords(lane: Lane): string {
+  const end = endOf(lane)
+  return end === null ? '' : `cool about ${new Intl.DateTimeFormat('en-GB', { timeStyle: 'short', timeZone: lane.zone }).format(end + COOL_MS)}`
+}
+export const isCool = (lane: Lane, nowMs: number): boolean => nowMs - (endOf(lane) ?? nowMs) > COOL_MS
+
+/** A reading that is due, by the method. */
+export function dueWords(lane: Lane, nowMs: number): string {
+  const every = lane.method?.body.readEveryS ?? null
+  const zero = timeOf(lane, 'potOn') ?? timeOf(lane, 'shutOff')
+  if (every === null || zero === null || (!isBurning(lane.state) && lane.kind !== 'coolDown') || timeOf(lane, 'rollingBoil', 'targetReached') !== null) return ''
+  const last = lane.state.marks.findLast((mark): mark is BenchMark => mark.kind === 'reading')?.atMs ?? zero
+  return nowMs - Math.max(last, zero) >= every * 1000 ? 'reading due' : ''
+}
+
+/** What a bare reading is of, by what the lane waits for. */
+export function readingFor(lane: Lane, next: LaneNext): MeasuredQuantity | 'waterNow' {
+  if (next.type === 'read') return next.quantity
+  return isBurning(lane.state) || lane.kind === 'coolDown' ? 'waterNow' : 'waterStart'
+}
+
+/** Rules about to be broken by feeding this fuel to what is hot. */
+export function feedingCaution(lane: Lane): string | null {
+  const form = lane.fuelKind === null ? null : fuelOfKind(lane.fuelKind)?.form
+  return form === 'alcohol' || form === 'liquid' || form === 'gel' ? 'Never refuel a burning or hot burner. Let it cool first.' : null
+}
+export const lastMarkWords = (lane: Lane): string => {
+  const last = lastPressed(lane.state)
+  return last ? EVENT_NAMES[last.kind].toLowerCase() : ''
+}
+export const degrees = (tempC: number, units: UnitSystem) => shownParts(tempC, 'temperature', units)

@@ -1,0 +1,15 @@
+/** A server of a test's own, on the same database, that the test may kill and start again at the same address. */
+import { anyFreePort } from '../../scripts/lib/ports.mjs'
+import { startServer } from '../../scripts/lib/server.mjs'
+
+export async function ownServer() {
+  const port: number = await anyFreePort()
+  const start = () => startServer({ port, databaseUrl: process.env.DATABASE_URL!, output: 'ignore', onExit: undefined }) as Promise<{ url: string, pid: number, stop: () => Promise<void> | undefined }>
+  let server = await start()
+  return {
+    url: server.url,
+    kill: () => process.kill(server.pid, 'SIGKILL'),
+    again: async () => { server = await start() },
+    stop: async () => { await server.stop() },
+  }
+}
