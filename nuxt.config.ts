@@ -1,5 +1,6 @@
 import tailwindcss from '@tailwindcss/vite'
 import { markdownPages } from './scripts/lib/markdownPages.mjs'
+import { writeServiceWorker } from './scripts/lib/serviceWorker.mjs'
 
 export default defineNuxtConfig({
   modules: ['@pinia/nuxt', '@nuxt/eslint'],
@@ -22,5 +23,6 @@ export default defineNuxtConfig({
     nodeTsConfig: { include: ['../cli/**/*.ts', '../core/**/*.ts', '../test/**/*.ts', '../*.ts', '../server/demo/**/*.ts'], compilerOptions: { noUncheckedIndexedAccess: true } },
   },
   telemetry: false,
+  hooks: { 'nitro:build:public-assets': nitro => writeServiceWorker(nitro.options.output.publicDir) },
   eslint: { config: { stylistic: { semi: false, quotes: 'single', braceStyle: '1tbs' } } },
 })

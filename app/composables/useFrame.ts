@@ -4,6 +4,7 @@ export function useFrame() {
   const keys = useKeys()
   const margin = useMargin()
   useHead({ htmlAttrs: { 'data-light': light } })
+  useOfflinePage()
   keys.on('units', switchUnits)
   keys.on('light', nextLight)
   keys.on('margin', margin.toggle)

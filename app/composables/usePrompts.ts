@@ -39,7 +39,8 @@ export function usePrompts() {
     for (const one of due.value) before.add(one.key)
     if (fresh.length === 0) return
     last.value = fresh.map(one => one.words).join(' ')
-    if (prompts.value.sound) beep()
+    // A browser sounds nothing before the first press on the page.
+    if (prompts.value.sound && navigator.userActivation?.hasBeenActive !== false) beep()
     if (prompts.value.speech && 'speechSynthesis' in window) speechSynthesis.speak(new SpeechSynthesisUtterance(last.value))
   })
   return last

@@ -50,7 +50,8 @@ export function laneClocks(lane: Lane, nowMs: number): Clocks {
   const until = endOf(lane) ?? nowMs
   const since = (kind: EventKind) => {
     const at = timeOf(lane, kind)
-    return at === null ? null : formatClock(Math.max(0, until - at) / 1000)
+    // A running clock shows whole seconds that are over.
+    return at === null ? null : formatClock(Math.floor(Math.max(0, until - at) / 1000))
   }
   const convention = lane.method?.body.clock ?? 'potOn'
   const chosen = lane.order.marks.includes(convention) ? convention : lane.order.marks[0] ?? 'lit'

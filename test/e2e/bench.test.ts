@@ -1,8 +1,10 @@
 /** The bench beside the flame, as a person has it: keys, thumbs, a reload, a dead server, two devices; the stored run equals what was pressed. */
 import type { Page } from '@playwright/test'
+import sharp from 'sharp'
 import type { Bench } from '../../shared/bench'
 import type { RunPage } from '../../shared/runRecord'
 import { expect, open, test } from './page'
+import { clearBench, markElsewhere, stage } from './benchStage'
 import { ownServer } from './ownServer'
 import { optionLike } from './typing'
 
@@ -35,13 +37,7 @@ async function takeReading(page: Page, text: string): Promise<void> {
   await page.keyboard.press('Enter')
 }
 
-test.afterEach(async ({ page }) => {
-  // What a test left standing does not stand in the next one's way.
-  for (const { runId } of (await bench(page)).lanes) {
-    const stamp = { units: 'metric', atMs: Date.now(), monoMs: 0, wallMs: Date.now(), clockSession: 'test:0' }
-    await page.request.post('/api/bench/acts', { data: { device: { id: crypto.randomUUID(), name: 'test' }, acts: [{ id: crypto.randomUUID(), runId, ...stamp, deed: { type: 'clear' } }] } })
-  }
-})
+test.afterEach(({ page }) => clearBench(page))
 
 test('a whole run by keyboard alone: weighed in, lit, read, boiled, out, weighed out, and its page', async ({ page }) => {
   await armLane(page, 'A')
@@ -193,10 +189,9 @@ test('a fed test is stopped by rain: pieces with their mass, a gap, and no failu
 })
 
 test('four lanes are lit together, and a second device shows them within 300 ms; the same mark from both is one event', async ({ page, browser, baseURL }) => {
-  for (const name of ['A', 'B', 'C', 'D']) {
-    await armLane(page, name)
-    await lane(page, name).getByRole('button', { name: 'Skip' }).click()
-  }
+  await stage(page, (['A', 'B', 'C', 'D'] as const).map(name => ({ lane: name, measured: { fuelBefore: '210 g' } })))
+  await open(page, '/bench')
+  await expect(next(page, 'D')).toBeVisible()
   const other = await browser.newContext({ baseURL, serviceWorkers: 'block' })
   const phone = await other.newPage()
   await open(phone, '/bench')
@@ -231,4 +226,150 @@ test('four lanes are lit together, and a second device shows them within 300 ms;
   await page.getByRole('button', { name: /^Stopped from outside A B C D/ }).click()
   await expect(phone.locator('[data-state=burning]')).toHaveCount(0)
   await other.close()
+})
+
+test('the network is cut for a while, the date is changed, the page is frozen: every mark is there once, at its time, and the fault is said', async ({ page, faults }) => {
+  await armLane(page, 'A')
+  await lane(page, 'A').getByRole('button', { name: 'Skip' }).click()
+  await page.keyboard.press('Enter')
+  await settle(page)
+  await page.context().setOffline(true)
+  await page.keyboard.press('Enter')
+  await expect(lane(page, 'A').locator('[data-kept]')).toContainText('1 mark kept here')
+  // The date alone goes forward an hour: the clock does not.
+  const shownS = async () => (await lane(page, 'A').getByRole('timer').innerText()).split(':').reduce((sum, part) => sum * 60 + Number(part), 0)
+  const before = await shownS()
+  await page.evaluate(() => {
+    const real = Date.now.bind(Date)
+    Date.now = () => real() + 3_600_000
+  })
+  await page.waitForTimeout(1500)
+  expect(await shownS() - before).toBeLessThan(5)
+  await takeReading(page, '40')
+  const devtools = await page.context().newCDPSession(page)
+  await devtools.send('Page.setWebLifecycleState', { state: 'frozen' })
+  await page.waitForTimeout(3000)
+  await devtools.send('Page.setWebLifecycleState', { state: 'active' })
+  await expect.poll(async () => await shownS() - before).toBeGreaterThanOrEqual(4)
+  await page.keyboard.press('Enter')
+  const boilS = await shownS()
+  await expect(next(page, 'A')).toHaveText('Out')
+  await page.context().setOffline(false)
+  await expect(page.locator('[data-kept]')).toHaveCount(0)
+  const { lanes: [stood] } = await bench(page)
+  const [lit, potOn, reading, boil] = stood!.state.marks
+  expect(stood!.state.marks.map(mark => mark.kind)).toEqual(['lit', 'potOn', 'reading', 'rollingBoil'])
+  expect(Math.abs((boil!.atMs - potOn!.atMs) / 1000 - boilS)).toBeLessThan(1.5)
+  expect(reading!.atMs - lit!.atMs).toBeLessThan(20_000)
+  faults.splice(0)
+})
+
+test('two tabs on one lane show the same; two calls of the boil are asked about; what a lane’s window misses is said', async ({ page, context }) => {
+  await armLane(page, 'A', { measured: { 'Start temperature': '30 °C' } })
+  await expect(lane(page, 'A')).toContainText('Start 30.0 °C is outside the method’s 18.0 to 22.0 °C.')
+  await lane(page, 'A').getByRole('button', { name: 'Skip' }).click()
+  const tab = await context.newPage()
+  await open(tab, '/bench')
+  // Passed over in one tab is passed over in the other.
+  await expect(next(tab, 'A')).toContainText('Light')
+  await next(tab, 'A').click()
+  await expect(next(page, 'A')).toHaveText('Pot on')
+  await settle(page)
+  await next(page, 'A').click()
+  await expect(next(tab, 'A')).toHaveText('Boil')
+  // Only one of the two holds a stream.
+  const streams = await Promise.all([page, tab].map(one => one.evaluate(() => performance.getEntriesByType('resource').filter(entry => entry.name.endsWith('/api/bench/stream')).length)))
+  expect(streams.filter(count => count > 0).length).toBeLessThanOrEqual(1)
+  await settle(page)
+  await next(page, 'A').click()
+  await expect.poll(async () => (await bench(page)).lanes[0]!.state.marks.length).toBe(3)
+  const { runId, state: { marks } } = (await bench(page)).lanes[0]!
+  await markElsewhere(page, runId, marks.at(-1)!.atMs + 9000, { type: 'mark', kind: 'rollingBoil', payload: {} })
+  await expect(lane(page, 'A')).toContainText(/Boil called at 0:0\d and at 0:\d\d\. Which\?/)
+  const later = (await lane(page, 'A').locator('.bench-says-answer').last().innerText()).trim()
+  await lane(page, 'A').locator('.bench-says-answer').last().click()
+  await expect.poll(async () => {
+    const { state } = (await bench(page)).lanes[0]!
+    const at = (kind: string) => state.marks.find(mark => mark.kind === kind)!.atMs
+    return Math.round((at('rollingBoil') - at('potOn')) / 1000)
+  }).toBe(Number(later.split(':')[1]))
+})
+
+test('the rest of the bench’s controls: nudge, skip, pedal, glance, prompts, clear, keys re-mapped, a photo', async ({ page }) => {
+  await armLane(page, 'A')
+  await page.getByRole('button', { name: 'Learn a button' }).click()
+  await page.keyboard.press('PageDown')
+  await expect(page.getByRole('button', { name: 'Pedal: PageDown' })).toBeVisible()
+  await page.keyboard.press('PageDown')
+  await takeReading(page, '212 g')
+  await expect(next(page, 'A')).toContainText('Light')
+  await page.keyboard.press('PageDown')
+  await expect(next(page, 'A')).toHaveText('Pot on')
+  await expect.poll(async () => (await bench(page)).lanes[0]!.state.marks.length).toBe(1)
+  const litAt = (await bench(page)).lanes[0]!.state.marks[0]!.atMs
+  for (const key of [',', ',', '.']) await page.keyboard.press(key)
+  await expect.poll(async () => (await bench(page)).lanes[0]!.state.marks[0]!.atMs - litAt).toBe(-1000)
+  await page.keyboard.press('g')
+  const capital = page.getByRole('region', { name: 'Glance' }).getByText('A', { exact: true })
+  expect(await capital.evaluate(element => Number.parseFloat(getComputedStyle(element).fontSize) * 0.68)).toBeGreaterThanOrEqual(128)
+  await page.keyboard.press('g')
+  await expect(page.getByRole('region', { name: 'Glance' })).toHaveCount(0)
+  await page.getByRole('button', { name: 'Sound on' }).click()
+  await page.getByRole('button', { name: 'Speech off' }).click()
+  await page.reload()
+  await expect(page.getByRole('button', { name: 'Sound off' })).toBeVisible()
+  await expect(page.getByRole('button', { name: 'Speech on' })).toBeVisible()
+  await page.keyboard.press('?')
+  await page.getByLabel('Bench: knock').fill('q')
+  await page.getByLabel('Bench: knock').blur()
+  await page.getByRole('button', { name: 'Close' }).click()
+  await page.keyboard.press('q')
+  await expect.poll(async () => (await bench(page)).lanes[0]!.state.marks.at(-1)!.kind).toBe('disturbance')
+  const png = await sharp({ create: { width: 60, height: 40, channels: 3, background: '#445566' } }).png().toBuffer()
+  await lane(page, 'A').locator('input[type=file]').setInputFiles({ name: 'flame.png', mimeType: 'image/png', buffer: png })
+  await expect.poll(async () => (await bench(page)).lanes[0]!.photos).toBe(1)
+  await page.keyboard.press('x')
+  await page.getByRole('button', { name: 'Given up: it does not boil' }).click()
+  await expect(lane(page, 'A')).toHaveAttribute('data-state', 'cooling')
+  await armLane(page, 'B')
+  await page.keyboard.press('x')
+  await page.getByRole('button', { name: 'Clear the lane' }).click()
+  await expect(lane(page, 'B')).toHaveCount(0)
+})
+
+test('once visited, the Bench opens without the server, lanes and all; what is marked there is sent when it is back', async ({ browser, faults }) => {
+  const server = await ownServer()
+  const context = await browser.newContext({ baseURL: server.url, viewport: { width: 1280, height: 800 }, serviceWorkers: 'allow' })
+  const page = await context.newPage()
+  try {
+    await armLane(page, 'A')
+    await page.waitForFunction(async () => (await navigator.serviceWorker.ready).active?.state === 'activated' && await caches.match('/bench', { ignoreSearch: true }) !== undefined)
+    await lane(page, 'A').getByRole('button', { name: 'Skip' }).click()
+    await next(page, 'A').click()
+    await expect(page.locator('[data-kept]')).toHaveCount(0)
+    server.kill()
+    await open(page, '/bench')
+    await expect(next(page, 'A')).toHaveText('Pot on')
+    await settle(page)
+    await next(page, 'A').click()
+    await expect(lane(page, 'A').locator('[data-kept]')).toContainText('kept here')
+    await page.reload()
+    await expect(next(page, 'A')).toHaveText('Boil')
+    // A lane is set up too, from the kit as it was last seen.
+    await armLane(page, 'B')
+    await page.goto('/runs')
+    await expect(page.getByRole('heading', { name: 'The server does not answer' })).toBeVisible()
+    await page.getByRole('link', { name: 'The Bench' }).click()
+    await expect(lane(page, 'B')).toBeVisible()
+    await server.again()
+    await expect(page.locator('[data-kept]')).toHaveCount(0)
+    const { lanes } = (await (await page.request.get(`${server.url}/api/bench`)).json()) as Bench
+    expect(lanes.map(one => [one.lane, one.state.marks.map(mark => mark.kind)])).toEqual([['A', ['lit', 'potOn']], ['B', []]])
+    // The second mark was made before a reload without the server, and is where it was pressed.
+    expect(lanes[0]!.state.marks[1]!.atMs - lanes[0]!.state.marks[0]!.atMs).toBeLessThan(30_000)
+  } finally {
+    await context.close()
+    await server.stop()
+  }
+  faults.splice(0)
 })

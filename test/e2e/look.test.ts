@@ -1,11 +1,12 @@
 /** Every page as eyes meet it: no serious barrier in Day and Glare; in Dark bench nothing brighter than the flame allows. */
 import AxeBuilder from '@axe-core/playwright'
 import type { BrowserContext, Page } from '@playwright/test'
+import { clearBench, EVERY_STATE, stage } from './benchStage'
 import { expect, open, test } from './page'
 
 const FIXED = [
   '/', '/numbers', '/runs', '/runs/new', '/burn', '/runs/01950000-0000-7000-8000-000000000111', '/runs/01960000-0000-7000-8000-000000000002', '/kit', '/kit/setups', '/kit/setups/new', '/kit/fuels', '/kit/containers', '/kit/places',
-  '/kit/things/new?kind=burner', '/methods',
+  '/kit/things/new?kind=burner', '/methods', '/bench', '/bench/arm',
 ]
 /** With one of each record, whose ids are the bench's own. */
 async function pagesOf(page: Page): Promise<string[]> {
@@ -16,6 +17,16 @@ async function pagesOf(page: Page): Promise<string[]> {
     `/kit/fuels/${await first('/api/kit/fuels')}`, `/kit/containers/${await first('/api/kit/containers')}`, `/kit/places/${await first('/api/kit/places')}`, `/methods/${method}`, `/methods/${method}/edit`,
   ]
 }
+test.beforeAll(async ({ browser, baseURL }) => {
+  const page = await browser.newPage({ baseURL })
+  await stage(page, EVERY_STATE)
+  await page.close()
+})
+test.afterAll(async ({ browser, baseURL }) => {
+  const page = await browser.newPage({ baseURL })
+  await clearBench(page)
+  await page.close()
+})
 const inLight = (context: BrowserContext, baseURL: string, light: string) => context.addCookies([{ name: 'light', value: light, url: baseURL }])
 
 for (const light of ['day', 'glare']) {
