@@ -3,6 +3,7 @@ import { chromium } from '@playwright/test'
 import { CHROMIUM, CHROMIUM_ARGS, requireChromium } from './lib/browser.mjs'
 import { at } from './lib/paths.mjs'
 import { runMain, say, Stop } from './lib/say.mjs'
+import { clearBench, EVERY_STATE, stage } from './lib/stageBench.mjs'
 
 const RUN = '/runs/01950000-0000-7000-8000-000000000111'
 const WINDY = '/runs/01950000-0000-7000-8000-000000000133'
@@ -15,7 +16,7 @@ const BY_NAME = [
 const PICTURES = [
   ['today', '/', 'day', 1280, 800], ['log', '/runs/new', 'day', 1280, 800], ['runs', '/runs', 'day', 1280, 800], ['run', RUN, 'day', 1280, 1000, '[data-figure=normalisedGPerL]'],
   ['run-wind', WINDY, 'day', 1280, 1000, '[data-rung=wind] [data-gperl]'], ['run-below', WINDY, 'day', 1280, 1100, 'button:has-text("Draw")', 'bottom'], ['numbers', '/numbers', 'day', 1280, 1000],
-  ['run-glare', NO_WIND, 'glare', 1280, 800], ['run-dark', RUN, 'dark', 1280, 800], ['kit', '/kit', 'day', 1280, 900], ['methods', '/methods', 'day', 1280, 800], ['run-care', '/runs/01970000-0000-7000-8000-000000000277', 'day', 1280, 900, null, 'bottom'], ['runs-phone', '/runs', 'day', 390, 844], ['run-phone', RUN, 'day', 390, 844],
+  ['run-glare', NO_WIND, 'glare', 1280, 800], ['run-dark', RUN, 'dark', 1280, 800], ['kit', '/kit', 'day', 1280, 900], ['methods', '/methods', 'day', 1280, 800], ['run-care', '/runs/01970000-0000-7000-8000-000000000277', 'day', 1280, 900, null, 'bottom'], ['bench', '/bench', 'day', 1280, 800], ['bench-phone', '/bench', 'dark', 390, 844], ['runs-phone', '/runs', 'day', 390, 844], ['run-phone', RUN, 'day', 390, 844],
 ]
 
 runMain(async () => {
@@ -25,11 +26,13 @@ runMain(async () => {
   const browser = await chromium.launch({ executablePath: CHROMIUM, args: CHROMIUM_ARGS })
   const named = []
   for (const [name, list, wanted, at] of BY_NAME) named.push([name, `${at}/${(await (await fetch(address + list)).json()).find(one => one.name === wanted).id}`, 'day', 1280, name === 'method' ? 1200 : 900])
+  await stage(address, EVERY_STATE.slice(0, 4))
   for (const [name, path, light, width, height, press, scroll] of [...PICTURES, ...named]) {
     const context = await browser.newContext({ viewport: { width, height }, locale: 'en-GB', timezoneId: 'Atlantic/Azores' })
     await context.addCookies([{ name: 'light', value: light, url: address }])
     const page = await context.newPage()
-    await page.goto(address + path, { waitUntil: 'networkidle' })
+    await page.goto(address + path)
+    await page.waitForFunction(() => window.useNuxtApp?.().isHydrating === false)
     if (press) await page.locator(press).click()
     await page.waitForTimeout(press ? 1500 : 500)
     if (scroll === 'bottom') await page.evaluate(() => window.scrollTo(0, document.body.scrollHeight))
@@ -37,5 +40,6 @@ runMain(async () => {
     await context.close()
     say(`docs/screenshots/${name}.png`)
   }
+  await clearBench(address)
   await browser.close()
 })

@@ -59,11 +59,12 @@ export function laneClocks(lane: Lane, nowMs: number): Clocks {
   const zero = timeOf(lane, chosen)
   const others = (['lit', 'bloomed', 'potOn'] as const).filter(kind => kind !== chosen).flatMap((kind) => {
     const time = since(kind)
-    return time === null ? [] : [`${CLOCK_WORDS[kind]} ${time}`]
+    return time === null ? [] : [`${SHORT_WORDS[kind]} ${time}`]
   })
   const boiled = boil && zero !== null ? [`boil ${formatClock((boil.atMs - zero) / 1000)}`] : []
   return { main: since(chosen as EventKind) ?? '0:00', name: CLOCK_WORDS[chosen as keyof typeof CLOCK_WORDS] ?? EVENT_NAMES[chosen as EventKind].toLowerCase(), others: [...boiled, ...others].join(' · ') }
 }
+const SHORT_WORDS = { lit: 'lit', bloomed: 'full flame', potOn: 'pot on' } as const
 const CLOCK_WORDS = { lit: 'from lighting', bloomed: 'from full flame', potOn: 'from pot-on' } as const
 
 /** Water since pot-on, with the start: [seconds from pot-on, °C]. */

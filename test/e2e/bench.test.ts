@@ -4,7 +4,7 @@ import sharp from 'sharp'
 import type { Bench } from '../../shared/bench'
 import type { RunPage } from '../../shared/runRecord'
 import { expect, open, test } from './page'
-import { clearBench, markElsewhere, stage } from './benchStage'
+import { clearBench, markElsewhere, stage } from '../../scripts/lib/stageBench.mjs'
 import { ownServer } from './ownServer'
 import { optionLike } from './typing'
 
@@ -37,7 +37,7 @@ async function takeReading(page: Page, text: string): Promise<void> {
   await page.keyboard.press('Enter')
 }
 
-test.afterEach(({ page }) => clearBench(page))
+test.afterEach(({ baseURL }) => clearBench(baseURL!))
 
 test('a whole run by keyboard alone: weighed in, lit, read, boiled, out, weighed out, and its page', async ({ page }) => {
   await armLane(page, 'A')
@@ -189,7 +189,7 @@ test('a fed test is stopped by rain: pieces with their mass, a gap, and no failu
 })
 
 test('four lanes are lit together, and a second device shows them within 300 ms; the same mark from both is one event', async ({ page, browser, baseURL }) => {
-  await stage(page, (['A', 'B', 'C', 'D'] as const).map(name => ({ lane: name, measured: { fuelBefore: '210 g' } })))
+  await stage(baseURL!, (['A', 'B', 'C', 'D'] as const).map(name => ({ lane: name, measured: { fuelBefore: '210 g' } })))
   await open(page, '/bench')
   await expect(next(page, 'D')).toBeVisible()
   const other = await browser.newContext({ baseURL, serviceWorkers: 'block' })
@@ -264,7 +264,7 @@ test('the network is cut for a while, the date is changed, the page is frozen: e
   faults.splice(0)
 })
 
-test('two tabs on one lane show the same; two calls of the boil are asked about; what a lane’s window misses is said', async ({ page, context }) => {
+test('two tabs on one lane show the same; two calls of the boil are asked about; what a lane’s window misses is said', async ({ page, context, baseURL }) => {
   await armLane(page, 'A', { measured: { 'Start temperature': '30 °C' } })
   await expect(lane(page, 'A')).toContainText('Start 30.0 °C is outside the method’s 18.0 to 22.0 °C.')
   await lane(page, 'A').getByRole('button', { name: 'Skip' }).click()
@@ -284,7 +284,7 @@ test('two tabs on one lane show the same; two calls of the boil are asked about;
   await next(page, 'A').click()
   await expect.poll(async () => (await bench(page)).lanes[0]!.state.marks.length).toBe(3)
   const { runId, state: { marks } } = (await bench(page)).lanes[0]!
-  await markElsewhere(page, runId, marks.at(-1)!.atMs + 9000, { type: 'mark', kind: 'rollingBoil', payload: {} })
+  await markElsewhere(baseURL!, runId, marks.at(-1)!.atMs + 9000, { type: 'mark', kind: 'rollingBoil', payload: {} })
   await expect(lane(page, 'A')).toContainText(/Boil called at 0:0\d and at 0:\d\d\. Which\?/)
   const later = (await lane(page, 'A').locator('.bench-says-answer').last().innerText()).trim()
   await lane(page, 'A').locator('.bench-says-answer').last().click()

@@ -1,7 +1,7 @@
 /** Every page as eyes meet it: no serious barrier in Day and Glare; in Dark bench nothing brighter than the flame allows. */
 import AxeBuilder from '@axe-core/playwright'
 import type { BrowserContext, Page } from '@playwright/test'
-import { clearBench, EVERY_STATE, stage } from './benchStage'
+import { clearBench, EVERY_STATE, stage } from '../../scripts/lib/stageBench.mjs'
 import { expect, open, test } from './page'
 
 const FIXED = [
@@ -17,16 +17,8 @@ async function pagesOf(page: Page): Promise<string[]> {
     `/kit/fuels/${await first('/api/kit/fuels')}`, `/kit/containers/${await first('/api/kit/containers')}`, `/kit/places/${await first('/api/kit/places')}`, `/methods/${method}`, `/methods/${method}/edit`,
   ]
 }
-test.beforeAll(async ({ browser, baseURL }) => {
-  const page = await browser.newPage({ baseURL })
-  await stage(page, EVERY_STATE)
-  await page.close()
-})
-test.afterAll(async ({ browser, baseURL }) => {
-  const page = await browser.newPage({ baseURL })
-  await clearBench(page)
-  await page.close()
-})
+test.beforeAll(({ baseURL }) => stage(baseURL!, EVERY_STATE))
+test.afterAll(({ baseURL }) => clearBench(baseURL!))
 const inLight = (context: BrowserContext, baseURL: string, light: string) => context.addCookies([{ name: 'light', value: light, url: baseURL }])
 
 for (const light of ['day', 'glare']) {

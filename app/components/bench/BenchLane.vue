@@ -58,10 +58,10 @@ onMounted(() => props.selected && focusNext())
     ref="root" :aria-label="`Lane ${lane.lane}`" class="lane" :class="[`lane-${layout}`, `lane-is-${state}`, { 'lane-selected': selected, 'lane-kept': waiting > 0 }]" :data-lane="lane.lane" :data-state="state"
     @click.capture="emit('select')"
   >
-    <BenchHead :lane="lane" :state="state" :waiting="waiting" :undoable="layout === 'phone' || layout === 'cell'" @undo="act('undo')" />
+    <BenchHead :lane="lane" :state="state" :waiting="waiting" :undoable="layout === 'phone'" @undo="act('undo')" />
     <BenchClock :clock="view.clock.value" :name="view.clockName.value" :others="view.others.value" :state="state" :cool="state === 'cooling' ? coolWords(lane) : ''" />
     <BenchWater :lane="lane" :view="view" :reading="reading" @begin="startReading('')" @done="closed" />
-    <BenchSays v-if="says.length || view.cardDue.value" class="lane-says" :says="says" :card="view.cardDue.value && layout !== 'one' ? lane.fuelKind ?? '' : null" @answer="(key, what) => void view.take(key, what).then(focusNext)" />
+    <BenchSays v-if="says.length || (view.cardDue.value && layout !== 'one')" class="lane-says" :says="says" :card="view.cardDue.value && layout !== 'one' ? lane.fuelKind ?? '' : null" @answer="(key, what) => void view.take(key, what).then(focusNext)" />
     <BenchTrace :lane="lane" :layout="layout" :now-ms="view.second.value" />
     <BenchNext :lane="lane" :next="view.next.value" :layout="layout" :skip="view.skip.value" :burning="state === 'burning'" :card="view.cardDue.value && layout === 'one'" @next="pressNext" @skip="skip" @flame-out="act('flameOut')" />
     <template v-if="layout !== 'cell'">

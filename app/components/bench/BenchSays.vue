@@ -7,7 +7,7 @@ const emit = defineEmits<{ answer: [key: string, act: LaneAnswer] }>()
 </script>
 
 <template>
-  <div class="bench-says" :class="!says.length ? 'bench-says-card' : says[0]!.kind === 'say' ? 'bench-says-quiet' : ''" aria-live="polite">
+  <div class="bench-says" :class="!says.length ? 'bench-says-card' : says[0]!.kind === 'say' ? 'bench-says-quiet' : ''" :tabindex="card !== null && !says.length ? 0 : undefined" :aria-label="card !== null && !says.length ? 'Before you light' : undefined" :role="card !== null && !says.length ? 'note' : undefined" aria-live="polite">
     <template v-if="says[0]">
       <span v-if="says[0].kind === 'offer' && says[0].key.startsWith('boils')" class="posts" aria-hidden="true"><i /><i /></span>
       <p class="min-w-[8rem] flex-1">
