@@ -1,4 +1,5 @@
 /** `npm start`: everything from a bare checkout to the page, and everything stopped again by Ctrl-C. */
+import { join } from 'node:path'
 import { requireBuild } from './lib/build.mjs'
 import { startCluster } from './lib/cluster.mjs'
 import { clusterFolder } from './lib/clusterFolder.mjs'
@@ -10,10 +11,12 @@ import { freePortFrom } from './lib/ports.mjs'
 import { requirePrograms } from './lib/postgresPrograms.mjs'
 import { runMain, say, step, Stop } from './lib/say.mjs'
 import { startServer } from './lib/server.mjs'
+import { networkAddresses, shareCertificate } from './lib/share.mjs'
 import { unprivilegedUser } from './lib/unprivileged.mjs'
 
 const HELP = `npm start                 the demonstration
 npm start -- --empty      your own bench
+npm start -- --share      with either: devices on this network may be let in by a code, over HTTPS
 
 Environment: PORT (3000, else the next free one) · DATABASE_URL (a PostgreSQL that exists already; the database it names is used) · HOST (loopback only)
 `
@@ -22,9 +25,10 @@ const LOOPBACK = ['127.0.0.1', 'localhost', '::1', '[::1]']
 async function main() {
   const args = process.argv.slice(2)
   if (args.includes('--help')) return say(HELP)
-  const unknown = args.filter(arg => arg !== '--empty')
+  const unknown = args.filter(arg => arg !== '--empty' && arg !== '--share')
   if (unknown.length > 0) throw new Stop(`${unknown.join(' ')} is not known.\n\n${HELP}`)
   const empty = args.includes('--empty')
+  const shared = args.includes('--share')
   requireNode()
   const wantedPort = readSettings()
   makeDataFolder()
@@ -32,7 +36,7 @@ async function main() {
   const undo = []
   const stopAll = oneStop(undo)
   try {
-    await bringUp({ empty, wantedPort, undo, stopAll })
+    await bringUp({ empty, shared, wantedPort, undo, stopAll })
   } catch (error) {
     await stopAll()
     throw error
@@ -78,14 +82,14 @@ function oneStop(undo) {
   return stopAll
 }
 
-async function bringUp({ empty, wantedPort, undo, stopAll }) {
+async function bringUp({ empty, shared, wantedPort, undo, stopAll }) {
   await requireDependencies()
   const databaseUrl = process.env.DATABASE_URL || await ownDatabase(empty, undo)
   await step(empty ? 'Preparing your database' : 'Preparing the demonstration', () => prepareDatabase(databaseUrl, { empty }))
   await requireBuild()
   const port = await freePortFrom(wantedPort)
   if (port !== wantedPort) say(`  Port ${wantedPort} is taken: using ${port}.`)
-  await serve({ port, databaseUrl, empty, undo, stopAll, restarts: [] })
+  await serve({ port, databaseUrl, empty, share: shared ? await shareSettings() : null, undo, stopAll, restarts: [] })
 }
 
 async function ownDatabase(empty, undo) {
@@ -98,10 +102,18 @@ async function ownDatabase(empty, undo) {
   return cluster.url(name)
 }
 
+/** Where the network finds this machine, and the certificate it is shown there. */
+async function shareSettings() {
+  const addresses = networkAddresses()
+  if (addresses.length === 0) throw new Stop('--share: this machine is on no network. Connect it first, or leave --share out.')
+  return { port: await freePortFrom(SHARE_PORT, '0.0.0.0'), host: '0.0.0.0', addresses, ...await shareCertificate(join(dataFolder, 'share'), addresses) }
+}
+const SHARE_PORT = 3443
+
 const MOST_RESTARTS_A_MINUTE = 5
 
 /** Serves, and serves again when the server is killed. */
-async function serve({ port, databaseUrl, empty, undo, stopAll, restarts }) {
+async function serve({ port, databaseUrl, empty, share, undo, stopAll, restarts }) {
   const again = async (code, signal) => {
     const now = Date.now()
     const recent = restarts.filter(at => now - at < 60_000)
@@ -112,15 +124,16 @@ async function serve({ port, databaseUrl, empty, undo, stopAll, restarts }) {
     }
     say(`The server ended (${signal ?? code}). Starting it again.`)
     undo.splice(undo.indexOf(server.stop), 1)
-    await serve({ port, databaseUrl, empty, undo, stopAll, restarts: [...recent, now] })
+    await serve({ port, databaseUrl, empty, share, undo, stopAll, restarts: [...recent, now] })
   }
-  const server = await startServer({ port, databaseUrl, onExit: (code, signal) => void again(code, signal).catch(async (error) => {
+  const server = await startServer({ port, databaseUrl, share, onExit: (code, signal) => void again(code, signal).catch(async (error) => {
     process.stderr.write(`${error.message}\n`)
     await stopAll()
     process.exit(1)
   }) })
   undo.push(server.stop)
   announce({ empty, url: server.url, instance: server.instance })
+  if (share) say(`\nShared on this network at ${share.addresses.map(address => `https://${address}:${share.port}`).join(', ')}\nThe code that lets a device in stands at ${server.url}/share`)
   say(`\nVulcanum is at ${server.url}${empty ? '' : '  (demonstration: all invented)'}\nCtrl-C stops it.`)
 }
 

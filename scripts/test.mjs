@@ -15,7 +15,7 @@ import { runMain, say, step, Stop } from './lib/say.mjs'
 import { startServer } from './lib/server.mjs'
 import { unprivilegedUser } from './lib/unprivileged.mjs'
 
-const PARTS = ['lint', 'types', 'unit', 'db', 'e2e', 'start']
+const PARTS = ['lint', 'types', 'unit', 'db', 'e2e', 'start', 'soak']
 const HELP = `npm test                    all: ${PARTS.join(', ')}
 npm test -- unit db         some
 npm run test:e2e -- FILE    one browser test; what follows a part is handed to its runner
@@ -73,6 +73,15 @@ class Bench {
     await requireBuild()
     await requirePrograms()
     await this.#vitest('start', handedOn, {})
+  }
+
+  /** Two minutes of it; `npm run soak` goes on for thirty. */
+  async soak() {
+    await requireChromium()
+    await requireBuild()
+    await requirePrograms()
+    const code = await runHere(process.execPath, [at('scripts', 'soak.mjs'), '--minutes', '2'])
+    this.#count('soak', code, code === 0 ? 1 : 0, code === 0 ? 0 : 1)
   }
 
   async e2e(handedOn) {

@@ -1,10 +1,12 @@
 /** `npm start` as a person meets it, faults and all, in a copy of the checkout in a folder with a space. Needs the build. */
 import { spawn, type ChildProcess } from 'node:child_process'
 import { chmodSync, cpSync, existsSync, mkdirSync, mkdtempSync, readdirSync, readFileSync, rmSync, statSync, symlinkSync, writeFileSync } from 'node:fs'
+import { get } from 'node:https'
 import { createServer } from 'node:net'
 import { tmpdir } from 'node:os'
 import { join, resolve } from 'node:path'
 import { afterEach, beforeEach, describe, expect, it } from 'vitest'
+import { networkAddresses } from '../../scripts/lib/share.mjs'
 
 const COPIED = ['scripts', 'cli', 'core', 'shared', 'server', 'app', 'public', '.output', 'package.json', 'package-lock.json', 'nuxt.config.ts']
 const PORT = 3400 + (process.pid % 400)
@@ -73,6 +75,11 @@ class Start {
   }
 }
 
+/** The status an HTTPS door answers with, whoever vouches for it. */
+const statusAt = (url: string) => new Promise<number>((done, fail) => void get(url, { rejectUnauthorized: false }, (answer) => {
+  answer.resume()
+  done(answer.statusCode!)
+}).on('error', fail))
 const runsAt = async (address: string) => ((await (await fetch(`${address}/api/runs`)).json()) as unknown[]).length
 const serverPid = () => processesWith(join(folder, 'scripts', 'serve.mjs'))[0]!
 
@@ -93,6 +100,18 @@ describe('npm start', () => {
 
     const own = new Start(['--empty'])
     expect(await runsAt(await own.address())).toBe(0)
+  })
+
+  it.runIf(networkAddresses().length > 0)('--share answers the network by HTTPS, to paired devices alone, with a certificate that is the owner’s secret; the code stands at this machine', async () => {
+    const start = new Start(['--share'])
+    const address = await start.address()
+    const [, shared] = await start.says(/Shared on this network at (https:\/\/\S+?)(?:,|\n)/)
+    expect([await statusAt(`${shared}/api/runs`), await statusAt(`${shared}/pair`), await statusAt(`${shared}/api/share`)]).toEqual([401, 200, 403])
+    expect((await (await fetch(`${address}/api/share`)).json()) as object).toMatchObject({ shared: { code: expect.stringMatching(/^\d{6}$/) } })
+    expect(statSync(join(folder, '.data', 'share', 'key.pem')).mode & 0o777).toBe(0o600)
+    process.kill(serverPid(), 'SIGKILL')
+    await start.says(/The server ended \(SIGKILL\)\. Starting it again\.[\s\S]*Vulcanum is at/)
+    expect(await statusAt(`${shared}/pair`)).toBe(200)
   })
 
   it('survives kill -9 of the server, then of itself, with a stale pid file and a busy port', async () => {

@@ -11,7 +11,9 @@ export default defineEventHandler(async (event) => {
   const read = readSentActs(body.value)
   if (!read.ok) return answerProblems(event, 422, read.problems)
   const db = useDatabase()
-  const { acks, broke } = await takeActs(db, read.sent)
+  // A paired device is who its token says, whatever it calls itself.
+  const device = (event.context.pairedDevice as { id: string, name: string } | null | undefined) ?? read.sent.device
+  const { acks, broke } = await takeActs(db, { ...read.sent, device })
   setResponseStatus(event, broke ? 503 : acks.some(ack => ack.as === 'conflict') ? 409 : 200)
   return { acks, bench: broke ? null : await readBenchNow(db, await benchNow(db)) }
 })

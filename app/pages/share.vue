@@ -1,0 +1,75 @@
+<script setup lang="ts">
+import { useIntervalFn } from '@vueuse/core'
+import type { PairedDevice, ShareState } from '#shared/share'
+
+/** A second device: the address to photograph, the code to type there, and who was let in. */
+useHead({ title: 'A second device · Vulcanum' })
+const { data, error, refresh } = await useFetch<ShareState>('/api/share')
+const clock = useClock()
+// A device that pairs, or a code that ends, shows here without a reload.
+useIntervalFn(() => void refresh(), 3000)
+async function forget(device: PairedDevice) {
+  await $fetch(`/api/share/devices/${device.id}`, { method: 'DELETE' })
+  await refresh()
+}
+</script>
+
+<template>
+  <div class="max-w-3xl">
+    <h1 class="mb-3">
+      A second device
+    </h1>
+    <p v-if="error" role="alert" class="font-bold">
+      The server did not answer. Check that Vulcanum is running, then reload.
+    </p>
+    <section v-else-if="data && !data.shared" class="enamel p-4">
+      <p>This Vulcanum answers this machine alone. To use a phone or a second computer beside the flame, stop it and start it so:</p>
+      <p class="figures my-3 text-base">
+        npm start -- --share
+      </p>
+      <p class="text-ink-2">
+        It is then open to devices on the same network that you let in by a code; to no others, and to nothing outside.
+      </p>
+    </section>
+    <section v-else-if="data?.shared" class="enamel grid gap-6 p-4 md:grid-cols-[240px_minmax(0,1fr)]">
+      <div>
+        <figure v-for="one in data.shared.addresses" :key="one.url" class="mb-3">
+          <!-- eslint-disable-next-line vue/no-v-html -- drawn by our own server from its own address -->
+          <div class="qr photo" role="img" :aria-label="`The address ${one.url} as a picture`" v-html="one.qr" />
+          <figcaption class="figures break-all">
+            {{ one.url }}
+          </figcaption>
+        </figure>
+        <p v-if="!data.shared.addresses.length" class="font-bold">
+          This machine is on no network.
+        </p>
+      </div>
+      <div>
+        <p>Open the address on the other device, on the same network. It will warn that it does not know the certificate: it was made by this machine for itself. Go on, and type this code:</p>
+        <p class="figures my-3 text-4xl tracking-widest" data-code>
+          {{ data.shared.code.slice(0, 3) }} {{ data.shared.code.slice(3) }}
+        </p>
+        <p class="text-ink-2">
+          Good for one device, {{ Math.max(0, Math.ceil((data.shared.untilMs - clock) / 60000)) }} more minutes.
+        </p>
+        <h2 class="mt-4">
+          Without trusting the certificate
+        </h2>
+        <p>Marks, readings and clocks work. What is lost: the Bench does not open there while this machine cannot be reached (what was pressed before is kept all the same), and the screen may go dark by itself. Installing the certificate on the device brings both back.</p>
+      </div>
+    </section>
+    <section v-if="data?.devices.length" class="mt-4" aria-label="Devices let in">
+      <h2 class="mb-1">
+        Let in
+      </h2>
+      <ul>
+        <li v-for="device in data.devices" :key="device.id" class="flex items-center gap-3 border-b border-edge py-1">
+          <span class="min-w-0 flex-1" dir="auto">{{ device.name }}</span>
+          <button type="button" class="act-quiet" :aria-label="`Forget ${device.name}`" @click="forget(device)">
+            Forget it
+          </button>
+        </li>
+      </ul>
+    </section>
+  </div>
+</template>

@@ -1,0 +1,231 @@
+/** `npm run soak`: six lanes live under faults, for as long as asked; every press is looked for in the database afterwards, once, in order, at its time. */
+import { chmodSync, mkdtempSync, readFileSync, rmSync } from 'node:fs'
+import { tmpdir } from 'node:os'
+import { join } from 'node:path'
+import { chromium } from '@playwright/test'
+import { CHROMIUM, CHROMIUM_ARGS, requireChromium } from './lib/browser.mjs'
+import { requireBuild } from './lib/build.mjs'
+import { startCluster } from './lib/cluster.mjs'
+import { ensureDatabase, prepareDatabase } from './lib/databases.mjs'
+import { requireDependencies, requireNode } from './lib/dependencies.mjs'
+import { makeDataFolder } from './lib/paths.mjs'
+import { anyFreePort } from './lib/ports.mjs'
+import { requirePrograms } from './lib/postgresPrograms.mjs'
+import { sleep } from './lib/processes.mjs'
+import { runMain, say, Stop } from './lib/say.mjs'
+import { startServer } from './lib/server.mjs'
+import { mark, stage } from './lib/stageBench.mjs'
+import { unprivilegedUser } from './lib/unprivileged.mjs'
+
+const HELP = `npm run soak                     30 minutes, the server killed 50 times
+npm run soak -- --minutes 2      shorter; the faults keep their rate
+`
+const LANES = ['A', 'B', 'C', 'D', 'E', 'F']
+const KILLS_A_MINUTE = 50 / 30
+/** Longer than a glove's double press: each key is an event of its own. */
+const BETWEEN_PRESSES_MS = 260
+const LIMITS = { paintP95Ms: 50, longestTaskMs: 100, grownMB: 20, offMs: 400 }
+
+async function main() {
+  const args = process.argv.slice(2)
+  if (args.includes('--help')) return say(HELP)
+  const minutes = Number(args[args.indexOf('--minutes') + 1] ?? 30) || 30
+  requireNode()
+  makeDataFolder()
+  await requireDependencies()
+  await requireBuild()
+  await requireChromium()
+  const bench = await Bench.start()
+  try {
+    const summary = await bench.run(minutes)
+    say(JSON.stringify(summary, null, 1))
+    if (summary.broken.length > 0) throw new Stop(`Not held: ${summary.broken.join('; ')}`)
+    say('Every press is there once, in order, at its time.')
+  } finally {
+    await bench.stop()
+  }
+}
+
+/** The cluster, the server and the browser of one soak, and what may be done to them. */
+class Bench {
+  faults = { serverKilled: 0, databaseKilled: 0, networkCut: 0, reloaded: 0 }
+  pressed = []
+  paints = []
+  #busy = Promise.resolve()
+
+  static async start() {
+    const bench = new Bench()
+    bench.folder = mkdtempSync(join(tmpdir(), 'vulcanum-soak-'))
+    chmodSync(bench.folder, 0o711)
+    bench.clusterArgs = { programs: await requirePrograms(), folder: join(bench.folder, 'cluster'), stateFolder: bench.folder, user: unprivilegedUser() }
+    bench.cluster = await startCluster(bench.clusterArgs)
+    await ensureDatabase(bench.cluster.url('postgres'), 'soak')
+    bench.databaseUrl = bench.cluster.url('soak')
+    await prepareDatabase(bench.databaseUrl, { empty: false })
+    bench.port = await anyFreePort()
+    await bench.serve()
+    bench.browser = await chromium.launch({ executablePath: CHROMIUM, args: CHROMIUM_ARGS })
+    return bench
+  }
+
+  async serve() {
+    this.server = await startServer({ port: this.port, databaseUrl: this.databaseUrl, output: 'ignore' })
+  }
+
+  async run(minutes) {
+    const { url } = this.server
+    await stage(url, LANES.map(lane => ({ lane, measured: { fuelBefore: '210 g' }, marks: [[120, mark('lit')], [110, mark('potOn')]] })))
+    this.context = await this.browser.newContext({ viewport: { width: 1280, height: 800 } })
+    this.page = await this.context.newPage()
+    const watcher = await this.#watcher(url)
+    await this.#open()
+    const endsAt = Date.now() + minutes * 60_000
+    const faults = this.#faults(endsAt)
+    const memory = []
+    const steadyAfter = Date.now() + Math.min(5, minutes / 4) * 60_000
+    while (Date.now() < endsAt) {
+      await this.#press(LANES[Math.floor(Math.random() * LANES.length)])
+      if (memory.length === 0 && Date.now() > steadyAfter) memory.push(await heapMB(watcher))
+    }
+    await faults
+    await this.context.setOffline(false)
+    await this.page.locator('[data-kept]').first().waitFor({ state: 'detached', timeout: 60_000 })
+    memory.push(await heapMB(watcher))
+    this.paints.push(...await this.page.evaluate(() => globalThis.paints))
+    const tasks = await watcher.page.evaluate(() => globalThis.tasks)
+    return this.#judge(await (await fetch(`${url}/api/bench`)).json(), { minutes, memory, tasks })
+  }
+
+  /** A page that only looks, and is never reloaded: its memory and its long tasks are what six live lanes cost. */
+  async #watcher(url) {
+    const context = await this.browser.newContext({ viewport: { width: 1280, height: 800 } })
+    const page = await context.newPage()
+    await page.goto(`${url}/bench`)
+    await page.locator('[data-lane=F]').waitFor()
+    await sleep(3000)
+    await page.evaluate(() => {
+      globalThis.tasks = []
+      new PerformanceObserver(list => globalThis.tasks.push(...list.getEntries().map(entry => Math.round(entry.duration)))).observe({ type: 'longtask' })
+    })
+    return { page, devtools: await context.newCDPSession(page) }
+  }
+
+  async #open() {
+    await this.page.goto(`http://127.0.0.1:${this.port}/bench`)
+    await this.page.locator('[data-lane=F]').waitFor()
+    // From the key to the frame after the mark stands on the page.
+    await this.page.evaluate(() => {
+      globalThis.paints = []
+      addEventListener('keydown', (event) => {
+        if (event.key !== 'k') return
+        const watch = new MutationObserver(() => {
+          watch.disconnect()
+          requestAnimationFrame(() => setTimeout(() => globalThis.paints.push(performance.now() - event.timeStamp)))
+        })
+        watch.observe(document.querySelector('[data-said]'), { childList: true, characterData: true, subtree: true })
+      }, { capture: true })
+    })
+  }
+
+  /** One key on one lane: a knock, or a reading typed whole. Waits for its turn while the page is reloaded. */
+  async #press(lane) {
+    await this.#busy
+    const { keyboard } = this.page
+    const last = this.pressed.findLast(one => one.lane === lane)
+    await sleep(Math.max(BETWEEN_PRESSES_MS, last ? 1300 - (Date.now() - last.at) : 0))
+    await this.#busy
+    await keyboard.press(lane.toLowerCase())
+    const reads = Math.random() < 0.3
+    if (reads) {
+      const typed = (20 + Math.random() * 60).toFixed(1)
+      await keyboard.type(typed)
+      await keyboard.press('Enter')
+      this.pressed.push({ lane, kind: 'reading', at: Date.now(), typed })
+    } else {
+      await keyboard.press('k')
+      this.pressed.push({ lane, kind: 'disturbance', at: Date.now() })
+    }
+    await sleep(40)
+  }
+
+  async #faults(endsAt) {
+    while (Date.now() < endsAt - 8000) {
+      await sleep((60_000 / KILLS_A_MINUTE / FAULTS.length) * (0.5 + Math.random()) * 0.8)
+      if (Date.now() > endsAt - 8000) break
+      const { serverKilled, databaseKilled, networkCut, reloaded } = this.faults
+      const counts = [serverKilled / 4, databaseKilled * 2, networkCut, reloaded]
+      await this[FAULTS[counts.indexOf(Math.min(...counts))]]()
+    }
+  }
+
+  async killServer() {
+    this.faults.serverKilled++
+    process.kill(this.server.pid, 'SIGKILL')
+    await sleep(300 + Math.random() * 2500)
+    await this.serve()
+  }
+
+  async killDatabase() {
+    this.faults.databaseKilled++
+    process.kill(Number(readFileSync(join(this.clusterArgs.folder, 'postmaster.pid'), 'utf8').split('\n')[0]), 'SIGKILL')
+    await sleep(1500)
+    this.cluster = await startCluster(this.clusterArgs)
+    if (this.cluster.url('soak') !== this.databaseUrl) throw new Stop('The cluster came back at another address.')
+  }
+
+  async cutNetwork() {
+    this.faults.networkCut++
+    await this.context.setOffline(true)
+    await sleep(3000 + Math.random() * 6000)
+    await this.context.setOffline(false)
+  }
+
+  async reload() {
+    this.faults.reloaded++
+    let free
+    this.#busy = new Promise((done) => { free = done })
+    await sleep(400)
+    this.paints.push(...await this.page.evaluate(() => globalThis.paints))
+    await this.#open()
+    free()
+  }
+
+  #judge({ lanes }, { minutes, memory, tasks }) {
+    const broken = []
+    let worstOffMs = 0
+    for (const lane of lanes) {
+      const stored = lane.state.marks.filter(one => one.kind === 'disturbance' || one.kind === 'reading')
+      const wanted = this.pressed.filter(one => one.lane === lane.lane)
+      const [got, asked] = [stored, wanted].map(list => list.map(one => (one.kind === 'reading' ? one.payload?.typed ?? one.typed : 'k')).join(' '))
+      if (got !== asked) broken.push(`lane ${lane.lane}: ${wanted.length} pressed, ${stored.length} stored, or not in their order`)
+      else for (let i = 0; i < stored.length; i++) worstOffMs = Math.max(worstOffMs, Math.abs(stored[i].atMs - wanted[i].at))
+    }
+    const sorted = [...this.paints].sort((a, b) => a - b)
+    const paintP95Ms = Math.round(sorted[Math.floor(sorted.length * 0.95)] ?? 0)
+    const grownMB = Number((memory.at(-1) - memory[0]).toFixed(1))
+    const longestTaskMs = Math.max(0, ...tasks)
+    if (sorted.length === 0) broken.push('no press was timed')
+    if (paintP95Ms >= LIMITS.paintP95Ms) broken.push(`mark to paint ${paintP95Ms} ms (p95)`)
+    if (longestTaskMs > LIMITS.longestTaskMs) broken.push(`a task of ${longestTaskMs} ms`)
+    if (grownMB >= LIMITS.grownMB) broken.push(`memory grew by ${grownMB} MB`)
+    if (worstOffMs > LIMITS.offMs) broken.push(`a mark is ${worstOffMs} ms from its press`)
+    return { minutes, pressed: this.pressed.length, ...this.faults, paintP95Ms, timed: sorted.length, longestTaskMs, tasksOver50Ms: tasks.length, grownMB, worstOffMs, broken }
+  }
+
+  async stop() {
+    await this.browser?.close()
+    await this.server?.stop()
+    await this.cluster?.stop()
+    rmSync(this.folder, { recursive: true, force: true })
+  }
+}
+const FAULTS = ['killServer', 'killDatabase', 'cutNetwork', 'reload']
+
+async function heapMB({ devtools }) {
+  await devtools.send('HeapProfiler.collectGarbage')
+  await devtools.send('Performance.enable')
+  const { metrics } = await devtools.send('Performance.getMetrics')
+  return metrics.find(one => one.name === 'JSHeapUsedSize').value / 1e6
+}
+
+runMain(main)
