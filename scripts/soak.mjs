@@ -19,6 +19,7 @@ import { unprivilegedUser } from './lib/unprivileged.mjs'
 
 const HELP = `npm run soak                     30 minutes, the server killed 50 times
 npm run soak -- --minutes 2      shorter; the faults keep their rate
+              --patience 3       milliseconds may be three times the limits, for a machine that others use; presses are judged alike
 `
 const LANES = ['A', 'B', 'C', 'D', 'E', 'F']
 const KILLS_A_MINUTE = 50 / 30
@@ -29,7 +30,10 @@ const LIMITS = { paintP95Ms: 50, longestTaskMs: 100, grownMB: 20, offMs: 400 }
 async function main() {
   const args = process.argv.slice(2)
   if (args.includes('--help')) return say(HELP)
-  const minutes = Number(args[args.indexOf('--minutes') + 1] ?? 30) || 30
+  const asked = (name, usual) => (args.includes(name) ? Number(args[args.indexOf(name) + 1]) : usual)
+  const minutes = asked('--minutes', 30)
+  const patience = asked('--patience', 1)
+  if (!(minutes > 0 && patience >= 1)) throw new Stop(HELP)
   requireNode()
   makeDataFolder()
   await requireDependencies()
@@ -37,7 +41,7 @@ async function main() {
   await requireChromium()
   const bench = await Bench.start()
   try {
-    const summary = await bench.run(minutes)
+    const summary = await bench.run(minutes, patience)
     say(JSON.stringify(summary, null, 1))
     if (summary.broken.length > 0) throw new Stop(`Not held: ${summary.broken.join('; ')}`)
     say('Every press is there once, in order, at its time.')
@@ -72,7 +76,7 @@ class Bench {
     this.server = await startServer({ port: this.port, databaseUrl: this.databaseUrl, output: 'ignore' })
   }
 
-  async run(minutes) {
+  async run(minutes, patience) {
     const { url } = this.server
     await stage(url, LANES.map(lane => ({ lane, measured: { fuelBefore: '210 g' }, marks: [[120, mark('lit')], [110, mark('potOn')]] })))
     this.context = await this.browser.newContext({ viewport: { width: 1280, height: 800 } })
@@ -93,7 +97,7 @@ class Bench {
     memory.push(await heapMB(watcher))
     this.paints.push(...await this.page.evaluate(() => globalThis.paints))
     const tasks = await watcher.page.evaluate(() => globalThis.tasks)
-    return this.#judge(await (await fetch(`${url}/api/bench`)).json(), { minutes, memory, tasks })
+    return this.#judge(await (await fetch(`${url}/api/bench`)).json(), { minutes, patience, memory, tasks })
   }
 
   /** A page that only looks, and is never reloaded: its memory and its long tasks are what six live lanes cost. */
@@ -190,7 +194,7 @@ class Bench {
     free()
   }
 
-  #judge({ lanes }, { minutes, memory, tasks }) {
+  #judge({ lanes }, { minutes, patience, memory, tasks }) {
     const broken = []
     let worstOffMs = 0
     for (const lane of lanes) {
@@ -205,10 +209,10 @@ class Bench {
     const grownMB = Number((memory.at(-1) - memory[0]).toFixed(1))
     const longestTaskMs = Math.max(0, ...tasks)
     if (sorted.length === 0) broken.push('no press was timed')
-    if (paintP95Ms >= LIMITS.paintP95Ms) broken.push(`mark to paint ${paintP95Ms} ms (p95)`)
-    if (longestTaskMs > LIMITS.longestTaskMs) broken.push(`a task of ${longestTaskMs} ms`)
+    if (paintP95Ms >= LIMITS.paintP95Ms * patience) broken.push(`mark to paint ${paintP95Ms} ms (p95)`)
+    if (longestTaskMs > LIMITS.longestTaskMs * patience) broken.push(`a task of ${longestTaskMs} ms`)
     if (grownMB >= LIMITS.grownMB) broken.push(`memory grew by ${grownMB} MB`)
-    if (worstOffMs > LIMITS.offMs) broken.push(`a mark is ${worstOffMs} ms from its press`)
+    if (worstOffMs > LIMITS.offMs * patience) broken.push(`a mark is ${worstOffMs} ms from its press`)
     return { minutes, pressed: this.pressed.length, ...this.faults, paintP95Ms, timed: sorted.length, longestTaskMs, tasksOver50Ms: tasks.length, grownMB, worstOffMs, broken }
   }
 

@@ -60,6 +60,8 @@ export const useBench = defineStore('bench', () => {
   /** Reads this browser's store and begins to listen; once a page. */
   const start = () => starting ??= (async () => {
     await beginClock()
+    // Before any lane is shown: a clock never begins at nothing after a reload.
+    nowMs.value = benchNowMs()
     device.value = await kept<DeviceCard>('device') ?? await newDevice()
     const before = await kept<Bench>('bench')
     if (before) told.value = { ...before, seq: -1 }
@@ -67,7 +69,6 @@ export const useBench = defineStore('bench', () => {
     ready.value = true
     link.start()
     setInterval(() => { nowMs.value = benchNowMs() }, 100)
-    nowMs.value = benchNowMs()
     void askServer().catch(() => undefined)
     setInterval(() => void askServer().catch(() => undefined), CLOCK_EVERY_MS)
   })()
