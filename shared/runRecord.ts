@@ -3,6 +3,7 @@ import type { Origin, TestKind } from '../core/formats/document'
 import type { ReduceAnswer, RunAnswer, SetupAnswer } from '../core/formats/answer'
 import type { MethodFindings } from '../core/method/checkRun'
 import type { ClaimVerdict } from '../core/statistics/claim'
+import type { AsidePress } from './keptPress'
 import type { ObservationLine } from './observation'
 import type { PhotoMeta } from './photo'
 import type { Conventions, RunView } from './runOptions'
@@ -68,6 +69,8 @@ export interface RunPage {
   voids: { voided: boolean, reason: string, person: string, at: string }[]
   observations: ObservationLine[]
   photos: PhotoMeta[]
+  /** Presses beside the marks, as the bench kept them. */
+  presses: AsidePress[]
   /** Said beside the flame, each at its moment [ms on the run's clock]. */
   benchNotes: { id: string, text: string, atMs: number | null }[]
   answer: RunAnswer

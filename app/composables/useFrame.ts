@@ -7,7 +7,7 @@ export function useFrame() {
   useOfflinePage()
   keys.on('units', switchUnits)
   keys.on('light', nextLight)
-  keys.on('margin', margin.toggle)
+  keys.on('margin', margin.toggle, { givesWay: true })
   onMounted(() => window.addEventListener('keydown', keys.press))
   onUnmounted(() => window.removeEventListener('keydown', keys.press))
 }

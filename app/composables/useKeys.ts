@@ -29,9 +29,9 @@ export function useKeys() {
   const keyOf = (action: KeyAction): string => changed.value[action] ?? KEY_ACTIONS[action].key
   const act = (action: KeyAction) => handlers.get(action)?.at(-1)?.()
 
-  /** While the component lives, this action is its. */
-  function on(action: KeyAction, handler: Handler) {
-    onMounted(() => handlers.set(action, [...(handlers.get(action) ?? []), handler]))
+  /** While the component lives, this action is its; the frame's own gives way to a page's. */
+  function on(action: KeyAction, handler: Handler, { givesWay = false } = {}) {
+    onMounted(() => handlers.set(action, givesWay ? [handler, ...(handlers.get(action) ?? [])] : [...(handlers.get(action) ?? []), handler]))
     onUnmounted(() => handlers.set(action, (handlers.get(action) ?? []).filter(one => one !== handler)))
   }
 

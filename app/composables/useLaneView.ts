@@ -3,7 +3,7 @@ import type { EventKind } from '#core/run/events'
 import type { Lane } from '#shared/bench'
 
 /** What was passed over and answered on a lane: of this browser, by run. */
-const useAnswered = () => useLocalStorage<Record<string, string[]>>('vulcanum.bench.answered', {})
+export const useAnswered = () => useLocalStorage<Record<string, string[]>>('vulcanum.bench.answered', {})
 /** The last day on which this fuel's safety card was shown before lighting. */
 const useCardsSeen = () => useLocalStorage<Record<string, string>>('vulcanum.bench.cards', {})
 

@@ -29,7 +29,7 @@ export function usePrompts() {
       const foreseen = laneForesees(lane, second)
       const reading = dueWords(lane, second)
       const grave = laneSays(lane, second, foreseen, []).filter(one => ['giveUp', 'duration', 'falling', 'unseen'].includes(one.key)).map(one => ({ key: `${lane.runId}.${one.key}`, words: `Lane ${lane.lane}. ${one.words}` }))
-      return [...(reading ? [{ key: `${lane.runId}.due.${lane.state.marks.filter(mark => mark.kind === 'reading').length}`, words: `Lane ${lane.lane}. Reading due.` }] : []), ...grave]
+      return [...(reading ? [{ key: `${lane.runId}.due.${lane.state.marks.filter(mark => mark.kind === 'reading').length}`, words: `Lane ${lane.lane}. ${reading}.` }] : []), ...grave]
     })
   })
   const last = ref('')

@@ -18,5 +18,9 @@ export const useMargin = defineStore('margin', () => {
     pinned.value = []
   }
   const toggle = () => { hidden.value = !hidden.value }
-  return { hidden, trail, open, pinned, show, follow, backTo, close, pin, clear, toggle }
+  /** Beside the flame it is a spine, and its drawer shut until it is asked for. */
+  const drawer = ref(false)
+  const toggleDrawer = () => { drawer.value = !drawer.value }
+  const shutDrawer = () => { drawer.value = false }
+  return { hidden, trail, open, pinned, show, follow, backTo, close, pin, clear, toggle, drawer, toggleDrawer, shutDrawer }
 })

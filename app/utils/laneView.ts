@@ -2,10 +2,11 @@
 import { foreseeBoil, type Foreseen } from '#core/forecast/foreseeBoil'
 import { fuelOfKind } from '#core/constants/fuels'
 import { formatClock, formatNumber } from '#core/quantity/format'
-import { isBurning, isOver, lastPressed, nextEvent, type BenchMark } from '#core/run/benchStep'
+import { isBurning, isOver, lastPressed, nextEvent, zeroOf, type BenchMark, type KeptPress } from '#core/run/benchStep'
 import { EVENT_NAMES, type EventKind } from '#core/run/events'
 import type { UnitSystem } from '#core/quantity/kinds'
 import type { Lane } from '#shared/bench'
+import { asideWords, type AsidePress } from '#shared/keptPress'
 import type { MeasuredQuantity } from '#shared/measuredQuantity'
 
 export type LaneState = 'armed' | 'burning' | 'cooling' | 'done'
@@ -163,8 +164,9 @@ export function coolWords(lane: Lane): string {
 }
 export const isCool = (lane: Lane, nowMs: number): boolean => nowMs - (endOf(lane) ?? nowMs) > COOL_MS
 
-/** A reading that is due, by the method. */
+/** A reading that is due, by the method; or the weighing, once what was hot is cool. */
 export function dueWords(lane: Lane, nowMs: number): string {
+  if (laneState(lane) === 'cooling' && isCool(lane, nowMs)) return 'cool by now: weigh out'
   const every = lane.method?.body.readEveryS ?? null
   const zero = timeOf(lane, 'potOn') ?? timeOf(lane, 'shutOff')
   if (every === null || zero === null || (!isBurning(lane.state) && lane.kind !== 'coolDown') || timeOf(lane, 'rollingBoil', 'targetReached') !== null) return ''
@@ -188,3 +190,13 @@ export const lastMarkWords = (lane: Lane): string => {
   return last ? EVENT_NAMES[last.kind].toLowerCase() : ''
 }
 export const degrees = (tempC: number, units: UnitSystem) => shownParts(tempC, 'temperature', units)
+
+/** A double was meant for the mark just before it, though Next had gone on by then; a second call for the mark of its kind. */
+const markBeside = ({ marks }: Lane['state'], press: KeptPress) => (press.why === 'double' ? marks.findLast(mark => mark.atMs <= press.atMs) : marks.find(mark => mark.kind === press.kind))
+
+/** Each mark on the lane's clock, with the presses that stand beside it. */
+export function laneMarks({ state }: Lane): { id: string, time: string, words: string, asides: string[] }[] {
+  const zero = zeroOf(state) ?? 0
+  const beside = (mark: BenchMark): AsidePress[] => [...mark.twins.map(twin => ({ ...twin, as: 'twin' as const })), ...state.kept.filter(press => markBeside(state, press)?.id === mark.id).map(press => ({ ...press, as: press.why }))].map(({ id, as, atMs }) => ({ id, kind: mark.kind, as, atMs: atMs - zero, ofMs: mark.atMs - zero }))
+  return state.marks.map(mark => ({ id: mark.id, time: formatClock((mark.atMs - zero) / 1000), words: `${EVENT_NAMES[mark.kind]}${mark.payload.waterC === undefined ? '' : ` ${formatNumber(mark.payload.waterC, 1)} °C`}${mark.payload.massG === undefined ? '' : ` ${formatNumber(mark.payload.massG, 1)} g`}${mark.payload.reason ? ` (${mark.payload.reason})` : ''}`, asides: beside(mark).map(asideWords) }))
+}

@@ -9,6 +9,7 @@ import { conventionsOf, optionsFor, ownReference, runViewFrom } from '../../shar
 import type { RunPage } from '../../shared/runRecord'
 import type { Connection } from '../database/connection'
 import type { FoundRun } from '../database/repositories/runs'
+import { pressesOf } from '../bench/presses'
 import { notesOf } from '../bench/readings'
 import { photosOf } from '../kit/photos'
 import { answerRun } from './answerRun'
@@ -22,7 +23,7 @@ export async function runPage(db: Connection, found: FoundRun, query: Record<str
   if (!answer || 'error' in answer) throw new Error(answer?.error ?? 'The run could not be reduced.')
   return {
     record, view, answer, reference, setup: setups[0] ?? null, trace: stored.trace, ribbon: ribbonOf(stored, answer), findings: findingsOf(found), claim: await claimOf(db, found),
-    conventions: conventionsOf(found.method), photos: await photosOf(db, { runId: record.id }), benchNotes: await notesOf(db, record.id), ...await careOf(db, record.id),
+    conventions: conventionsOf(found.method), photos: await photosOf(db, { runId: record.id }), benchNotes: await notesOf(db, record.id), presses: await pressesOf(db, record.id), ...await careOf(db, record.id),
   }
 }
 

@@ -8,6 +8,8 @@ definePageMeta({ layout: 'bench' })
 useHead({ title: 'Bench · Vulcanum' })
 const bench = useBench()
 const keys = useKeys()
+const margin = useMargin()
+margin.shutDrawer()
 const pedal = usePedal()
 const due = usePrompts()
 const all = ref(false)
@@ -33,6 +35,7 @@ function select(name: LaneName) {
 for (const name of LANES) keys.on(`lane${name}`, () => select(name))
 keys.on('next', () => void here()?.pressNext())
 keys.on('allLanes', () => { all.value = !all.value })
+keys.on('margin', margin.toggleDrawer)
 keys.on('glance', () => { glance.value = !glance.value })
 for (const name of ['feed', 'lid', 'setting', 'knock', 'note', 'photo', 'flameOut', 'giveUp', 'undo', 'earlier', 'later'] as const) keys.on(name, () => void here()?.act(name))
 useEventListener('keydown', (event: KeyboardEvent) => {
@@ -85,6 +88,7 @@ watch([finishing, () => bench.pending], () => {
         <NuxtLink to="/burn" class="act-quiet min-h-16 text-lg">Burn one now</NuxtLink>
       </section>
       <BenchBar v-if="phone" :free="bench.freeLane" :lanes="bench.lanes.length" :all="all" @all="all = !all" @glance="glance = true" />
+      <BenchSpine />
       <BenchGlance v-if="glance" @done="() => { glance = false; here()?.focusNext() }" />
     </ClientOnly>
     <p class="sr-only" aria-live="polite" data-said>

@@ -58,6 +58,7 @@ const title = computed(() => (page.value ? `${page.value.record.setup}, ${dateIn
         <RunCare :page="page" @changed="refresh()" />
         <PhotoShelf owner="run" :owner-id="id" :photos="page.photos" timed @changed="refresh()" />
       </div>
+      <RunPresses v-if="page.presses.length" :presses="page.presses" />
       <RunHistory v-if="page.record.history.length" :record="page.record" />
       <p class="no-print flex flex-wrap gap-3">
         <a class="act-quiet" :href="download('document')" download>Run as JSON</a>

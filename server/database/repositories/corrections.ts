@@ -1,5 +1,5 @@
 /** Corrections: rows that supersede; nothing is overwritten. */
-import { and, eq, sql } from 'drizzle-orm'
+import { and, eq, ne, sql } from 'drizzle-orm'
 import { alias } from 'drizzle-orm/pg-core'
 import type { Quantity } from '../../../core/quantity/parseQuantity'
 import { isTime, type TypedCorrection } from '../../../shared/correction'
@@ -54,7 +54,7 @@ export async function historyOf(db: Connection, runId: string): Promise<HistoryE
     .innerJoin(person, eq(person.id, measurement.personId)).leftJoin(was, eq(was.id, measurement.supersedesId)).where(and(eq(measurement.runId, runId), sql`${measurement.reason} is not null`))
   const wasEvent = alias(event, 'was_event')
   const events = await db.select({ what: event.kind, now: event.payload, was: wasEvent.payload, wasMs: wasEvent.atMs, reason: event.reason, person: person.name, at: event.recordedAt }).from(event)
-    .innerJoin(person, eq(person.id, event.personId)).leftJoin(wasEvent, eq(wasEvent.id, event.supersedesId)).where(and(eq(event.runId, runId), sql`${event.reason} is not null`))
+    .innerJoin(person, eq(person.id, event.personId)).leftJoin(wasEvent, eq(wasEvent.id, event.supersedesId)).where(and(eq(event.runId, runId), ne(event.source, 'bench'), sql`${event.reason} is not null`))
   const entries = [
     ...measurements.map(one => ({ ...one, what: one.what as MeasuredQuantity, reason: one.reason!, at: one.at.toISOString() })),
     ...events.map(({ what, now, was: before, reason, person: who, at }) => ({ what: what as HistoryEntry['what'], now: now.typed ?? '', was: before?.typed ?? null, reason: reason!, person: who, at: at.toISOString() })),

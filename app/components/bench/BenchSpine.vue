@@ -1,0 +1,30 @@
+<script setup lang="ts">
+/** The margin beside the flame: a spine that counts what the tool has to say, and a drawer that says all of it. */
+const bench = useBench()
+const margin = useMargin()
+const root = useTemplateRef<HTMLElement>('root')
+const second = computed(() => Math.floor(bench.nowMs / 1000) * 1000)
+const answered = useAnswered()
+const spoken = computed(() => bench.lanes.reduce((sum, lane) => sum + laneSays(lane, second.value, laneForesees(lane, second.value), answered.value[lane.runId] ?? []).length, 0))
+function close() {
+  margin.shutDrawer()
+  root.value?.focus()
+}
+</script>
+
+<template>
+  <aside aria-label="Margin" class="bench-margin" @keydown.esc.stop="close">
+    <button ref="root" type="button" class="bench-spine" aria-keyshortcuts="M" :aria-expanded="margin.drawer" @click="margin.toggleDrawer()">
+      <span>Margin</span> <span v-if="spoken" class="figures bench-spine-count">{{ spoken }}</span> <kbd>M</kbd>
+    </button>
+    <div v-if="margin.drawer" class="bench-drawer">
+      <button type="button" class="act-quiet float-right min-h-16" @click="close">
+        Close
+      </button>
+      <BenchMarginLane v-for="lane in bench.lanes" :key="lane.runId" :lane="lane" />
+      <p v-if="!bench.lanes.length">
+        No lane is set up.
+      </p>
+    </div>
+  </aside>
+</template>
