@@ -37,14 +37,18 @@ export const useBench = defineStore('bench', () => {
   /** Never backwards: an answer that was overtaken is dropped. */
   function take(bench: Bench) {
     if (bench.seq < told.value.seq) return
+    void keepBench(bench, told.value)
     told.value = bench
-    void keep('bench', bench)
+  }
+  function hear(push: Bench | BenchPush, whole: boolean) {
+    take(whole ? push as Bench : merged(told.value, push as BenchPush))
   }
   const link = useBenchLink(() => device.value, {
-    settled: (bench) => {
-      void readPending().then(() => take(bench))
+    settled: (push, whole) => {
+      void readPending().then(() => hear(push, whole))
     },
-    heard: (push, whole) => take(whole ? push as Bench : merged(told.value, push as BenchPush)),
+    seen: () => told.value.seq,
+    heard: hear,
     online: (is) => { online.value = is },
     elsewhere: () => void readPending().then(refetch),
   })
@@ -63,7 +67,7 @@ export const useBench = defineStore('bench', () => {
     // Before any lane is shown: a clock never begins at nothing after a reload.
     nowMs.value = benchNowMs()
     device.value = await kept<DeviceCard>('device') ?? await newDevice()
-    const before = await kept<Bench>('bench')
+    const before = await keptBench()
     if (before) told.value = { ...before, seq: -1 }
     await readPending()
     ready.value = true

@@ -63,6 +63,28 @@ export const keepPhoto = async (photo: WaitingPhoto) => { await (await disk()).p
 export const waitingPhotos = async () => (await disk()).getAll('photos')
 export const dropPhoto = async (id: string) => (await disk()).delete('photos', id)
 
-export const keep = async (key: 'bench' | 'device' | 'choices' | 'wallOffset', value: unknown) => { await (await disk()).put('kept', JSON.parse(JSON.stringify(value)), key) }
-export const kept = async <T>(key: 'bench' | 'device' | 'choices' | 'wallOffset') => (await disk()).get('kept', key) as Promise<T | undefined>
-export type { Bench }
+/** The bench as last heard: each lane by itself, so that a press writes one. */
+interface KeptBench { seq: number, serverMs: number, runIds: string[] }
+const laneKey = (runId: string) => `lane.${runId}`
+
+export async function keepBench(bench: Bench, before: Bench): Promise<void> {
+  const tx = (await disk()).transaction('kept', 'readwrite')
+  const runIds = bench.lanes.map(lane => lane.runId)
+  const changed = bench.lanes.filter(lane => before.seq < 0 || !before.lanes.includes(lane))
+  const gone = before.lanes.filter(lane => !runIds.includes(lane.runId))
+  await Promise.all([
+    tx.store.put({ seq: bench.seq, serverMs: bench.serverMs, runIds } satisfies KeptBench, 'bench'),
+    ...changed.map(lane => tx.store.put(lane, laneKey(lane.runId))), ...gone.map(lane => tx.store.delete(laneKey(lane.runId))), tx.done,
+  ])
+}
+
+export async function keptBench(): Promise<Bench | undefined> {
+  const tx = (await disk()).transaction('kept')
+  const bench = await tx.store.get('bench') as KeptBench | Bench | undefined
+  if (bench === undefined || 'lanes' in bench) return bench
+  const lanes = await Promise.all(bench.runIds.map(runId => tx.store.get(laneKey(runId)) as Promise<Lane | undefined>))
+  return { seq: bench.seq, serverMs: bench.serverMs, lanes: lanes.filter(lane => lane !== undefined) }
+}
+
+export const keep = async (key: 'device' | 'choices' | 'wallOffset', value: unknown) => { await (await disk()).put('kept', JSON.parse(JSON.stringify(value)), key) }
+export const kept = async <T>(key: 'device' | 'choices' | 'wallOffset') => (await disk()).get('kept', key) as Promise<T | undefined>

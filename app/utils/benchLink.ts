@@ -7,7 +7,9 @@ import { askServer, clockUnsure, retimed } from './benchTime'
 
 export interface LinkEvents {
   /** Acts were acknowledged: the bench as it stands with them. */
-  settled: (bench: Bench) => void
+  settled: (push: Bench | BenchPush, whole: boolean) => void
+  /** The number of the last change that was heard; -1: none. */
+  seen: () => number
   heard: (push: Bench | BenchPush, whole: boolean) => void
   online: (is: boolean) => void
   /** Another tab pressed or sent something. */
@@ -65,12 +67,12 @@ export function useBenchLink(device: () => DeviceCard, events: LinkEvents) {
       if (waiting.length === 0) return
       if (clockUnsure()) await askServer()
       const acts = waiting.map(({ pending }) => retimed(pending.act))
-      const answer = await $fetch<{ acks: BenchAck[], bench: Bench | null }>('/api/bench/acts', { method: 'POST', body: { device: device(), acts }, retry: 0, timeout: 15_000, ignoreResponseError: true })
+      const answer = await $fetch<{ acks: BenchAck[], bench: Bench | BenchPush | null, whole: boolean }>('/api/bench/acts', { method: 'POST', body: { device: device(), acts, seen: events.seen() }, retry: 0, timeout: 15_000, ignoreResponseError: true })
       if (!Array.isArray(answer?.acks)) throw new FetchError('The server did not take them.')
       const settled = answer.acks.map(ack => ({ ack, at: waiting.find(({ pending }) => pending.act.id === ack.id) })).filter(one => one.at !== undefined)
       const refused = settled.filter(({ ack }) => ack.as === 'refused' || ack.as === 'conflict').map(({ ack, at }) => ({ ack, act: at!.pending.act, lane: at!.pending.preview?.lane ?? null }))
       await settleActs(settled.map(({ at }) => at!.key), refused)
-      if (answer.bench) events.settled(answer.bench)
+      if (answer.bench) events.settled(answer.bench, answer.whole)
       tellTabs({ type: 'settled' })
       if (settled.length < waiting.length) throw new FetchError('The database did not take them all.')
     }

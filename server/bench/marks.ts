@@ -14,9 +14,19 @@ import { refused, TAKEN, type Ack, type Deed, type RunOnBench } from './takeActs
 const FINISHED = 'This run is finished. Correct it on its page; what was sent is kept in this browser.'
 
 async function standing(tx: Connection, found: RunOnBench): Promise<{ rows: (typeof event.$inferSelect)[], state: BenchState }> {
-  const [whole] = await findRuns(tx, [found.id])
   const rows = await eventRows(tx, [found.id])
-  return { rows, state: stateOfRows(rows, found.startedAt.getTime(), orderOf(whole!).marks) }
+  return { rows, state: stateOfRows(rows, found.startedAt.getTime(), await orderFor(tx, found.id)) }
+}
+
+/** A run's method and burner never change: their order is looked up once a process. */
+const orders = new Map<string, BenchState['order']>()
+async function orderFor(tx: Connection, runId: string): Promise<BenchState['order']> {
+  const known = orders.get(runId)
+  if (known) return known
+  const [whole] = await findRuns(tx, [runId])
+  const { marks } = orderOf(whole!)
+  orders.set(runId, marks)
+  return marks
 }
 
 async function nextSeq(tx: Connection, runId: string): Promise<number> {

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import type { BenchMark } from '#core/run/benchStep'
 import type { Lane } from '#shared/bench'
 
 /** The water so far: readings as dots on a line, marks as posts, the boiling point above. */
@@ -17,17 +18,23 @@ const bottomC = computed(() => Math.min(0, ...water.value.map(([, c]) => c)))
 const x = (s: number) => LEFT + (Math.min(s, spanS.value) / spanS.value) * (size.value.w - LEFT - PAD)
 const y = (c: number) => size.value.h - PAD - ((c - bottomC.value) / (topC.value - bottomC.value)) * (size.value.h - 2 * PAD)
 const line = computed(() => water.value.map(([s, c]) => `${x(s).toFixed(1)},${y(c).toFixed(1)}`).join(' '))
-const posts = computed(() => props.lane.state.marks.filter(mark => mark.kind !== 'reading' && zero.value !== null && mark.atMs >= zero.value - 1000).map(mark => ({ id: mark.id, kind: mark.kind, x: x(Math.max(0, (mark.atMs - zero.value!) / 1000)), twins: mark.twins.map(twin => x((twin.atMs - zero.value!) / 1000)) })))
+/** Each kind of post as one path: a lane that was pressed three hundred times draws as fast as a new one. */
+const xs = (of: (mark: BenchMark) => number[]) => props.lane.state.marks.filter(mark => zero.value !== null && mark.kind !== 'reading' && mark.atMs >= zero.value - 1000).flatMap(of).map(ms => x(Math.max(0, (ms - zero.value!) / 1000)))
+const posts = (at: number[]) => at.map(one => `M${one.toFixed(1)},${PAD}V${size.value.h - PAD}`).join('')
+const boils = computed(() => posts(xs(mark => (mark.kind === 'rollingBoil' ? [mark.atMs] : []))))
+const others = computed(() => posts(xs(mark => (mark.kind === 'rollingBoil' ? [] : [mark.atMs]))))
+const twins = computed(() => posts(xs(mark => mark.twins.map(twin => twin.atMs))))
+/** A round dot is a line of no length with round ends. */
+const dots = computed(() => water.value.map(([s, c]) => `M${x(s).toFixed(1)},${y(c).toFixed(1)}h0`).join(''))
 </script>
 
 <template>
   <svg class="lane-trace" :viewBox="`0 0 ${size.w} ${size.h}`" preserveAspectRatio="none" role="img" :aria-label="water.length ? `Water, ${water.length} readings, last ${water.at(-1)![1].toFixed(1)} °C` : 'No reading yet'">
     <line v-if="lane.boilingC !== null" :x1="PAD" :x2="size.w - PAD" :y1="y(lane.boilingC)" :y2="y(lane.boilingC)" class="stroke-edge" stroke-dasharray="6 4" vector-effect="non-scaling-stroke" />
-    <line v-for="post in posts" :key="post.id" :x1="post.x" :x2="post.x" :y1="PAD" :y2="size.h - PAD" :class="post.kind === 'rollingBoil' ? 'stroke-ink' : 'stroke-flame'" :stroke-width="post.kind === 'rollingBoil' ? 4 : 2" vector-effect="non-scaling-stroke" />
-    <template v-for="post in posts" :key="`${post.id}-twins`">
-      <line v-for="twin in post.twins" :key="twin" :x1="twin" :x2="twin" :y1="PAD" :y2="size.h - PAD" class="stroke-ink" stroke-width="2" stroke-dasharray="3 3" vector-effect="non-scaling-stroke" />
-    </template>
+    <path :d="others" class="stroke-flame" stroke-width="2" vector-effect="non-scaling-stroke" />
+    <path :d="boils" class="stroke-ink" stroke-width="4" vector-effect="non-scaling-stroke" />
+    <path :d="twins" class="stroke-ink" stroke-width="2" stroke-dasharray="3 3" vector-effect="non-scaling-stroke" />
     <polyline v-if="water.length" :points="line" fill="none" class="stroke-water" stroke-width="3" vector-effect="non-scaling-stroke" />
-    <circle v-for="([s, c], i) in water" :key="i" :cx="x(s)" :cy="y(c)" :r="layout === 'cell' ? 2.5 : 4" class="fill-water" />
+    <path :d="dots" class="stroke-water" fill="none" stroke-linecap="round" :stroke-width="layout === 'cell' ? 5 : 8" vector-effect="non-scaling-stroke" />
   </svg>
 </template>

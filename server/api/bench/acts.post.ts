@@ -1,5 +1,5 @@
 import { benchNow } from '#server/bench/benchClock'
-import { readBenchNow } from '#server/bench/lanes'
+import { readBenchNow, readBenchSince } from '#server/bench/lanes'
 import { takeActs } from '#server/bench/takeActs'
 import { useDatabase } from '#server/database/connection'
 import { readSentActs } from '#shared/benchAct'
@@ -15,5 +15,10 @@ export default defineEventHandler(async (event) => {
   const device = (event.context.pairedDevice as { id: string, name: string } | null | undefined) ?? read.sent.device
   const { acks, broke } = await takeActs(db, { ...read.sent, device })
   setResponseStatus(event, broke ? 503 : acks.some(ack => ack.as === 'conflict') ? 409 : 200)
-  return { acks, bench: broke ? null : await readBenchNow(db, await benchNow(db)) }
+  if (broke) return { acks, bench: null, whole: false }
+  // A page that says how much it has seen is told what changed since.
+  const { seen } = body.value as { seen?: unknown }
+  const whole = !(Number.isInteger(seen) && (seen as number) >= 0)
+  const serverMs = await benchNow(db)
+  return { acks, whole, bench: whole ? await readBenchNow(db, serverMs) : await readBenchSince(db, seen as number, serverMs) }
 })
