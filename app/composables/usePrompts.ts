@@ -23,12 +23,14 @@ export function usePrompts() {
   const bench = useBench()
   const prompts = usePromptChoice()
   const before = new Set<string>()
+  // By itself, so that what follows is worked out once a second and not at each tick.
+  const second = computed(() => Math.floor(bench.nowMs / 1000) * 1000)
   const due = computed(() => {
-    const second = Math.floor(bench.nowMs / 1000) * 1000
+    const now = second.value
     return bench.lanes.flatMap((lane) => {
-      const foreseen = laneForesees(lane, second)
-      const reading = dueWords(lane, second)
-      const grave = laneSays(lane, second, foreseen, []).filter(one => ['giveUp', 'duration', 'falling', 'unseen'].includes(one.key)).map(one => ({ key: `${lane.runId}.${one.key}`, words: `Lane ${lane.lane}. ${one.words}` }))
+      const foreseen = laneForesees(lane, now)
+      const reading = dueWords(lane, now)
+      const grave = laneSays(lane, now, foreseen, []).filter(one => ['giveUp', 'duration', 'falling', 'unseen'].includes(one.key)).map(one => ({ key: `${lane.runId}.${one.key}`, words: `Lane ${lane.lane}. ${one.words}` }))
       return [...(reading ? [{ key: `${lane.runId}.due.${lane.state.marks.filter(mark => mark.kind === 'reading').length}`, words: `Lane ${lane.lane}. ${reading}.` }] : []), ...grave]
     })
   })

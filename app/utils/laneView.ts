@@ -22,7 +22,7 @@ export function laneNext(lane: Lane, skipped: readonly string[], falling: boolea
   const { state, order } = lane
   const has = (quantity: string) => lane.readings.some(one => one.quantity === quantity)
   if (order.weighIn && state.marks.length === 0 && !has(order.weighIn) && !skipped.includes('weighIn')) return { type: 'read', quantity: order.weighIn as MeasuredQuantity, words: 'Weigh in' }
-  if (falling && isBurning(state)) return { type: 'mark', kind: 'flameOut', words: NEXT_WORDS.flameOut! }
+  if (falling && isLit(lane)) return { type: 'mark', kind: 'flameOut', words: NEXT_WORDS.flameOut! }
   const remaining = nextEvent({ ...state, order: order.marks.filter(kind => !skipped.includes(kind)) })
   if (remaining !== null) return { type: 'mark', kind: remaining, words: NEXT_WORDS[remaining] ?? EVENT_NAMES[remaining] }
   if (order.weighOut && !has(order.weighOut) && !skipped.includes('weighOut')) return { type: 'read', quantity: order.weighOut as MeasuredQuantity, words: 'Weigh out' }
@@ -35,35 +35,45 @@ export function skippable(lane: Lane, next: LaneNext): string | null {
   return next.type === 'mark' && lane.order.optional.includes(next.kind) ? next.kind : null
 }
 
-export function laneState({ state, order, readings }: Lane): LaneState {
-  if (isBurning(state)) return 'burning'
+export function laneState(lane: Lane): LaneState {
+  const { state, order, readings } = lane
+  if (isLit(lane)) return 'burning'
   if (!isOver(state)) return 'armed'
   return order.weighOut && !readings.some(one => one.quantity === order.weighOut) ? 'cooling' : 'done'
 }
 
 const timeOf = (lane: Lane, ...kinds: EventKind[]): number | null => lane.state.marks.find(mark => kinds.includes(mark.kind))?.atMs ?? null
-const endOf = (lane: Lane): number | null => (isBurning(lane.state) ? null : lane.state.marks.findLast(mark => ['shutOff', 'snuffed', 'flameOut', 'gaveUp', 'stopped'].includes(mark.kind))?.atMs ?? null)
+const endOf = (lane: Lane): number | null => (isLit(lane) ? null : lane.state.marks.findLast(mark => ['shutOff', 'snuffed', 'flameOut', 'gaveUp', 'stopped'].includes(mark.kind))?.atMs ?? null)
+
+/** Worked out once for a lane as it stands: every press makes another, and the clocks ask ten times a second. */
+function once<T>(work: (lane: Lane) => T): (lane: Lane) => T {
+  const known = new WeakMap<Lane, { value: T }>()
+  return (lane) => {
+    const found = known.get(lane) ?? { value: work(lane) }
+    known.set(lane, found)
+    return found.value
+  }
+}
+const isLit = once(lane => isBurning(lane.state))
+const clockTimes = once((lane) => {
+  const convention = lane.method?.body.clock ?? 'potOn'
+  const chosen = lane.order.marks.includes(convention) ? convention : lane.order.marks[0] ?? 'lit'
+  return {
+    chosen, zero: timeOf(lane, chosen as EventKind), end: endOf(lane), boil: timeOf(lane, 'rollingBoil', 'targetReached'),
+    others: (['lit', 'bloomed', 'potOn'] as const).filter(kind => kind !== chosen).map(kind => [kind, timeOf(lane, kind)] as const),
+  }
+})
 
 export interface Clocks { main: string, name: string, others: string }
 
 /** By the method's convention, the others small beside it. It runs until the flame ends. */
 export function laneClocks(lane: Lane, nowMs: number): Clocks {
-  const until = endOf(lane) ?? nowMs
-  const since = (kind: EventKind) => {
-    const at = timeOf(lane, kind)
-    // A running clock shows whole seconds that are over.
-    return at === null ? null : formatClock(Math.floor(Math.max(0, until - at) / 1000))
-  }
-  const convention = lane.method?.body.clock ?? 'potOn'
-  const chosen = lane.order.marks.includes(convention) ? convention : lane.order.marks[0] ?? 'lit'
-  const boil = lane.state.marks.find(mark => mark.kind === 'rollingBoil' || mark.kind === 'targetReached')
-  const zero = timeOf(lane, chosen)
-  const others = (['lit', 'bloomed', 'potOn'] as const).filter(kind => kind !== chosen).flatMap((kind) => {
-    const time = since(kind)
-    return time === null ? [] : [`${SHORT_WORDS[kind]} ${time}`]
-  })
-  const boiled = boil && zero !== null ? [`boil ${formatClock((boil.atMs - zero) / 1000)}`] : []
-  return { main: since(chosen as EventKind) ?? '0:00', name: CLOCK_WORDS[chosen as keyof typeof CLOCK_WORDS] ?? EVENT_NAMES[chosen as EventKind].toLowerCase(), others: [...boiled, ...others].join(' · ') }
+  const { chosen, zero, end, boil, others } = clockTimes(lane)
+  // A running clock shows whole seconds that are over.
+  const since = (at: number | null) => (at === null ? null : formatClock(Math.floor(Math.max(0, (end ?? nowMs) - at) / 1000)))
+  const beside = others.flatMap(([kind, at]) => (at === null ? [] : [`${SHORT_WORDS[kind]} ${since(at)}`]))
+  const boiled = boil !== null && zero !== null ? [`boil ${formatClock((boil - zero) / 1000)}`] : []
+  return { main: since(zero) ?? '0:00', name: CLOCK_WORDS[chosen as keyof typeof CLOCK_WORDS] ?? EVENT_NAMES[chosen as EventKind].toLowerCase(), others: [...boiled, ...beside].join(' · ') }
 }
 const SHORT_WORDS = { lit: 'lit', bloomed: 'full flame', potOn: 'pot on' } as const
 const CLOCK_WORDS = { lit: 'from lighting', bloomed: 'from full flame', potOn: 'from pot-on' } as const
@@ -133,7 +143,7 @@ function unseenBoil(lane: Lane, foreseen: Foreseen | null): Saying | null {
 /** A flame that went out before the boil may be fed. */
 function feeding(lane: Lane): Saying | null {
   const out = lane.state.marks.findLast(mark => mark.kind === 'flameOut')
-  if (!out || isBurning(lane.state) || timeOf(lane, 'gaveUp', 'stopped', 'snuffed', 'shutOff') !== null || timeOf(lane, 'rollingBoil') !== null || lane.kind === 'burnOff' || lane.kind === 'simmer') return null
+  if (!out || isLit(lane) || timeOf(lane, 'gaveUp', 'stopped', 'snuffed', 'shutOff') !== null || timeOf(lane, 'rollingBoil') !== null || lane.kind === 'burnOff' || lane.kind === 'simmer') return null
   const last = laneWater(lane).at(-1)
   const zero = timeOf(lane, 'potOn') ?? timeOf(lane, 'lit') ?? out.atMs
   return { key: `feed.${out.id}`, kind: 'offer', words: `Flame out ${formatClock((out.atMs - zero) / 1000)}${last ? `, water ${formatNumber(last[1], 0)} °C` : ''}. Feeding another?`, answers: [{ words: 'Lit again', act: { type: 'mark', kind: 'relit' } }, { words: 'No, it is over', act: { type: 'settled' } }] }
@@ -146,13 +156,13 @@ function warnings(lane: Lane, nowMs: number, foreseen: Foreseen | null): Saying[
   const window = (name: string, value: number | undefined, low: number | null | undefined, high: number | null | undefined, unit: string) => (value === undefined || ((low == null || value >= low) && (high == null || value <= high)) ? [] : [say(`window.${name}`, `${name} ${formatNumber(value, 1)} ${unit} is outside the method’s ${low == null ? `at most ${formatNumber(high!, 1)}` : high == null ? `at least ${formatNumber(low, 1)}` : `${formatNumber(low, 1)} to ${formatNumber(high, 1)}`} ${unit}.`)])
   const [before, after] = [reading('fuelBefore'), reading('fuelAfter')]
   const zero = timeOf(lane, 'potOn')
-  const late = body?.giveUpS != null && zero !== null && isBurning(lane.state) && timeOf(lane, 'rollingBoil', 'targetReached') === null && nowMs - zero > body.giveUpS * 1000
-  const over = body?.durationS != null && zero !== null && isBurning(lane.state) && nowMs - zero > body.durationS * 1000
+  const late = body?.giveUpS != null && zero !== null && isLit(lane) && timeOf(lane, 'rollingBoil', 'targetReached') === null && nowMs - zero > body.giveUpS * 1000
+  const over = body?.durationS != null && zero !== null && isLit(lane) && nowMs - zero > body.durationS * 1000
   return [
     ...(before !== undefined && after !== undefined && after > before ? [say('swapped', `Fuel after (${formatNumber(after * 1000, 1)} g) is more than fuel before (${formatNumber(before * 1000, 1)} g). Swapped?`)] : []),
     ...(over ? [say('duration', `${formatClock(body!.durationS!)} are over: shut off, stir and read.`)] : []),
     ...(late ? [say('giveUp', `${formatClock(body!.giveUpS!)} without a boil: the method gives up here.`)] : []),
-    ...(foreseen?.fallingSinceS != null && isBurning(lane.state) ? [say('falling', 'The water falls. Is the flame out?')] : []),
+    ...(foreseen?.fallingSinceS != null && isLit(lane) ? [say('falling', 'The water falls. Is the flame out?')] : []),
     ...window('Start', reading('waterStart'), body?.startC.low, body?.startC.high, '°C'), ...window('Wind at the pot', reading('wind'), body?.windMS.low, body?.windMS.high, 'm/s'),
   ]
 }
@@ -169,7 +179,7 @@ export function dueWords(lane: Lane, nowMs: number): string {
   if (laneState(lane) === 'cooling' && isCool(lane, nowMs)) return 'cool by now: weigh out'
   const every = lane.method?.body.readEveryS ?? null
   const zero = timeOf(lane, 'potOn') ?? timeOf(lane, 'shutOff')
-  if (every === null || zero === null || (!isBurning(lane.state) && lane.kind !== 'coolDown') || timeOf(lane, 'rollingBoil', 'targetReached') !== null) return ''
+  if (every === null || zero === null || (!isLit(lane) && lane.kind !== 'coolDown') || timeOf(lane, 'rollingBoil', 'targetReached') !== null) return ''
   const last = lane.state.marks.findLast((mark): mark is BenchMark => mark.kind === 'reading')?.atMs ?? zero
   return nowMs - Math.max(last, zero) >= every * 1000 ? 'reading due' : ''
 }
@@ -177,7 +187,7 @@ export function dueWords(lane: Lane, nowMs: number): string {
 /** What a bare reading is of, by what the lane waits for. */
 export function readingFor(lane: Lane, next: LaneNext): MeasuredQuantity | 'waterNow' {
   if (next.type === 'read') return next.quantity
-  return isBurning(lane.state) || lane.kind === 'coolDown' ? 'waterNow' : 'waterStart'
+  return isLit(lane) || lane.kind === 'coolDown' ? 'waterNow' : 'waterStart'
 }
 
 /** Rules about to be broken by feeding this fuel to what is hot. */
