@@ -89,8 +89,17 @@ export function laneWater(lane: Lane): [number, number][] {
 
 export interface Boil { callS: number | null, seenS: number | null }
 
-/** What the readings foretell of the burning water. */
+/** What the readings foretell of the burning water: asked for by lane, prompts and margin in the same second. */
 export function laneForesees(lane: Lane, nowMs: number): Foreseen | null {
+  const known = foreseen.get(lane)
+  if (known?.nowMs === nowMs) return known.value
+  const value = foresee(lane, nowMs)
+  foreseen.set(lane, { nowMs, value })
+  return value
+}
+const foreseen = new WeakMap<Lane, { nowMs: number, value: Foreseen | null }>()
+
+function foresee(lane: Lane, nowMs: number): Foreseen | null {
   const zero = timeOf(lane, 'potOn') ?? timeOf(lane, 'lit')
   const { method } = lane
   if (zero === null || timeOf(lane, 'rollingBoil', 'targetReached', 'gaveUp', 'stopped') !== null) return null
