@@ -6,7 +6,7 @@ export default defineConfig({
     projects: [
       { test: { name: 'unit', include: ['test/core/**/*.test.ts', 'test/shared/**/*.test.ts', 'test/scripts/**/*.test.ts'], testTimeout: 30_000 } },
       { test: { name: 'start', include: ['test/start/**/*.test.ts'], testTimeout: 180_000, hookTimeout: 60_000 } },
-      { test: { name: 'db', include: ['test/database/**/*.test.ts'], testTimeout: 30_000, fileParallelism: false } },
+      { test: { name: 'db', include: ['test/database/**/*.test.ts'], testTimeout: 30_000, hookTimeout: 60_000, fileParallelism: false } },
     ],
   },
 })

@@ -3,7 +3,7 @@ import { fileURLToPath } from 'node:url'
 import { claimDatabase, migrateDatabase, type Purpose } from '../server/database/migrate'
 import { openDatabase } from '../server/database/connection'
 import { ensureShippedMethods } from '../server/methods/methods'
-import { backfillRows } from '../server/runs/listRuns'
+import { backfillRows } from '../server/runs/freshen'
 import { loadDemonstration } from '../server/demo/load'
 
 const MIGRATIONS = fileURLToPath(new URL('../server/database/migrations', import.meta.url))

@@ -132,7 +132,7 @@ async function serve({ port, databaseUrl, empty, share, undo, stopAll, restarts 
     process.exit(1)
   }) })
   undo.push(server.stop)
-  announce({ empty, url: server.url, instance: server.instance })
+  announce({ empty, url: server.url, instance: server.instance, serverPid: server.pid })
   if (share) say(`\nShared on this network at ${share.addresses.map(address => `https://${address}:${share.port}`).join(', ')}\nThe code that lets a device in stands at ${server.url}/share`)
   say(`\nVulcanum is at ${server.url}${empty ? '' : '  (demonstration: all invented)'}\nCtrl-C stops it.`)
 }

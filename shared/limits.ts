@@ -22,6 +22,10 @@ export const MAX_TRACE_SAMPLES = 2_000_000
 /** Bytes of a request's body. */
 export const MAX_BODY_BYTES = 2_000_000
 export const MAX_RUNS = 100_000
+/** Lines of the logbook at a time. */
+export const PAGE_OF_RUNS = 200
+/** Runs voided or tagged by one act. */
+export const MAX_PICKED_RUNS = 5000
 
 /** Monte Carlo of one run's figure. */
 export const MONTE_CARLO = { usualDraws: 20_000, usualSeed: 1, draws: { min: 100, max: 200_000 }, seed: { min: 0, max: 2_147_483_647 } } as const

@@ -8,7 +8,7 @@ import { UUID } from './uuid'
 
 export const CARES = ['void', 'unvoid', 'breakIn', 'notBreakIn', 'decide', 'observe'] as const
 /** Questions a tester decides, with the answers there are. */
-export const QUESTIONS: Record<string, readonly string[]> = { boil: ['call', 'trace'], fuelToBoil: ['shareOfBurnTime', 'notKnown'] }
+export const QUESTIONS: Record<string, readonly string[]> = { boil: ['call', 'trace'], fuelToBoil: ['shareOfBurnTime', 'notKnown'], settle: ['leave'] }
 
 export interface TypedCare {
   /** Made by the browser: the same sent twice is done once. */

@@ -75,7 +75,7 @@ export interface RunPage {
   benchNotes: { id: string, text: string, atMs: number | null }[]
   answer: RunAnswer
   ribbon: Ribbon
-  /** Water temperature, [seconds, °C]. */
+  /** Water temperature, [seconds, °C], thinned for drawing. */
   trace: [number, number][]
   reference: ReduceAnswer['reference']
   /** The mean and the wind of its set-up; null where none of its runs is wholly normalised. */
@@ -114,4 +114,12 @@ export interface RunLine {
   worstFlag: { severity: 'error' | 'warning', text: string } | null
   ended: RunAnswer['ended']
   ribbon: Ribbon
+  origin: Origin
+  person: string
+  efficiency: number | null
+  burnRateGPerMin: number | null
+  firepowerW: number | null
+  tags: string[]
+  /** Facts have changed since this was worked out; it is being worked out anew. */
+  stale: boolean
 }

@@ -15,6 +15,7 @@ export const KEY_ACTIONS = {
   photo: { key: 'P', words: 'Bench: photo' }, flameOut: { key: 'O', words: 'Bench: flame out' }, giveUp: { key: 'X', words: 'Bench: give up' }, glance: { key: 'G', words: 'Bench: glance' },
   rowDown: { key: 'J', words: 'Runs: next row' },
   rowUp: { key: 'K', words: 'Runs: row before' },
+  pick: { key: 'X', words: 'Runs: pick the row' },
 } as const
 export type KeyAction = keyof typeof KEY_ACTIONS
 

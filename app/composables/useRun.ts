@@ -1,13 +1,11 @@
 import { FetchError } from 'ofetch'
 import type { TypedCorrection } from '#shared/correction'
 import type { FieldProblem } from '#shared/readProblems'
-import type { RunLine, RunPage } from '#shared/runRecord'
+import type { RunPage } from '#shared/runRecord'
 import type { TypedRun } from '#shared/typedRun'
 
 export type SaveOutcome = { ok: true, id: string } | { ok: false, problems: FieldProblem[] }
 
-/** Runs as the server has them. */
-export const useRunList = () => useFetch<RunLine[]>('/api/runs')
 export const useRunPage = (id: string, query: ComputedRef<Record<string, string>>) => useFetch<RunPage>(`/api/runs/${id}`, { query })
 
 /** Sends a typed run. What goes wrong comes back in words, with the field it belongs to. */

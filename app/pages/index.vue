@@ -1,11 +1,18 @@
 <script setup lang="ts">
-/** Today: the test day as a sheet. What was burned, what wants a decision; on an empty bench, the first burn. */
+import type { Today } from '#shared/today'
+
+/** Today: the test day as a sheet. What was burned, what wants a decision, what moved; on an empty bench, the first burn. */
 useHead({ title: 'Today · Vulcanum' })
-const { data: runs, error } = await useRunList()
+const { data, error, refresh } = await useFetch<Today>('/api/today')
 const clock = useClock()
-const counted = computed(() => (runs.value ?? []).filter(run => !run.voided))
-const day = computed(() => latestDay(counted.value, clock.value))
-const toSettle = computed(() => counted.value.map(run => ({ run, words: settleSentence(run) })).filter(one => one.words !== null).slice(0, 8))
+const day = computed(() => {
+  const { day: newest } = data.value ?? {}
+  const first = newest?.runs[0]
+  if (!newest || !first) return null
+  const isToday = new Intl.DateTimeFormat('en-CA', { timeZone: first.zone }).format(new Date(clock.value)) === newest.date
+  const words = new Intl.DateTimeFormat('en-GB', { dateStyle: 'long', timeZone: 'UTC' }).format(new Date(`${newest.date}T12:00:00Z`))
+  return { runs: newest.runs, words, isToday, spanS: sharedSpan(newest.runs.map(run => run.ribbon.endS)) }
+})
 </script>
 
 <template>
@@ -16,7 +23,7 @@ const toSettle = computed(() => counted.value.map(run => ({ run, words: settleSe
     <p v-if="error" role="alert" class="font-bold">
       The runs could not be read. Check that Vulcanum is running, then reload.
     </p>
-    <section v-else-if="!runs?.length" class="enamel p-6" aria-label="Nothing yet">
+    <section v-else-if="!day" class="enamel p-6" aria-label="Nothing yet">
       <p class="mb-4 text-base">
         Nothing burned here yet.
       </p>
@@ -27,7 +34,7 @@ const toSettle = computed(() => counted.value.map(run => ({ run, words: settleSe
       </p>
     </section>
     <template v-else>
-      <section v-if="day" class="enamel p-4" aria-label="The day">
+      <section class="enamel p-4" aria-label="The day">
         <h2 class="mb-2">
           {{ day.isToday ? 'Burned today' : `Nothing burned today. The last test day, ${day.words}` }}
         </h2>
@@ -42,16 +49,15 @@ const toSettle = computed(() => counted.value.map(run => ({ run, words: settleSe
           <NuxtLink to="/runs/new" class="act">Log a run</NuxtLink>
         </p>
       </section>
-      <section v-if="toSettle.length" class="mt-4" aria-label="To settle">
+      <section v-if="data?.settle.length" class="mt-4" aria-label="To settle">
         <h2 class="mb-1">
-          To settle
+          To settle<span v-if="data.unsettled > data.settle.length" class="font-normal text-ink-2"> · the newest {{ data.settle.length }} of {{ data.unsettled }}</span>
         </h2>
-        <ul class="space-y-1">
-          <li v-for="{ run, words } in toSettle" :key="run.id">
-            <NuxtLink :to="`/runs/${run.id}`">{{ run.setup }}, {{ dateInZone(run.startedAt, run.zone) }}</NuxtLink>: {{ words }}
-          </li>
+        <ul>
+          <TodaySettle v-for="one in data.settle" :key="one.run.id" :one="one" @settled="refresh()" />
         </ul>
       </section>
+      <TodayMoved v-if="data?.moved.length" :moved="data.moved" />
     </template>
   </div>
 </template>

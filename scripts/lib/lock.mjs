@@ -50,6 +50,12 @@ export function announce(about) {
 
 export const releaseLock = () => rmSync(lockFile, { force: true })
 
+/** The living start, with what it announced; null: there is none. */
+export function holderOf() {
+  const holder = existsSync(lockFile) ? read(lockFile) : null
+  return holder && isSame(holder) ? holder : null
+}
+
 /** Waits until the living holder serves; its address, or null where it died on the way. */
 export async function addressOfHolder(patienceMs = 15 * 60_000) {
   for (let waited = 0; waited < patienceMs; waited += 250) {

@@ -3,7 +3,7 @@ import { count, eq } from 'drizzle-orm'
 import { v7 as uuidv7 } from 'uuid'
 import type { Connection } from '../database/connection'
 import { decision, event, measurement, photo, run, runNote, runVoid } from '../database/schema'
-import { refreshSeries } from '../runs/listRuns'
+import { freshen } from '../runs/freshen'
 import { refused, TAKEN, type Ack, type RunOnBench } from './takeActs'
 
 /** Its figure is worked out with its series; its page is next. */
@@ -11,7 +11,7 @@ export async function finishRun(tx: Connection, found: RunOnBench): Promise<Ack>
   if (found.state === 'finished') return TAKEN
   if (found.state !== 'live') return refused('Nothing was marked on this lane yet. Clear it instead.')
   await tx.update(run).set({ state: 'finished' }).where(eq(run.id, found.id))
-  await refreshSeries(tx, found.id)
+  await freshen(tx, [found.id])
   return TAKEN
 }
 
@@ -23,7 +23,7 @@ export async function clearLane(tx: Connection, found: RunOnBench): Promise<Ack>
   if (pressed!.n + pictures!.n > 0) {
     await tx.update(run).set({ state: 'void' }).where(eq(run.id, found.id))
     await tx.insert(runVoid).values({ id: uuidv7(), runId: found.id, voided: true, reason: 'Cleared from the bench', personId: found.personId })
-    await refreshSeries(tx, found.id)
+    await freshen(tx, [found.id])
     return TAKEN
   }
   for (const table of [runNote, decision, measurement]) await tx.delete(table).where(eq(table.runId, found.id))

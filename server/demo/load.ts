@@ -1,11 +1,11 @@
 /** Loads the demonstration through the same doors as a person's kit and runs. */
-import { eq, sql } from 'drizzle-orm'
+import { eq } from 'drizzle-orm'
 import { v7 as uuidv7 } from 'uuid'
 import { emptyTypedRun } from '../../shared/typedRun'
 import type { Database, Connection } from '../database/connection'
 import { setNow } from '../database/repositories/now'
 import { bench, person } from '../database/schema'
-import { refreshRuns } from '../runs/listRuns'
+import { backfillRows } from '../runs/freshen'
 import { logRun } from '../runs/logRun'
 import { careForRun } from '../runs/runCare'
 import { shippedId } from '../methods/methods'
@@ -26,7 +26,7 @@ export async function loadDemonstration(db: Database, say: (line: string) => voi
     const runs = [...TYPED_RUNS, ...campaignRuns(), ...seriesRuns()].sort((a, b) => a.at.localeCompare(b.at))
     const canisters = new Canisters(tx, kit)
     for (const run of runs) await loadRun(tx, run, { kit, canisters, nowMs })
-    await refreshRuns(tx, sql`true`)
+    await backfillRows(tx)
     await laterChanges(tx, kit)
     await setNow(tx, { placeId: kit.places.saddle!, readings: [], clear: [] })
     say(`runs: ${runs.length}`)

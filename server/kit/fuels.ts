@@ -7,7 +7,7 @@ import { readRecord, type TypedRecord } from '../../shared/record'
 import { typedFieldsFrom } from '../../shared/typedFrom'
 import type { Connection, Database } from '../database/connection'
 import { amendment, container, fuel, fuelBatch, person, price, run } from '../database/schema'
-import { refreshRuns } from '../runs/listRuns'
+import { freshenWhere } from '../runs/freshen'
 import { editOf, inUse, invalid, invalidAt, notFound, saved, type Outcome } from './outcome'
 import { pricesOf } from './prices'
 import { runsWhere } from './runRefs'
@@ -69,7 +69,7 @@ export async function saveBatch(db: Connection, input: unknown): Promise<Outcome
     else await tx.update(fuelBatch).set({ ...row, revision: standing.row.revision + 1 }).where(eq(fuelBatch.id, typed.id))
     if (uses !== null && uses.count > 0 && changed.length > 0) {
       await tx.insert(amendment).values(changed.map(field => ({ id: uuidv7(), subject: 'fuelBatch' as const, subjectId: typed.id, field, was: String(standing!.record.fields[field] ?? ''), now: String(typed.fields[field] ?? ''), reason: typed.reason.trim(), personId: typed.personId })))
-      await refreshRuns(tx, eq(run.fuelBatchId, typed.id))
+      await freshenWhere(tx, eq(run.fuelBatchId, typed.id))
     }
     return saved((await findBatch(tx, typed.id))!)
   })

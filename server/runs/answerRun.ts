@@ -5,6 +5,7 @@ import type { ReduceRequest } from '../../core/formats/document'
 import { toRunDocument, type StoredRun } from '../../core/formats/toRunDocument'
 import { CORE_VERSION } from '../../core/version'
 import { defaultOptions } from '../../shared/reduceRequest'
+import { listedOptions } from '../../shared/runOptions'
 import type { Connection } from '../database/connection'
 import { hashOf } from '../database/hash'
 import { cachedResult, keepResult } from '../database/repositories/results'
@@ -17,17 +18,26 @@ type Asked = Pick<FoundRun, 'stored' | 'apart'>
 export async function requestFor(db: Connection, run: Asked, options = defaultOptions()): Promise<ReduceRequest> {
   if (run.apart) return requestOf(run, [], options)
   const others = (await seriesOf(db, run.stored.id)).map(one => one.id).filter(id => id !== run.stored.id)
-  return requestOf(run, (await findRuns(db, others)).map(one => one.stored), options)
+  if (!isCall(options)) return requestOf(run, (await findRuns(db, others)).map(one => one.stored), options)
+  const light = await findRuns(db, others, { traces: false })
+  const traced = new Map((await findRuns(db, light.filter(needsTrace).map(one => one.record.id))).map(one => [one.record.id, one]))
+  return requestOf(run, light.map(one => (traced.get(one.record.id) ?? one).stored), options)
 }
 
-/** Runs of one heat hash are one series, whatever their set-ups are called. A void run or a break-in is in none. */
-export function requestOf({ stored, apart }: Asked, others: readonly StoredRun[], options: Options): ReduceRequest {
+/** A trace says something to its series only where the convention or a decision reads it, or it is a cool-down. */
+export const needsTrace = ({ stored }: Asked): boolean => stored.kind === 'coolDown' || stored.boilBy === 'trace'
+const isCall = ({ boil }: Options): boolean => boil === 'rollingBoil' || boil === 'firstBubbles'
+/** Whether its method reads boils that are called. */
+export const readsCalls = ({ method }: FoundRun): boolean => isCall(listedOptions(method))
+
+/**
+ * Runs of one heat hash are one series, whatever their set-ups are called. A void run or a break-in is in none.
+ * @param whole ids of runs that are answered for as the first is: with their traces
+ */
+export function requestOf({ stored, apart }: Asked, others: readonly StoredRun[], options: Options, whole: ReadonlySet<string> = new Set()): ReduceRequest {
   if (apart) return { ...options, runs: [toRunDocument({ ...stored, setup: null })] }
-  const calls = options.boil === 'rollingBoil' || options.boil === 'firstBubbles'
   const series = [...others].sort((a, b) => (a.id < b.id ? -1 : 1)).map(other => ({
-    ...toRunDocument({ ...other, setup: stored.setup }),
-    // A trace says something to the series only where the convention or a decision reads it, or it is a cool-down.
-    trace: calls && other.kind !== 'coolDown' && other.boilBy !== 'trace' ? [] : other.trace,
+    ...toRunDocument({ ...other, setup: stored.setup }), trace: !isCall(options) || whole.has(other.id) || needsTrace({ stored: other, apart: false }) ? other.trace : [],
   }))
   return { ...options, runs: [toRunDocument(stored), ...series] }
 }

@@ -6,7 +6,7 @@ import { crossCheckReadings } from '../../shared/typedRunChecks'
 import type { Database } from '../database/connection'
 import { appendCorrection, isStored, lockRevision } from '../database/repositories/corrections'
 import { findRun } from '../database/repositories/runs'
-import { refreshSeries } from './listRuns'
+import { freshen } from './freshen'
 
 export type CorrectOutcome = { status: 'corrected' | 'known' } | { status: 'invalid' | 'conflict' | 'notFound', problems: FieldProblem[] }
 
@@ -31,7 +31,7 @@ export async function correctRun(db: Database, runId: string, input: unknown): P
     const problems = crossCheckReadings(after, record.placeAltitudeM, record.kind)
     if (problems.length > 0) return { status: 'invalid', problems: problems.map(({ text }) => ({ path: 'typed', text: `${correctionName(typed.what)}: ${text}` })) }
     await appendCorrection(tx, runId, typed, quantity)
-    await refreshSeries(tx, runId)
+    await freshen(tx, [runId])
     return { status: 'corrected' }
   })
 }

@@ -1,100 +1,115 @@
-/** The list of runs, newest first, each with its figures and what its ribbon draws. */
-import { and, desc, eq, inArray, isNull, sql, type SQL } from 'drizzle-orm'
-import { reduce } from '../../core/reduce'
-import { formatClock, formatNumber } from '../../core/quantity/format'
-import { listedOptions } from '../../shared/runOptions'
-import type { RunAnswer } from '../../core/formats/answer'
-import type { StoredRun } from '../../core/formats/toRunDocument'
-import { CORE_VERSION } from '../../core/version'
-import type { RunLine, RunRecord } from '../../shared/runRecord'
+/** The logbook: runs that pass a filter, in an order, page by page, however many there are. A page begins after the last line of the one before, never by counting. */
+import { and, arrayContains, eq, getTableColumns, gte, ilike, inArray, lte, sql, type AnyColumn, type SQL } from 'drizzle-orm'
+import { SETTLED_KEYS, type RunChoices, type RunFilter, type RunGroup, type RunGroupLine, type RunList, type RunListQuery, type RunSortKey } from '../../shared/runList'
+import type { RunLine } from '../../shared/runRecord'
 import type { Connection } from '../database/connection'
-import { findRuns, seriesOf, type FoundRun } from '../database/repositories/runs'
-import { run, runRow } from '../database/schema'
-import { requestOf } from './answerRun'
-import { ribbonOf } from './ribbonOf'
+import { runRow } from '../database/schema'
 
-const LIMIT = 500
+const { line, tags, voided, staleSince, runId } = getTableColumns(runRow)
+const SHOWN = { id: runId, line, tags, voided, staleSince }
 
-export async function listRunLines(db: Connection): Promise<RunLine[]> {
-  const rows = await newestRows(db)
-  const stale = new Set(rows.filter(row => row.coreVersion !== CORE_VERSION).map(row => row.id))
-  if (stale.size === 0) return rows.map(row => row.line)
-  for (const id of stale) for (const fresh of await refreshSeries(db, id)) stale.delete(fresh)
-  return (await newestRows(db)).map(row => row.line)
+/** What is sorted by; text in the order of a dictionary. */
+const SORTED: Record<RunSortKey, SQL> = {
+  startedAt: sql`${runRow.startedAt}`, timeToBoilS: sql`${runRow.timeToBoilS}`, gPerL: sql`${runRow.gPerL}`, normalisedGPerL: sql`${runRow.normalisedGPerL}`, efficiency: sql`${runRow.efficiency}`,
+  burnRateGPerMin: sql`${runRow.burnRateGPerMin}`, firepowerW: sql`${runRow.firepowerW}`,
+  setup: byWords(runRow.setup), place: byWords(runRow.place), fuel: byWords(runRow.fuel), method: byWords(runRow.method), person: byWords(runRow.person),
 }
-
-const newestRows = (db: Connection) => db.select({ id: runRow.runId, line: runRow.line, coreVersion: runRow.coreVersion }).from(runRow)
-  .orderBy(desc(runRow.startedAt), desc(runRow.runId)).limit(LIMIT)
-
-/**
- * Works out anew, and keeps, the lines of a run and of its whole series: what one run says of wind changes the others' figures.
- * Called in the transaction that changed its facts. Says whose lines it wrote.
- */
-export async function refreshSeries(db: Connection, runId: string): Promise<string[]> {
-  const ids = [...new Set([...(await seriesOf(db, runId)).map(one => one.id), runId])]
-  const found = await findRuns(db, ids)
-  const rows = [...seriesRows(found.filter(one => !one.apart)), ...found.filter(one => one.apart).flatMap(one => seriesRows([one]))]
-  if (rows.length === 0) return []
-  await db.insert(runRow).values(rows).onConflictDoUpdate({
-    target: runRow.runId, set: { startedAt: sql`excluded.started_at`, line: sql`excluded.line`, coreVersion: sql`excluded.core_version` },
-  })
-  return ids
+function byWords(column: AnyColumn): SQL {
+  return sql`${column} collate "und-x-icu"`
 }
+const GROUPED: Record<RunGroup, SQL> = { setup: SORTED.setup, place: SORTED.place, fuel: SORTED.fuel, method: SORTED.method, person: SORTED.person, day: sql`${runRow.day}` }
+/** Newest day first; names from A on. */
+const groupDown = (group: RunGroup) => group === 'day'
 
-/** Every run that a condition picks, with the series of each. */
-export async function refreshRuns(db: Connection, where: SQL): Promise<void> {
-  const left = new Set((await db.select({ id: run.id }).from(run).where(and(where, inArray(run.state, ['finished', 'void'])))).map(row => row.id))
-  for (const id of left) for (const fresh of await refreshSeries(db, id)) left.delete(fresh)
-}
-
-/** The rows of one series, each run read by the conventions of its method: the series is reduced once for each of these. */
-function seriesRows(series: readonly FoundRun[]): (typeof runRow.$inferInsert)[] {
-  const byOptions = new Map<string, FoundRun[]>()
-  for (const one of series) {
-    const key = JSON.stringify(listedOptions(one.method))
-    byOptions.set(key, [...(byOptions.get(key) ?? []), one])
-  }
-  return [...byOptions.values()].flatMap((alike) => {
-    const first = alike[0]!
-    const answer = reduce(requestOf(first, series.filter(one => one !== first).map(one => one.stored), listedOptions(first.method)))
-    return alike.map(({ record, stored }) => {
-      const own = answer.runs.find(one => one.id === record.id)
-      if (own === undefined || 'error' in own) throw new Error(`Run ${record.id} was not reduced`)
-      return { runId: record.id, startedAt: new Date(record.startedAt), line: lineOf(record, stored, own), coreVersion: CORE_VERSION }
-    })
-  })
-}
-
-/** Gives a row to every run that has none: those logged before rows were kept. */
-export async function backfillRows(db: Connection): Promise<number> {
-  const bare = new Set((await db.select({ id: run.id }).from(run).leftJoin(runRow, eq(runRow.runId, run.id)).where(and(isNull(runRow.runId), inArray(run.state, ['finished', 'void'])))).map(one => one.id))
-  const count = bare.size
-  for (const id of bare) for (const fresh of await refreshSeries(db, id)) bare.delete(fresh)
-  return count
-}
-
-function lineOf(record: RunRecord, stored: StoredRun, answer: RunAnswer): RunLine {
-  const { timeToBoilS, gPerL, normalisedGPerL, normalisedU, status, ended, flags } = answer
-  const { id, startedAt, zone, setup, place, fuel, kind, setting, breakIn } = record
-  return { id, startedAt, zone, setup, place, fuel, kind, method: record.method?.name ?? null, voided: record.state === 'void', breakIn, setting, says: saysOf(answer), timeToBoilS, gPerL, normalisedGPerL, normalisedU, status, ended, worstFlag: worstOf(flags), ribbon: ribbonOf(stored, answer) }
-}
-
-/** The figure a test of this kind is burned for, where that is not fuel per litre. */
-function saysOf({ kind, test }: RunAnswer): string | null {
-  const clock = (s: number | null, words: string) => (s === null ? null : `${words} ${formatClock(s)}`)
-  switch (kind) {
-    case 'burnOff': return clock(test.burnTimeS, 'burns')
-    case 'simmer': return clock(test.burnTimeS, 'simmers')
-    case 'warmUp': return clock(test.warmUpS, 'warm in')
-    case 'fixedTime': return test.riseK === null ? null : `rises ${formatNumber(test.riseK, 1)}\u202fK`
-    case 'coolDown': return test.lossWPerK === null ? null : `loses ${formatNumber(test.lossWPerK, 2)}\u202fW/K`
-    default: return null
+/** Where a page ended: its group's and its order's value, as text, and the run. */
+interface Cursor { group: string | null, value: string | null, id: string }
+export const writeCursor = (cursor: Cursor): string => Buffer.from(JSON.stringify(cursor)).toString('base64url')
+/** Null where it is none of ours. */
+export function readCursor(text: string): Cursor | null {
+  try {
+    const read = JSON.parse(Buffer.from(text, 'base64url').toString()) as Partial<Cursor>
+    const word = (value: unknown) => value === null || typeof value === 'string'
+    return word(read.group) && word(read.value) && typeof read.id === 'string' && /^[0-9a-f-]{36}$/.test(read.id) ? read as Cursor : null
+  } catch {
+    return null
   }
 }
 
-function worstOf(flags: RunAnswer['flags']): RunLine['worstFlag'] {
-  const worst = flags.find(flag => flag.severity === 'error') ?? flags.find(flag => flag.severity === 'warning')
-  if (!worst || worst.severity === 'note') return null
-  if (worst.severity === 'warning') return { severity: 'warning', text: worst.text }
-  return { severity: 'error', text: worst.code === 'impossible-efficiency' ? 'impossible' : 'contradictory' }
+export async function listRuns(db: Connection, query: RunListQuery, { after, limit }: { after: Cursor | null, limit: number }): Promise<RunList> {
+  const { sort, group } = query
+  const passes = whereOf(query.filter)
+  const value = SORTED[sort.by]
+  const direction = sql.raw(sort.down ? 'desc' : 'asc')
+  const grouped = group === null ? null : GROUPED[group]
+  const order = [...(grouped === null ? [] : [sql`${grouped} ${sql.raw(groupDown(group!) ? 'desc' : 'asc')}`]), ...(isNullable(sort.by) ? [sql`${value} ${direction} nulls last`] : [sql`${value} ${direction}`]), sql`${runRow.runId} ${direction}`]
+  const rows = await db.select({ ...SHOWN, groupAt: sql<string | null>`(${grouped ?? sql`null`})::text`, at: sql<string | null>`(${value})::text` }).from(runRow)
+    .where(and(passes, after === null ? undefined : beyond(query, after))).orderBy(...order).limit(limit + 1)
+  const page = rows.slice(0, limit)
+  const last = page.at(-1)
+  const next = rows.length > limit && last ? writeCursor({ group: last.groupAt, value: last.at, id: last.id }) : null
+  return { lines: page.map(lineOfRow), next, count: after === null ? await countRuns(db, passes) : null }
+}
+
+/** A row as it is shown: what may change without being worked out anew comes from its columns. */
+export const lineOfRow = (row: { line: typeof runRow.$inferSelect['line'], tags: string[], voided: boolean, staleSince: Date | null }): RunLine => ({ ...row.line, tags: row.tags, voided: row.voided, stale: row.staleSince !== null })
+
+const isNullable = (by: RunSortKey) => !SETTLED_KEYS.includes(by)
+
+/** What comes after a line in this order: a figure that is not there stands last, whichever way. */
+function beyond({ sort, group }: RunListQuery, after: Cursor): SQL {
+  const value = SORTED[sort.by]
+  const typed = (text: string, by: SQL) => (by === SORTED.startedAt ? sql`${text}::timestamptz` : isNullable(sort.by) && by === value ? sql`${text}::float8` : group === 'day' && by === GROUPED.day ? sql`${text}::date` : sql`${text}`)
+  const further = sql.raw(sort.down ? '<' : '>')
+  const byId = sql`${runRow.runId} ${further} ${after.id}::uuid`
+  const within = after.value === null
+    ? sql`${value} is null and ${byId}`
+    : sql`(${value} ${further} ${typed(after.value, value)} or (${value} = ${typed(after.value, value)} and ${byId})${isNullable(sort.by) ? sql` or ${value} is null` : sql``})`
+  if (group === null || after.group === null) return within
+  const by = GROUPED[group]
+  return sql`(${by} ${sql.raw(groupDown(group) ? '<' : '>')} ${typed(after.group, by)} or (${by} = ${typed(after.group, by)} and ${within}))`
+}
+
+export function whereOf(filter: RunFilter): SQL | undefined {
+  const { setup, place, fuel, method, person, tag, remark, origin, voided: void_, from, to, words } = filter
+  const found = words.toLowerCase().split(/\s+/).filter(Boolean)
+  return and(
+    setup ? eq(runRow.setup, setup) : undefined, place ? eq(runRow.place, place) : undefined, fuel ? eq(runRow.fuel, fuel) : undefined, method ? eq(runRow.method, method) : undefined, person ? eq(runRow.person, person) : undefined,
+    tag ? arrayContains(runRow.tags, [tag]) : undefined, remark ? sql`${remark} = any(${runRow.remarks})` : undefined, origin === 'all' ? undefined : eq(runRow.origin, origin || 'measured'), void_ === 'shown' ? undefined : eq(runRow.voided, false),
+    from ? gte(runRow.day, from) : undefined, to ? lte(runRow.day, to) : undefined,
+    ...found.map(word => sql`(${ilike(runRow.words, `%${word.replace(/[\\%_]/g, '\\$&')}%`)} or ${arrayContains(runRow.tags, [word])})`),
+  )
+}
+
+async function countRuns(db: Connection, passes: SQL | undefined): Promise<number> {
+  const [row] = await db.select({ n: sql<number>`count(*)::int` }).from(runRow).where(passes)
+  return row!.n
+}
+
+/** Each group of those that pass, in order, with how far its figures reach. */
+export async function listGroups(db: Connection, { filter, group }: RunListQuery): Promise<RunGroupLine[]> {
+  if (group === null) return []
+  const by = GROUPED[group]
+  const rows = await db.select({ value: sql<string>`(${by})::text`, count: sql<number>`count(*)::int`, lowGPerL: sql<number | null>`min(${runRow.normalisedGPerL})`, highGPerL: sql<number | null>`max(${runRow.normalisedGPerL})` }).from(runRow)
+    .where(whereOf(filter)).groupBy(by).orderBy(sql`${by} ${sql.raw(groupDown(group) ? 'desc' : 'asc')}`)
+  return rows
+}
+
+/** What can be filtered by, each with its number of runs. */
+export async function runChoices(db: Connection): Promise<RunChoices> {
+  const names = ['setup', 'place', 'fuel', 'method', 'person'] as const
+  const rows = await db.select({ setup: runRow.setup, place: runRow.place, fuel: runRow.fuel, method: runRow.method, person: runRow.person, count: sql<number>`count(*)::int` }).from(runRow)
+    .groupBy(sql`grouping sets ((${runRow.setup}), (${runRow.place}), (${runRow.fuel}), (${runRow.method}), (${runRow.person}))`)
+  const tagged = await db.execute<{ value: string, count: number }>(sql`select t as value, count(*)::int as count from ${runRow}, unnest(${runRow.tags}) as t group by t`)
+  const sorted = (some: { value: string, count: number }[]) => some.filter(one => one.value !== '').sort((a, b) => a.value.localeCompare(b.value))
+  return { ...Object.fromEntries(names.map(name => [name, sorted(rows.flatMap(row => (row[name] === null ? [] : [{ value: row[name], count: row.count }])))])), tag: sorted(tagged.rows) } as RunChoices
+}
+
+/** The ids of all that pass, oldest first; at most so many. */
+export async function idsOf(db: Connection, filter: RunFilter, most: number): Promise<string[]> {
+  return (await db.select({ id: runRow.runId }).from(runRow).where(whereOf(filter)).orderBy(runRow.startedAt, runRow.runId).limit(most)).map(row => row.id)
+}
+
+/** Lines by their ids, in no order. */
+export async function linesOf(db: Connection, ids: readonly string[]): Promise<RunLine[]> {
+  return ids.length === 0 ? [] : (await db.select(SHOWN).from(runRow).where(inArray(runRow.runId, [...ids]))).map(lineOfRow)
 }

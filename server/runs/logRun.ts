@@ -8,7 +8,7 @@ import type { Connection } from '../database/connection'
 import { hashOf } from '../database/hash'
 import { dropDraft } from '../database/repositories/drafts'
 import { insertTypedRun, resolveRun, runBodyHash, type ResolvedRun } from '../database/repositories/runs'
-import { refreshSeries } from './listRuns'
+import { freshen } from './freshen'
 
 export type LogOutcome
   = | { status: 'created' | 'known', id: string }
@@ -29,7 +29,7 @@ export async function logRun(db: Connection, input: unknown, nowMs: number, { re
   const bodyHash = hashOf(typed)
   const created = await db.transaction(async (tx) => {
     if (!await insertTypedRun(tx, { typed, read, resolved: resolved.value, bodyHash })) return false
-    if (refresh) await refreshSeries(tx, typed.id)
+    if (refresh) await freshen(tx, [typed.id])
     await dropDraft(tx, typed.id)
     return true
   })

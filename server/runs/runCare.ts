@@ -8,7 +8,7 @@ import type { Connection, Database } from '../database/connection'
 import { lockRevision } from '../database/repositories/corrections'
 import { decision, observation, person, run, runVoid } from '../database/schema'
 import { invalid, invalidAt, notFound, saved, type Outcome } from '../kit/outcome'
-import { refreshSeries } from './listRuns'
+import { freshen } from './freshen'
 
 /** Does what was asked, in one transaction, and works out anew every figure it moves. The same id again changes nothing. */
 export async function careForRun(db: Database, runId: string, input: unknown): Promise<Outcome<null>> {
@@ -32,7 +32,7 @@ const CARES: Record<TypedCare['what'], (tx: Connection, runId: string, typed: Ty
   decide: async (tx, runId, typed) => {
     if (!await append(tx, runId, typed, { question: typed.question, answer: typed.answer })) return
     await tx.update(run).set({ revision: sql`${run.revision} + 1` }).where(eq(run.id, runId))
-    await refreshSeries(tx, runId)
+    await freshen(tx, [runId])
   },
   observe: async (tx, runId, { id, scale, step, note, atMs, personId }) => {
     const standing = (await observationRows(tx, runId)).find(one => one.scale === scale)
@@ -49,13 +49,13 @@ async function setVoid(tx: Connection, runId: string, { id, reason, personId }: 
   const rows = await tx.insert(runVoid).values({ id, runId, voided, reason, personId }).onConflictDoNothing().returning({ id: runVoid.id })
   if (rows.length === 0) return
   await tx.update(run).set({ state: voided ? 'void' : 'finished', revision: sql`${run.revision} + 1` }).where(eq(run.id, runId))
-  await refreshSeries(tx, runId)
+  await freshen(tx, [runId])
 }
 
 async function setBreakIn(tx: Connection, runId: string, typed: TypedCare, breakIn: boolean): Promise<void> {
   if (!await append(tx, runId, typed, { question: 'breakIn', answer: breakIn ? 'yes' : 'no' })) return
   await tx.update(run).set({ breakIn, revision: sql`${run.revision} + 1` }).where(eq(run.id, runId))
-  await refreshSeries(tx, runId)
+  await freshen(tx, [runId])
 }
 
 /** Everything said of a run, oldest first. */

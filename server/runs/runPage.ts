@@ -3,6 +3,7 @@ import { readRun } from '../../core/reduce/readings'
 import { checkRun, type MethodFindings } from '../../core/method/checkRun'
 import { toRunDocument } from '../../core/formats/toRunDocument'
 import { judgeClaim, type ClaimVerdict } from '../../core/statistics/claim'
+import { thinTrace } from '../../core/trace/thinTrace'
 import { litresFromMass } from '../../core/water/liquid'
 import { fillOptions } from '../../shared/reduceRequest'
 import { conventionsOf, optionsFor, ownReference, runViewFrom } from '../../shared/runOptions'
@@ -16,13 +17,16 @@ import { answerRun } from './answerRun'
 import { careOf } from './runCare'
 import { ribbonOf } from './ribbonOf'
 
+/** As many samples of a trace are drawn; all are in the run's document. */
+const DRAWN_SAMPLES = 2000
+
 export async function runPage(db: Connection, found: FoundRun, query: Record<string, unknown>): Promise<RunPage> {
   const { record, stored } = found
   const view = runViewFrom(query, conventionsOf(found.method))
   const { runs: [answer], reference, setups } = await answerRun(db, found, optionsFor(view))
   if (!answer || 'error' in answer) throw new Error(answer?.error ?? 'The run could not be reduced.')
   return {
-    record, view, answer, reference, setup: setups[0] ?? null, trace: stored.trace, ribbon: ribbonOf(stored, answer), findings: findingsOf(found), claim: await claimOf(db, found),
+    record, view, answer, reference, setup: setups[0] ?? null, trace: thinTrace(stored.trace, DRAWN_SAMPLES), ribbon: ribbonOf(stored, answer), findings: findingsOf(found), claim: await claimOf(db, found),
     conventions: conventionsOf(found.method), photos: await photosOf(db, { runId: record.id }), benchNotes: await notesOf(db, record.id), presses: await pressesOf(db, record.id), ...await careOf(db, record.id),
   }
 }

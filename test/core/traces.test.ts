@@ -1,4 +1,6 @@
+import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
+import { thinTrace } from '../../core/trace/thinTrace'
 import { guessTraceMapping, parseTraceRows } from '../../core/formats/parseTrace'
 import { foretellPrecision } from '../../core/uncertainty/foretell'
 import { readTraceText } from '../../shared/readTraceText'
@@ -49,4 +51,19 @@ it('foretells the precision of a boil before it is lit', () => {
   expect(foretold.most).toBe('scale')
   expect(foretold.one).toBeCloseTo(0.0735, 3)
   expect(foretold.two).toBeCloseTo(0.0393, 3)
+})
+
+describe('a trace thinned for drawing', () => {
+  const traces = fc.array(fc.double({ min: -20, max: 120, noNaN: true }), { minLength: 2, maxLength: 3000 }).map(values => values.map((value, i): [number, number] => [i * 2, value]))
+
+  it('law: keeps its ends, its highest and its lowest, in the order of time, within the number asked for', () => {
+    fc.assert(fc.property(traces, fc.integer({ min: 4, max: 500 }), (samples, most) => {
+      const thin = thinTrace(samples, most)
+      expect(thin.length).toBeLessThanOrEqual(Math.max(most, Math.min(samples.length, most)))
+      expect([thin[0], thin.at(-1)]).toEqual([samples[0], samples.at(-1)])
+      expect(thin.every(([s], i) => i === 0 || s > thin[i - 1]![0])).toBe(true)
+      const range = (of: readonly (readonly [number, number])[]) => [Math.min(...of.map(([, value]) => value)), Math.max(...of.map(([, value]) => value))]
+      expect(range(thin)).toEqual(range(samples))
+    }))
+  })
 })

@@ -13,7 +13,8 @@ import { insertWaterTrace, waterTraces } from '../../server/database/repositorie
 import { measurement, runRow, traceChunk } from '../../server/database/schema'
 import { burnOne } from '../../server/runs/burnOne'
 import { correctRun } from '../../server/runs/correctRun'
-import { backfillRows, listRunLines } from '../../server/runs/listRuns'
+import { backfillRows } from '../../server/runs/freshen'
+import { allLines } from './lines'
 import { logRun } from '../../server/runs/logRun'
 import { makeTestDatabase, type TestDatabase } from './database'
 
@@ -68,14 +69,14 @@ describe('corrections', () => {
 
   it('append: the old row stays, the current value is the new one, the list follows', async () => {
     const { id, correction } = await logged()
-    const before = (await listRunLines(bench.db)).find(line => line.id === id)!.gPerL!
+    const before = (await allLines(bench.db)).find(line => line.id === id)!.gPerL!
     expect(await correctRun(bench.db, id, correction({}))).toEqual({ status: 'corrected' })
     const rows = await bench.db.select().from(measurement).where(eq(measurement.runId, id))
     expect(rows.filter(row => row.quantity === 'fuelUsed').map(row => row.typed).sort()).toEqual(['20 g', '21 g'])
     const { record } = (await findRun(bench.db, id))!
     expect(record).toMatchObject({ revision: 2, history: [{ what: 'fuelUsed', was: '21 g', now: '20 g', reason: 'misread', person: 'Somebody' }] })
     expect(record.measurements.filter(one => one.quantity === 'fuelUsed').map(one => one.typed)).toEqual(['20 g'])
-    expect((await listRunLines(bench.db)).find(line => line.id === id)!.gPerL! / before).toBeCloseTo(20 / 21, 9)
+    expect((await allLines(bench.db)).find(line => line.id === id)!.gPerL! / before).toBeCloseTo(20 / 21, 9)
   })
 
   it('of a time move the event, and sent twice are one', async () => {
@@ -139,6 +140,6 @@ describe('traces and rows', () => {
     await logRun(bench.db, one, NOW)
     await bench.db.delete(runRow).where(eq(runRow.runId, one.id))
     expect(await backfillRows(bench.db)).toBe(1)
-    expect((await listRunLines(bench.db)).some(line => line.id === one.id)).toBe(true)
+    expect((await allLines(bench.db)).some(line => line.id === one.id)).toBe(true)
   })
 })

@@ -9,7 +9,8 @@ import { findRun } from '../../server/database/repositories/runs'
 import { listSetups } from '../../server/kit/setups'
 import { ensureShippedMethods, listMethods } from '../../server/methods/methods'
 import { answerRun } from '../../server/runs/answerRun'
-import { backfillRows, listRunLines } from '../../server/runs/listRuns'
+import { backfillRows } from '../../server/runs/freshen'
+import { allLines } from './lines'
 import { runPage } from '../../server/runs/runPage'
 import { makeEmptyDatabase, MIGRATIONS } from './database'
 
@@ -32,7 +33,7 @@ describe.each([['first-schema', 9, 5], ['second-schema', 12, 6]])('%s', (name, r
     expect(await claimDatabase(db, 'demonstration')).toEqual({ purpose: 'demonstration', loaded: true })
     await backfillRows(db)
     expect((await db.execute(sql`select quantity, typed from public.measurement order by id`)).rows).toEqual(typed.rows)
-    const lines = await listRunLines(db)
+    const lines = await allLines(db)
     expect(lines).toHaveLength(runs)
     for (const line of lines) {
       const page = await runPage(db, (await findRun(db, line.id))!, {})

@@ -19,10 +19,10 @@ import { deleteThing, findThing, saveThing } from '../../server/kit/things'
 import { deleteMethod, findMethod, saveMethod, shippedId } from '../../server/methods/methods'
 import { answerRun } from '../../server/runs/answerRun'
 import { burnOne, made, newRecord } from '../../server/runs/burnOne'
-import { listRunLines } from '../../server/runs/listRuns'
 import { logRun } from '../../server/runs/logRun'
 import { careForRun } from '../../server/runs/runCare'
 import { runPage } from '../../server/runs/runPage'
+import { allLines } from './lines'
 import { makeTestDatabase, type TestDatabase } from './database'
 
 const NOW = Date.parse('2026-06-01T12:00:00Z')
@@ -242,7 +242,7 @@ describe('what is said of a run', () => {
     expect((await mean())!.n).toBe(1)
     const page = await runPage(bench.db, (await findRun(bench.db, bad))!, {})
     expect(page.voids.map(one => [one.voided, one.reason])).toEqual([[true, 'knocked over'], [false, 'it was the other one']])
-    expect((await listRunLines(bench.db)).find(line => line.id === bad)).toMatchObject({ voided: false, breakIn: true })
+    expect((await allLines(bench.db)).find(line => line.id === bad)).toMatchObject({ voided: false, breakIn: true })
   })
 
   it('which boil, with a reason: the figure follows, and the flag asks no more', async () => {

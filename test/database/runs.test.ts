@@ -12,8 +12,8 @@ import { claimDatabase, migrateDatabase } from '../../server/database/migrate'
 import { event, measurement, result, run } from '../../server/database/schema'
 import { loadDemonstration } from '../../server/demo/load'
 import { answerRun, requestFor } from '../../server/runs/answerRun'
-import { listRunLines } from '../../server/runs/listRuns'
 import { logRun } from '../../server/runs/logRun'
+import { allLines } from './lines'
 import { makeTestDatabase, MIGRATIONS, type TestDatabase } from './database'
 
 const NOW = Date.parse('2026-11-01T12:00:00Z')
@@ -124,7 +124,7 @@ describe('a set-up’s own series', () => {
     await logRun(bench.db, windy, NOW)
     const figures = async () => {
       const answer = await answerRun(bench.db, (await findRun(bench.db, windy.id))!)
-      const line = (await listRunLines(bench.db)).find(one => one.id === windy.id)!
+      const line = (await allLines(bench.db)).find(one => one.id === windy.id)!
       const own = answer.runs[0] as RunAnswer
       expect(own.ladder[3]).toMatchObject({ rung: 'wind', basis: 'ownSeries' })
       expect(line.normalisedGPerL).toBe(own.normalisedGPerL)
@@ -140,7 +140,7 @@ describe('a set-up’s own series', () => {
 
 describe('the demonstration', () => {
   it('shows what it is meant to show', async () => {
-    const lines = await listRunLines(bench.db)
+    const lines = await allLines(bench.db)
     const demo = lines.filter(line => line.id.startsWith('019'))
     expect(demo.length).toBeGreaterThanOrEqual(40)
     expect(demo.some(line => line.ended === 'gaveUp')).toBe(true)

@@ -2,6 +2,7 @@
 import pg from 'pg'
 import { formatClock, formatWithU } from '../../core/quantity/format'
 import type { ReduceAnswer, RunAnswer } from '../../core/formats/answer'
+import type { RunList } from '../../shared/runList'
 import type { RunLine, RunPage } from '../../shared/runRecord'
 import { expect, open, test } from './page'
 
@@ -9,16 +10,16 @@ test('every run of the demonstration: its line on the screen, its page’s answe
   test.setTimeout(420_000)
   const client = new pg.Client({ connectionString: process.env.DATABASE_URL })
   await client.connect()
-  const rows = new Map((await client.query<{ run_id: string, line: RunLine }>('select run_id, line from run_row')).rows.map(row => [row.run_id, row.line]))
-  const lines = ((await (await request.get('/api/runs')).json()) as RunLine[]).filter(line => line.id.startsWith('019'))
+  const rows = new Map((await client.query<{ run_id: string, line: Omit<RunLine, 'tags' | 'stale'> }>('select run_id, line from run_row')).rows.map(row => [row.run_id, row.line]))
+  const lines = ((await (await request.get('/api/runs?voided=shown')).json()) as RunList).lines.filter(line => line.id.startsWith('019'))
   expect(lines.length).toBeGreaterThanOrEqual(120)
   await open(page, '/runs?voided=shown')
   const shown = new Map(await page.locator('tbody tr').evaluateAll(all => all.map((row) => {
-    const cells = [...row.querySelectorAll('td')].map(cell => cell.textContent!.trim())
-    return [row.querySelector('a')!.getAttribute('href')!.split('/').at(-1)!, { boil: cells[5]!, measured: cells[6]!, normalised: cells[7]! }] as const
+    const cell = (column: string) => row.querySelector(`td[data-column=${column}]`)!.textContent!.trim()
+    return [row.querySelector('a')!.getAttribute('href')!.split('/').at(-1)!, { boil: cell('boil'), measured: cell('measured'), normalised: cell('normalised') }] as const
   })))
   for (const line of lines) {
-    expect(rows.get(line.id), line.id).toEqual(line)
+    expect({ ...rows.get(line.id), tags: line.tags, stale: false }, line.id).toEqual(line)
     const { answer, record } = (await (await request.get(`/api/runs/${line.id}`)).json()) as RunPage
     expect({ timeToBoilS: answer.timeToBoilS, gPerL: answer.gPerL, normalisedGPerL: answer.normalisedGPerL, normalisedU: answer.normalisedU, status: answer.status, ended: answer.ended }, `${line.id} ${record.setup}`)
       .toEqual({ timeToBoilS: line.timeToBoilS, gPerL: line.gPerL, normalisedGPerL: line.normalisedGPerL, normalisedU: line.normalisedU, status: line.status, ended: line.ended })

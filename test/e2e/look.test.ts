@@ -5,7 +5,7 @@ import { clearBench, EVERY_STATE, stage } from '../../scripts/lib/stageBench.mjs
 import { expect, open, test } from './page'
 
 const FIXED = [
-  '/', '/numbers', '/runs', '/runs/new', '/burn', '/runs/01950000-0000-7000-8000-000000000111', '/runs/01960000-0000-7000-8000-000000000002', '/kit', '/kit/setups', '/kit/setups/new', '/kit/fuels', '/kit/containers', '/kit/places',
+  '/', '/numbers', '/runs', '/runs?group=setup', '/runs/compare?runs=01950000-0000-7000-8000-000000000111,01960000-0000-7000-8000-000000000002', '/runs/new', '/burn', '/runs/01950000-0000-7000-8000-000000000111', '/runs/01960000-0000-7000-8000-000000000002', '/kit', '/kit/setups', '/kit/setups/new', '/kit/fuels', '/kit/containers', '/kit/places',
   '/kit/things/new?kind=burner', '/methods', '/bench', '/bench/arm',
 ]
 /** With one of each record, whose ids are the bench's own. */

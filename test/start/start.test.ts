@@ -80,7 +80,7 @@ const statusAt = (url: string) => new Promise<number>((done, fail) => void get(u
   answer.resume()
   done(answer.statusCode!)
 }).on('error', fail))
-const runsAt = async (address: string) => ((await (await fetch(`${address}/api/runs`)).json()) as unknown[]).length
+const runsAt = async (address: string) => ((await (await fetch(`${address}/api/runs`)).json()) as { count: number }).count
 const serverPid = () => processesWith(join(folder, 'scripts', 'serve.mjs'))[0]!
 
 describe('npm start', () => {
@@ -138,6 +138,27 @@ describe('npm start', () => {
     writeFileSync(join(folder, '.data', 'cluster', 'postmaster.pid'), `${process.pid}\n${join(folder, '.data', 'cluster')}\n0\n5999\n`)
     const third = new Start()
     expect(await runsAt(await third.address())).toBe(runs)
+  })
+
+  it('is backed up while it serves, and a back-up is put in its place: the page shows what stood then', async () => {
+    const command = async (name: string, ...args: string[]) => {
+      const child = spawn(process.execPath, [`scripts/${name}.mjs`, ...args], { cwd: folder, env: { ...process.env, DATABASE_URL: '' } })
+      let output = ''
+      for (const stream of [child.stdout, child.stderr]) stream.on('data', (chunk: Buffer) => { output += chunk.toString() })
+      const code = await new Promise<number | null>(done => child.on('close', done))
+      return { code, output }
+    }
+    const start = new Start()
+    const address = await start.address()
+    const runs = await runsAt(address)
+    expect(await command('backup', 'then.backup')).toMatchObject({ code: 0, output: expect.stringContaining('then.backup') })
+    const { lines: [one] } = (await (await fetch(`${address}/api/runs`)).json()) as { lines: { id: string }[] }
+    const { people } = (await (await fetch(`${address}/api/kit`)).json()) as { people: { id: string }[] }
+    await fetch(`${address}/api/runs/many`, { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify({ id: crypto.randomUUID(), what: 'void', runIds: [one!.id], personId: people[0]!.id, reason: 'a test', tag: '' }) })
+    expect(await runsAt(address)).toBe(runs - 1)
+    expect(await command('restore', 'then.backup')).toMatchObject({ code: 0, output: expect.stringMatching(/kept as the database vulcanum_demo_before_\d+/) })
+    await expect.poll(() => runsAt(address).catch(() => 0), { timeout: 20_000 }).toBe(runs)
+    expect((await command('restore', 'package.json')).output).toContain('is not a back-up')
   })
 
   it.runIf(process.getuid?.() === 0)('puts the data elsewhere, and says where, when the database’s user cannot enter the checkout', async () => {

@@ -1,36 +1,43 @@
 <script setup lang="ts">
 import { Combobox, ComboboxInput, ComboboxOption, ComboboxOptions, Dialog, DialogPanel } from '@headlessui/vue'
-import type { RunLine } from '#shared/runRecord'
+import type { Found } from '#shared/found'
 
-/** Find a run or a page, or do something, from anywhere. */
+/** Find runs, kit, methods, places, or do something, from anywhere. */
 const open = ref(false)
 const query = ref('')
-const runs = ref<RunLine[]>([])
 const keys = useKeys()
 const { nextLight, switchUnits } = usePreferences()
+const here = ref<Found[]>([])
 
-keys.on('find', async () => {
+keys.on('find', () => {
   query.value = ''
+  here.value = []
   open.value = true
-  runs.value = await $fetch<RunLine[]>('/api/runs').catch(() => [])
+})
+/** The newest question alone is answered. */
+let asked = 0
+let typing: ReturnType<typeof setTimeout> | undefined
+watch(query, (words) => {
+  clearTimeout(typing)
+  const mine = ++asked
+  if (words.trim() === '') here.value = []
+  else typing = setTimeout(async () => {
+    const answer = await $fetch<Found[]>('/api/find', { query: { words } }).catch(() => [])
+    if (mine === asked) here.value = answer
+  }, 120)
 })
 
 interface Entry { id: string, words: string, kind: string, go: () => unknown }
+const page = (words: string, to: string): Entry => ({ id: to, words, kind: 'page', go: () => navigateTo(to) })
 const fixed: Entry[] = [
-  { id: 'today', words: 'Today', kind: 'page', go: () => navigateTo('/') },
-  { id: 'log', words: 'Log a run', kind: 'page', go: () => navigateTo('/runs/new') },
-  { id: 'burn', words: 'Burn one now, with a new burner', kind: 'page', go: () => navigateTo('/burn') },
-  { id: 'runs', words: 'Runs', kind: 'page', go: () => navigateTo('/runs') },
-  { id: 'kit', words: 'Kit', kind: 'page', go: () => navigateTo('/kit') },
-  { id: 'setups', words: 'Set-ups', kind: 'page', go: () => navigateTo('/kit/setups') },
-  { id: 'methods', words: 'Methods', kind: 'page', go: () => navigateTo('/methods') },
-  { id: 'units', words: 'Switch units', kind: 'do', go: switchUnits },
-  { id: 'light', words: 'Switch light', kind: 'do', go: nextLight },
+  page('Today', '/'), page('Log a run', '/runs/new'), page('Burn one now, with a new burner', '/burn'), page('Bench', '/bench'), page('Set up a lane', '/bench/arm'), page('Runs', '/runs'), page('Kit', '/kit'), page('Set-ups', '/kit/setups'),
+  page('Fuels', '/kit/fuels'), page('Containers', '/kit/containers'), page('Places', '/kit/places'), page('Methods', '/methods'), page('A second device', '/share'), page('How the numbers are made', '/numbers'),
+  { id: 'units', words: 'Switch units', kind: 'do', go: switchUnits }, { id: 'light', words: 'Switch light', kind: 'do', go: nextLight },
 ]
-const found = computed(() => {
+const found = computed<Entry[]>(() => {
   const words = query.value.toLowerCase().split(/\s+/).filter(Boolean)
-  const ofRuns = runs.value.map(run => ({ id: run.id, words: `${run.setup}, ${run.place ?? 'elsewhere'}, ${dateInZone(run.startedAt, run.zone)}`, kind: 'run', go: () => navigateTo(`/runs/${run.id}`) }))
-  return [...fixed, ...ofRuns].filter(entry => words.every(word => entry.words.toLowerCase().includes(word))).slice(0, 12)
+  const things = here.value.map(one => ({ ...one, id: one.to, go: () => navigateTo(one.to) }))
+  return [...fixed.filter(entry => words.every(word => entry.words.toLowerCase().includes(word))), ...things].slice(0, 20)
 })
 
 function choose(entry: Entry | null) {
@@ -45,7 +52,7 @@ function choose(entry: Entry | null) {
     <div class="fixed inset-0 flex items-start justify-center p-4 pt-24">
       <DialogPanel class="enamel w-full max-w-xl p-3">
         <Combobox v-slot="{ activeOption }" :model-value="null" @update:model-value="choose">
-          <ComboboxInput class="w-full" aria-label="Find or do" autocomplete="off" placeholder="A run, a page, something to do" @change="query = $event.target.value" @keydown.enter="activeOption === null && choose(found[0] ?? null)" />
+          <ComboboxInput class="w-full" aria-label="Find or do" autocomplete="off" placeholder="A run, kit, a method, a place, a page, something to do" @change="query = $event.target.value" @keydown.enter="activeOption === null && choose(found[0] ?? null)" />
           <ComboboxOptions static class="mt-2 max-h-96 overflow-auto">
             <ComboboxOption v-for="entry in found" :key="entry.id" v-slot="{ active }" :value="entry" as="template">
               <li class="flex justify-between gap-3 px-2 py-1.5" :class="active ? 'bg-rim text-on-rim' : ''">

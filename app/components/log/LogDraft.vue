@@ -1,14 +1,14 @@
 <script setup lang="ts">
 import type { Draft } from '#shared/draft'
 import type { KitChoices } from '#shared/kitChoices'
-import type { RunLine } from '#shared/runRecord'
 import type { TypedEventKind } from '#shared/typedRun'
 
 /** The draft of this browser, in its form; saved, it becomes a run and its page opens. */
-const props = defineProps<{ kit: KitChoices, runs: RunLine[] }>()
+const props = defineProps<{ kit: KitChoices }>()
 const draft = useDraft()
 const { typed, lane } = storeToRefs(draft)
 const margin = useMargin()
+const runs = useRunsAlike(computed(() => props.kit.setups.find(one => one.id === typed.value.setupId)?.name ?? null))
 const { problems, problemAt, leave, save, saving } = useTypedRun(typed)
 const { state, theirs, keepMine, takeTheirs } = useDraftSync()
 const general = computed(() => problems.value.filter(problem => ['', 'id', 'trace', 'overrides.burnerAndFuel'].includes(problem.path) || problem.path.startsWith('trace[')))

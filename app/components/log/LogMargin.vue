@@ -15,8 +15,7 @@ import type { TypedRun } from '#shared/typedRun'
 const props = defineProps<{ typed: TypedRun, kit: KitChoices, runs: RunLine[] }>()
 const emit = defineEmits<{ ice: [] }>()
 
-const setupName = computed(() => props.kit.setups.find(one => one.id === props.typed.setupId)?.name ?? null)
-const alike = computed(() => props.runs.filter(run => run.setup === setupName.value && run.gPerL !== null && run.timeToBoilS !== null))
+const alike = computed(() => props.runs.filter(run => run.gPerL !== null && run.timeToBoilS !== null))
 const average = (of: (run: RunLine) => number) => alike.value.reduce((sum, run) => sum + of(run), 0) / alike.value.length
 const foretold = computed(() => {
   const { measured, units } = props.typed

@@ -8,8 +8,8 @@ const { personId, people, problem, say } = useCare(props.page.record.id, () => e
 const reason = ref('')
 const voided = computed(() => props.page.record.state === 'void')
 const disagree = computed(() => props.page.answer.flags.find(flag => flag.code === 'boil-calls-disagree' || flag.code === 'boil-decided') ?? null)
-const QUESTION_WORDS: Record<string, string> = { boil: 'Which boil', fuelToBoil: 'Fuel to the boil', breakIn: 'Break-in', burnerAndFuel: 'Burner and fuel do not belong together' }
-const ANSWER_WORDS: Record<string, string> = { call: 'the call', trace: 'the trace', shareOfBurnTime: 'by its share of burn time', notKnown: 'not known', yes: 'yes, left out of figures', no: 'no', goOn: 'went on all the same' }
+const QUESTION_WORDS: Record<string, string> = { boil: 'Which boil', fuelToBoil: 'Fuel to the boil', breakIn: 'Break-in', burnerAndFuel: 'Burner and fuel do not belong together', settle: 'What was to settle' }
+const ANSWER_WORDS: Record<string, string> = { call: 'the call', trace: 'the trace', shareOfBurnTime: 'by its share of burn time', notKnown: 'not known', yes: 'yes, left out of figures', no: 'no', goOn: 'went on all the same', leave: 'left as it is' }
 async function act(what: Parameters<typeof say>[0]) {
   if (await say({ ...what, reason: reason.value })) reason.value = ''
 }

@@ -1,75 +1,89 @@
 <script setup lang="ts">
+import { useWindowVirtualizer } from '@tanstack/vue-virtual'
 import { formatClock } from '#core/quantity/format'
+import type { RunGroup, RunGroupLine, RunSort, RunSortKey } from '#shared/runList'
 import type { RunLine } from '#shared/runRecord'
 
-/** Runs, a line each, with ribbons on one time axis. */
-const props = defineProps<{ runs: RunLine[], sort: RunSort }>()
-const emit = defineEmits<{ sort: [by: RunSortKey] }>()
-const ENDINGS = { boiled: '', gaveUp: 'given up', outOfFuel: 'out of fuel', stopped: 'stopped from outside' }
-const RIBBON_PX = 190
-const spanS = computed(() => sharedSpan(props.runs.map(run => run.ribbon.endS)))
-/** On a phone: when, set-up, normalised and remarks. */
-const WIDE = 'hidden md:table-cell'
-const columns: { key: RunSortKey, words: string, unit?: string, shown?: string }[] = [
-  { key: 'startedAt', words: 'When' }, { key: 'setup', words: 'Set-up' }, { key: 'place', words: 'Place', shown: WIDE }, { key: 'fuel', words: 'Fuel', shown: WIDE },
-]
-const figures: typeof columns = [{ key: 'timeToBoilS', words: 'Boil', unit: 'm:ss', shown: WIDE }, { key: 'gPerL', words: 'Measured', unit: 'g/L', shown: WIDE }, { key: 'normalisedGPerL', words: 'Normalised', unit: 'g/L, k = 2' }]
-const sorted = (key: RunSortKey) => (props.sort.by === key ? (props.sort.down ? 'descending' as const : 'ascending' as const) : undefined)
+/** Runs, a line each, with ribbons on one time axis. However many there are, only those in view are drawn. */
+const props = defineProps<{ runs: RunLine[], count: number, sort: RunSort, group: RunGroup | null, groups: RunGroupLine[], columns: RunColumnKey[], picked: ReadonlySet<string> }>()
+const emit = defineEmits<{ sort: [by: RunSortKey], pick: [id: string], near: [] }>()
+/** Up to so many are drawn whole, so that the page prints and copies as it stands. */
+const DRAWN_WHOLE = 200
+const ROW_PX = 45
+const GROUP_PX = 36
+const spanS = computed(() => sharedSpan(props.runs.slice(0, DRAWN_WHOLE).map(run => run.ribbon.endS)))
+const hidden = (key: RunColumnKey) => (RUN_COLUMN[key].narrow ? '' : 'hidden md:table-cell')
+const sorted = (key: RunColumnKey) => (RUN_COLUMN[key].sort === props.sort.by ? (props.sort.down ? 'descending' as const : 'ascending' as const) : undefined)
+
+type Row = { key: string, group: RunGroupLine } | { key: string, run: RunLine, at: number }
+const rows = computed<Row[]>(() => {
+  const { group } = props
+  const heads = new Map(props.groups.map(one => [one.value, one]))
+  let before: string | null = null
+  return props.runs.flatMap((run, i): Row[] => {
+    const value = group === null ? null : groupOf(run, group)
+    const head = value === before || value === null ? [] : [{ key: `before ${run.id}`, group: heads.get(value) ?? { value, count: 0, lowGPerL: null, highGPerL: null } }]
+    before = value
+    return [...head, { key: run.id, run, at: i }]
+  })
+})
+
+const table = useTemplateRef<HTMLElement>('table')
+const top = ref(0)
+onMounted(() => { top.value = (table.value?.getBoundingClientRect().top ?? 0) + window.scrollY })
+const whole = computed(() => props.count <= DRAWN_WHOLE)
+const virtual = useWindowVirtualizer(computed(() => ({
+  count: rows.value.length, estimateSize: (i: number) => ('group' in rows.value[i]! ? GROUP_PX : ROW_PX), overscan: 20, scrollMargin: top.value, enabled: !whole.value, initialRect: { width: 1280, height: 1600 }, getItemKey: (i: number) => rows.value[i]!.key,
+})))
+const seen = computed(() => virtual.value.getVirtualItems())
+const shown = computed(() => (whole.value ? rows.value : seen.value.map(item => rows.value[item.index]!)))
+const above = computed(() => (whole.value ? 0 : Math.max(0, (seen.value[0]?.start ?? 0) - top.value)))
+const below = computed(() => (whole.value ? 0 : Math.max(0, virtual.value.getTotalSize() - ((seen.value.at(-1)?.end ?? 0) - top.value))))
+/** The end of what is here is near: more is wanted. */
+watch(() => [seen.value.at(-1)?.index ?? 0, rows.value.length] as const, ([last, all]) => { if (!whole.value && last > all - 60) emit('near') })
 
 const body = useTemplateRef<HTMLElement>('body')
 const keys = useKeys()
+const links = () => [...body.value?.querySelectorAll<HTMLElement>('a[data-run]') ?? []]
 function step(by: number) {
-  const links = [...body.value?.querySelectorAll<HTMLElement>('a[data-run]') ?? []]
-  const here = links.indexOf(document.activeElement as HTMLElement)
-  links[Math.min(links.length - 1, Math.max(0, here + by))]?.focus()
+  const all = links()
+  all[Math.min(all.length - 1, Math.max(0, all.indexOf(document.activeElement as HTMLElement) + by))]?.focus()
 }
 keys.on('rowDown', () => step(1))
 keys.on('rowUp', () => step(-1))
+keys.on('pick', () => {
+  const id = document.activeElement?.closest('tr')?.dataset.id
+  if (id) emit('pick', id)
+})
 </script>
 
 <template>
-  <div class="enamel overflow-x-auto">
-    <table class="w-full border-collapse">
+  <div ref="table" class="enamel overflow-x-auto">
+    <table class="w-full border-collapse" :aria-rowcount="count + 1">
       <caption class="sr-only">
         Runs
       </caption>
       <thead>
         <tr class="border-b border-edge text-left align-bottom">
-          <th v-for="column in columns" :key="column.key" class="p-2 font-bold" :class="column.shown" :aria-sort="sorted(column.key)">
-            <button type="button" class="font-bold" @click="emit('sort', column.key)">{{ column.words }}<span v-if="sorted(column.key)" aria-hidden="true"> {{ sort.down ? '↓' : '↑' }}</span></button>
+          <th class="no-print w-8 p-2"><span class="sr-only">Picked</span></th>
+          <th v-for="key in columns" :key="key" class="p-2 font-bold" :class="[hidden(key), RUN_COLUMN[key].figure ? 'text-right whitespace-nowrap' : '']" :aria-sort="sorted(key)">
+            <span v-if="key === 'ribbon'" class="flex justify-between">Run <span class="figures font-normal text-ink-2">{{ formatClock(spanS) }}</span></span>
+            <button v-else-if="RUN_COLUMN[key].sort" type="button" class="font-bold" @click="emit('sort', RUN_COLUMN[key].sort!)">{{ RUN_COLUMN[key].words }}<span v-if="sorted(key)" aria-hidden="true"> {{ sort.down ? '↓' : '↑' }}</span></button>
+            <template v-else>{{ RUN_COLUMN[key].words }}</template>
+            <span v-if="RUN_COLUMN[key].unit" class="block font-normal text-ink-2">{{ RUN_COLUMN[key].unit }}</span>
           </th>
-          <th class="hidden p-2 md:table-cell">
-            <span class="flex justify-between">Run <span class="figures font-normal text-ink-2">{{ formatClock(spanS) }}</span></span>
-          </th>
-          <th v-for="column in figures" :key="column.key" class="p-2 text-right whitespace-nowrap" :class="column.shown" :aria-sort="sorted(column.key)">
-            <button type="button" class="font-bold" @click="emit('sort', column.key)">{{ column.words }}<span v-if="sorted(column.key)" aria-hidden="true"> {{ sort.down ? '↓' : '↑' }}</span></button>
-            <span class="block font-normal text-ink-2">{{ column.unit }}</span>
-          </th>
-          <th class="p-2">Remarks</th>
         </tr>
       </thead>
       <tbody ref="body">
-        <tr v-for="run in runs" :key="run.id" class="border-b border-edge last:border-b-0">
-          <td class="figures px-2 py-1 text-[13px] md:whitespace-nowrap">
-            <NuxtLink :to="`/runs/${run.id}`" data-run>{{ dateInZone(run.startedAt, run.zone) }}</NuxtLink>
-          </td>
-          <td class="px-2 py-1"><span dir="auto">{{ run.setup }}</span><span v-if="run.method" class="block text-ink-2" :class="WIDE" dir="auto">{{ run.method }}{{ run.setting ? `, ${run.setting}` : '' }}</span></td>
-          <td class="px-2 py-1" :class="WIDE">{{ run.place ?? 'elsewhere' }}</td>
-          <td class="px-2 py-1" :class="WIDE">{{ run.fuel }}</td>
-          <td class="px-2 py-1" :class="WIDE"><RunRibbon :ribbon="run.ribbon" :span-s="spanS" :width="RIBBON_PX" :height="20" /></td>
-          <td class="figures px-2 py-1 text-right" :class="WIDE">{{ run.timeToBoilS === null ? '' : formatClock(run.timeToBoilS) }}</td>
-          <td class="figures px-2 py-1 text-right" :class="WIDE">{{ run.gPerL === null ? '' : run.gPerL.toFixed(1) }}</td>
-          <td class="figures px-2 py-1 text-right whitespace-nowrap">{{ run.normalisedGPerL === null ? '' : withExpandedU(run.normalisedGPerL, run.normalisedU) }}</td>
-          <td class="px-2 py-1">
-            <span v-if="run.voided" class="border border-ink px-1">void</span>
-            <span v-else-if="run.breakIn">break-in</span>
-            <span v-else-if="run.worstFlag?.severity === 'error'" class="iron inline-block px-2">{{ run.worstFlag.text }}</span>
-            <span v-else-if="run.says" class="figures">{{ run.says }}</span>
-            <span v-else-if="run.ended && run.ended !== 'boiled'">{{ ENDINGS[run.ended] }}</span>
-            <span v-else-if="run.status === 'partly'">partly</span>
-            <span v-else-if="run.status === 'not'">as measured only</span>
-          </td>
-        </tr>
+        <tr v-if="above > 0" aria-hidden="true" :style="{ height: `${above}px` }" />
+        <template v-for="row in shown" :key="row.key">
+          <RunGroupRow v-if="'group' in row" :line="row.group" :group="group!" :span="columns.length + 1" :style="{ height: `${GROUP_PX}px` }" />
+          <tr v-else :data-id="row.run.id" :aria-rowindex="row.at + 2" class="border-b border-edge last:border-b-0" :class="picked.has(row.run.id) ? 'bg-ground' : ''" :style="whole ? undefined : { height: `${ROW_PX}px` }">
+            <td class="no-print px-2 py-1"><input type="checkbox" :aria-label="`Pick ${row.run.setup}, ${dateInZone(row.run.startedAt, row.run.zone)}`" :checked="picked.has(row.run.id)" @change="emit('pick', row.run.id)"></td>
+            <td v-for="key in columns" :key="key" class="px-2 py-1" :class="[hidden(key), RUN_COLUMN[key].figure ? 'figures text-right whitespace-nowrap' : '', key === 'when' ? 'figures text-[13px] md:whitespace-nowrap' : '']" :data-column="key"><RunCell :run="row.run" :column="key" :span-s="spanS" :with-method="!columns.includes('method')" /></td>
+          </tr>
+        </template>
+        <tr v-if="below > 0" aria-hidden="true" :style="{ height: `${below}px` }" />
       </tbody>
     </table>
   </div>

@@ -26,6 +26,8 @@ onMounted(async () => {
   try {
     choices.value = await readChoices()
     arming.value = { ...firstArming(choices.value, lane), ...stillThere(choices.value, last.value), lane, overrides: {}, measured: { ...emptyMeasured(), ...fromStrip() } }
+    const again = choices.value.setups.find(one => one.name === route.query.setup)
+    if (again) arming.value.setupId = again.id
     if (arming.value.placeId === null) arming.value.placeId = now.value?.place?.id ?? null
   } catch {
     unreadable.value = 'The kit could not be read: the server does not answer, and this browser never saw it. Try again when it is back.'

@@ -1,12 +1,34 @@
 <script setup lang="ts">
-/** The runs, with their ribbons: filtered and sorted as the address says. */
+import { readRunList, writeRunList, type RunListQuery, type RunSortKey } from '#shared/runList'
+
+/** The logbook: the runs with their ribbons, filtered, sorted and grouped as the address says. */
 useHead({ title: 'Runs · Vulcanum' })
-const { data: runs, error } = await useRunList()
 const route = useRoute()
-const query = computed(() => readRunQuery(route.query))
-const selected = computed(() => selectRuns(runs.value ?? [], query.value.sort, query.value.filter))
-const go = (sort: RunSort, filter: RunFilter) => navigateTo({ query: writeRunQuery(sort, filter) }, { replace: true })
-const sortBy = (by: RunSortKey) => go({ by, down: query.value.sort.by === by ? !query.value.sort.down : by === 'startedAt' }, query.value.filter)
+const query = computed(() => readRunList(route.query))
+const { lines, count, next, failed, more, again, choices, groups, error } = await useRunList(query)
+const { columns, toggle } = useRunColumns()
+const go = (to: RunListQuery) => navigateTo({ query: writeRunList(to) }, { replace: true })
+function sortBy(by: RunSortKey) {
+  const { sort } = query.value
+  void go({ ...query.value, sort: { by, down: sort.by === by ? !sort.down : by === 'startedAt' } })
+}
+const isPlain = computed(() => Object.keys(route.query).length === 0)
+
+const picked = ref(new Set<string>())
+function pick(id: string) {
+  const now = new Set(picked.value)
+  if (!now.delete(id)) now.add(id)
+  picked.value = now
+}
+const pickNone = () => { picked.value = new Set() }
+const pickShown = () => { picked.value = new Set(lines.value.map(line => line.id)) }
+watch(() => route.fullPath, pickNone)
+
+const { left, ask } = useFiguresLeft(again)
+async function changed() {
+  await again()
+  void ask()
+}
 </script>
 
 <template>
@@ -19,12 +41,27 @@ const sortBy = (by: RunSortKey) => go({ by, down: query.value.sort.by === by ? !
     <p v-if="error" role="alert" class="font-bold">
       The runs could not be read. Check that Vulcanum is running, then reload.
     </p>
-    <p v-else-if="!runs?.length">
+    <p v-else-if="count === 0 && isPlain">
       Nothing burned here yet. <NuxtLink to="/runs/new">Log the first run</NuxtLink>.
     </p>
     <template v-else>
-      <RunFilterBar :runs="runs" :filter="query.filter" :count="selected.length" @change="go(query.sort, $event)" />
-      <RunTable v-if="selected.length" :runs="selected" :sort="query.sort" @sort="sortBy" />
+      <RunFilterBar :query="query" :choices="choices ?? null" :count="count" @change="go" />
+      <RunViews :columns="columns" @column="toggle" />
+      <p v-if="left > 0" role="status" class="mb-2" data-figures-left>
+        {{ left === 1 ? '1 figure is' : `${left.toLocaleString('en')} figures are` }} being worked out anew.
+      </p>
+      <template v-if="lines.length">
+        <RunPicked :picked="picked" :filter="query.filter" :count="count" :loaded="lines.length" @done="changed" @clear="pickNone" @all="pickShown" />
+        <RunTable :runs="lines" :count="count" :sort="query.sort" :group="query.group" :groups="groups ?? []" :columns="columns" :picked="picked" @sort="sortBy" @pick="pick" @near="more" />
+        <p v-if="failed" role="alert" class="mt-2 font-bold">
+          The next runs could not be read. <button type="button" class="underline" @click="more">
+            Try again
+          </button>
+        </p>
+        <p v-else-if="next" class="mt-2 text-ink-2">
+          {{ lines.length.toLocaleString('en') }} of {{ count.toLocaleString('en') }} read; the rest comes as you go down.
+        </p>
+      </template>
       <p v-else>
         No run passes. <NuxtLink to="/runs">Show all</NuxtLink>.
       </p>

@@ -2,7 +2,6 @@
 /** A boil test typed from the notebook. */
 useHead({ title: 'Log a run · Vulcanum' })
 const { data: kit, error } = await useKit()
-const { data: runs } = await useRunList()
 </script>
 
 <template>
@@ -20,7 +19,7 @@ const { data: runs } = await useRunList()
       There is no kit yet. <NuxtLink to="/burn" class="act">Burn one now</NuxtLink>
     </p>
     <ClientOnly v-else>
-      <LogDraft :kit="kit" :runs="runs ?? []" />
+      <LogDraft :kit="kit" />
       <template #fallback>
         <p>Opening the draft.</p>
       </template>

@@ -1,4 +1,12 @@
 import { useDatabase } from '#server/database/connection'
-import { listRunLines } from '#server/runs/listRuns'
+import { listRuns, readCursor } from '#server/runs/listRuns'
+import { PAGE_OF_RUNS } from '#shared/limits'
+import { readRunList } from '#shared/runList'
 
-export default defineEventHandler(() => listRunLines(useDatabase()))
+/** A page of the logbook. */
+export default defineEventHandler((event) => {
+  const query = getQuery(event)
+  const after = typeof query.after === 'string' ? readCursor(query.after) : null
+  if (query.after !== undefined && after === null) throw createError({ statusCode: 400, statusMessage: 'Not a page', message: 'This is not where a page of the list begins. Reload the list.' })
+  return listRuns(useDatabase(), readRunList(query), { after, limit: PAGE_OF_RUNS })
+})

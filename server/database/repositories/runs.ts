@@ -142,8 +142,8 @@ export async function findRun(db: Connection, id: string): Promise<FoundRun | nu
   return { ...found, record: { ...found.record, history: await historyOf(db, id) } }
 }
 
-/** Many runs at once, without their histories: a handful of queries whatever their number. In no order. */
-export async function findRuns(db: Connection, ids: string[]): Promise<FoundRun[]> {
+/** Many runs at once, without their histories: a handful of queries whatever their number. In no order. `traces` false: as if they had none. */
+export async function findRuns(db: Connection, ids: string[], { traces: withTraces = true } = {}): Promise<FoundRun[]> {
   if (ids.length === 0) return []
   const rows = await db.select({ run, person: person.name, place: place.name, placeVersion, setup: setup.name, setupId: setup.id, setupN: setupVersion.n, fuelBatch, fuel, method: { id: method.id, name: method.name, n: methodVersion.n, body: methodVersion.body }, container: container.name }).from(run)
     .innerJoin(person, eq(person.id, run.personId)).innerJoin(setupVersion, eq(setupVersion.id, run.setupVersionId)).innerJoin(setup, eq(setup.id, setupVersion.setupId))
@@ -154,9 +154,10 @@ export async function findRuns(db: Connection, ids: string[]): Promise<FoundRun[
   const measurements = byKey(await currentMeasurements(db, ids), one => one.runId)
   const events = byKey(await currentEvents(db, ids), one => one.runId)
   const decisions = await db.select({ runId: decision.runId, question: decision.question, answer: decision.answer }).from(decision).where(inArray(decision.runId, ids)).orderBy(asc(decision.recordedAt))
-  const answered = (runId: string, question: string) => decisions.findLast(one => one.runId === runId && one.question === question)?.answer ?? null
+  const decided = byKey(decisions, one => one.runId)
+  const answered = (runId: string, question: string) => decided.get(runId)?.findLast(one => one.question === question)?.answer ?? null
   const instruments = await instrumentVersions(db, [...new Set([...measurements.values()].flat().flatMap(one => one.instrumentVersionId ?? []))])
-  const traces = await waterTraces(db, ids)
+  const traces = withTraces ? await waterTraces(db, ids) : new Map<string, [number, number][]>()
   return rows.map(row => found(row, {
     parts: parts.get(row.run.setupVersionId) ?? [], measurements: measurements.get(row.run.id) ?? [], events: events.get(row.run.id) ?? [],
     takeBurnShare: answered(row.run.id, 'fuelToBoil') === 'shareOfBurnTime', boilBy: boilDecision(answered(row.run.id, 'boil')), instruments, trace: traces.get(row.run.id) ?? [],
@@ -175,7 +176,11 @@ async function instrumentVersions(db: Connection, ids: string[]): Promise<NamedI
 
 function byKey<T>(rows: readonly T[], key: (row: T) => string): Map<string, T[]> {
   const groups = new Map<string, T[]>()
-  for (const row of rows) groups.set(key(row), [...(groups.get(key(row)) ?? []), row])
+  for (const row of rows) {
+    const group = groups.get(key(row))
+    if (group) group.push(row)
+    else groups.set(key(row), [row])
+  }
   return groups
 }
 

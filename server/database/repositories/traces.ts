@@ -1,5 +1,5 @@
 /** Traces: stored in chunks that never change, read whole. */
-import { and, asc, eq, inArray } from 'drizzle-orm'
+import { and, asc, eq, inArray, sql } from 'drizzle-orm'
 import { v7 as uuidv7 } from 'uuid'
 import type { Connection } from '../connection'
 import { hashOf } from '../hash'
@@ -26,8 +26,15 @@ export async function waterTraces(db: Connection, runIds: string[]): Promise<Map
     .where(and(inArray(trace.runId, runIds), eq(trace.channel, 'water'))).orderBy(asc(trace.runId), asc(traceChunk.seq))
   const traces = new Map<string, [number, number][]>()
   for (const { runId, tMs, v } of chunks) {
-    const samples = tMs.map((t, i) => [t / 1000, v[i]!] as [number, number])
-    traces.set(runId, [...(traces.get(runId) ?? []), ...samples])
+    const samples = traces.get(runId) ?? []
+    for (let i = 0; i < tMs.length; i++) samples.push([tMs[i]! / 1000, v[i]!])
+    traces.set(runId, samples)
   }
   return traces
+}
+
+/** How many chunks each run's traces have; a run without is not named. */
+export async function traceChunks(db: Connection, runIds: string[]): Promise<Map<string, number>> {
+  const rows = await db.select({ runId: trace.runId, n: sql<number>`count(*)::int` }).from(traceChunk).innerJoin(trace, eq(trace.id, traceChunk.traceId)).where(inArray(trace.runId, runIds)).groupBy(trace.runId)
+  return new Map(rows.map(row => [row.runId, row.n]))
 }

@@ -1,0 +1,68 @@
+import { writeRunList, type RunChoices, type RunGroupLine, type RunList, type RunListQuery } from '#shared/runList'
+import type { RunLine } from '#shared/runRecord'
+
+/** The logbook as it is asked for: the first lines with the page, the next as one comes to them. */
+export async function useRunList(query: Ref<RunListQuery>) {
+  const asked = computed(() => writeRunList(query.value))
+  // All asked at once, and waited for at the end: what comes after an await has no page any more.
+  const list = useFetch<RunList>('/api/runs', { query: asked })
+  const all = useFetch<RunChoices>('/api/runs/choices')
+  const grouped = useFetch<RunGroupLine[]>('/api/runs/groups', { query: asked })
+  const { data, error, refresh } = list
+  const { data: choices, refresh: refreshChoices } = all
+  const { data: groups } = grouped
+  const later = shallowRef<RunLine[]>([])
+  const next = ref<string | null>(null)
+  const failed = ref(false)
+  let loading = false
+  watch(data, (first) => {
+    later.value = []
+    next.value = first?.next ?? null
+    failed.value = false
+  }, { immediate: true })
+
+  async function more() {
+    if (loading || next.value === null) return
+    loading = true
+    const [first, after] = [data.value, next.value]
+    try {
+      const page = await $fetch<RunList>('/api/runs', { query: { ...asked.value, after } })
+      // Another list was asked for meanwhile.
+      if (data.value !== first) return
+      later.value = [...later.value, ...page.lines]
+      next.value = page.next
+      failed.value = false
+    } catch {
+      failed.value = true
+    } finally {
+      loading = false
+    }
+  }
+  const lines = computed<RunLine[]>(() => [...data.value?.lines ?? [], ...later.value])
+  const again = async () => void await Promise.all([refresh(), refreshChoices()])
+  const count = computed(() => data.value?.count ?? 0)
+  await Promise.all([list, all, grouped])
+  return { lines, count, next, failed, more, again, choices, groups, error }
+}
+
+/** Runs of one set-up, newest first: what a new one of it may be held against. */
+export function useRunsAlike(setup: Ref<string | null>) {
+  const { data } = useFetch<RunList>('/api/runs', { query: computed(() => ({ setup: setup.value ?? '-' })) })
+  return computed<RunLine[]>(() => data.value?.lines ?? [])
+}
+
+/** How many figures the server still works out anew; asked again while there are some, then once more by `settled`. */
+export function useFiguresLeft(settled: () => unknown) {
+  const left = ref(0)
+  let timer: ReturnType<typeof setTimeout> | undefined
+  async function ask() {
+    const answer = await $fetch<{ stale: number }>('/api/figures').catch(() => null)
+    const before = left.value
+    if (answer) left.value = answer.stale
+    if (left.value > 0) timer = setTimeout(() => void ask(), 1500)
+    else if (before > 0) settled()
+  }
+  onMounted(() => void ask())
+  onUnmounted(() => clearTimeout(timer))
+  return { left, ask }
+}

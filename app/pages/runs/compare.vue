@@ -1,0 +1,61 @@
+<script setup lang="ts">
+import { formatNumber } from '#core/quantity/format'
+import type { RunComparison } from '#shared/runComparison'
+
+/** Runs that were picked in the logbook, by set-up: like with like first, then what may be said. */
+useHead({ title: 'Picked runs compared · Vulcanum' })
+const route = useRoute()
+const { data, error } = await useFetch<RunComparison>('/api/runs/compare', { query: { runs: route.query.runs } })
+const GRADES = { clean: 'Like with like.', corrected: 'Like with like, after correction.', confounded: 'Not like with like: more than the set-up changed.' }
+</script>
+
+<template>
+  <div class="max-w-4xl space-y-3">
+    <h1>Picked runs compared</h1>
+    <p v-if="error" role="alert" class="font-bold">
+      {{ error.data?.message ?? 'The runs could not be read. Go back to the logbook and pick them again.' }}
+    </p>
+    <template v-else-if="data">
+      <section class="enamel p-4" aria-label="Like with like">
+        <h2>{{ GRADES[data.likeWithLike.grade] }}</h2>
+        <ul v-if="data.likeWithLike.differences.length" class="mt-1 list-disc pl-5">
+          <li v-for="one in data.likeWithLike.differences" :key="one.what" :class="one.grade === 'confounded' ? 'font-bold' : ''">
+            {{ one.text }}
+          </li>
+        </ul>
+      </section>
+      <section v-if="data.arms.length" class="enamel p-4" aria-label="Set-ups">
+        <table>
+          <caption class="mb-1 text-left">
+            Normalised to the Standard bench, thriftiest first. Set-ups that share a letter are not shown to differ.
+          </caption>
+          <thead><tr class="text-left"><th class="pr-6">Set-up</th><th class="pr-6 text-right">Runs</th><th class="pr-6 text-right">g/L</th><th>Letters</th></tr></thead>
+          <tbody>
+            <tr v-for="arm in data.arms" :key="arm.name">
+              <td class="pr-6" dir="auto">{{ arm.name }}</td>
+              <td class="figures pr-6 text-right">{{ arm.n }}</td>
+              <td class="figures pr-6 text-right">{{ formatNumber(arm.geometricMeanGPerL, 1) }}</td>
+              <td class="figures">{{ arm.letters }}</td>
+            </tr>
+          </tbody>
+        </table>
+        <p v-if="data.arms.length === 1" class="mt-2">
+          All of one set-up: there is nothing to hold it against.
+        </p>
+        <ul class="mt-3 space-y-1">
+          <li v-for="pair in data.pairs" :key="pair.arms.join()">
+            {{ pair.arms[1] }} against {{ pair.arms[0] }}: {{ pair.text }}<span v-if="pair.adjustedP !== null && data.pairs.length > 1" class="text-ink-2"> p {{ formatNumber(pair.adjustedP, 3) }}, adjusted for {{ data.pairs.length }} pairs.</span>
+          </li>
+        </ul>
+      </section>
+      <section v-if="data.leftOut.length" class="enamel p-4" aria-label="Left out">
+        <h2>Left out</h2>
+        <ul>
+          <li v-for="one in data.leftOut" :key="one.id">
+            <NuxtLink :to="`/runs/${one.id}`">{{ one.setup }}</NuxtLink>: {{ one.why }}.
+          </li>
+        </ul>
+      </section>
+    </template>
+  </div>
+</template>

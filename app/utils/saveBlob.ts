@@ -1,0 +1,7 @@
+/** Hands a file that the page holds to the person. */
+export function saveBlob(blob: Blob, name: string): void {
+  const url = URL.createObjectURL(blob)
+  const link = Object.assign(document.createElement('a'), { href: url, download: name })
+  link.click()
+  setTimeout(() => URL.revokeObjectURL(url), 10_000)
+}

@@ -1,0 +1,185 @@
+/** `npm run at-size`: a hundred thousand runs and twenty million samples, and what the logbook does with them: times, memory, and whether the answers are right. */
+import { chmodSync, mkdtempSync, readFileSync, rmSync } from 'node:fs'
+import { tmpdir } from 'node:os'
+import { join } from 'node:path'
+import { chromium } from '@playwright/test'
+import pg from 'pg'
+import { CHROMIUM, CHROMIUM_ARGS, requireChromium } from './lib/browser.mjs'
+import { requireBuild } from './lib/build.mjs'
+import { startCluster } from './lib/cluster.mjs'
+import { ensureDatabase, prepareDatabase } from './lib/databases.mjs'
+import { requireDependencies, requireNode } from './lib/dependencies.mjs'
+import { at, makeDataFolder } from './lib/paths.mjs'
+import { anyFreePort } from './lib/ports.mjs'
+import { requirePrograms } from './lib/postgresPrograms.mjs'
+import { run, sleep } from './lib/processes.mjs'
+import { runMain, say, step, Stop } from './lib/say.mjs'
+import { startServer } from './lib/server.mjs'
+import { unprivilegedUser } from './lib/unprivileged.mjs'
+
+const HELP = `npm run at-size                      100 000 runs, 20 million samples
+npm run at-size -- --runs 10000      fewer
+`
+const CALLS = 50
+const LIMITS = { listMs: 150, runPageMs: 1000, serverMB: 500, overSql: 1.6, besideSqlMs: 25 }
+/** First pages of the logbook; the facts that say how many pass, by SQL on the facts themselves. */
+const COUNTED = 'select count(*)::int as n from run r join setup_version v on v.id = r.setup_version_id join setup s on s.id = v.setup_id left join place_version pv on pv.id = r.place_version_id left join place p on p.id = pv.place_id join person who on who.id = r.person_id where r.origin = \'measured\' and r.state = \'finished\''
+const QUERIES = setup => [
+  ['', ''], [`setup=${encodeURIComponent(setup)}`, `and s.name = '${setup}'`], ['place=Ash+Gate+hut', 'and p.name = \'Ash Gate hut\''], ['from=2019-01-01&to=2019-12-31', 'and (r.started_at at time zone r.zone)::date between \'2019-01-01\' and \'2019-12-31\''],
+  ['sort=normalisedGPerL.up', ''], ['sort=setup.up', ''], ['sort=timeToBoilS.down&place=Ice+saddle', 'and p.name = \'Ice saddle\''], ['words=gust', 'and r.notes ilike \'%gust%\''], ['group=setup', ''], ['group=day&sort=gPerL.down', ''], ['person=Odra+Vell&sort=gPerL.up', 'and who.name = \'Odra Vell\''],
+]
+
+async function main() {
+  const args = process.argv.slice(2)
+  if (args.includes('--help')) return say(HELP)
+  const runs = args.includes('--runs') ? Number(args[args.indexOf('--runs') + 1]) : 100_000
+  if (!(runs >= 1000)) throw new Stop(HELP)
+  requireNode()
+  makeDataFolder()
+  await requireDependencies()
+  await requireBuild()
+  await requireChromium()
+  const bench = new Bench()
+  try {
+    await bench.load(runs)
+    const broken = await bench.measure(runs)
+    if (broken.length > 0) throw new Stop(`Not held: ${broken.join('; ')}`)
+    say('Everything held.')
+  } finally {
+    await bench.stop()
+  }
+}
+
+class Bench {
+  broken = []
+
+  async load(runs) {
+    this.folder = mkdtempSync(join(tmpdir(), 'vulcanum-at-size-'))
+    chmodSync(this.folder, 0o711)
+    this.cluster = await startCluster({ programs: await requirePrograms(), folder: join(this.folder, 'cluster'), stateFolder: this.folder, user: unprivilegedUser() })
+    await ensureDatabase(this.cluster.url('postgres'), 'at_size')
+    this.url = this.cluster.url('at_size')
+    await step('Preparing the demonstration', () => prepareDatabase(this.url, { empty: false }))
+    this.sql = new pg.Client({ connectionString: this.url })
+    await this.sql.connect()
+    await step(`Loading ${runs} runs`, () => this.sql.query(readFileSync(at('scripts', 'atSize', 'load.sql'), 'utf8').replaceAll(':runs', String(runs))))
+    await step('Working out their rows', () => this.#cli('rows'))
+    await this.sql.query('vacuum analyze')
+    const { rows: [held] } = await this.sql.query('select (select count(*)::int from run_row) as rows, (select sum(cardinality(t_ms))::int from trace_chunk) as samples')
+    say(`${held.rows} rows, ${held.samples} samples`)
+  }
+
+  #cli = (...args) => run(process.execPath, ['--import', 'tsx', 'cli/atSize.ts', ...args], { env: { ...process.env, DATABASE_URL: this.url } })
+
+  async measure(runs) {
+    this.server = await startServer({ port: await anyFreePort(), databaseUrl: this.url, onExit: code => this.broken.push(`the server ended (${code})`) })
+    this.#hold('rows for all runs', (await this.#one('select count(*)::int as n from run_row')).n >= runs)
+    const { rows: [{ name }] } = await this.sql.query('select name from setup where name like \'% 007\'')
+    await this.#lists(QUERIES(name))
+    await this.#runPage()
+    await this.#anew(name)
+    await this.#exports(runs)
+    const { rows: [{ n }] } = await this.sql.query('select count(*)::int as n from run_row where stale_since is not null')
+    this.#hold('no figure waits', n === 0)
+    const peakMB = Number(/VmHWM:\s+(\d+)/.exec(readFileSync(`/proc/${this.server.pid}/status`, 'utf8'))[1]) / 1024
+    this.#line('server memory, at its highest', `${peakMB.toFixed(0)} MB`, `${LIMITS.serverMB} MB`, peakMB < LIMITS.serverMB)
+    return this.broken
+  }
+
+  async #lists(queries) {
+    const bare = JSON.parse(await this.#cli('sql', ...queries.map(([query]) => query)))
+    const all = []
+    for (const [i, [query, where]] of queries.entries()) {
+      const [api, sql] = [[], []]
+      let answer
+      for (let call = 0; call < CALLS + 3; call++) {
+        const began = performance.now()
+        answer = await (await fetch(`${this.server.url}/api/runs?${query}`)).json()
+        const between = performance.now()
+        for (const { sql: text, params } of bare[i].statements) await this.sql.query(text, params)
+        if (call < 3) continue
+        api.push(between - began)
+        sql.push(performance.now() - between)
+      }
+      all.push(...api)
+      const [apiMs, sqlMs] = [p95(api), p95(sql)]
+      this.#line(`/api/runs?${decodeURIComponent(query)}`, `${apiMs.toFixed(0)} ms, SQL ${sqlMs.toFixed(0)}`, `${LIMITS.listMs} ms, 1.6 × SQL + 25`, apiMs < LIMITS.listMs && apiMs < LIMITS.overSql * sqlMs + LIMITS.besideSqlMs)
+      this.#hold(`${query}: ${answer.count} pass, as by the facts`, answer.count === (await this.#one(`${COUNTED} ${where}`)).n)
+      this.#hold(`${query}: in order`, inOrder(answer.lines, query))
+    }
+    this.#line('all first pages', `${p95(all).toFixed(0)} ms`, `${LIMITS.listMs} ms`, p95(all) < LIMITS.listMs)
+  }
+
+  async #runPage() {
+    const { id } = await this.#one('select t.run_id as id from trace t join trace_chunk c on c.trace_id = t.id group by t.run_id having count(*) = 9')
+    const browser = await chromium.launch({ executablePath: CHROMIUM, args: CHROMIUM_ARGS })
+    try {
+      const page = await browser.newPage({ viewport: { width: 1280, height: 800 } })
+      await page.goto(`${this.server.url}/`)
+      const times = []
+      for (let i = 0; i < 5; i++) {
+        const began = performance.now()
+        await page.goto(`${this.server.url}/runs/${id}`, { waitUntil: 'commit' })
+        await page.waitForFunction(() => globalThis.useNuxtApp?.().isHydrating === false && document.querySelector('[aria-label=Trace] canvas'))
+        times.push(performance.now() - began)
+      }
+      const worst = Math.max(...times)
+      this.#line('a run with 36 000 samples, to a usable page', `${worst.toFixed(0)} ms`, `${LIMITS.runPageMs} ms`, worst < LIMITS.runPageMs)
+    } finally {
+      await browser.close()
+    }
+  }
+
+  /** A tenth of the set-ups stale at once: the server works them out anew, and they say what they said. */
+  async #anew(setup) {
+    const before = await this.#lines(setup)
+    const began = performance.now()
+    const { rowCount } = await this.sql.query('update run_row set stale_since = clock_timestamp(), line = line || \'{"gPerL": null}\' where series in (select distinct series from run_row where setup like \'% 00_\')')
+    await this.sql.query('select pg_notify(\'vulcanum_figures\', \'\')')
+    for (let left = 1; left > 0; await sleep(200)) left = (await (await fetch(`${this.server.url}/api/figures`)).json()).stale
+    const seconds = (performance.now() - began) / 1000
+    say(`     ${rowCount} figures of a tenth of the set-ups worked out anew in ${seconds.toFixed(1)} s`)
+    this.#hold('worked out anew they say what they said', JSON.stringify(await this.#lines(setup)) === JSON.stringify(before))
+  }
+
+  #lines = async setup => (await this.sql.query('select line from run_row where setup = $1 order by run_id', [setup])).rows.map(row => row.line)
+
+  async #exports(runs) {
+    const began = performance.now()
+    const answer = await fetch(`${this.server.url}/api/runs/export`, { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify({ format: 'csv', filter: {} }) })
+    let lines = 0
+    for await (const chunk of answer.body) for (const byte of chunk) lines += byte === 10 ? 1 : 0
+    const seconds = (performance.now() - began) / 1000
+    say(`     all as CSV: ${lines} lines in ${seconds.toFixed(0)} s`)
+    this.#hold('the CSV has a line for each run', lines > Math.min(runs, 99_000))
+  }
+
+  #one = async text => (await this.sql.query(text)).rows[0]
+  #line(what, value, limit, holds) {
+    say(`${holds ? 'ok  ' : 'MISS'} ${what.padEnd(58)} ${value.padStart(18)}   ${limit}`)
+    this.#hold(what, holds)
+  }
+
+  #hold(what, holds) {
+    if (!holds) this.broken.push(what)
+  }
+
+  async stop() {
+    await this.sql?.end().catch(() => undefined)
+    await this.server?.stop()
+    await this.cluster?.stop()
+    rmSync(this.folder, { recursive: true, force: true })
+  }
+}
+
+const p95 = times => [...times].sort((a, b) => a - b)[Math.ceil(0.95 * times.length) - 1]
+
+/** Whether lines stand in the order that was asked for, where it is one of figures. */
+function inOrder(lines, query) {
+  const [by, direction] = (new URLSearchParams(query).get('sort') ?? 'startedAt.down').split('.')
+  if (new URLSearchParams(query).get('group') || by === 'setup') return true
+  const sign = direction === 'down' ? -1 : 1
+  return lines.every((line, i) => i === 0 || line[by] === null || (lines[i - 1][by] !== null && sign * (line[by] < lines[i - 1][by] ? -1 : line[by] > lines[i - 1][by] ? 1 : 0) >= 0))
+}
+
+runMain(main)

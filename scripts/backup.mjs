@@ -1,0 +1,32 @@
+/** `npm run backup`: the bench into one file, while it is in use. */
+import { resolve } from 'node:path'
+import { backUp } from './lib/backup.mjs'
+import { requireDependencies, requireNode } from './lib/dependencies.mjs'
+import { openBench } from './lib/openBench.mjs'
+import { runMain, say, step, Stop } from './lib/say.mjs'
+
+const HELP = `npm run backup                        the bench that is being served, else the demonstration, into vulcanum-DATE.backup here
+npm run backup -- FILE                into a file of that name
+npm run backup -- --empty [FILE]      your own bench, where none is being served
+
+Restore it with npm run restore -- FILE
+`
+
+async function main() {
+  const args = process.argv.slice(2)
+  if (args.includes('--help')) return say(HELP)
+  const names = args.filter(arg => !arg.startsWith('--'))
+  if (names.length > 1 || args.some(arg => arg.startsWith('--') && arg !== '--empty')) throw new Stop(HELP)
+  requireNode()
+  await requireDependencies()
+  const file = resolve(names[0] ?? `vulcanum-${new Date().toISOString().slice(0, 16).replace('T', '-').replace(':', '')}.backup`)
+  const bench = await openBench({ empty: args.includes('--empty') })
+  try {
+    const { bytes } = await step(`Backing up ${bench.empty ? 'your bench' : 'the demonstration'}`, () => backUp({ ...bench, file }))
+    say(`${file}: ${(bytes / 1e6).toFixed(1)} MB`)
+  } finally {
+    await bench.close()
+  }
+}
+
+runMain(main)

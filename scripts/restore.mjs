@@ -1,0 +1,32 @@
+/** `npm run restore -- FILE`: a back-up in the place of the bench, while it is served. What stood there stays, under another name. */
+import { resolve } from 'node:path'
+import { restore } from './lib/backup.mjs'
+import { requireDependencies, requireNode } from './lib/dependencies.mjs'
+import { openBench } from './lib/openBench.mjs'
+import { runMain, say, step, Stop } from './lib/say.mjs'
+
+const HELP = `npm run restore -- FILE               in the place of the bench that is being served, else of the demonstration
+npm run restore -- --empty FILE       in the place of your own bench, where none is being served
+
+A back-up of an earlier version is brought to this one. What stood before is kept in the cluster, under the name that is said.
+`
+
+async function main() {
+  const args = process.argv.slice(2)
+  if (args.includes('--help')) return say(HELP)
+  const [file, ...more] = args.filter(arg => !arg.startsWith('--'))
+  if (!file || more.length > 0 || args.some(arg => arg.startsWith('--') && arg !== '--empty')) throw new Stop(HELP)
+  requireNode()
+  await requireDependencies()
+  const bench = await openBench({ empty: args.includes('--empty') })
+  try {
+    const before = await step('Restoring', () => restore({ ...bench, file: resolve(file) }))
+    // The server of before holds what it has read; the start that watches over it starts it again.
+    if (bench.holder?.serverPid) process.kill(bench.holder.serverPid, 'SIGTERM')
+    say(before ? `Restored. What stood before is kept as the database ${before}.` : 'Restored.')
+  } finally {
+    await bench.close()
+  }
+}
+
+runMain(main)

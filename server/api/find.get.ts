@@ -1,0 +1,9 @@
+import { useDatabase } from '#server/database/connection'
+import { find } from '#server/find/find'
+
+const MOST_CHARACTERS = 200
+
+export default defineEventHandler((event) => {
+  const { words } = getQuery(event)
+  return find(useDatabase(), typeof words === 'string' ? words.slice(0, MOST_CHARACTERS) : '')
+})

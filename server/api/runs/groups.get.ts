@@ -1,0 +1,5 @@
+import { useDatabase } from '#server/database/connection'
+import { listGroups } from '#server/runs/listRuns'
+import { readRunList } from '#shared/runList'
+
+export default defineEventHandler(event => listGroups(useDatabase(), readRunList(getQuery(event))))

@@ -1,0 +1,165 @@
+/** Keeps the rows of the logbook in step with the facts: a small series at once, in the transaction of its facts; a large one is marked, and worked out in the background. */
+import { and, asc, eq, inArray, isNotNull, isNull, ne, or, sql, type SQL } from 'drizzle-orm'
+import { reduce } from '../../core/reduce'
+import { CORE_VERSION } from '../../core/version'
+import { listedOptions } from '../../shared/runOptions'
+import type { Connection, Database } from '../database/connection'
+import { findRuns, type FoundRun } from '../database/repositories/runs'
+import { traceChunks } from '../database/repositories/traces'
+import { run, runRow, setupVersion } from '../database/schema'
+import { needsTrace, readsCalls, requestOf } from './answerRun'
+import { rowOf } from './runLine'
+
+/** As many runs are worked out while a person waits. About a millisecond each, facts and all. */
+const AT_ONCE = 80
+/** Chunks of trace held at a time, of at most 4 096 samples each. */
+const CHUNKS_AT_A_TIME = 100
+export const FIGURES_CHANNEL = 'vulcanum_figures'
+
+/** What a run's figures rest on besides its own facts, as one word. */
+const seriesKey = sql<string>`case when ${run.state} = 'void' or ${run.breakIn} then ${run.id}::text else ${setupVersion.heatHash} || '.' || ${run.origin} end`
+const LISTED: SQL = inArray(run.state, ['finished', 'void'])
+
+/** Called in the transaction that changed the facts of these runs. Series they have left are worked out too. */
+export async function freshen(tx: Connection, runIds: readonly string[]): Promise<void> {
+  if (runIds.length === 0) return
+  const now = await keysOf(tx, inArray(run.id, [...runIds]))
+  const before = await tx.select({ id: runRow.runId, series: runRow.series }).from(runRow).where(inArray(runRow.runId, [...runIds]))
+  const keys = [...new Set([...now, ...before].map(one => one.series))]
+  await lockSeries(tx, keys)
+  const members = await keysOf(tx, inArray(seriesKey, keys))
+  if (members.length <= AT_ONCE) {
+    for (const key of keys) await workOutLocked(tx, key)
+    return
+  }
+  // Those that are new stand in the list at once, by their own readings; whether one is void counts at once too.
+  for (const one of await findRuns(tx, runIds.filter(id => !before.some(each => each.id === id)))) await keepRows(tx, now.find(each => each.id === one.record.id)!.series, rowsOf([one], [one]))
+  await tx.update(runRow).set({ voided: sql`exists (select 1 from ${run} where ${run.id} = ${runRow.runId} and ${run.state} = 'void')` }).where(inArray(runRow.runId, [...runIds]))
+  await markStale(tx, inArray(runRow.series, keys))
+}
+
+const keysOf = (tx: Connection, where: SQL) => tx.select({ id: run.id, series: seriesKey }).from(run).innerJoin(setupVersion, eq(setupVersion.id, run.setupVersionId)).where(and(LISTED, where))
+
+/** Every run that a condition on `run` picks, as after `freshen` of each. */
+export async function freshenWhere(tx: Connection, where: SQL): Promise<void> {
+  await freshen(tx, (await keysOf(tx, where)).map(one => one.id))
+}
+
+/** Marks rows, each time anew, and tells the background at the commit. */
+export async function markStale(tx: Connection, where: SQL): Promise<void> {
+  // In one order, as all who write many rows: two that cross would wait for each other.
+  await tx.select({ id: runRow.runId }).from(runRow).where(where).orderBy(asc(runRow.runId)).for('update')
+  await tx.update(runRow).set({ staleSince: sql`clock_timestamp()` }).where(where)
+  await tx.execute(sql`select pg_notify(${FIGURES_CHANNEL}, '')`)
+}
+
+/** What an earlier core worked out. */
+export const markOldCore = (db: Connection): Promise<void> => markStale(db, ne(runRow.coreVersion, CORE_VERSION))
+
+/** Gives a row to every run that has none; says how many had none. */
+export async function backfillRows(db: Connection): Promise<number> {
+  const bare = await db.select({ id: run.id, series: seriesKey }).from(run).innerJoin(setupVersion, eq(setupVersion.id, run.setupVersionId)).leftJoin(runRow, eq(runRow.runId, run.id)).where(and(isNull(runRow.runId), LISTED))
+  for (const key of new Set(bare.map(one => one.series))) await db.transaction(tx => workOutAlone(tx, key))
+  return bare.length
+}
+
+export interface FiguresLeft { stale: number, total: number }
+export async function figuresLeft(db: Connection): Promise<FiguresLeft> {
+  const [row] = await db.select({ stale: sql<number>`count(*)::int` }).from(runRow).where(isNotNull(runRow.staleSince))
+  const [all] = await db.select({ n: sql<number>`count(*)::int` }).from(runRow)
+  return { stale: row!.stale, total: all!.n }
+}
+
+/** Works out the series that has waited longest; false where none waits. One that cannot be goes to the end of the queue. */
+export async function workOutNext(db: Database): Promise<boolean> {
+  const [next] = await db.select({ series: runRow.series }).from(runRow).where(isNotNull(runRow.staleSince)).orderBy(asc(runRow.staleSince)).limit(1)
+  if (next === undefined) return false
+  try {
+    await db.transaction(tx => workOutAlone(tx, next.series))
+  } catch (error) {
+    await markStale(db, eq(runRow.series, next.series))
+    throw error
+  }
+  return true
+}
+
+/** One at a time works at a series, so that the last to write has read all. All locks are taken before anything is written. */
+async function lockSeries(tx: Connection, keys: readonly string[]): Promise<void> {
+  for (const key of [...keys].sort()) await tx.execute(sql`select pg_advisory_xact_lock(hashtextextended(${key}, 7))`)
+}
+
+async function workOutAlone(tx: Connection, series: string): Promise<void> {
+  await lockSeries(tx, [series])
+  await workOutLocked(tx, series)
+}
+
+/** What became stale meanwhile stays so. */
+async function workOutLocked(tx: Connection, series: string): Promise<void> {
+  const [seen] = await tx.select({ at: sql<string | null>`max(${runRow.staleSince})::text` }).from(runRow).where(eq(runRow.series, series))
+  const members = await keysOf(tx, or(eq(seriesKey, series), inArray(run.id, tx.select({ id: runRow.runId }).from(runRow).where(eq(runRow.series, series))))!)
+  const left = members.filter(one => one.series !== series)
+  // A run that is no more of this series waits under its own.
+  for (const one of left) await tx.update(runRow).set({ series: one.series }).where(eq(runRow.runId, one.id))
+  await workOut(tx, series, members.filter(one => one.series === series).map(one => one.id), seen!.at)
+}
+
+/** @param seenStale what became stale after it stays so */
+async function workOut(tx: Connection, series: string, ids: readonly string[], seenStale: string | null): Promise<void> {
+  const light = await findRuns(tx, [...ids], { traces: false })
+  const needed = light.some(one => !readsCalls(one)) ? ids : light.filter(needsTrace).map(one => one.record.id)
+  const known = new Map((needed.length === 0 ? [] : await findRuns(tx, [...needed])).map(one => [one.record.id, one]))
+  const whole = light.map(one => known.get(one.record.id) ?? one)
+  for (const part of await inParts(tx, ids)) await keepRows(tx, series, rowsOf(await findRuns(tx, part), whole), seenStale)
+}
+
+/** As many runs at a time as their traces allow. */
+async function inParts(db: Connection, ids: readonly string[]): Promise<string[][]> {
+  const chunks = await traceChunks(db, [...ids])
+  const parts: string[][] = []
+  let held = Infinity
+  for (const id of ids) {
+    const own = chunks.get(id) ?? 0
+    if (held + own > CHUNKS_AT_A_TIME || parts.at(-1)!.length >= 500) {
+      parts.push([])
+      held = 0
+    }
+    parts.at(-1)!.push(id)
+    held += own
+  }
+  return parts
+}
+
+/** The rows of some runs, each read by the conventions of its method, with its whole series behind it. */
+function rowsOf(own: readonly FoundRun[], series: readonly FoundRun[]): ReturnType<typeof rowOf>[] {
+  const byOptions = new Map<string, FoundRun[]>()
+  for (const one of own) {
+    const key = one.apart ? one.record.id : JSON.stringify(listedOptions(one.method))
+    byOptions.set(key, [...(byOptions.get(key) ?? []), one])
+  }
+  return [...byOptions.values()].flatMap((alike) => {
+    const first = alike[0]!
+    const ids = new Set(alike.map(one => one.record.id))
+    const others = [...alike.slice(1), ...series.filter(one => !ids.has(one.record.id))]
+    const answer = reduce(requestOf(first, others.map(one => one.stored), listedOptions(first.method), ids))
+    const answers = new Map(answer.runs.map(one => [one.id, one]))
+    return alike.map(({ record, stored }) => {
+      const said = answers.get(record.id)
+      if (said === undefined || 'error' in said) throw new Error(`Run ${record.id} was not reduced`)
+      return rowOf(record, stored, said)
+    })
+  })
+}
+
+const set = (column: string) => sql.raw(`excluded.${column}`)
+async function keepRows(db: Connection, series: string, rows: ReturnType<typeof rowOf>[], seenStale: string | null = null): Promise<void> {
+  if (rows.length === 0) return
+  const staleSince = sql`case when ${runRow.staleSince} > ${seenStale ?? '-infinity'}::timestamptz then ${runRow.staleSince} end`
+  const ordered = [...rows].sort((a, b) => (a.runId < b.runId ? -1 : 1))
+  await db.insert(runRow).values(ordered.map(row => ({ ...row, series }))).onConflictDoUpdate({
+    target: runRow.runId, set: {
+      startedAt: set('started_at'), day: set('day'), origin: set('origin'), voided: set('voided'), setup: set('setup'), place: set('place'), fuel: set('fuel'), method: set('method'), person: set('person'), remarks: set('remarks'), words: set('words'),
+      timeToBoilS: set('time_to_boil_s'), gPerL: set('g_per_l'), normalisedGPerL: set('normalised_g_per_l'), efficiency: set('efficiency'), burnRateGPerMin: set('burn_rate_g_per_min'), firepowerW: set('firepower_w'),
+      line: set('line'), coreVersion: set('core_version'), series: set('series'), staleSince,
+    },
+  })
+}
