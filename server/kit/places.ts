@@ -12,6 +12,7 @@ import { isUuid } from '../../shared/uuid'
 import type { Connection, Database } from '../database/connection'
 import { nowPlace, person, place, placeVersion, run } from '../database/schema'
 import { editOf, inUse, invalid, invalidAt, notFound, saved, type Outcome } from './outcome'
+import { freshenWhere } from '../runs/freshen'
 import { runsWhere } from './runRefs'
 
 type Row = typeof place.$inferSelect
@@ -57,6 +58,7 @@ export async function savePlace(db: Connection, input: unknown): Promise<Outcome
     const head = { name: values.name as string, zone: values.zone as string }
     if (standing === null) await tx.insert(place).values({ id: typed.id, ...head })
     else await tx.update(place).set({ ...head, revision: standing.row.revision + 1 }).where(eq(place.id, typed.id))
+    if (standing !== null && standing.row.name !== head.name) await freshenWhere(tx, inArray(run.placeVersionId, tx.select({ id: placeVersion.id }).from(placeVersion).where(eq(placeVersion.placeId, typed.id))))
     const last = standing?.versions[0]
     const heat = Object.fromEntries(PLACE_HEAT.map(key => [key, values[key] as number | null])) as Record<(typeof PLACE_HEAT)[number], number | null>
     if (last === undefined || PLACE_HEAT.some(key => last[key] !== heat[key])) await tx.insert(placeVersion).values({ id: uuidv7(), placeId: typed.id, n: (last?.n ?? 0) + 1, ...heat, typed: typed.fields })

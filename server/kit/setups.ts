@@ -12,6 +12,7 @@ import type { Connection, Database } from '../database/connection'
 import { hashOf } from '../database/hash'
 import { person, photo, run, setup, setupDecision, setupPart, setupVersion, thing, thingVersion } from '../database/schema'
 import { editOf, inUse, invalid, invalidAt, notFound, saved, type Outcome } from './outcome'
+import { freshenWhere } from '../runs/freshen'
 import { photosOf } from './photos'
 import { runsWhere } from './runRefs'
 
@@ -91,6 +92,7 @@ export async function saveSetup(db: Connection, input: unknown): Promise<Outcome
     const head = { name: values.name as string, description: values.description as string, retiredAt: values.retired === true ? standing?.row.retiredAt ?? new Date() : null }
     if (standing === null) await tx.insert(setup).values({ id: typed.id, ...head })
     else await tx.update(setup).set({ ...head, revision: standing.row.revision + 1 }).where(eq(setup.id, typed.id))
+    if (standing !== null && standing.row.name !== head.name) await freshenWhere(tx, inArray(run.setupVersionId, tx.select({ id: setupVersion.id }).from(setupVersion).where(eq(setupVersion.setupId, typed.id))))
     const gapM = values.gapM as number | null
     if (standing === null || standing.version.gapM !== gapM || !sameParts(standing.version, chosen.parts)) {
       const versionId = await insertVersion(tx, { setupId: typed.id, n: (standing?.version.n ?? 0) + 1, gapM, gapTyped: typed.fields.gapM as string, reason: typed.reason, parts: chosen.parts })

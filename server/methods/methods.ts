@@ -11,6 +11,7 @@ import { hashOf } from '../database/hash'
 import { method, methodVersion, run } from '../database/schema'
 import { editOf, inUse, invalid, invalidAt, notFound, saved, type Outcome } from '../kit/outcome'
 import { runsWhere } from '../kit/runRefs'
+import { freshenWhere } from '../runs/freshen'
 import { schoolFigures } from './schoolFigures'
 
 /** Shipped methods have the same ids on every bench. */
@@ -86,6 +87,7 @@ export async function saveMethod(db: Connection, input: unknown): Promise<Outcom
     const head = { name: values.name as string, retiredAt: values.retired === true ? standing?.row.retiredAt ?? new Date() : null }
     if (standing === null) await tx.insert(method).values({ id: typed.id, ...head, copiedFromId })
     else await tx.update(method).set({ ...head, revision: standing.row.revision + 1 }).where(eq(method.id, typed.id))
+    if (standing !== null && standing.row.name !== head.name) await freshenWhere(tx, inArray(run.methodVersionId, tx.select({ id: methodVersion.id }).from(methodVersion).where(eq(methodVersion.methodId, typed.id))))
     await addVersion(tx, typed.id, { body, standing, reason: typed.reason })
     return saved((await findMethod(tx, typed.id))!)
   })

@@ -12,6 +12,7 @@ import type { RunLine } from '../../shared/runRecord'
 import { emptyTypedRun, type TypedRun } from '../../shared/typedRun'
 import { run, runRow } from '../../server/database/schema'
 import { kitChoices } from '../../server/database/repositories/kit'
+import { findSetup, listSetups, saveSetup } from '../../server/kit/setups'
 import { loadDemonstration } from '../../server/demo/load'
 import { find } from '../../server/find/find'
 import { compareRuns } from '../../server/runs/compareRuns'
@@ -140,6 +141,14 @@ describe('rows', () => {
     expect((await figuresLeft(bench.db)).stale).toBe(0)
     expect(untagged(await allLines(bench.db))).toEqual(untagged(await rowsAnew()))
   }, 120_000)
+
+  it('follow a set-up that is called otherwise', async () => {
+    const { id } = (await listSetups(bench.db)).find(one => one.name === 'Dacite with mug')!
+    const { record } = (await findSetup(bench.db, id))!
+    const before = (await allLines(bench.db)).filter(line => line.setup === 'Dacite with mug').length
+    expect(await saveSetup(bench.db, { ...record, units: 'metric', fields: { ...record.fields, name: 'Dacite with the mug' } })).toMatchObject({ status: 'saved' })
+    expect((await allLines(bench.db)).filter(line => line.setup === 'Dacite with the mug')).toHaveLength(before)
+  })
 
   it('one that cannot be worked out does not hold up the others, and stays marked', async () => {
     const [bad, good] = (await bench.db.selectDistinct({ series: runRow.series }).from(runRow).limit(2)).map(row => row.series)
