@@ -27,7 +27,7 @@ test('by keyboard alone: found by words, filtered, grouped, picked, tagged, and 
   await expect(picked.getByText('2 picked')).toBeVisible()
   await picked.getByRole('button', { name: 'Tag', exact: true }).focus()
   await page.keyboard.press('Enter')
-  await picked.getByLabel('Tag', { exact: true }).focus()
+  await picked.getByRole('textbox', { name: 'Tag' }).focus()
   await page.keyboard.type('Spring')
   await picked.getByLabel('Who').focus()
   await page.keyboard.type('Odra')

@@ -5,7 +5,7 @@ import { useLocalStorage } from '@vueuse/core'
 const props = defineProps<{ columns: RunColumnKey[] }>()
 const emit = defineEmits<{ column: [key: RunColumnKey] }>()
 const route = useRoute()
-const kept = useLocalStorage<{ name: string, address: string }[]>('vulcanum.run-views', [])
+const kept = useLocalStorage<{ name: string, address: string }[]>('vulcanum.run-views', [], { initOnMounted: true })
 const name = ref('')
 const here = computed(() => route.fullPath)
 const isPlain = computed(() => Object.keys(route.query).length === 0)
