@@ -10,6 +10,8 @@ const DATES = [{ key: 'from', label: 'From' }, { key: 'to', label: 'To' }] as co
 const ORIGINS = [{ value: 'measured', words: 'measured' }, { value: 'rehearsal', words: 'rehearsals' }, { value: 'published', words: 'published elsewhere' }, { value: 'all', words: 'all, mixed' }]
 const set = (key: keyof RunFilter, value: string) => emit('change', { ...props.query, filter: { ...props.query.filter, [key]: value } })
 const valueOf = (event: Event) => (event.target as HTMLInputElement).value
+/** On a phone the runs come first: what narrows them opens when asked for. */
+const open = ref(false)
 const words = ref(props.query.filter.words)
 watch(() => props.query.filter.words, (now) => { words.value = now })
 let typing: ReturnType<typeof setTimeout> | undefined
@@ -24,33 +26,36 @@ function typed() {
     <label class="grid text-ink-2">Words
       <input v-model="words" type="search" class="w-40" autocomplete="off" @input="typed">
     </label>
-    <label v-for="list in lists" :key="list.key" class="grid text-ink-2">{{ list.label }}
-      <select class="max-w-44" :value="query.filter[list.key]" @change="set(list.key, valueOf($event))">
-        <option value="">all</option>
-        <option v-for="one in choices?.[list.key]" :key="one.value" :value="one.value">{{ one.value }} ({{ one.count }})</option>
-      </select>
-    </label>
-    <label class="grid text-ink-2">Remark
-      <select :value="query.filter.remark" @change="set('remark', valueOf($event))">
-        <option value="">any</option>
-        <option v-for="remark in RUN_REMARKS" :key="remark" :value="remark">{{ REMARK_NAMES[remark] }}</option>
-      </select>
-    </label>
-    <label class="grid text-ink-2">Origin
-      <select :value="query.filter.origin || 'measured'" @change="set('origin', valueOf($event) === 'measured' ? '' : valueOf($event))">
-        <option v-for="origin in ORIGINS" :key="origin.value" :value="origin.value">{{ origin.words }}</option>
-      </select>
-    </label>
-    <label v-for="date in DATES" :key="date.key" class="grid text-ink-2">{{ date.label }}
-      <input type="date" class="figures" :value="query.filter[date.key]" @change="set(date.key, valueOf($event))">
-    </label>
-    <label class="grid text-ink-2">Group by
-      <select :value="query.group ?? ''" @change="emit('change', { ...query, group: (valueOf($event) || null) as RunGroup | null })">
-        <option value="">nothing</option>
-        <option v-for="group in RUN_GROUPS" :key="group" :value="group">{{ GROUP_NAMES[group] }}</option>
-      </select>
-    </label>
-    <label class="flex items-center gap-2 pb-1.5"><input type="checkbox" :checked="query.filter.voided === 'shown'" @change="set('voided', ($event.target as HTMLInputElement).checked ? 'shown' : '')"> Void ones too</label>
+    <button type="button" class="act-quiet md:hidden" :aria-expanded="open" @click="open = !open">{{ open ? 'Fewer filters' : 'Filters' }}</button>
+    <div class="contents" :class="open ? '' : 'max-md:hidden'">
+      <label v-for="list in lists" :key="list.key" class="grid text-ink-2">{{ list.label }}
+        <select class="max-w-44" :value="query.filter[list.key]" @change="set(list.key, valueOf($event))">
+          <option value="">all</option>
+          <option v-for="one in choices?.[list.key]" :key="one.value" :value="one.value">{{ one.value }} ({{ one.count }})</option>
+        </select>
+      </label>
+      <label class="grid text-ink-2">Remark
+        <select :value="query.filter.remark" @change="set('remark', valueOf($event))">
+          <option value="">any</option>
+          <option v-for="remark in RUN_REMARKS" :key="remark" :value="remark">{{ REMARK_NAMES[remark] }}</option>
+        </select>
+      </label>
+      <label class="grid text-ink-2">Origin
+        <select :value="query.filter.origin || 'measured'" @change="set('origin', valueOf($event) === 'measured' ? '' : valueOf($event))">
+          <option v-for="origin in ORIGINS" :key="origin.value" :value="origin.value">{{ origin.words }}</option>
+        </select>
+      </label>
+      <label v-for="date in DATES" :key="date.key" class="grid text-ink-2">{{ date.label }}
+        <input type="date" class="figures" :value="query.filter[date.key]" @change="set(date.key, valueOf($event))">
+      </label>
+      <label class="grid text-ink-2">Group by
+        <select :value="query.group ?? ''" @change="emit('change', { ...query, group: (valueOf($event) || null) as RunGroup | null })">
+          <option value="">nothing</option>
+          <option v-for="group in RUN_GROUPS" :key="group" :value="group">{{ GROUP_NAMES[group] }}</option>
+        </select>
+      </label>
+      <label class="flex items-center gap-2 pb-1.5"><input type="checkbox" :checked="query.filter.voided === 'shown'" @change="set('voided', ($event.target as HTMLInputElement).checked ? 'shown' : '')"> Void ones too</label>
+    </div>
     <p class="pb-1.5" role="status" data-count>
       {{ count === 1 ? '1 run' : `${count.toLocaleString('en')} runs` }}
     </p>
