@@ -145,7 +145,7 @@ test('what happened on the way, the canister, the instruments and the break-in a
 
 test('the runs are filtered by method; a target is chosen on a run’s page', async ({ page }) => {
   await open(page, '/runs')
-  await page.getByRole('form', { name: 'Which runs' }).getByLabel('Method').selectOption('20 → 90 °C')
+  await page.getByRole('form', { name: 'Which runs' }).getByRole('combobox', { name: 'Method', exact: true }).selectOption('20 → 90 °C')
   await expect(page).toHaveURL(/method=20/)
   await page.locator('tbody a[href*="019700"]').first().click()
   const time = page.locator('[data-figure=time]')

@@ -101,7 +101,7 @@ test('bodies that are no runs are refused with words and a status in the 400s', 
 
 test('an impossible figure stands on black iron, with its reason', async ({ page }) => {
   await open(page, '/runs')
-  await page.getByText('impossible', { exact: true }).first().waitFor()
+  await page.locator('tbody').getByText('impossible', { exact: true }).first().waitFor()
   await page.getByRole('row').filter({ hasText: 'impossible' }).getByRole('link').click()
   await expect(page.getByText(/^Impossible: \d+ % of the fuel’s heat/)).toBeVisible()
 })
