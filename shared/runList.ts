@@ -1,6 +1,7 @@
 /** Which runs are listed, in which order, in which groups: as a page's address and the list's own door both spell it. */
 import type { Origin } from '../core/formats/document'
 import type { RunLine } from './runRecord'
+import { isUuid } from './uuid'
 
 export const RUN_SORTS = ['startedAt', 'setup', 'place', 'fuel', 'method', 'person', 'timeToBoilS', 'gPerL', 'normalisedGPerL', 'efficiency', 'burnRateGPerMin', 'firepowerW'] as const
 export type RunSortKey = (typeof RUN_SORTS)[number]
@@ -34,6 +35,8 @@ export interface RunFilter {
   /** Days, as 2026-05-01. */
   from: string
   to: string
+  /** What came in with one file. */
+  import: string
   /** Words that all occur in set-up, place, fuel, method, person, tags or notes. */
   words: string
 }
@@ -45,7 +48,7 @@ export interface RunGroupLine { value: string, count: number, /** Of the figures
 /** What the filter offers, with how many runs have each. */
 export type RunChoices = Record<'setup' | 'place' | 'fuel' | 'method' | 'person' | 'tag', { value: string, count: number }[]>
 
-export const NO_FILTER: RunFilter = { setup: '', place: '', fuel: '', method: '', person: '', tag: '', remark: '', origin: '', voided: '', from: '', to: '', words: '' }
+export const NO_FILTER: RunFilter = { setup: '', place: '', fuel: '', method: '', person: '', tag: '', remark: '', origin: '', voided: '', from: '', to: '', import: '', words: '' }
 const FILTER_KEYS = Object.keys(NO_FILTER) as (keyof RunFilter)[]
 const ALLOWED: Partial<Record<keyof RunFilter, readonly string[]>> = { remark: RUN_REMARKS, origin: ['measured', 'rehearsal', 'published', 'all'], voided: ['shown'] }
 const DAY = /^\d{4}-\d{2}-\d{2}$/
@@ -56,7 +59,7 @@ export function readRunList(query: Record<string, unknown>): RunListQuery {
   const text = (key: string) => (typeof query[key] === 'string' ? query[key].slice(0, MOST_CHARACTERS) : '')
   const filter = Object.fromEntries(FILTER_KEYS.map((key) => {
     const value = text(key)
-    const wrong = (ALLOWED[key] && !ALLOWED[key].includes(value)) || ((key === 'from' || key === 'to') && !isDay(value))
+    const wrong = (ALLOWED[key] && !ALLOWED[key].includes(value)) || ((key === 'from' || key === 'to') && !isDay(value)) || (key === 'import' && !isUuid(value))
     return [key, wrong ? '' : value]
   })) as unknown as RunFilter
   const [by, direction] = text('sort').split('.')

@@ -3,6 +3,7 @@ import type { Origin, TestKind } from '../core/formats/document'
 import type { ReduceAnswer, RunAnswer, SetupAnswer } from '../core/formats/answer'
 import type { MethodFindings } from '../core/method/checkRun'
 import type { ClaimVerdict } from '../core/statistics/claim'
+import type { ChannelName } from './channels'
 import type { AsidePress } from './keptPress'
 import type { ObservationLine } from './observation'
 import type { PhotoMeta } from './photo'
@@ -77,6 +78,8 @@ export interface RunPage {
   ribbon: Ribbon
   /** Water temperature, [seconds, °C], thinned for drawing. */
   trace: [number, number][]
+  /** What else was followed: thinned for drawing, [seconds, SI]. */
+  channels: { channel: ChannelName, count: number, drawn: [number, number][] }[]
   reference: ReduceAnswer['reference']
   /** The mean and the wind of its set-up; null where none of its runs is wholly normalised. */
   setup: SetupAnswer | null

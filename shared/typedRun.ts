@@ -58,7 +58,7 @@ export interface TypedRun {
 
 export interface ReadRun {
   measurements: { quantity: MeasuredQuantity, value: number, typed: string, unit: string }[]
-  events: { kind: EventKind, atMs: number, typed: string, massG?: number, waterC?: number }[]
+  events: { kind: EventKind, atMs: number, typed: string, massG?: number, waterC?: number, reason?: string }[]
 }
 
 const uuid = (what: string) => string().required(`${what}: read nothing, expected a choice from the list. Choose one.`)

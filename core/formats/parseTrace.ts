@@ -1,8 +1,8 @@
 /** A logger's table, row by row, as a trace of the water: whatever columns it has, with every fault named by row and column. */
 import { parseNumber } from '../quantity/parseNumber'
-import { fail, ok, type Problem, type R } from '../result'
+import { ok, type R } from '../result'
+import { isClock, parseChannelRows, rawSeconds, type ChannelColumn, type TimeFormat } from './parseChannels'
 
-export type TimeFormat = 'seconds' | 'minutes' | 'clock' | 'stamp'
 export type TempUnit = 'C' | 'F'
 
 export interface TraceMapping {
@@ -21,9 +21,7 @@ export interface ParsedTrace {
   notes: string[]
 }
 
-const CLOCK = /^(?:(\d+):)?(\d{1,3}):(\d{1,2}(?:[.,]\d+)?)$/
 const LIKELY_C = { min: -20, max: 130 }
-const GAP_FACTOR = 10
 
 /** A guess at what the columns are: a time that rises and a temperature; null where there are no two columns of numbers. */
 export function guessTraceMapping(rows: readonly (readonly string[])[]): TraceMapping | null {
@@ -41,14 +39,14 @@ export function guessTraceMapping(rows: readonly (readonly string[])[]): TraceMa
   return { headerRows, timeColumn, tempColumn, time: timeFormat(sample[0]?.[timeColumn] ?? '', header[timeColumn] ?? ''), temp: saysF || Math.max(...temps) > LIKELY_C.max ? 'F' : 'C' }
 }
 
-function timeFormat(cell: string, header: string): TimeFormat {
-  if (CLOCK.test(cell.trim())) return 'clock'
+export function timeFormat(cell: string, header: string): TimeFormat {
+  if (isClock(cell)) return 'clock'
   if (parseNumber(cell) === null) return 'stamp'
   return /min/i.test(header) ? 'minutes' : 'seconds'
 }
 
 function readsAsValue(cell: string): boolean {
-  return parseNumber(cell) !== null || CLOCK.test(cell.trim()) || isStamp(cell)
+  return parseNumber(cell) !== null || isClock(cell) || isStamp(cell)
 }
 const isStamp = (cell: string) => /\d{4}-\d{2}-\d{2}[T ]\d{2}:\d{2}/.test(cell)
 
@@ -57,64 +55,16 @@ function rises(sample: readonly (readonly string[])[], column: number): boolean 
   return times.length > 1 && times.every((value, i) => i === 0 || value >= times[i - 1]!) && times.at(-1)! > times[0]!
 }
 
-function rawSeconds(cell: string, format: TimeFormat): number | null {
-  if (format === 'clock') {
-    const parts = CLOCK.exec(cell.trim())
-    return parts ? Number(parts[1] ?? 0) * 3600 + Number(parts[2]) * 60 + Number(parts[3]!.replace(',', '.')) : null
-  }
-  if (format === 'stamp') {
-    const ms = isStamp(cell) ? Date.parse(cell.trim().replace(' ', 'T')) : NaN
-    return Number.isNaN(ms) ? null : ms / 1000
-  }
-  const value = parseNumber(cell)
-  return value === null ? null : value * (format === 'minutes' ? 60 : 1)
-}
-
 /**
- * Reads a table as a trace.
+ * Reads a table as a trace of the water.
  * @param rows cells as text; `mapping` which columns are what
  * @returns samples from the first one's time on; the first fault by row and column (counted from 1), as a person finds it in the file
  */
-export function parseTraceRows(rows: readonly (readonly string[])[], mapping: TraceMapping): R<ParsedTrace> {
-  const samples: [number, number][] = []
-  let empty = 0
-  for (let i = mapping.headerRows; i < rows.length; i++) {
-    const row = rows[i]!
-    if (row.every(cell => cell.trim() === '')) continue
-    const timeCell = row[mapping.timeColumn] ?? ''
-    const tempCell = row[mapping.tempColumn] ?? ''
-    if (tempCell.trim() === '') {
-      empty += 1
-      continue
-    }
-    const seconds = rawSeconds(timeCell, mapping.time)
-    if (seconds === null) return fail(at(i, mapping.timeColumn, timeCell, TIME_WORDS[mapping.time]))
-    const value = parseNumber(tempCell)
-    if (value === null) return fail(at(i, mapping.tempColumn, tempCell, 'a temperature'))
-    const tempC = mapping.temp === 'F' ? ((value - 32) * 5) / 9 : value
-    if (tempC < LIKELY_C.min || tempC > LIKELY_C.max) {
-      return fail({ ...at(i, mapping.tempColumn, tempCell, 'water between −20 and 130 °C'), hint: mapping.temp === 'C' ? 'In °F, or the columns swapped?' : 'In °C, or the columns swapped?' })
-    }
-    samples.push([seconds, tempC])
-  }
-  if (samples.length < 2) return fail({ code: 'no-samples', what: `${samples.length === 0 ? 'No' : 'Only one'} sample was found`, hint: 'Choose the columns of time and temperature, and the rows of the header.' })
-  return ok(fromFirst(samples, empty))
+export function parseTraceRows(rows: readonly (readonly string[])[], { headerRows, timeColumn, tempColumn, time, temp }: TraceMapping): R<ParsedTrace> {
+  const read = parseChannelRows(rows, { headerRows, timeColumn, time, channels: [{ column: tempColumn, ...WATER[temp] }] })
+  return read.ok ? ok({ samples: read.value.samples[0]!.map(([s, tempC]) => [s, Number(tempC.toFixed(4))]), notes: read.value.notes }) : read
 }
-
-const TIME_WORDS: Record<TimeFormat, string> = { seconds: 'seconds', minutes: 'minutes', clock: 'a time such as 5:12', stamp: 'a date and time such as 2026-03-14T09:30:00' }
-const at = (row: number, column: number, got: string, limit: string): Problem => ({
-  code: 'bad-cell', what: `Row ${row + 1}, column ${column + 1}`, where: `${row + 1}:${column + 1}`, got: `"${got.slice(0, 40)}"`, limit, hint: 'Mend the file, or choose another column.',
-})
-
-function fromFirst(samples: [number, number][], empty: number): ParsedTrace {
-  const notes: string[] = []
-  const sorted = [...samples].sort((a, b) => a[0] - b[0])
-  if (sorted.some((one, i) => one !== samples[i])) notes.push('Times were out of order: sorted.')
-  if (empty > 0) notes.push(`${empty} rows without a temperature were left out.`)
-  const steps = sorted.slice(1).map((one, i) => one[0] - sorted[i]![0]).sort((a, b) => a - b)
-  const usual = steps[Math.floor(steps.length / 2)]!
-  const longest = steps.at(-1)!
-  if (usual > 0 && longest > GAP_FACTOR * usual) notes.push(`A gap of ${Math.round(longest)} s, where samples are ${usual} s apart.`)
-  const zero = sorted[0]![0]
-  return { samples: sorted.map(([s, tempC]) => [Number((s - zero).toFixed(3)), Number(tempC.toFixed(4))]), notes }
+const WATER: Record<TempUnit, Omit<ChannelColumn, 'column'>> = {
+  C: { factor: 1, shift: 0, low: LIKELY_C.min, high: LIKELY_C.max, limit: 'water between −20 and 130 °C', hint: 'In °F, or the columns swapped?', what: 'a temperature' },
+  F: { factor: 5 / 9, shift: -32, low: LIKELY_C.min, high: LIKELY_C.max, limit: 'water between −20 and 130 °C', hint: 'In °C, or the columns swapped?', what: 'a temperature' },
 }

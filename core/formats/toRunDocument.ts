@@ -29,7 +29,11 @@ export interface StoredRun {
   takeBurnShare: boolean
   events: RunEvent[]
   trace: [number, number][]
+  given: GivenByDocument | null
 }
+
+/** What a document that came in gave and no reading or part here holds, left open ones too: it stands over what would be reckoned here. */
+export type GivenByDocument = Partial<Pick<RunDocument, 'lossWPerK' | 'uncertainty' | 'burner' | 'lid' | 'screen'>> & { scaleAccuracyG?: number }
 
 interface Fineness { resolution: number, accuracy: number | null }
 
@@ -46,6 +50,8 @@ const scaled = (value: number | null | undefined, factor: number): number | null
 export function toRunDocument(run: StoredRun): RunDocument {
   const si = (quantity: string) => run.measured[quantity]?.value ?? null
   const water = waterOf(run)
+  const { scaleAccuracyG, ...given } = run.given ?? {}
+  const fuel = fuelOf(run)
   return {
     id: run.id, setup: run.setup, origin: run.origin, kind: run.kind,
     place: {
@@ -55,9 +61,9 @@ export function toRunDocument(run: StoredRun): RunDocument {
     water: { massG: water.massG, startC: scaled(si('waterStart'), 1), endMassG: scaled(si('waterEndMass'), 1000), endC: scaled(si('waterLast'), 1), snowG: scaled(si('snow'), 1000) },
     pot: { massG: scaled(run.pot?.massKg, 1000), material: run.pot?.material ?? null, diameterMm: scaled(run.pot?.diameterM, 1000), finned: run.pot?.finned ?? null },
     lid: run.lid, screen: run.screen, burner: { kind: run.burner?.kind ?? null, head: run.burner?.head ?? null },
-    fuel: fuelOf(run), lossWPerK: null, boilBy: run.boilBy,
+    fuel: scaleAccuracyG === undefined ? fuel : { ...fuel, scaleAccuracyG }, lossWPerK: null, boilBy: run.boilBy,
     uncertainty: { ...DEFAULT_UNCERTAINTY, waterG: water.uG, ...(run.thermometer === null || !run.measured.waterStart ? {} : { startC: exported(finenessU(run.thermometer, STIRRED_U_K)) }) },
-    events: run.events, trace: run.trace,
+    events: run.events, trace: run.trace, ...given,
   }
 }
 

@@ -19,9 +19,14 @@ import { runsWhere, usesThing } from './runRefs'
 type ThingRow = typeof thing.$inferSelect
 type VersionRow = typeof thingVersion.$inferSelect
 
-/** Hash of what matters to heat; what is not measured does not count, so that a new property changes no old hash. */
-export const heatHashOf = (kind: ThingKind, properties: ThingProperties): string =>
-  hashOf({ kind, properties: Object.fromEntries(Object.entries(properties).filter(([, value]) => value !== null)) })
+/**
+ * Hash of what matters to heat; what is not measured does not count, so that a new property changes no old hash. A thing of which nothing was
+ * measured is like no other: two bare burners of a kind are two.
+ */
+export function heatHashOf(kind: ThingKind, properties: ThingProperties, id: string): string {
+  const known = Object.entries(properties).filter(([, value]) => value !== null)
+  return hashOf({ kind, properties: Object.fromEntries(known), ...(known.some(([, value]) => typeof value === 'number') ? {} : { id }) })
+}
 
 export async function listThings(db: Connection, nowMs: number): Promise<ThingLine[]> {
   const rows = await db.selectDistinctOn([thing.id], { thing, version: thingVersion }).from(thing).innerJoin(thingVersion, eq(thingVersion.thingId, thing.id)).orderBy(thing.id, desc(thingVersion.n))
@@ -106,9 +111,9 @@ export async function saveThing(db: Connection, input: unknown): Promise<Outcome
     const properties = propertiesFrom(kind, values)
     if (standing === null) await tx.insert(thing).values({ id: typed.id, kind, ...head })
     else await tx.update(thing).set({ ...head, revision: standing.row.revision + 1 }).where(eq(thing.id, typed.id))
-    if (standing === null || heatHashOf(kind, standing.version.properties) !== heatHashOf(kind, properties)) {
+    if (standing === null || heatHashOf(kind, standing.version.properties, typed.id) !== heatHashOf(kind, properties, typed.id)) {
       const own = Object.fromEntries(heatFields(kind).map(({ key }) => [key, typed.fields[key]!]))
-      await tx.insert(thingVersion).values({ id: uuidv7(), thingId: typed.id, n: (standing?.version.n ?? 0) + 1, properties, typed: own, heatHash: heatHashOf(kind, properties), reason: typed.reason })
+      await tx.insert(thingVersion).values({ id: uuidv7(), thingId: typed.id, n: (standing?.version.n ?? 0) + 1, properties, typed: own, heatHash: heatHashOf(kind, properties, typed.id), reason: typed.reason })
     }
     return saved((await findThing(tx, typed.id))!)
   })

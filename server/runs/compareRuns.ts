@@ -3,6 +3,7 @@ import { likeWithLike, type Compared, type ComparedRun } from '../../core/statis
 import { rankArms } from '../../core/statistics/manyArms'
 import type { ArmRun } from '../../core/statistics/compareArms'
 import type { RunAnswer } from '../../core/formats/answer'
+import { ORIGINS, type Origin } from '../../core/formats/document'
 import { conventionsOf, listedOptions } from '../../shared/runOptions'
 import type { RunComparison } from '../../shared/runComparison'
 import type { Connection } from '../database/connection'
@@ -12,26 +13,32 @@ import { answerRun } from './answerRun'
 /** What a set-up is made of may differ: that is the question. */
 const QUESTION: readonly Compared[] = ['burner', 'pot', 'stand', 'lid', 'screen']
 
-export async function compareRuns(db: Connection, ids: readonly string[]): Promise<RunComparison> {
+/** @param mixed measured and published ones, and rehearsals, are held against each other: asked for, never by itself */
+export async function compareRuns(db: Connection, ids: readonly string[], mixed = false): Promise<RunComparison> {
   const found = await findRuns(db, [...ids])
+  const origin = mixed ? null : commonest(found.map(one => one.record.origin))
   const arms = new Map<string, ArmRun[]>()
   const compared: ComparedRun[] = []
   const leftOut: RunComparison['leftOut'] = []
   for (const one of found) {
     const { runs: [answer] } = await answerRun(db, one, listedOptions(one.method))
     if (!answer || 'error' in answer) continue
-    const why = whyNot(one, answer)
+    const why = whyNot(one, answer) ?? (origin !== null && one.record.origin !== origin ? `it was ${ORIGIN_WORDS[one.record.origin]}, and the others were ${ORIGIN_WORDS[origin]}` : null)
     if (why !== null) {
       leftOut.push({ id: one.record.id, setup: one.record.setup, why })
       continue
     }
-    const arm = one.record.setup
+    const arm = one.record.origin === 'measured' ? one.record.setup : `${one.record.setup}, ${ORIGIN_WORDS[one.record.origin]}`
     arms.set(arm, [...(arms.get(arm) ?? []), { gPerL: answer.normalisedGPerL!, shared: answer.normalisedSharedBy }])
     compared.push({ arm, normalised: answer.status === 'normalised', values: valuesOf(one, answer) })
   }
   const ranking = rankArms([...arms].map(([name, runs]) => ({ name, runs })))
-  return { likeWithLike: likeWithLike(compared, QUESTION), arms: ranking.arms, pairs: ranking.pairs.map(({ arms: names, verdict, adjustedP }) => ({ arms: names, text: verdict.text, adjustedP })), leftOut }
+  return { likeWithLike: likeWithLike(compared, QUESTION), arms: ranking.arms, origins: [...new Set(found.map(one => one.record.origin))].length, pairs: ranking.pairs.map(({ arms: names, verdict, adjustedP }) => ({ arms: names, text: verdict.text, adjustedP })), leftOut }
 }
+
+const ORIGIN_WORDS = { measured: 'measured here', rehearsal: 'rehearsed', published: 'published elsewhere' } as const
+/** Measured ones first, where there are as many of each. */
+const commonest = (origins: readonly Origin[]): Origin | null => ORIGINS.filter(one => origins.includes(one)).sort((a, b) => origins.filter(one => one === b).length - origins.filter(one => one === a).length)[0] ?? null
 
 function whyNot({ record }: FoundRun, { normalisedGPerL, flags, ended }: RunAnswer): string | null {
   if (record.state === 'void') return 'it is void'

@@ -33,7 +33,9 @@ export async function freshen(tx: Connection, runIds: readonly string[]): Promis
     return
   }
   // Those that are new stand in the list at once, by their own readings; whether one is void counts at once too.
-  for (const one of await findRuns(tx, runIds.filter(id => !before.some(each => each.id === id)))) await keepRows(tx, now.find(each => each.id === one.record.id)!.series, rowsOf([one], [one]))
+  const had = new Set(before.map(one => one.id))
+  const seriesOf = new Map(now.map(one => [one.id, one.series]))
+  for (const part of await inParts(tx, runIds.filter(id => !had.has(id)))) await keepRows(tx, id => seriesOf.get(id)!, (await findRuns(tx, part)).flatMap(one => rowsOf([one], [one])))
   await tx.update(runRow).set({ voided: sql`exists (select 1 from ${run} where ${run.id} = ${runRow.runId} and ${run.state} = 'void')` }).where(inArray(runRow.runId, [...runIds]))
   await markStale(tx, inArray(runRow.series, keys))
 }
@@ -109,7 +111,7 @@ async function workOut(tx: Connection, series: string, ids: readonly string[], s
   const needed = light.some(one => !readsCalls(one)) ? ids : light.filter(needsTrace).map(one => one.record.id)
   const known = new Map((needed.length === 0 ? [] : await findRuns(tx, [...needed])).map(one => [one.record.id, one]))
   const whole = light.map(one => known.get(one.record.id) ?? one)
-  for (const part of await inParts(tx, ids)) await keepRows(tx, series, rowsOf(await findRuns(tx, part), whole), seenStale)
+  for (const part of await inParts(tx, ids)) await keepRows(tx, () => series, rowsOf(await findRuns(tx, part), whole), seenStale)
 }
 
 /** As many runs at a time as their traces allow. */
@@ -151,11 +153,11 @@ function rowsOf(own: readonly FoundRun[], series: readonly FoundRun[]): ReturnTy
 }
 
 const set = (column: string) => sql.raw(`excluded.${column}`)
-async function keepRows(db: Connection, series: string, rows: ReturnType<typeof rowOf>[], seenStale: string | null = null): Promise<void> {
+async function keepRows(db: Connection, seriesOf: (runId: string) => string, rows: ReturnType<typeof rowOf>[], seenStale: string | null = null): Promise<void> {
   if (rows.length === 0) return
   const staleSince = sql`case when ${runRow.staleSince} > ${seenStale ?? '-infinity'}::timestamptz then ${runRow.staleSince} end`
   const ordered = [...rows].sort((a, b) => (a.runId < b.runId ? -1 : 1))
-  await db.insert(runRow).values(ordered.map(row => ({ ...row, series }))).onConflictDoUpdate({
+  await db.insert(runRow).values(ordered.map(row => ({ ...row, series: seriesOf(row.runId) }))).onConflictDoUpdate({
     target: runRow.runId, set: {
       startedAt: set('started_at'), day: set('day'), origin: set('origin'), voided: set('voided'), setup: set('setup'), place: set('place'), fuel: set('fuel'), method: set('method'), person: set('person'), remarks: set('remarks'), words: set('words'),
       timeToBoilS: set('time_to_boil_s'), gPerL: set('g_per_l'), normalisedGPerL: set('normalised_g_per_l'), efficiency: set('efficiency'), burnRateGPerMin: set('burn_rate_g_per_min'), firepowerW: set('firepower_w'),

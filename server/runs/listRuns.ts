@@ -3,7 +3,7 @@ import { and, arrayContains, eq, getTableColumns, gte, ilike, inArray, lte, sql,
 import { SETTLED_KEYS, type RunChoices, type RunFilter, type RunGroup, type RunGroupLine, type RunList, type RunListQuery, type RunSortKey } from '../../shared/runList'
 import type { RunLine } from '../../shared/runRecord'
 import type { Connection } from '../database/connection'
-import { runRow } from '../database/schema'
+import { run, runRow } from '../database/schema'
 
 const { line, tags, voided, staleSince, runId } = getTableColumns(runRow)
 const SHOWN = { id: runId, line, tags, voided, staleSince }
@@ -70,12 +70,13 @@ function beyond({ sort, group }: RunListQuery, after: Cursor): SQL {
 }
 
 export function whereOf(filter: RunFilter): SQL | undefined {
-  const { setup, place, fuel, method, person, tag, remark, origin, voided: void_, from, to, words } = filter
+  const { setup, place, fuel, method, person, tag, remark, origin, voided: void_, from, to, import: broughtInWith, words } = filter
   const found = words.toLowerCase().split(/\s+/).filter(Boolean)
   return and(
     setup ? eq(runRow.setup, setup) : undefined, place ? eq(runRow.place, place) : undefined, fuel ? eq(runRow.fuel, fuel) : undefined, method ? eq(runRow.method, method) : undefined, person ? eq(runRow.person, person) : undefined,
     tag ? arrayContains(runRow.tags, [tag]) : undefined, remark ? sql`${remark} = any(${runRow.remarks})` : undefined, origin === 'all' ? undefined : eq(runRow.origin, origin || 'measured'), void_ === 'shown' ? undefined : eq(runRow.voided, false),
     from ? gte(runRow.day, from) : undefined, to ? lte(runRow.day, to) : undefined,
+    broughtInWith ? sql`exists (select 1 from ${run} where ${run.id} = ${runRow.runId} and ${run.importId} = ${broughtInWith}::uuid)` : undefined,
     ...found.map(word => sql`(${ilike(runRow.words, `%${word.replace(/[\\%_]/g, '\\$&')}%`)} or ${arrayContains(runRow.tags, [word])})`),
   )
 }

@@ -8,7 +8,9 @@ import { litresFromMass } from '../../core/water/liquid'
 import { fillOptions } from '../../shared/reduceRequest'
 import { conventionsOf, optionsFor, ownReference, runViewFrom } from '../../shared/runOptions'
 import type { RunPage } from '../../shared/runRecord'
+import { CHANNEL_NAMES } from '../../shared/channels'
 import type { Connection } from '../database/connection'
+import { channelTraces } from '../database/repositories/traces'
 import type { FoundRun } from '../database/repositories/runs'
 import { pressesOf } from '../bench/presses'
 import { notesOf } from '../bench/readings'
@@ -26,9 +28,16 @@ export async function runPage(db: Connection, found: FoundRun, query: Record<str
   const { runs: [answer], reference, setups } = await answerRun(db, found, optionsFor(view))
   if (!answer || 'error' in answer) throw new Error(answer?.error ?? 'The run could not be reduced.')
   return {
-    record, view, answer, reference, setup: setups[0] ?? null, trace: thinTrace(stored.trace, DRAWN_SAMPLES), ribbon: ribbonOf(stored, answer), findings: findingsOf(found), claim: await claimOf(db, found),
+    record, view, answer, reference, setup: setups[0] ?? null, trace: thinTrace(stored.trace, DRAWN_SAMPLES), channels: await channelsOf(db, record.id), ribbon: ribbonOf(stored, answer), findings: findingsOf(found), claim: await claimOf(db, found),
     conventions: conventionsOf(found.method), photos: await photosOf(db, { runId: record.id }), benchNotes: await notesOf(db, record.id), presses: await pressesOf(db, record.id), ...await careOf(db, record.id),
   }
+}
+
+/** A line of a channel is as wide as a page's column. */
+const DRAWN_IN_A_LINE = 300
+async function channelsOf(db: Connection, runId: string): Promise<RunPage['channels']> {
+  const traces = await channelTraces(db, runId, { but: 'water' })
+  return CHANNEL_NAMES.flatMap(channel => (traces.has(channel) ? [{ channel, count: traces.get(channel)!.length, drawn: thinTrace(traces.get(channel)!, DRAWN_IN_A_LINE) }] : []))
 }
 
 function findingsOf({ stored, record, method }: FoundRun): MethodFindings | null {

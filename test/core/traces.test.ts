@@ -41,7 +41,7 @@ describe('traces from loggers', () => {
 
   it('says of a gap, of rows left out, and of times out of order', () => {
     const got = read('time,temp\n0,12\n2,13\n4,\n6,14\n8,15\n400,90\n402,91')
-    expect(got.ok && got.value.notes.join(' ')).toMatch(/1 rows without.*A gap of 392 s/)
+    expect(got.ok && got.value.notes.join(' ')).toMatch(/1 row without.*A gap of 392 s/)
   })
 })
 

@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import { guessTraceMapping, parseTraceRows, type TempUnit, type TimeFormat, type TraceMapping } from '#core/formats/parseTrace'
+import type { TimeFormat } from '#core/formats/parseChannels'
+import { guessTraceMapping, parseTraceRows, type TempUnit, type TraceMapping } from '#core/formats/parseTrace'
 import { problemText } from '#core/result'
 import { formatClock } from '#core/quantity/format'
 import { MAX_TRACE_BYTES, readTraceText } from '#shared/readTraceText'

@@ -46,6 +46,7 @@ const title = computed(() => (page.value ? `${page.value.record.setup}, ${dateIn
         <RunTraceSays :answer="page.answer" />
         <RunTraceTable :trace="page.trace" />
       </section>
+      <RunChannels v-if="page.channels.length" :channels="page.channels" />
       <div class="grid items-start gap-3 lg:grid-cols-2">
         <RunOtherFigures :answer="page.answer" />
         <RunReadings :record="page.record" @correct="correcting = $event" />
@@ -63,6 +64,7 @@ const title = computed(() => (page.value ? `${page.value.record.setup}, ${dateIn
       <p class="no-print flex flex-wrap gap-3">
         <a class="act-quiet" :href="download('document')" download>Run as JSON</a>
         <a class="act-quiet" :href="download('results')" download>Results as CSV</a>
+        <NuxtLink class="act-quiet" :to="{ path: '/runs/import', query: { run: id } }">Bring a logger’s file in</NuxtLink>
       </p>
     </div>
     <RunMargin v-if="!margin.hidden" :answer="page.answer" class="w-full shrink-0 xl:w-margin" />

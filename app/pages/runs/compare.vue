@@ -5,7 +5,7 @@ import type { RunComparison } from '#shared/runComparison'
 /** Runs that were picked in the logbook, by set-up: like with like first, then what may be said. */
 useHead({ title: 'Picked runs compared · Vulcanum' })
 const route = useRoute()
-const { data, error } = await useFetch<RunComparison>('/api/runs/compare', { query: { runs: route.query.runs } })
+const { data, error } = await useFetch<RunComparison>('/api/runs/compare', { query: computed(() => ({ runs: route.query.runs, mixed: route.query.mixed })) })
 const GRADES = { clean: 'Like with like.', corrected: 'Like with like, after correction.', confounded: 'Not like with like: more than the set-up changed.' }
 </script>
 
@@ -48,6 +48,10 @@ const GRADES = { clean: 'Like with like.', corrected: 'Like with like, after cor
           </li>
         </ul>
       </section>
+      <p v-if="data.origins > 1">
+        <NuxtLink v-if="route.query.mixed !== 'yes'" :to="{ query: { ...route.query, mixed: 'yes' } }">Hold measured and published ones against each other</NuxtLink>
+        <NuxtLink v-else :to="{ query: { runs: route.query.runs } }">Keep to one origin</NuxtLink>
+      </p>
       <section v-if="data.leftOut.length" class="enamel p-4" aria-label="Left out">
         <h2>Left out</h2>
         <ul>

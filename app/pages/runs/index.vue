@@ -36,16 +36,20 @@ async function changed() {
     <div class="mb-3 flex flex-wrap items-center gap-4">
       <h1>Runs</h1>
       <NuxtLink to="/runs/new" class="act">Log a run</NuxtLink>
+      <NuxtLink to="/runs/import" class="act-quiet">Bring runs in</NuxtLink>
       <NuxtLink to="/numbers" class="ml-auto">How the numbers are made</NuxtLink>
     </div>
     <p v-if="error" role="alert" class="font-bold">
       The runs could not be read. Check that Vulcanum is running, then reload.
     </p>
     <p v-else-if="count === 0 && isPlain">
-      Nothing burned here yet. <NuxtLink to="/runs/new">Log the first run</NuxtLink>.
+      Nothing burned here yet. <NuxtLink to="/runs/new">Log the first run</NuxtLink>, or <NuxtLink to="/runs/import">bring a table in</NuxtLink>.
     </p>
     <template v-else>
       <RunFilterBar :query="query" :choices="choices ?? null" :count="count" @change="go" />
+      <p v-if="query.filter.import" class="mb-2">
+        Those that came in with <NuxtLink :to="`/runs/import/${query.filter.import}`">one file</NuxtLink> alone. <NuxtLink to="/runs">Show all</NuxtLink>
+      </p>
       <RunViews :columns="columns" @column="toggle" />
       <p v-if="left > 0" role="status" class="mb-2" data-figures-left>
         {{ left === 1 ? '1 figure is' : `${left.toLocaleString('en')} figures are` }} being worked out anew.

@@ -234,7 +234,7 @@ function found(row: RunRow, { parts, measurements, events, takeBurnShare, boilBy
     lid: parts.some(one => one.role === 'lid'), screen: property<ScreenProperties>('screen')?.form ?? 'none',
     fuel: row.fuel === null ? null : { kind: row.fuel.kind, lhvJPerKg: row.fuelBatch?.lhvJPerKg ?? null, densityKgPerM3: row.fuelBatch?.densityKgPerM3 ?? null },
     takeBurnShare, events: events.map(({ kind, atMs, payload }) => ({ kind, s: atMs / 1000, massG: payload.massG ?? null, waterC: payload.waterC ?? null, reason: payload.reason ?? null })),
-    trace,
+    trace, given: row.run.given,
   }
   return { record, stored, method: row.method.body, apart: row.run.breakIn || row.run.state === 'void' }
 }

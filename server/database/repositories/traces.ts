@@ -1,6 +1,7 @@
 /** Traces: stored in chunks that never change, read whole. */
-import { and, asc, eq, inArray, sql } from 'drizzle-orm'
+import { and, asc, eq, inArray, isNull, ne, sql } from 'drizzle-orm'
 import { v7 as uuidv7 } from 'uuid'
+import { CHANNELS, type ChannelName } from '../../../shared/channels'
 import type { Connection } from '../connection'
 import { hashOf } from '../hash'
 import { trace, traceChunk } from '../schema'
@@ -8,10 +9,13 @@ import { trace, traceChunk } from '../schema'
 const CHUNK_SAMPLES = 4096
 
 /** Stores [seconds, °C] samples, sorted by time. */
-export async function insertWaterTrace(db: Connection, runId: string, samples: readonly [number, number][]): Promise<void> {
+export const insertWaterTrace = (db: Connection, runId: string, samples: readonly [number, number][]): Promise<void> => insertTrace(db, { runId, channel: 'water' }, samples)
+
+/** Stores [seconds, SI] samples of a channel, sorted by time. */
+export async function insertTrace(db: Connection, { runId, channel, importId = null, fileHash = null }: { runId: string, channel: ChannelName, importId?: string | null, fileHash?: string | null }, samples: readonly [number, number][]): Promise<void> {
   if (samples.length === 0) return
   const traceId = uuidv7()
-  await db.insert(trace).values({ id: traceId, runId, channel: 'water', unit: 'degC' })
+  await db.insert(trace).values({ id: traceId, runId, channel, unit: CHANNELS[channel].unit, importId, fileHash })
   for (let from = 0, seq = 1; from < samples.length; from += CHUNK_SAMPLES, seq++) {
     const part = samples.slice(from, from + CHUNK_SAMPLES)
     const tMs = part.map(([s]) => Math.round(s * 1000))
@@ -23,18 +27,29 @@ export async function insertWaterTrace(db: Connection, runId: string, samples: r
 /** Water traces of many runs, [seconds, °C], by run. */
 export async function waterTraces(db: Connection, runIds: string[]): Promise<Map<string, [number, number][]>> {
   const chunks = await db.select({ runId: trace.runId, tMs: traceChunk.tMs, v: traceChunk.v }).from(traceChunk).innerJoin(trace, eq(trace.id, traceChunk.traceId))
-    .where(and(inArray(trace.runId, runIds), eq(trace.channel, 'water'))).orderBy(asc(trace.runId), asc(traceChunk.seq))
+    .where(and(inArray(trace.runId, runIds), eq(trace.channel, 'water'), isNull(trace.removedAt))).orderBy(asc(trace.runId), asc(traceChunk.seq))
+  return joined(chunks.map(({ runId, ...chunk }) => ({ key: runId, ...chunk })))
+}
+
+/** The channels of a run but one, [seconds, SI]. */
+export async function channelTraces(db: Connection, runId: string, { but }: { but: ChannelName }): Promise<Map<string, [number, number][]>> {
+  const chunks = await db.select({ key: trace.channel, tMs: traceChunk.tMs, v: traceChunk.v }).from(traceChunk).innerJoin(trace, eq(trace.id, traceChunk.traceId))
+    .where(and(eq(trace.runId, runId), ne(trace.channel, but), isNull(trace.removedAt))).orderBy(asc(trace.channel), asc(traceChunk.seq))
+  return joined(chunks)
+}
+
+function joined(chunks: readonly { key: string, tMs: number[], v: number[] }[]): Map<string, [number, number][]> {
   const traces = new Map<string, [number, number][]>()
-  for (const { runId, tMs, v } of chunks) {
-    const samples = traces.get(runId) ?? []
+  for (const { key, tMs, v } of chunks) {
+    const samples = traces.get(key) ?? []
     for (let i = 0; i < tMs.length; i++) samples.push([tMs[i]! / 1000, v[i]!])
-    traces.set(runId, samples)
+    traces.set(key, samples)
   }
   return traces
 }
 
 /** How many chunks each run's traces have; a run without is not named. */
 export async function traceChunks(db: Connection, runIds: string[]): Promise<Map<string, number>> {
-  const rows = await db.select({ runId: trace.runId, n: sql<number>`count(*)::int` }).from(traceChunk).innerJoin(trace, eq(trace.id, traceChunk.traceId)).where(inArray(trace.runId, runIds)).groupBy(trace.runId)
+  const rows = await db.select({ runId: trace.runId, n: sql<number>`count(*)::int` }).from(traceChunk).innerJoin(trace, eq(trace.id, traceChunk.traceId)).where(and(inArray(trace.runId, runIds), isNull(trace.removedAt))).groupBy(trace.runId)
   return new Map(rows.map(row => [row.runId, row.n]))
 }

@@ -4,6 +4,7 @@ import type { Origin, TestKind } from '../../../core/formats/document'
 import type { Setting } from '../../../core/method/method'
 import type { UnitSystem } from '../../../core/quantity/kinds'
 import type { MarkPayload } from '../../../core/run/benchStep'
+import type { GivenByDocument } from '../../../core/formats/toRunDocument'
 import type { EventKind } from '../../../core/run/events'
 import type { LaneName } from '../../../shared/benchAct'
 import type { MeasuredQuantity } from '../../../shared/measuredQuantity'
@@ -12,6 +13,7 @@ import { createdAt, id, si } from './columns'
 import { container } from './containers'
 import { device } from './devices'
 import { fuelBatch } from './fuels'
+import { tableImport } from './imports'
 import { methodVersion } from './methods'
 import { person } from './people'
 import { placeVersion } from './places'
@@ -45,10 +47,14 @@ export const run = pgTable('run', {
   /** The lane it stands on, or stood on, and what its readings are taken with there; null: it was logged. */
   lane: text('lane').$type<LaneName>(),
   bench: jsonb('bench').$type<RunBench>(),
+  /** The file it came in with; null: it was burned or logged here. */
+  importId: uuid('import_id').references((): AnyPgColumn => tableImport.id),
+  /** What its document gave that no reading here holds: a heat loss, uncertainties of its own. */
+  given: jsonb('given').$type<GivenByDocument>(),
   /** Hash of what was sent first: the same again is acknowledged, another is refused. */
   bodyHash: text('body_hash').notNull(),
   createdAt: createdAt(),
-}, table => [index('run_by_start').on(table.startedAt), uniqueIndex('run_one_a_lane').on(table.lane).where(sql`state in ('draft', 'live')`)])
+}, table => [index('run_by_start').on(table.startedAt), index('run_by_import').on(table.importId), uniqueIndex('run_one_a_lane').on(table.lane).where(sql`state in ('draft', 'live')`)])
 
 export interface RunBench { units: UnitSystem, instruments: Partial<Record<ReadingInstrument, string>>, armedAtMs: number }
 
@@ -99,7 +105,10 @@ export const trace = pgTable('trace', {
   channel: text('channel').notNull(),
   unit: text('unit').notNull(),
   fileHash: text('file_hash'),
-}, table => [unique().on(table.runId, table.channel)])
+  importId: uuid('import_id').references((): AnyPgColumn => tableImport.id),
+  /** The import it came with was undone. */
+  removedAt: timestamp('removed_at', { withTimezone: true }),
+}, table => [uniqueIndex('trace_one_a_channel').on(table.runId, table.channel).where(sql`removed_at is null`)])
 
 /** At most 4 096 samples, immutable. */
 export const traceChunk = pgTable('trace_chunk', {

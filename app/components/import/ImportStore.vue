@@ -1,0 +1,51 @@
+<script setup lang="ts">
+import type { ImportPage, ImportPreview, StoredMapping } from '#shared/tableImport/imports'
+
+/** The button that stores it, and what must be said before. */
+const props = defineProps<{ page: ImportPage, mapping: StoredMapping, preview: ImportPreview, asking: boolean }>()
+const emit = defineEmits<{ begun: [] }>()
+const { data: kit } = useKit()
+const personId = useState('saysWho', () => '')
+const people = computed(() => (kit.value?.people ?? []).map(person => ({ value: person.id, label: person.name })))
+watch(() => (props.mapping.what === 'runs' ? props.mapping.mapping.usual.person : ''), (person) => { personId.value ||= person })
+const leaveOut = ref(false)
+const sameAgain = ref(false)
+const problem = ref('')
+const sending = ref(false)
+const isTrace = computed(() => props.mapping.what === 'trace')
+const words = computed(() => {
+  const n = props.preview.good.toLocaleString('en')
+  return isTrace.value ? `Store ${n} samples` : props.preview.good === 1 ? 'Store 1 run' : `Store ${n} runs`
+})
+
+async function store() {
+  sending.value = true
+  const sent = await sendTo(`/api/imports/${props.page.id}/store`, 'POST', { ...props.mapping, personId: personId.value, leaveOut: leaveOut.value, again: sameAgain.value })
+  sending.value = false
+  problem.value = sent.ok ? '' : sent.problems[0]!.text
+  if (sent.ok) emit('begun')
+}
+async function drop() {
+  const sent = await sendTo(`/api/imports/${props.page.id}`, 'DELETE')
+  problem.value = sent.ok ? '' : sent.problems[0]!.text
+  if (sent.ok) await navigateTo('/runs/import')
+}
+</script>
+
+<template>
+  <form class="enamel grid grid-cols-1 gap-2 p-4" aria-label="Store it" novalidate @submit.prevent="store">
+    <p v-if="page.alike" class="bg-caution p-2 text-on-caution">
+      The same file came in on {{ dateInZone(page.alike.storedAt, 'UTC') }} ({{ page.alike.fileName }}, {{ page.alike.stored.toLocaleString('en') }} stored). <NuxtLink :to="`/runs/import/${page.alike.id}`" class="text-on-caution">Look at that</NuxtLink>
+    </p>
+    <label v-if="page.alike" class="flex items-start gap-2"><input v-model="sameAgain" type="checkbox" class="mt-1"> It is meant to come in again</label>
+    <label v-if="preview.bad > 0" class="flex items-start gap-2"><input v-model="leaveOut" type="checkbox" class="mt-1"> {{ preview.bad === 1 ? 'Leave the row that cannot be stored out' : `Leave the ${preview.bad.toLocaleString('en')} rows that cannot be stored out` }}</label>
+    <ChoiceBox v-model="personId" label="Who brings it in" :choices="people" />
+    <p v-if="problem" role="alert" class="font-bold">
+      {{ problem }}
+    </p>
+    <p class="flex flex-wrap gap-3">
+      <button type="submit" class="act" :disabled="sending || asking || preview.good === 0">{{ words }}</button>
+      <button type="button" class="act-quiet" @click="drop">Throw it away</button>
+    </p>
+  </form>
+</template>

@@ -1,0 +1,40 @@
+import { useDebounceFn } from '@vueuse/core'
+import type { ImportPage, ImportPreview, StoredMapping } from '#shared/tableImport/imports'
+
+/** One import: as the server has it, followed while it is stored. */
+export async function useImport(id: string) {
+  const zone = import.meta.client ? Intl.DateTimeFormat().resolvedOptions().timeZone : 'UTC'
+  const { data, error, refresh } = await useFetch<ImportPage>(`/api/imports/${id}`, { query: { zone } })
+  let timer: ReturnType<typeof setTimeout> | undefined
+  const follow = () => {
+    clearTimeout(timer)
+    if (data.value?.state === 'storing') timer = setTimeout(() => void refresh().then(follow), 300)
+  }
+  onMounted(follow)
+  onUnmounted(() => clearTimeout(timer))
+  return { page: data, error, again: async () => {
+    await refresh()
+    follow()
+  } }
+}
+
+/** What a mapping would store, asked anew a moment after each change. */
+export function useImportPreview(id: string, mapping: Ref<StoredMapping | null>) {
+  const preview = ref<ImportPreview | null>(null)
+  const problem = ref('')
+  const asking = ref(false)
+  let asked = 0
+  const ask = useDebounceFn(async () => {
+    if (mapping.value === null) return
+    const mine = ++asked
+    asking.value = true
+    const sent = await sendTo<ImportPreview>(`/api/imports/${id}/preview`, 'POST', mapping.value)
+    if (mine !== asked) return
+    asking.value = false
+    problem.value = sent.ok ? '' : sent.problems[0]!.text
+    if (sent.ok) preview.value = sent.value
+  }, 350)
+  watch(mapping, ask, { deep: true })
+  onMounted(ask)
+  return { preview, problem, asking }
+}

@@ -1,0 +1,34 @@
+<script setup lang="ts">
+/** One file that is brought in: how it is read, how far storing it is, and undoing it. */
+useHead({ title: 'Bring runs in · Vulcanum' })
+const route = useRoute()
+const id = String(route.params.id)
+const { page, error, again } = await useImport(id)
+const runId = typeof route.query.run === 'string' ? route.query.run : ''
+</script>
+
+<template>
+  <div class="grid max-w-6xl grid-cols-1 gap-4">
+    <p><NuxtLink to="/runs/import">Bring another in</NuxtLink></p>
+    <p v-if="error || !page" role="alert" class="font-bold">
+      {{ error?.data?.message ?? 'This could not be read. Check that Vulcanum is running, then reload.' }}
+    </p>
+    <template v-else>
+      <h1 dir="auto">
+        {{ page.fileName }}
+      </h1>
+      <ImportStored v-if="page.state === 'stored' || page.state === 'undone'" :page="page" @changed="again" />
+      <section v-else-if="page.state === 'storing'" class="enamel p-4" aria-label="Being stored">
+        <label class="grid gap-1">Storing it: {{ page.done.toLocaleString('en') }} of {{ page.rows.toLocaleString('en') }} rows
+          <progress class="w-full" :value="page.done" :max="page.rows" />
+        </label>
+        <p class="text-ink-2">
+          You can leave this page; it goes on. All of it is stored, or nothing.
+        </p>
+      </section>
+      <ClientOnly v-else>
+        <ImportMapping :page="page" :run-id="runId" @begun="again" />
+      </ClientOnly>
+    </template>
+  </div>
+</template>
