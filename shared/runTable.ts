@@ -37,7 +37,7 @@ function measuredColumns(quantity: MeasuredQuantity): TableColumn[] {
 export const TABLE_COLUMNS: readonly TableColumn[] = [
   words('id', 'Id', record => record.id), words('startedAt', 'Started', record => record.startedAt), words('zone', 'Time zone', record => record.zone), words('origin', 'Origin', record => record.origin), words('kind', 'Test', record => record.kind),
   words('method', 'Method', record => record.method?.name ?? null), words('setup', 'Set-up', record => record.setup), words('place', 'Place', record => record.place), words('fuel', 'Fuel', record => record.fuel), words('batch', 'Batch', record => record.batch),
-  words('container', 'Container', record => record.container?.name ?? null), words('person', 'Who', record => record.person), words('setting', 'Setting', record => record.setting), words('state', 'State', record => record.state), words('breakIn', 'Break-in', record => (record.breakIn ? 'yes' : null)),
+  words('container', 'Container', record => record.container?.name ?? null), words('person', 'Who', record => record.person), words('setting', 'Setting', record => record.setting), words('state', 'State', record => record.state), words('breakIn', 'Break-in', record => (record.breakIn ? 'yes' : null)), words('burnShare', 'Fuel by share of burn time', record => (record.takeBurnShare ? 'yes' : null)),
   words('tags', 'Tags', (_, line) => line?.tags.join(', ') || null), words('notes', 'Notes', record => record.notes || null),
   ...(Object.keys(MEASURED_QUANTITIES) as MeasuredQuantity[]).flatMap(measuredColumns),
   ...TYPED_EVENTS.map((kind): TableColumn => ({ key: `times.${kind}`, header: `${TIME_NAMES[kind]} [s]`, of: (record) => {

@@ -3,8 +3,7 @@ import type { ImportPage, ImportPreview, StoredMapping } from '#shared/tableImpo
 
 /** One import: as the server has it, followed while it is stored. */
 export async function useImport(id: string) {
-  const zone = import.meta.client ? Intl.DateTimeFormat().resolvedOptions().timeZone : 'UTC'
-  const { data, error, refresh } = await useFetch<ImportPage>(`/api/imports/${id}`, { query: { zone } })
+  const { data, error, refresh } = await useFetch<ImportPage>(`/api/imports/${id}`)
   let timer: ReturnType<typeof setTimeout> | undefined
   const follow = () => {
     clearTimeout(timer)

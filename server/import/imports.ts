@@ -29,7 +29,7 @@ function lineOf(row: Row): ImportLine {
   return { id, fileName, kind, state, what: mapping?.what ?? null, createdAt: createdAt.toISOString(), storedAt: storedAt?.toISOString() ?? null, undoneAt: undoneAt?.toISOString() ?? null, rows: sheets.reduce((sum, sheet) => sum + sheet.rows, 0), done, stored, leftOut, trouble }
 }
 
-export async function findImport(db: Database, id: string, zone: string): Promise<ImportPage | null> {
+export async function findImport(db: Database, id: string): Promise<ImportPage | null> {
   const row = await standing(db, id)
   if (!row) return null
   const heads = row.state === 'staged' || row.state === 'storing' ? await headsOf(db, id) : []
@@ -39,7 +39,7 @@ export async function findImport(db: Database, id: string, zone: string): Promis
   const table = row.kind === 'table' && looked.length > 0
   return {
     ...lineOf(row), sheets: row.sheets, notes: row.notes, heads: row.kind === 'table' ? heads.map(rows => rows.slice(0, 12)) : [], mapping: row.mapping,
-    guessed: before?.mapping.what === 'runs' ? before.mapping.mapping : row.kind === 'documents' || table ? guessMapping(table ? looked : [], { zone, sheet }) : null,
+    guessed: before?.mapping.what === 'runs' ? before.mapping.mapping : row.kind === 'documents' || table ? guessMapping(table ? looked : [], { zone: '', sheet }) : null,
     guessedTrace: before?.mapping.what === 'trace' ? { ...before.mapping.mapping, runId: '' } : table ? guessChannels(looked, sheet) : null,
     guessedFrom: before === null ? null : { fileName: before.fileName, at: before.at }, alike: await storedAlike(db, row), runId: row.mapping?.what === 'trace' ? row.mapping.mapping.runId : null,
   }

@@ -6,6 +6,7 @@ import type { ImportMade, ImportState, StoredMapping } from '../../shared/tableI
 import type { TableMapping } from '../../shared/tableImport/mapping'
 import { readChannels, type TraceMapping } from '../../shared/tableImport/traceMapping'
 import { CHANNELS } from '../../shared/channels'
+import { isUuid } from '../../shared/uuid'
 import type { Connection, Database } from '../database/connection'
 import { lockRevision } from '../database/repositories/corrections'
 import { insertTrace } from '../database/repositories/traces'
@@ -64,12 +65,12 @@ async function beginning(db: Database, id: string, { mapping, personId, again }:
     if (row.state === 'stored' || row.state === 'undone') return invalidAt('', 'This was stored already. Choose the file anew to bring it in again.')
     if (row.state === 'storing' && !await isAbandoned(tx, row)) return invalidAt('', 'This is being stored at this moment.')
     if (mapping.what === 'runs') {
-      const [who] = await tx.select({ id: person.id }).from(person).where(eq(person.id, personId))
+      const [who] = isUuid(personId) ? await tx.select({ id: person.id }).from(person).where(eq(person.id, personId)) : []
       if (!who) return invalidAt('personId', 'Who brings it in: choose one from the list.')
     }
     const alike = await storedAlike(tx, row)
     if (alike !== null && !again) return invalidAt('again', `The same file came in before (${alike.fileName}, ${alike.stored} stored). Tick that it is meant, or undo that one first.`)
-    await tx.update(tableImport).set({ state: 'storing', storingSince: new Date(), done: 0, trouble: '', mapping, personId: personId || null }).where(eq(tableImport.id, id))
+    await tx.update(tableImport).set({ state: 'storing', storingSince: new Date(), done: 0, trouble: '', mapping, personId: isUuid(personId) ? personId : null }).where(eq(tableImport.id, id))
     return null
   })
 }
@@ -105,7 +106,7 @@ async function fromRows(tx: Connection, id: string, mapping: TableMapping, nowMs
   const { made, idsOf } = await makeKit(tx, table.good.map(one => one.value), mapping.zone)
   const runs = table.good.map(({ row, value }): RunToStore => {
     const target = value.method?.is?.body.boil
-    return { ...value.row, row, ids: idsOf(value), origin: mapping.origin, targetC: typeof target === 'object' ? target.targetC : null, trace: [], given: null, decisions: [] }
+    return { ...value.row, row, ids: idsOf(value), origin: mapping.origin, targetC: typeof target === 'object' ? target.targetC : null, trace: [], given: null, decisions: value.row.burnShare ? [{ question: 'fuelToBoil', answer: 'shareOfBurnTime' }] : [] }
   })
   return { runs, made, bad: table.bad }
 }

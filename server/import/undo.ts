@@ -2,6 +2,7 @@
 import { and, eq, inArray, isNull, sql } from 'drizzle-orm'
 import { v7 as uuidv7 } from 'uuid'
 import { MAX_TEXT } from '../../shared/limits'
+import { isUuid } from '../../shared/uuid'
 import type { Database } from '../database/connection'
 import { bulkInsert } from '../database/bulkInsert'
 import { person, run, runVoid, tableImport, trace } from '../database/schema'
@@ -15,7 +16,7 @@ export async function undoImport(db: Database, id: string, { personId, reason }:
     if (!row) return notFound('import')
     if (row.state === 'undone') return saved(null)
     if (row.state !== 'stored') return invalidAt('', 'This is not stored: there is nothing to undo.')
-    const [who] = await tx.select({ id: person.id }).from(person).where(eq(person.id, personId))
+    const [who] = isUuid(personId) ? await tx.select({ id: person.id }).from(person).where(eq(person.id, personId)) : []
     if (!who) return invalidAt('personId', 'Who: choose one from the list.')
     const why = reason.trim()
     if (why === '' || why.length > MAX_TEXT.reason) return invalidAt('reason', `Reason: expected 1 to ${MAX_TEXT.reason} characters. Type why.`)

@@ -4,6 +4,7 @@ import { QUANTITY_KINDS, type QuantityKind } from '../../core/quantity/kinds'
 import { parseNumber } from '../../core/quantity/parseNumber'
 import { decimalMarkOf, hangsOnDateOrder, hangsOnDecimalMark, isBareNumber, type DecimalMark } from '../../core/formats/tableCells'
 import { readHeading, targetOfHeading, unitFor } from './header'
+import { TABLE_COLUMNS } from '../runTable'
 import { MINUTES_DOT_SECONDS, NO_NAMES, type ColumnMapping, type TableMapping } from './mapping'
 import { targetOf, type Target, type TargetKey } from './targets'
 
@@ -16,15 +17,19 @@ export function guessMapping(rows: readonly (readonly string[])[], { zone, sheet
   const body = rows.slice(headerRow + 1)
   const taken = new Set<TargetKey>()
   const columns = Array.from({ length: width }, (_, i): ColumnMapping => {
-    const heading = readHeading(rows[headerRow]?.[i] ?? '')
-    const target = headerRow < 0 ? null : targetOfHeading(heading, areFigures(body.map(row => row[i] ?? '')))
-    if (target === null || (taken.has(target.key) && target.quantity === null)) return { to: '', unit: '' }
+    const written = rows[headerRow]?.[i] ?? ''
+    const heading = readHeading(written)
+    const target = headerRow < 0 || WORKED_OUT.has(written.trim()) ? null : targetOfHeading(heading, areFigures(body.map(row => row[i] ?? '')))
+    // A quantity may have a column for each way of measuring it, as water by mass and by volume; a name or a moment has one.
+    if (target === null || (taken.has(target.key) && !target.key.startsWith('measured.'))) return { to: '', unit: '' }
     taken.add(target.key)
     return { to: target.key, unit: unitFor(target, heading.unit) || unitFromValues(target, body.map(row => row[i] ?? '')) }
   })
   return { sheet, headerRow, columns, dateOrder: '', decimal: askedDecimal(body, columns) ?? '', day: '', zone, origin: 'measured', clock: 'potOn', names: NO_NAMES(), usual: { setup: '', place: '', fuel: '', person: '', method: '' } }
 }
 
+/** Columns of an exported table that are worked out anew from the readings. */
+const WORKED_OUT = new Set(TABLE_COLUMNS.filter(column => column.key.startsWith('figure.')).map(column => column.header))
 const areFigures = (cells: readonly string[]) => cells.some(cell => cell !== '') && cells.every(cell => cell === '' || /^[-+−]?[\d.,]+\s*\D{0,6}$/.test(cell.trim()))
 
 /** The row that knows most headings, of those above the first row of figures; −1 where none does. */

@@ -25,6 +25,8 @@ export interface ImportedRow {
   test: TestName
   setting: Setting | null
   breakIn: boolean
+  /** Fuel to the boil is taken by its share of burn time. */
+  burnShare: boolean
   notes: string
   tags: string[]
   stoppedReason: string
@@ -62,7 +64,7 @@ export function readRow(cells: readonly string[], mapping: TableMapping, nowMs: 
   if (problems.length === 0) for (const problem of crossCheckReadings(read, null, test)) faulty(columnOf(filled, problem.path), problem.text)
   if (problems.length > 0) return { ok: false, problems }
   return { ok: true, row: {
-    id: id && isUuid(id.cell.toLowerCase()) ? id.cell.toLowerCase() : null, startedAt, zone, test, setting: chosen, breakIn: YES.test(wordAt('breakIn')?.cell ?? ''),
+    id: id && isUuid(id.cell.toLowerCase()) ? id.cell.toLowerCase() : null, startedAt, zone, test, setting: chosen, breakIn: YES.test(wordAt('breakIn')?.cell ?? ''), burnShare: YES.test(wordAt('burnShare')?.cell ?? ''),
     notes: words('notes', MAX_TEXT.notes), stoppedReason: words('stoppedReason', MAX_TEXT.reason), tags: words('tags', MAX_TEXT.reason).split(/[,;]/).map(tag => tag.trim().toLowerCase()).filter(Boolean),
     names: { setup: words('setup', MAX_TEXT.name), place: words('place', MAX_TEXT.name), fuel: words('fuel', MAX_TEXT.name), person: words('person', MAX_TEXT.name), method: words('method', MAX_TEXT.name) }, batch: words('batch', MAX_TEXT.name), read,
   } }
@@ -86,18 +88,19 @@ function readQuantities(filled: readonly Filled[], mapping: TableMapping, faulty
     const { value, unit } = quantity.value
     // As it stood there, with the unit that its heading gave.
     const typed = isBareNumber(one.cell) && one.unit !== '' && one.unit !== MINUTES_DOT_SECONDS ? `${one.cell} ${unitOf(one.unit).label}` : one.cell
-    if (one.to.startsWith('times.')) events.push({ kind: one.to.slice(6) as TypedEventKind, atMs: Math.round(value * 1000), typed })
-    else addOnce(measurements, { quantity: one.to.slice(9) as MeasuredQuantity, value, typed, unit }, () => faulty(one.i, `${target.name}: two columns give it, and they differ. Leave one out.`))
+    const twice = () => faulty(one.i, `${target.name}: two columns give it, and they differ. Leave one out.`)
+    if (one.to.startsWith('times.')) addOnce(events, { kind: one.to.slice(6) as TypedEventKind, atMs: Math.round(value * 1000), typed }, each => each.kind, each => each.atMs, twice)
+    else addOnce(measurements, { quantity: one.to.slice(9) as MeasuredQuantity, value, typed, unit }, each => each.quantity, each => each.value, twice)
   }
   const counted = mapping.clock
   if (events.length > 0 && !events.some(event => event.kind === 'potOn' || event.kind === 'lit')) events.unshift({ kind: counted, atMs: 0, typed: '0:00' })
   return { measurements, events: events.sort((a, b) => a.atMs - b.atMs || TYPED_EVENTS.indexOf(a.kind as TypedEventKind) - TYPED_EVENTS.indexOf(b.kind as TypedEventKind)) }
 }
 
-function addOnce(measurements: ReadRun['measurements'], one: ReadRun['measurements'][number], differ: () => void): void {
-  const standing = measurements.find(each => each.quantity === one.quantity)
-  if (standing === undefined) measurements.push(one)
-  else if (Math.abs(standing.value - one.value) > 1e-9 * Math.abs(one.value)) differ()
+function addOnce<T>(list: T[], one: T, what: (each: T) => string, value: (each: T) => number, differ: () => void): void {
+  const standing = list.find(each => what(each) === what(one))
+  if (standing === undefined) list.push(one)
+  else if (Math.abs(value(standing) - value(one)) > 1e-9 * Math.abs(value(one))) differ()
 }
 
 /** A cell's own unit beats its column's. */

@@ -6,7 +6,7 @@ import { TIME_NAMES, TYPED_EVENTS, type TypedEventKind } from '../typedRun'
 /** Words that name something of the kit: matched by name, chosen or made. */
 export const NAME_TARGETS = ['setup', 'place', 'fuel', 'person', 'method'] as const
 export type NameTarget = (typeof NAME_TARGETS)[number]
-export const WORD_TARGETS = ['id', 'startedAt', 'day', 'time', 'zone', 'kind', 'setting', 'breakIn', 'state', 'batch', 'tags', 'notes', 'stoppedReason'] as const
+export const WORD_TARGETS = ['id', 'startedAt', 'day', 'time', 'zone', 'kind', 'setting', 'breakIn', 'burnShare', 'state', 'batch', 'tags', 'notes', 'stoppedReason'] as const
 export type WordTarget = NameTarget | (typeof WORD_TARGETS)[number]
 export type TargetKey = WordTarget | `measured.${MeasuredQuantity}` | `times.${TypedEventKind}`
 
@@ -21,7 +21,7 @@ export interface Target {
 
 const WORDS: Record<WordTarget, [string, RegExp]> = {
   id: ['Id', /^(run )?(id|uuid)$/], startedAt: ['Date and time', /^(started( at)?|date ?time|timestamp|date and time|when)$/], day: ['Date', /^(date|day|datum|burned on|tested on)$/], time: ['Time of day', /^(time of day|start(ed)? time|clock time|at)$/],
-  zone: ['Time zone', /^(time ?zone|zone|tz)$/], kind: ['Test', /^(test|kind( of test)?|test type)$/], setting: ['Setting', /^(setting|valve|flame( setting)?|power)$/], breakIn: ['Break-in', /^break ?in$/], state: ['State', /^state$/],
+  zone: ['Time zone', /^(time ?zone|zone|tz)$/], kind: ['Test', /^(test|kind( of test)?|test type)$/], setting: ['Setting', /^(setting|valve|flame( setting)?|power)$/], breakIn: ['Break-in', /^break ?in$/], burnShare: ['Fuel by share of burn time', /^(burn share|share of burn time)$/], state: ['State', /^state$/],
   batch: ['Batch', /^(fuel )?batch$/], tags: ['Tags', /^(tags?|labels?)$/], notes: ['Notes', /^(notes?|remarks?|comments?|observations?)$/], stoppedReason: ['Stopped because', /^(stopped because|why stopped|reason)$/],
   setup: ['Set-up', /^(set ?up|stove|burner|kit|rig|system)( name)?$/], place: ['Place', /^(place|site|location|where)$/], fuel: ['Fuel', /^fuel( type| kind| name)?$/], person: ['Who', /^(who|tester|person|by|name|observer)$/], method: ['Method', /^(method|protocol|procedure)$/],
 }

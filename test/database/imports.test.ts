@@ -4,7 +4,7 @@ import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import ExcelJS from 'exceljs'
 import fc from 'fast-check'
-import { eq, sql } from 'drizzle-orm'
+import { eq, getTableName, is, sql } from 'drizzle-orm'
 import sharp from 'sharp'
 import { v7 as uuidv7 } from 'uuid'
 import yauzl from 'yauzl'
@@ -38,7 +38,6 @@ import { exportRuns } from '../../server/runs/exportRuns'
 import { figuresLeft, workOutNext } from '../../server/runs/freshen'
 import { logRun } from '../../server/runs/logRun'
 import { doToRuns } from '../../server/runs/manyRuns'
-import { getTableName, is } from 'drizzle-orm'
 import { PgTable } from 'drizzle-orm/pg-core'
 import { makeTestDatabase, type TestDatabase } from './database'
 
@@ -62,7 +61,8 @@ async function stage({ db }: TestDatabase, name: string, bytes: Buffer | string)
   const id = uuidv7()
   const staged = await stageImport(db, { id, name, bytes: Buffer.from(bytes as string) })
   if (staged.status !== 'saved') throw new Error(problemsOf(staged))
-  return (await findImport(db, id, 'UTC'))!
+  const page = (await findImport(db, id))!
+  return { ...page, guessed: page.guessed && { ...page.guessed, zone: page.guessed.zone || 'Atlantic/Azores' } }
 }
 async function store({ db }: TestDatabase, id: string, mapping: StoredMapping, more: { leaveOut?: boolean, again?: boolean } = {}) {
   const { outcome, work } = await storeImport(db, id, { mapping, personId, leaveOut: more.leaveOut ?? false, again: more.again ?? false }, NOW)
@@ -88,13 +88,13 @@ describe('a table of runs', () => {
     expect(preview.status === 'saved' && [preview.value.good, preview.value.bad, preview.value.faults.map(fault => fault.row)]).toEqual([2, 2, [5, 6]])
     expect(await demo.db.$count(run)).toBe(before)
     await store(demo, page.id, { what: 'runs', mapping })
-    expect((await findImport(demo.db, page.id, 'UTC'))!).toMatchObject({ state: 'staged', trouble: expect.stringContaining('2 rows cannot be stored') as string })
+    expect((await findImport(demo.db, page.id))!).toMatchObject({ state: 'staged', trouble: expect.stringContaining('2 rows cannot be stored') as string })
     expect(await demo.db.$count(run)).toBe(before)
     expect(await store(demo, page.id, { what: 'runs', mapping }, { leaveOut: true })).toMatchObject({ status: 'saved' })
-    expect(await findImport(demo.db, page.id, 'UTC')).toMatchObject({ state: 'stored', stored: 2, leftOut: 2 })
+    expect(await findImport(demo.db, page.id)).toMatchObject({ state: 'stored', stored: 2, leftOut: 2 })
     expect(await demo.db.$count(importChunk, eq(importChunk.importId, page.id))).toBe(0)
     const [first] = await findRuns(demo.db, (await runsOf(demo, page.id)).map(one => one.id)).then(found => found.sort((a, b) => a.record.startedAt.localeCompare(b.record.startedAt)))
-    expect(first!.record).toMatchObject({ setup: 'Fumarole with narrow pot', startedAt: '2026-03-14T12:00:00.000Z' })
+    expect(first!.record).toMatchObject({ setup: 'Fumarole with narrow pot', startedAt: '2026-03-14T13:00:00.000Z' })
     expect(first!.record.measurements.find(one => one.quantity === 'fuelBefore')).toMatchObject({ value: 0.2124, typed: '212,4 g' })
 
     const again = await stage(demo, 'porch copy.csv', MESSY)
@@ -108,7 +108,7 @@ describe('a table of runs', () => {
     expect((await runsOf(demo, page.id)).map(one => one.state)).toEqual(['void', 'void'])
     const [tin] = await demo.db.select().from(setup).where(eq(setup.name, 'Tin can'))
     expect(tin!.retiredAt).not.toBeNull()
-    expect((await findImport(demo.db, again.id, 'UTC'))!.alike).toBeNull()
+    expect((await findImport(demo.db, again.id))!.alike).toBeNull()
   })
 
   it('published elsewhere stands apart from what was measured here', async () => {
@@ -168,7 +168,7 @@ it('a logger’s file of several channels goes to its run, moves its figures, is
   const answer = async () => (await demo.db.select({ line: runRow.line }).from(runRow).where(eq(runRow.runId, one!.record.id)))[0]!.line.ribbon.water.length
   const before = await answer()
   expect((await store(demo, page.id, { what: 'trace', mapping })).status).toBe('saved')
-  expect(await findImport(demo.db, page.id, 'UTC')).toMatchObject({ state: 'stored', stored: 450 })
+  expect(await findImport(demo.db, page.id)).toMatchObject({ state: 'stored', stored: 450 })
   const [found] = await findRuns(demo.db, [one!.record.id])
   expect(found!.stored.trace.at(-1)).toEqual([298, Number((((209 - 32) * 5) / 9).toPrecision(9))])
   expect([...(await channelTraces(demo.db, one!.record.id, { but: 'water' })).keys()]).toEqual(['air', 'scale'])
@@ -176,7 +176,7 @@ it('a logger’s file of several channels goes to its run, moves its figures, is
   expect(await answer()).toBeGreaterThan(before)
   const twice = await stage(demo, 'logger again.csv', `time (s),Water °F\n${lines.map(line => line.split(',').slice(0, 2).join(',')).join('\n')}`)
   await store(demo, twice.id, { what: 'trace', mapping: { ...twice.guessedTrace!, runId: one!.record.id } })
-  expect((await findImport(demo.db, twice.id, 'UTC'))!.trouble).toContain('has a trace of it already')
+  expect((await findImport(demo.db, twice.id))!.trouble).toContain('has a trace of it already')
   expect((await undoImport(demo.db, page.id, { personId, reason: 'another run’s' })).status).toBe('saved')
   while (await workOutNext(demo.db));
   expect([(await findRuns(demo.db, [one!.record.id]))[0]!.stored.trace.length, await answer()]).toEqual([0, before])
@@ -216,7 +216,7 @@ describe('documents of the contract', () => {
         const all = some.map(one => ({ ...one, id: uuidv7() }))
         const page = await stage(bench, 'runs.json', JSON.stringify({ ...defaultOptions(), runs: all }))
         const outcome = await store(bench, page.id, { what: 'runs', mapping: { ...page.guessed!, day: '2026-05-01' } })
-        expect([outcome.status, (await findImport(bench.db, page.id, 'UTC'))!.trouble]).toEqual(['saved', ''])
+        expect([outcome.status, (await findImport(bench.db, page.id))!.trouble]).toEqual(['saved', ''])
         const back = await exported(bench, all.map(one => one.id))
         expect(back.map(rests)).toEqual(all.map(rests))
       }), { numRuns: 25 })
@@ -233,7 +233,7 @@ describe('documents of the contract', () => {
       const there = await exported(demo, ids)
       const page = await stage(bench, 'runs.json', JSON.stringify({ ...defaultOptions(), runs: there }))
       await store(bench, page.id, { what: 'runs', mapping: { ...page.guessed!, day: '2026-05-01' } })
-      expect((await findImport(bench.db, page.id, 'UTC'))!).toMatchObject({ state: 'stored', stored: ids.length, trouble: '' })
+      expect((await findImport(bench.db, page.id))!).toMatchObject({ state: 'stored', stored: ids.length, trouble: '' })
       const figures = (runs: RunDocument[]) => new Map(reduce({ ...defaultOptions(), runs }).runs.map(one => [one.id, 'error' in one ? one.error : [one.gPerL, one.timeToBoilS, one.efficiency, one.q0W].map(value => (value === null ? null : Number(value.toPrecision(6))))]))
       expect(figures(await exported(bench, ids))).toEqual(figures(there))
       while (await workOutNext(bench.db));

@@ -5,7 +5,7 @@ export const test = base.extend<{ faults: string[] }>({
   faults: [async ({ page, baseURL }, use) => {
     const faults: string[] = []
     // A refusal in words is an answer, though the browser reports it as an error of its own.
-    page.on('console', message => message.type() === 'error' && !/status of (409|422)/.test(message.text()) && faults.push(message.text()))
+    page.on('console', message => message.type() === 'error' && !/status of (409|422)/.test(message.text()) && faults.push(`${message.text()} (${message.location().url})`))
     page.on('pageerror', error => faults.push(error.message))
     page.on('request', request => new URL(request.url()).host !== new URL(baseURL!).host && !request.url().startsWith('data:') && !request.url().startsWith('blob:') && faults.push(`asked ${request.url()}`))
     await use(faults)

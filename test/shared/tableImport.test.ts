@@ -166,4 +166,3 @@ describe('files that are no tables', () => {
     expect(got.ok ? '' : `${got.problem.what} ${got.problem.got ?? ''}`).toMatch(words)
   })
 })
-
