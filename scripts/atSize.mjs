@@ -1,4 +1,5 @@
 /** `npm run at-size`: a hundred thousand runs and twenty million samples, and what the logbook does with them: times, memory, and whether the answers are right. */
+import { randomUUID } from 'node:crypto'
 import { chmodSync, mkdtempSync, readFileSync, rmSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
@@ -19,9 +20,11 @@ import { unprivilegedUser } from './lib/unprivileged.mjs'
 
 const HELP = `npm run at-size                      100 000 runs, 20 million samples
 npm run at-size -- --runs 10000      fewer
+npm run at-size -- --hold            served until Ctrl-C, to look at, and not measured
 `
 const CALLS = 50
-const LIMITS = { listMs: 150, runPageMs: 1000, serverMB: 500, overSql: 1.6, besideSqlMs: 25 }
+const LIMITS = { listMs: 150, runPageMs: 1000, serverMB: 500, overSql: 1.6, besideSqlMs: 25, importS: 10 }
+const IMPORTED = 10_000
 /** First pages of the logbook; the facts that say how many pass, by SQL on the facts themselves. */
 const COUNTED = 'select count(*)::int as n from run r join setup_version v on v.id = r.setup_version_id join setup s on s.id = v.setup_id left join place_version pv on pv.id = r.place_version_id left join place p on p.id = pv.place_id join person who on who.id = r.person_id where r.origin = \'measured\' and r.state = \'finished\''
 const QUERIES = setup => [
@@ -42,6 +45,7 @@ async function main() {
   const bench = new Bench()
   try {
     await bench.load(runs)
+    if (args.includes('--hold')) return await bench.hold()
     const broken = await bench.measure(runs)
     if (broken.length > 0) throw new Stop(`Not held: ${broken.join('; ')}`)
     say('Everything held.')
@@ -71,6 +75,12 @@ class Bench {
 
   #cli = (...args) => run(process.execPath, ['--import', 'tsx', 'cli/atSize.ts', ...args], { env: { ...process.env, DATABASE_URL: this.url } })
 
+  async hold() {
+    this.server = await startServer({ port: await anyFreePort(), databaseUrl: this.url, onExit: undefined })
+    say(`${this.server.url}\n${this.url}\nCtrl-C stops it.`)
+    await new Promise(done => process.once('SIGINT', done))
+  }
+
   async measure(runs) {
     this.server = await startServer({ port: await anyFreePort(), databaseUrl: this.url, onExit: code => this.broken.push(`the server ended (${code})`) })
     this.#hold('rows for all runs', (await this.#one('select count(*)::int as n from run_row')).n >= runs)
@@ -79,6 +89,7 @@ class Bench {
     await this.#runPage()
     await this.#anew(name)
     await this.#exports(runs)
+    await this.#import()
     const { rows: [{ n }] } = await this.sql.query('select count(*)::int as n from run_row where stale_since is not null')
     this.#hold('no figure waits', n === 0)
     const peakMB = Number(/VmHWM:\s+(\d+)/.exec(readFileSync(`/proc/${this.server.pid}/status`, 'utf8'))[1]) / 1024
@@ -152,6 +163,48 @@ class Bench {
     const seconds = (performance.now() - began) / 1000
     say(`     all as CSV: ${lines} lines in ${seconds.toFixed(0)} s`)
     this.#hold('the CSV has a line for each run', lines > Math.min(runs, 99_000))
+  }
+
+  /** A table of ten thousand rows, of twenty set-ups, from sending the file to the last row stored; then all of it undone. */
+  async #import() {
+    const { rows: setups } = await this.sql.query('select name from setup where name like \'% 0_1\' or name like \'% 0_2\' order by name')
+    const rows = Array.from({ length: IMPORTED }, (_, i) => `${new Date(Date.UTC(2012, 0, 1) + i * 3_600_000).toISOString()},${setups[i % setups.length].name},473,${(8 + (i % 100) / 10).toFixed(1)} °C,212.4,${(204 - (i % 30) / 10).toFixed(1)},${3 + (i % 3)}:${String(i % 60).padStart(2, '0')},calm,row ${i}`)
+    const file = Buffer.from(['Started,Set-up,Water (g),Start temp,Fuel before (g),Fuel after (g),Boil,Wind,Notes', ...rows].join('\n'))
+    const id = randomUUID()
+    const before = await this.#one('select count(*)::int as n from run')
+    const kit = await (await fetch(`${this.server.url}/api/kit`)).json()
+    const began = performance.now()
+    await this.#ask(`/api/imports/${id}?name=ten-thousand.csv`, 'PUT', file)
+    const page = await (await fetch(`${this.server.url}/api/imports/${id}`)).json()
+    const fuel = await this.#one(`select r.fuel_batch_id as id from run r join setup_version v on v.id = r.setup_version_id join setup s on s.id = v.setup_id where s.name = '${setups[0].name}' limit 1`)
+    const mapping = { ...page.guessed, zone: 'UTC', usual: { ...page.guessed.usual, fuel: kit.fuels.find(one => one.id === fuel.id)?.id ?? kit.fuels[0].id, person: kit.people[0].id } }
+    const preview = (await this.#ask(`/api/imports/${id}/preview`, 'POST', JSON.stringify({ what: 'runs', mapping }))).value
+    const previewed = performance.now() - began
+    await this.#ask(`/api/imports/${id}/store`, 'POST', JSON.stringify({ what: 'runs', mapping, personId: kit.people[0].id, leaveOut: true }))
+    const steps = new Set()
+    let now = { state: 'storing' }
+    for (; now.state === 'storing'; await sleep(50)) {
+      now = await (await fetch(`${this.server.url}/api/imports/${id}`)).json()
+      if (now.state === 'storing') steps.add(now.done)
+    }
+    const seconds = (performance.now() - began) / 1000
+    this.#line(`a table of ${IMPORTED} rows, sent, read and stored`, `${seconds.toFixed(1)} s`, `${LIMITS.importS} s`, seconds < LIMITS.importS)
+    say(`     seen by its preview after ${(previewed / 1000).toFixed(1)} s; progress told ${steps.size} times; ${preview.bad} rows could not be stored${now.trouble ? `; ${now.trouble}` : ''}`)
+    this.#hold('progress was told while it was stored', steps.size >= 3)
+    const after = await this.#one(`select count(*)::int as n, sum(value)::float8 as water from run r join measurement m on m.run_id = r.id and m.quantity = 'water' where r.import_id = '${id}'`)
+    this.#hold(`all rows are runs (${after.n})`, now.state === 'stored' && after.n === IMPORTED - preview.bad && now.stored === after.n && preview.bad === 0 && Math.abs(after.water - 0.473 * IMPORTED) < 1e-6 * IMPORTED)
+    this.#hold('all are listed', (await (await fetch(`${this.server.url}/api/runs?import=${id}`)).json()).count === after.n)
+    for (let left = 1; left > 0; await sleep(300)) left = (await (await fetch(`${this.server.url}/api/figures`)).json()).stale
+    say(`     every figure of its set-ups worked out anew ${((performance.now() - began) / 1000).toFixed(1)} s after it was sent`)
+    await this.#ask(`/api/imports/${id}/undo`, 'POST', JSON.stringify({ personId: kit.people[0].id, reason: 'measured' }))
+    this.#hold('undone, none of it counts', (await (await fetch(`${this.server.url}/api/runs?import=${id}`)).json()).count === 0 && (await this.#one('select count(*)::int as n from run where state = \'finished\'')).n <= before.n)
+  }
+
+  #ask = async (path, method, body) => {
+    const answer = await fetch(`${this.server.url}${path}`, { method, body, headers: { 'content-type': method === 'PUT' ? 'application/octet-stream' : 'application/json' } })
+    const read = await answer.json()
+    if (!answer.ok) throw new Stop(`${path}: ${read.problems?.map(problem => problem.text).join(' ') ?? answer.status}`)
+    return read
   }
 
   #one = async text => (await this.sql.query(text)).rows[0]

@@ -3,9 +3,7 @@ import type { TypedCare } from '#shared/runCare'
 
 /** Says something of a run: void, a decision, an observation. Who said it last is who says it next, until changed. */
 export function useCare(runId: string, done: () => unknown) {
-  const { data: kit } = useKit()
-  const personId = useState('saysWho', () => '')
-  const people = computed(() => (kit.value?.people ?? []).map(person => ({ value: person.id, label: person.name })))
+  const { people, personId } = usePeople()
   const problem = ref('')
   async function say(what: Partial<TypedCare> & Pick<TypedCare, 'what'>): Promise<boolean> {
     const sent = await sendTo<null>(`/api/runs/${runId}/care`, 'POST', { id: uuidv7(), personId: personId.value, reason: '', question: '', answer: '', scale: null, step: '', note: '', atMs: null, ...what })

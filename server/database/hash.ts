@@ -2,12 +2,21 @@ import { createHash } from 'node:crypto'
 
 /** The same for equal values, whatever the order of their keys. */
 export function hashOf(value: unknown): string {
-  return sha256(JSON.stringify(value, sortedKeys))
+  return sha256(canonical(value) ?? 'undefined')
 }
 
 export const sha256 = (bytes: string | Buffer): string => createHash('sha256').update(bytes).digest('hex')
 
-function sortedKeys(_: string, value: unknown): unknown {
-  if (typeof value !== 'object' || value === null || Array.isArray(value)) return value
-  return Object.fromEntries(Object.entries(value).sort(([a], [b]) => (a < b ? -1 : 1)))
+/** JSON with the keys of every object in order; long lists of numbers, as traces are, at once. */
+function canonical(value: unknown): string | undefined {
+  if (typeof value !== 'object' || value === null || value instanceof Date) return JSON.stringify(value)
+  if (Array.isArray(value)) return value.every(isPlain) ? JSON.stringify(value) : `[${value.map(one => canonical(one) ?? 'null').join(',')}]`
+  // In the order in which an object of sorted entries is written: whole numbers stand first.
+  const keys = Object.keys(Object.fromEntries(Object.entries(value).sort(([a], [b]) => (a < b ? -1 : 1))))
+  const parts = keys.flatMap((key) => {
+    const one = canonical((value as Record<string, unknown>)[key])
+    return one === undefined ? [] : [`${JSON.stringify(key)}:${one}`]
+  })
+  return `{${parts.join(',')}}`
 }
+const isPlain = (one: unknown): boolean => typeof one === 'number' || (Array.isArray(one) && one.every(each => typeof each === 'number'))

@@ -9,6 +9,8 @@ import { PART_ROLES, SETUP_FIELDS, type PartProperties, type PartRole } from '..
 import { typedFieldsFrom } from '../../shared/typedFrom'
 import { isUuid } from '../../shared/uuid'
 import type { Connection, Database } from '../database/connection'
+import { anyOf } from '../database/anyOf'
+import { byKey } from '../database/byKey'
 import { hashOf } from '../database/hash'
 import { person, photo, run, setup, setupDecision, setupPart, setupVersion, thing, thingVersion } from '../database/schema'
 import { editOf, inUse, invalid, invalidAt, notFound, saved, type Outcome } from './outcome'
@@ -36,25 +38,29 @@ export async function findSetup(db: Connection, id: string): Promise<SetupPage |
 
 async function versionLines(db: Connection, ids: string[]): Promise<SetupVersionLine[]> {
   if (ids.length === 0) return []
-  const versions = await db.select().from(setupVersion).where(inArray(setupVersion.id, ids))
+  const versions = await db.select().from(setupVersion).where(anyOf(setupVersion.id, ids))
   const parts = await db.select({ setupVersionId: setupPart.setupVersionId, role: setupPart.role, thingId: thing.id, versionId: thingVersion.id, n: thingVersion.n, name: thing.name, properties: thingVersion.properties }).from(setupPart)
-    .innerJoin(thingVersion, eq(thingVersion.id, setupPart.thingVersionId)).innerJoin(thing, eq(thing.id, thingVersion.thingId)).where(inArray(setupPart.setupVersionId, ids))
+    .innerJoin(thingVersion, eq(thingVersion.id, setupPart.thingVersionId)).innerJoin(thing, eq(thing.id, thingVersion.thingId)).where(anyOf(setupPart.setupVersionId, ids))
   const newest = await db.selectDistinctOn([thingVersion.thingId], { thingId: thingVersion.thingId, id: thingVersion.id, n: thingVersion.n }).from(thingVersion)
-    .where(inArray(thingVersion.thingId, [...new Set(parts.map(part => part.thingId)), EMPTY_ID])).orderBy(thingVersion.thingId, desc(thingVersion.n))
-  const decisions = await db.select({ decision: setupDecision, person: person.name }).from(setupDecision).leftJoin(person, eq(person.id, setupDecision.personId)).where(inArray(setupDecision.setupVersionId, ids))
-  const uses = await db.select({ id: run.setupVersionId, count: sql<number>`count(*)::int` }).from(run).where(inArray(run.setupVersionId, ids)).groupBy(run.setupVersionId)
+    .where(anyOf(thingVersion.thingId, [...new Set(parts.map(part => part.thingId))])).orderBy(thingVersion.thingId, desc(thingVersion.n))
+  const decisions = await db.select({ decision: setupDecision, person: person.name }).from(setupDecision).leftJoin(person, eq(person.id, setupDecision.personId)).where(anyOf(setupDecision.setupVersionId, ids))
+  const uses = await db.select({ id: run.setupVersionId, count: sql<number>`count(*)::int` }).from(run).where(anyOf(run.setupVersionId, ids)).groupBy(run.setupVersionId)
+  const partsOf = byKey(parts, part => part.setupVersionId)
+  const newestOf = new Map(newest.map(one => [one.thingId, one]))
+  const usesOf = new Map(uses.map(use => [use.id, use.count]))
+  const decisionsOf = byKey(decisions, one => one.decision.setupVersionId)
   return versions.map(({ id, n, gapM, reason, createdAt }) => {
-    const own: SetupPartLine[] = PART_ROLES.flatMap(role => parts.filter(part => part.setupVersionId === id && part.role === role)).map(({ setupVersionId: _, ...part }) => {
-      const last = newest.find(one => one.thingId === part.thingId)!
+    const mine = partsOf.get(id) ?? []
+    const own: SetupPartLine[] = PART_ROLES.flatMap(role => mine.filter(part => part.role === role)).map(({ setupVersionId: _, ...part }) => {
+      const last = newestOf.get(part.thingId)!
       return { ...part, newestN: last.n, newestVersionId: last.id }
     })
     return {
-      id, n, gapM, reason, createdAt: createdAt.toISOString(), parts: own, runs: uses.find(use => use.id === id)?.count ?? 0, massKg: massOf(own), warnings: setupWarnings(partsForWarnings(own)),
-      decisions: decisions.filter(one => one.decision.setupVersionId === id).map(({ decision, person: who }) => ({ warning: decision.warning, reason: decision.reason, person: who, at: decision.recordedAt.toISOString() })),
+      id, n, gapM, reason, createdAt: createdAt.toISOString(), parts: own, runs: usesOf.get(id) ?? 0, massKg: massOf(own), warnings: setupWarnings(partsForWarnings(own)),
+      decisions: (decisionsOf.get(id) ?? []).map(({ decision, person: who }) => ({ warning: decision.warning, reason: decision.reason, person: who, at: decision.recordedAt.toISOString() })),
     }
   })
 }
-const EMPTY_ID = '00000000-0000-0000-0000-000000000000'
 
 function massOf(parts: readonly SetupPartLine[]): SetupVersionLine['massKg'] {
   const mass = (part: SetupPartLine) => (part.properties as PartProperties).massKg

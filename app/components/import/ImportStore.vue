@@ -4,9 +4,7 @@ import type { ImportPage, ImportPreview, StoredMapping } from '#shared/tableImpo
 /** The button that stores it, and what must be said before. */
 const props = defineProps<{ page: ImportPage, mapping: StoredMapping, preview: ImportPreview, asking: boolean }>()
 const emit = defineEmits<{ begun: [] }>()
-const { data: kit } = useKit()
-const personId = useState('saysWho', () => '')
-const people = computed(() => (kit.value?.people ?? []).map(person => ({ value: person.id, label: person.name })))
+const { people, personId } = usePeople()
 watch(() => (props.mapping.what === 'runs' ? props.mapping.mapping.usual.person : ''), (person) => { personId.value ||= person })
 const leaveOut = ref(false)
 const sameAgain = ref(false)

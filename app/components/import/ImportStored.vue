@@ -4,9 +4,7 @@ import type { ImportPage } from '#shared/tableImport/imports'
 /** What was stored of a file; and undoing all of it. */
 const props = defineProps<{ page: ImportPage }>()
 const emit = defineEmits<{ changed: [] }>()
-const { data: kit } = useKit()
-const personId = useState('saysWho', () => '')
-const people = computed(() => (kit.value?.people ?? []).map(person => ({ value: person.id, label: person.name })))
+const { people, personId } = usePeople()
 const asking = ref(false)
 const reason = ref('')
 const problem = ref('')

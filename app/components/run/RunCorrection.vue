@@ -10,7 +10,7 @@ import type { RunRecord } from '#shared/runRecord'
 const props = defineProps<{ record: RunRecord, what: TypedCorrection['what'] }>()
 const emit = defineEmits<{ close: [], corrected: [] }>()
 const { units } = usePreferences()
-const { data: kit } = useKit()
+const { people } = usePeople()
 const id = uuidv7()
 const typed = ref('')
 const reason = ref('')
@@ -18,10 +18,9 @@ const personId = ref<string>('')
 const problems = ref<FieldProblem[]>([])
 const sending = ref(false)
 const standing = computed(() => props.record.measurements.find(one => one.quantity === props.what)?.typed ?? null)
-const people = computed(() => (kit.value?.people ?? []).map(person => ({ value: person.id, label: person.name })))
 const kind = computed(() => (isTime(props.what) ? 'clockTime' as const : MEASURED_QUANTITIES[props.what]))
 const problemAt = (path: string) => problems.value.find(problem => problem.path === path)?.text
-watchEffect(() => { personId.value ||= kit.value?.people.find(person => person.name === props.record.person)?.id ?? '' })
+watchEffect(() => { personId.value ||= people.value.find(person => person.label === props.record.person)?.value ?? '' })
 
 async function send() {
   sending.value = true

@@ -7,9 +7,7 @@ import type { RunFilter } from '#shared/runList'
 /** What can be done with the runs that are picked, or with all that pass. */
 const props = defineProps<{ picked: ReadonlySet<string>, filter: RunFilter, count: number, loaded: number }>()
 const emit = defineEmits<{ done: [], clear: [], all: [] }>()
-const { data: kit } = useKit()
-const personId = useState('saysWho', () => '')
-const people = computed(() => (kit.value?.people ?? []).map(person => ({ value: person.id, label: person.name })))
+const { people, personId } = usePeople()
 const asking = ref<'void' | 'unvoid' | 'tag' | 'untag' | null>(null)
 const words = ref('')
 const problem = ref('')

@@ -1,5 +1,5 @@
 /** Runs: written once by their typed form, read whole or as a list. */
-import { and, asc, desc, eq, inArray, notExists } from 'drizzle-orm'
+import { and, asc, desc, eq, notExists } from 'drizzle-orm'
 import { alias } from 'drizzle-orm/pg-core'
 import { v7 as uuidv7 } from 'uuid'
 import type { StoredRun } from '../../../core/formats/toRunDocument'
@@ -9,6 +9,8 @@ import type { BurnerProperties, InstrumentProperties, PotProperties, ScreenPrope
 import type { ReadRun, ReadingInstrument, TypedRun } from '../../../shared/typedRun'
 import type { RunRecord } from '../../../shared/runRecord'
 import { unitOf } from '../../../core/quantity/units'
+import { anyOf } from '../anyOf'
+import { byKey } from '../byKey'
 import type { Connection } from '../connection'
 import { container, decision, event, fuel, fuelBatch, measurement, method, methodVersion, person, place, placeVersion, run, setup, setupPart, setupVersion, thing, thingVersion } from '../schema'
 import { instrumentOf, type Instrument } from '../../kit/checks'
@@ -149,11 +151,11 @@ export async function findRuns(db: Connection, ids: string[], { traces: withTrac
     .innerJoin(person, eq(person.id, run.personId)).innerJoin(setupVersion, eq(setupVersion.id, run.setupVersionId)).innerJoin(setup, eq(setup.id, setupVersion.setupId))
     .leftJoin(placeVersion, eq(placeVersion.id, run.placeVersionId)).leftJoin(place, eq(place.id, placeVersion.placeId))
     .leftJoin(fuelBatch, eq(fuelBatch.id, run.fuelBatchId)).leftJoin(fuel, eq(fuel.id, fuelBatch.fuelId)).leftJoin(container, eq(container.id, run.containerId))
-    .leftJoin(methodVersion, eq(methodVersion.id, run.methodVersionId)).leftJoin(method, eq(method.id, methodVersion.methodId)).where(inArray(run.id, ids))
+    .leftJoin(methodVersion, eq(methodVersion.id, run.methodVersionId)).leftJoin(method, eq(method.id, methodVersion.methodId)).where(anyOf(run.id, ids))
   const parts = byKey(await partsOf(db, [...new Set(rows.map(row => row.run.setupVersionId))]), one => one.setupVersionId)
   const measurements = byKey(await currentMeasurements(db, ids), one => one.runId)
   const events = byKey(await currentEvents(db, ids), one => one.runId)
-  const decisions = await db.select({ runId: decision.runId, question: decision.question, answer: decision.answer }).from(decision).where(inArray(decision.runId, ids)).orderBy(asc(decision.recordedAt))
+  const decisions = await db.select({ runId: decision.runId, question: decision.question, answer: decision.answer }).from(decision).where(anyOf(decision.runId, ids)).orderBy(asc(decision.recordedAt))
   const decided = byKey(decisions, one => one.runId)
   const answered = (runId: string, question: string) => decided.get(runId)?.findLast(one => one.question === question)?.answer ?? null
   const instruments = await instrumentVersions(db, [...new Set([...measurements.values()].flat().flatMap(one => one.instrumentVersionId ?? []))])
@@ -170,18 +172,8 @@ interface NamedInstrument { id: string, name: string, properties: InstrumentProp
 
 async function instrumentVersions(db: Connection, ids: string[]): Promise<NamedInstrument[]> {
   if (ids.length === 0) return []
-  const rows = await db.select({ id: thingVersion.id, name: thing.name, properties: thingVersion.properties }).from(thingVersion).innerJoin(thing, eq(thing.id, thingVersion.thingId)).where(inArray(thingVersion.id, ids))
+  const rows = await db.select({ id: thingVersion.id, name: thing.name, properties: thingVersion.properties }).from(thingVersion).innerJoin(thing, eq(thing.id, thingVersion.thingId)).where(anyOf(thingVersion.id, ids))
   return rows as NamedInstrument[]
-}
-
-function byKey<T>(rows: readonly T[], key: (row: T) => string): Map<string, T[]> {
-  const groups = new Map<string, T[]>()
-  for (const row of rows) {
-    const group = groups.get(key(row))
-    if (group) group.push(row)
-    else groups.set(key(row), [row])
-  }
-  return groups
 }
 
 interface RunRow {
@@ -240,7 +232,7 @@ function found(row: RunRow, { parts, measurements, events, takeBurnShare, boilBy
 }
 
 const partsOf = (db: Connection, setupVersionIds: string[]) => db.select({ setupVersionId: setupPart.setupVersionId, role: setupPart.role, name: thing.name, properties: thingVersion.properties }).from(setupPart)
-  .innerJoin(thingVersion, eq(thingVersion.id, setupPart.thingVersionId)).innerJoin(thing, eq(thing.id, thingVersion.thingId)).where(inArray(setupPart.setupVersionId, setupVersionIds))
+  .innerJoin(thingVersion, eq(thingVersion.id, setupPart.thingVersionId)).innerJoin(thing, eq(thing.id, thingVersion.thingId)).where(anyOf(setupPart.setupVersionId, setupVersionIds))
 
 /** The runs of one series: one heat hash, one origin, none void and no break-in; each with the revision it is at. Ordered. */
 export async function seriesOf(db: Connection, runId: string): Promise<{ id: string, revision: number }[]> {
@@ -253,10 +245,10 @@ export async function seriesOf(db: Connection, runId: string): Promise<{ id: str
 /** The current value is the one that nothing supersedes. */
 export function currentMeasurements(db: Connection, runIds: string[]) {
   const later = alias(measurement, 'later')
-  return db.select().from(measurement).where(and(inArray(measurement.runId, runIds), notExists(db.select().from(later).where(eq(later.supersedesId, measurement.id))))).orderBy(asc(measurement.recordedAt))
+  return db.select().from(measurement).where(and(anyOf(measurement.runId, runIds), notExists(db.select().from(later).where(eq(later.supersedesId, measurement.id))))).orderBy(asc(measurement.recordedAt))
 }
 
 export function currentEvents(db: Connection, runIds: string[]) {
   const later = alias(event, 'later')
-  return db.select().from(event).where(and(inArray(event.runId, runIds), eq(event.voided, false), notExists(db.select().from(later).where(eq(later.supersedesId, event.id))))).orderBy(asc(event.atMs), asc(event.seq))
+  return db.select().from(event).where(and(anyOf(event.runId, runIds), eq(event.voided, false), notExists(db.select().from(later).where(eq(later.supersedesId, event.id))))).orderBy(asc(event.atMs), asc(event.seq))
 }

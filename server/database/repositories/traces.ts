@@ -1,7 +1,8 @@
 /** Traces: stored in chunks that never change, read whole. */
-import { and, asc, eq, inArray, isNull, ne, sql } from 'drizzle-orm'
+import { and, asc, eq, isNull, ne, sql } from 'drizzle-orm'
 import { v7 as uuidv7 } from 'uuid'
 import { CHANNELS, type ChannelName } from '../../../shared/channels'
+import { anyOf } from '../anyOf'
 import type { Connection } from '../connection'
 import { hashOf } from '../hash'
 import { trace, traceChunk } from '../schema'
@@ -24,16 +25,19 @@ export async function insertTrace(db: Connection, { runId, channel, importId = n
   }
 }
 
+// As JSON: lists that the driver reads digit by digit take ten times as long.
+const CHUNK = { tMs: sql<number[]>`to_json(${traceChunk.tMs})`, v: sql<number[]>`to_json(${traceChunk.v})` }
+
 /** Water traces of many runs, [seconds, °C], by run. */
 export async function waterTraces(db: Connection, runIds: string[]): Promise<Map<string, [number, number][]>> {
-  const chunks = await db.select({ runId: trace.runId, tMs: traceChunk.tMs, v: traceChunk.v }).from(traceChunk).innerJoin(trace, eq(trace.id, traceChunk.traceId))
-    .where(and(inArray(trace.runId, runIds), eq(trace.channel, 'water'), isNull(trace.removedAt))).orderBy(asc(trace.runId), asc(traceChunk.seq))
+  const chunks = await db.select({ runId: trace.runId, ...CHUNK }).from(traceChunk).innerJoin(trace, eq(trace.id, traceChunk.traceId))
+    .where(and(anyOf(trace.runId, runIds), eq(trace.channel, 'water'), isNull(trace.removedAt))).orderBy(asc(trace.runId), asc(traceChunk.seq))
   return joined(chunks.map(({ runId, ...chunk }) => ({ key: runId, ...chunk })))
 }
 
 /** The channels of a run but one, [seconds, SI]. */
 export async function channelTraces(db: Connection, runId: string, { but }: { but: ChannelName }): Promise<Map<string, [number, number][]>> {
-  const chunks = await db.select({ key: trace.channel, tMs: traceChunk.tMs, v: traceChunk.v }).from(traceChunk).innerJoin(trace, eq(trace.id, traceChunk.traceId))
+  const chunks = await db.select({ key: trace.channel, ...CHUNK }).from(traceChunk).innerJoin(trace, eq(trace.id, traceChunk.traceId))
     .where(and(eq(trace.runId, runId), ne(trace.channel, but), isNull(trace.removedAt))).orderBy(asc(trace.channel), asc(traceChunk.seq))
   return joined(chunks)
 }
@@ -50,6 +54,6 @@ function joined(chunks: readonly { key: string, tMs: number[], v: number[] }[]):
 
 /** How many chunks each run's traces have; a run without is not named. */
 export async function traceChunks(db: Connection, runIds: string[]): Promise<Map<string, number>> {
-  const rows = await db.select({ runId: trace.runId, n: sql<number>`count(*)::int` }).from(traceChunk).innerJoin(trace, eq(trace.id, traceChunk.traceId)).where(and(inArray(trace.runId, runIds), isNull(trace.removedAt))).groupBy(trace.runId)
+  const rows = await db.select({ runId: trace.runId, n: sql<number>`count(*)::int` }).from(traceChunk).innerJoin(trace, eq(trace.id, traceChunk.traceId)).where(and(anyOf(trace.runId, runIds), isNull(trace.removedAt))).groupBy(trace.runId)
   return new Map(rows.map(row => [row.runId, row.n]))
 }
