@@ -14,6 +14,9 @@ import { startServer } from './lib/server.mjs'
 import { networkAddresses, shareCertificate } from './lib/share.mjs'
 import { unprivilegedUser } from './lib/unprivileged.mjs'
 
+/** Instruments that keep a connection open send here, on loopback: docs/instruments.md. */
+const INSTRUMENT_PORT = 7305
+
 const HELP = `npm start                 the demonstration
 npm start -- --empty      your own bench
 npm start -- --share      with either: devices on this network may be let in by a code, over HTTPS
@@ -126,7 +129,7 @@ async function serve({ port, databaseUrl, empty, share, undo, stopAll, restarts 
     undo.splice(undo.indexOf(server.stop), 1)
     await serve({ port, databaseUrl, empty, share, undo, stopAll, restarts: [...recent, now] })
   }
-  const server = await startServer({ port, databaseUrl, share, onExit: (code, signal) => void again(code, signal).catch(async (error) => {
+  const server = await startServer({ port, databaseUrl, share, instrumentPort: Number(process.env.VULCANUM_INSTRUMENT_PORT ?? INSTRUMENT_PORT), onExit: (code, signal) => void again(code, signal).catch(async (error) => {
     process.stderr.write(`${error.message}\n`)
     await stopAll()
     process.exit(1)

@@ -4,6 +4,7 @@ import type { BenchOrder } from '../core/method/benchOrder'
 import type { MethodBody, Setting, TestName } from '../core/method/method'
 import type { BenchState } from '../core/run/benchStep'
 import type { LaneName } from './benchAct'
+import type { ChannelName } from './channels'
 import type { MeasuredQuantity } from './measuredQuantity'
 
 export interface LaneReading { id: string, quantity: MeasuredQuantity, value: number, typed: string, atMs: number | null }
@@ -38,3 +39,6 @@ export interface Lane {
 export interface BenchPush { seq: number, serverMs: number, lanes: Lane[], gone: { runId: string, finished: boolean }[] }
 /** The bench whole. */
 export interface Bench { seq: number, serverMs: number, lanes: Lane[] }
+
+/** What instruments send of the runs on the bench: new points since the last push, thinned for a page, and the newest of all. Moments on the bench's clock [ms], values SI. */
+export interface SamplesPush { runId: string, channel: ChannelName, points: [atMs: number, value: number][], last: [atMs: number, value: number], /** The points are all so far, not those since. */ whole: boolean }

@@ -18,6 +18,8 @@ export const useBench = defineStore('bench', () => {
   /** Null: not known yet. */
   const online = ref<boolean | null>(null)
   const nowMs = ref(0)
+  /** Grows with every push of samples: what shows the newest one watches it. */
+  const sampled = ref(0)
   const device = shallowRef<DeviceCard>({ id: '', name: '' })
   const selected = ref<LaneName>('A')
   const said = ref('')
@@ -49,6 +51,10 @@ export const useBench = defineStore('bench', () => {
     },
     seen: () => told.value.seq,
     heard: hear,
+    sampled: (pushes) => {
+      takeSamples(pushes)
+      sampled.value++
+    },
     online: (is) => { online.value = is },
     elsewhere: () => void readPending().then(refetch),
   })
@@ -142,7 +148,7 @@ export const useBench = defineStore('bench', () => {
   }
   const nextOf = (lane: Lane) => nextEvent(lane.state)
 
-  return { told, lanes, pending, refused, photosWaiting, online, nowMs, device, selected, said, ready, burning, freeLane, laneAt, waitingOf, start, press, mark, undo, nudge, read, photograph, forget, nextOf }
+  return { sampled, told, lanes, pending, refused, photosWaiting, online, nowMs, device, selected, said, ready, burning, freeLane, laneAt, waitingOf, start, press, mark, undo, nudge, read, photograph, forget, nextOf }
 })
 
 const CLOCK_EVERY_MS = 30_000

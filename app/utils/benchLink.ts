@@ -1,6 +1,6 @@
 /** Between the page and the server: acts are sent in order by one tab at a time, changes come by one stream for all tabs of a browser. */
 import { FetchError } from 'ofetch'
-import type { Bench, BenchPush } from '#shared/bench'
+import type { Bench, BenchPush, SamplesPush } from '#shared/bench'
 import type { BenchAck } from '#shared/benchAct'
 import { dropPhoto, keepPhoto, pendingActs, settleActs, waitingPhotos, type DeviceCard } from './benchDisk'
 import { askServer, clockUnsure, retimed } from './benchTime'
@@ -11,6 +11,7 @@ export interface LinkEvents {
   /** The number of the last change that was heard; -1: none. */
   seen: () => number
   heard: (push: Bench | BenchPush, whole: boolean) => void
+  sampled: (pushes: SamplesPush[]) => void
   online: (is: boolean) => void
   /** Another tab pressed or sent something. */
   elsewhere: () => void
@@ -19,7 +20,7 @@ export interface LinkEvents {
 const AT_ONCE = 100
 const PAUSES_MS = [250, 500, 1000, 2000, 3000]
 const channel = typeof BroadcastChannel === 'undefined' ? null : new BroadcastChannel('vulcanum-bench')
-type Told = { type: 'pressed' } | { type: 'settled' } | { type: 'push', push: Bench | BenchPush, whole: boolean } | { type: 'online', is: boolean }
+type Told = { type: 'samples', pushes: SamplesPush[] } | { type: 'pressed' } | { type: 'settled' } | { type: 'push', push: Bench | BenchPush, whole: boolean } | { type: 'online', is: boolean }
 export const tellTabs = (told: Told) => channel?.postMessage(told)
 
 /** One tab holds it at a time; where there are no locks, each does for itself: the server takes an act once. */
@@ -106,6 +107,11 @@ export function useBenchLink(device: () => DeviceCard, events: LinkEvents) {
           tellTabs({ type: 'push', push, whole })
           if (whole) back(true)
         })
+        source.addEventListener('samples', (event) => {
+          const pushes = JSON.parse((event as MessageEvent<string>).data) as SamplesPush[]
+          events.sampled(pushes)
+          tellTabs({ type: 'samples', pushes })
+        })
         on('bench', true)
         on('change', false)
         source.onerror = () => {
@@ -130,6 +136,7 @@ export function useBenchLink(device: () => DeviceCard, events: LinkEvents) {
   function onTold({ data }: MessageEvent<Told>) {
     if (data.type === 'push') events.heard(data.push, data.whole)
     else if (data.type === 'online') events.online(data.is)
+    else if (data.type === 'samples') events.sampled(data.pushes)
     else events.elsewhere()
     if (data.type === 'pressed') send()
   }

@@ -1,5 +1,6 @@
 /** What a lane says at a moment: its state, its clocks, the water, the next thing to press, and what the tool has to say. */
 import { foreseeBoil, type Foreseen } from '#core/forecast/foreseeBoil'
+import { foreseeSent } from '#core/forecast/foreseeSent'
 import { fuelOfKind } from '#core/constants/fuels'
 import { formatClock, formatNumber } from '#core/quantity/format'
 import { isBurning, isOver, lastPressed, nextEvent, zeroOf, type BenchMark, type KeptPress } from '#core/run/benchStep'
@@ -78,12 +79,14 @@ export function laneClocks(lane: Lane, nowMs: number): Clocks {
 const SHORT_WORDS = { lit: 'lit', bloomed: 'full flame', potOn: 'pot on' } as const
 const CLOCK_WORDS = { lit: 'from lighting', bloomed: 'from full flame', potOn: 'from pot-on' } as const
 
-/** Water since pot-on, with the start: [seconds from pot-on, °C]. */
-export function laneWater(lane: Lane): [number, number][] {
+/** Water since pot-on, with the start: [seconds from pot-on, °C]; where a thermometer sends, its points, with what was read by eye among them. */
+export function laneWater(lane: Lane, live: readonly (readonly [number, number])[] = liveTrace(lane.runId, 'water')?.points ?? []): [number, number][] {
   const zero = timeOf(lane, 'potOn') ?? timeOf(lane, 'lit')
   const start = lane.readings.find(one => one.quantity === 'waterStart')
   if (zero === null) return []
   const readings = lane.state.marks.flatMap((mark): [number, number][] => (mark.kind === 'reading' && mark.payload.waterC !== undefined ? [[(mark.atMs - zero) / 1000, mark.payload.waterC]] : []))
+  const sent = live.map(([atMs, tempC]): [number, number] => [(atMs - zero) / 1000, tempC]).filter(([s]) => s >= 0)
+  if (sent.length > 0) return [...sent, ...readings.filter(([s]) => s > 0)].sort((a, b) => a[0] - b[0])
   return start ? [[0, start.value], ...readings.filter(([s]) => s > 0)] : readings
 }
 
@@ -99,6 +102,8 @@ export function laneForesees(lane: Lane, nowMs: number): Foreseen | null {
 }
 const foreseen = new WeakMap<Lane, { nowMs: number, value: Foreseen | null }>()
 
+/** So many samples are a thermometer that sends, and no reading or two. */
+const SENT_AT_LEAST = 20
 function foresee(lane: Lane, nowMs: number): Foreseen | null {
   const zero = timeOf(lane, 'potOn') ?? timeOf(lane, 'lit')
   const { method } = lane
@@ -109,6 +114,8 @@ function foresee(lane: Lane, nowMs: number): Foreseen | null {
   // A piece that was fed starts the fall, or the rise, anew.
   const fedS = Math.max(-Infinity, ...lane.state.marks.filter(mark => mark.kind === 'relit' || mark.kind === 'fuelAdded').map(mark => (mark.atMs - zero) / 1000))
   const readings = laneWater(lane).filter(([s]) => s >= fedS)
+  const sent = (liveTrace(lane.runId, 'water')?.points ?? []).map(([atMs, tempC]): [number, number] => [(atMs - zero) / 1000, tempC]).filter(([s]) => s >= fedS)
+  if (sent.length >= SENT_AT_LEAST) return foreseeSent({ readings, boilingC: targetC, nowS: (nowMs - zero) / 1000 }, sent)
   return foreseeBoil({ readings, boilingC: targetC, nowS: (nowMs - zero) / 1000 })
 }
 
@@ -172,7 +179,7 @@ function warnings(lane: Lane, nowMs: number, foreseen: Foreseen | null): Saying[
     ...(over ? [say('duration', `${formatClock(body!.durationS!)} are over: shut off, stir and read.`)] : []),
     ...(late ? [say('giveUp', `${formatClock(body!.giveUpS!)} without a boil: the method gives up here.`)] : []),
     ...(foreseen?.fallingSinceS != null && isLit(lane) ? [say('falling', 'The water falls. Is the flame out?')] : []),
-    ...window('Start', reading('waterStart'), body?.startC.low, body?.startC.high, '°C'), ...window('Wind at the pot', reading('wind'), body?.windMS.low, body?.windMS.high, 'm/s'),
+    ...window('Start', reading('waterStart'), body?.startC.low, body?.startC.high, '°C'), ...window('Wind at the pot', liveTrace(lane.runId, 'wind')?.last[1] ?? reading('wind'), body?.windMS.low, body?.windMS.high, 'm/s'),
   ]
 }
 

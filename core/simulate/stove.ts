@@ -68,6 +68,9 @@ export const simulatedPressure = (altitudeM: number): number => 101_325 * ((288.
 
 interface State { potC: number, waterC: number, fuelG: number }
 
+/** A stove that somebody lights and puts out while it runs: as it stands, for the next step. */
+export interface LiveStove extends State { /** Since it was lit [s]; null: it is out. */ litForS: number | null, burnGPerMin: number }
+
 export interface SimulateOptions {
   stepS?: number
   sampleEveryS?: number
@@ -96,6 +99,29 @@ export function simulateRun(setup: SimulatedSetup, conditions: SimulatedConditio
     state = advance(state, { setup, conditions, boilingC, flame, stepS })
   }
   return { boilS, fuelG: state.fuelG, endC: state.waterC, endS: s, flameOutS, samples }
+}
+
+/** A stove at rest, at the water's start. */
+export const restingStove = ({ startC }: SimulatedConditions): LiveStove => ({ potC: startC, waterC: startC, fuelG: 0, litForS: null, burnGPerMin: 0 })
+
+/**
+ * What a stretch of time does to a stove.
+ * @param lit whether somebody has it burning; `potOn` whether the pot stands on it; `forS` how long [s]. A batch that is spent stays out.
+ */
+export function runStove(stove: LiveStove, { setup, conditions, lit, potOn, forS }: { setup: SimulatedSetup, conditions: SimulatedConditions, lit: boolean, potOn: boolean, forS: number }): LiveStove {
+  const boilingC = simulatedBoilingPoint(conditions.pressurePa)
+  const steps = Math.max(1, Math.ceil(forS / 0.25))
+  const stepS = forS / steps
+  let now = stove
+  for (let i = 0; i < steps; i++) {
+    const litForS = lit ? (now.litForS ?? 0) + stepS : null
+    const flame = litForS === null ? 0 : flameAt(setup, conditions, litForS, now.fuelG)
+    const burned = (fullBurnRate(setup, conditions) * flame * stepS) / 60
+    // Beside its burner a pot gains nothing: it cools.
+    const next = advance(now, { setup, conditions, boilingC, flame: potOn ? flame : 0, stepS })
+    now = { potC: next.potC, waterC: next.waterC, fuelG: now.fuelG + burned, litForS, burnGPerMin: flame * fullBurnRate(setup, conditions) }
+  }
+  return now
 }
 
 /** Share of the full flame: warm-up, and the last fifth of a batch. */

@@ -7,13 +7,13 @@ import { Stop } from './say.mjs'
 
 /**
  * Starts the server and waits until it answers.
- * @param onExit called with (code, signal) when it ends unasked; `share` what the server needs to answer the network too (scripts/lib/share.mjs), null: it does not
+ * @param onExit called with (code, signal) when it ends unasked; `share` what the server needs to answer the network too (scripts/lib/share.mjs), null: it does not; `instrumentPort` where instruments may keep a connection open, 0: nowhere
  */
-export async function startServer({ port, databaseUrl, onExit, output = 'inherit', share = null }) {
+export async function startServer({ port, databaseUrl, onExit, output = 'inherit', share = null, instrumentPort = 0 }) {
   const instance = randomUUID()
   const env = {
     ...process.env, NODE_ENV: 'production', HOST: '127.0.0.1', NITRO_HOST: '127.0.0.1', PORT: String(port), NITRO_PORT: String(port),
-    DATABASE_URL: databaseUrl, VULCANUM_INSTANCE: instance, NITRO_SHUTDOWN_TIMEOUT: '1000', VULCANUM_SHARE: share === null ? '' : JSON.stringify(share),
+    DATABASE_URL: databaseUrl, VULCANUM_INSTANCE: instance, NITRO_SHUTDOWN_TIMEOUT: '1000', VULCANUM_SHARE: share === null ? '' : JSON.stringify(share), VULCANUM_INSTRUMENT_PORT: String(instrumentPort),
   }
   const child = fork(at('scripts', 'serve.mjs'), [], { cwd: root, env, stdio: ['ignore', 'ignore', output, 'ipc'], detached: true })
   let ended = false

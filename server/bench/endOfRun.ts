@@ -3,6 +3,7 @@ import { count, eq } from 'drizzle-orm'
 import { v7 as uuidv7 } from 'uuid'
 import type { Connection } from '../database/connection'
 import { decision, event, measurement, photo, run, runNote, runVoid } from '../database/schema'
+import { mergeTraces } from '../instruments/mergeTraces'
 import { freshen } from '../runs/freshen'
 import { refused, TAKEN, type Ack, type RunOnBench } from './takeActs'
 
@@ -11,6 +12,7 @@ export async function finishRun(tx: Connection, found: RunOnBench): Promise<Ack>
   if (found.state === 'finished') return TAKEN
   if (found.state !== 'live') return refused('Nothing was marked on this lane yet. Clear it instead.')
   await tx.update(run).set({ state: 'finished' }).where(eq(run.id, found.id))
+  await mergeTraces(tx, found.id)
   await freshen(tx, [found.id])
   return TAKEN
 }

@@ -2,8 +2,10 @@
 import pg from 'pg'
 import type { BenchPush } from '../../shared/bench'
 import { useDatabase } from '../database/connection'
+import { SAMPLES_CHANNEL } from '../instruments/ingest'
 import { benchNow } from './benchClock'
 import { readBenchSince } from './lanes'
+import { samplesCame } from './liveSamples'
 import { CHANNEL, lastSeq } from './outbox'
 
 type Hear = (push: BenchPush) => void
@@ -32,10 +34,10 @@ async function listen(): Promise<void> {
   }
   client.on('error', lost)
   client.on('end', lost)
-  client.on('notification', () => tell())
+  client.on('notification', ({ channel, payload }) => (channel === SAMPLES_CHANNEL ? samplesCame(payload ?? '') : tell()))
   try {
     await client.connect()
-    await client.query(`listen ${CHANNEL}`)
+    await client.query(`listen ${CHANNEL}; listen ${SAMPLES_CHANNEL}`)
     // What was told while nobody listened.
     tell()
   } catch {

@@ -19,7 +19,7 @@ export const PACKAGED: readonly PackagedTable[] = [
   one(schema.person), one(schema.place), one(schema.placeVersion), one(schema.thing), one(schema.thingVersion), one(schema.setup), one(schema.setupVersion), one(schema.setupPart), one(schema.setupDecision),
   one(schema.fuel), one(schema.fuelBatch), one(schema.price), one(schema.amendment), one(schema.container), one(schema.method), one(schema.methodVersion), one(schema.instrumentCheck),
   // The token that lets a device in is of this bench alone.
-  one(schema.device, { without: ['token_hash'] }), one(schema.tableImport, { where: STORED }),
+  one(schema.device, { without: ['token_hash'] }), one(schema.tableImport, { where: STORED }), one(schema.feed, { without: ['token_hash'] }),
   one(schema.run), one(schema.containerEntry), one(schema.measurement), one(schema.event), one(schema.trace), one(schema.traceChunk), one(schema.decision), one(schema.runVoid), one(schema.runNote), one(schema.observation), one(schema.runTag),
   // Pictures are files of their own.
   one(schema.photo, { without: ['bytes', 'thumbnail'] }),
@@ -28,7 +28,7 @@ export const PACKAGED: readonly PackagedTable[] = [
 /** Tables that are no part of a bench's facts. */
 export const LEFT_BEHIND: Record<string, string> = {
   bench: 'says what this database is for', draft: 'a form that was not sent', now_place: 'what is so now', now_reading: 'what is so now', result: 'a cache', run_row: 'worked out from the facts', bench_act: 'how acts of devices were acknowledged',
-  bench_clock: 'this machine’s clock', change: 'the outbox', import_chunk: 'rows that wait to be stored',
+  bench_clock: 'this machine’s clock', change: 'the outbox', import_chunk: 'rows that wait to be stored', ingest_batch: 'how batches of instruments were acknowledged',
 }
 
 export const primaryKeyOf = (table: PgTable): string[] => {

@@ -27,6 +27,7 @@ const pedal = usePedal()
     <button type="button" class="bench-bar-act" @click="pedal.learning ? pedal.forget() : pedal.learn()">
       {{ pedal.learning ? 'Press it now' : pedal.key ? `Pedal: ${pedal.key}` : 'Learn a button' }}
     </button>
+    <NuxtLink to="/bench/instruments" class="bench-bar-act">Instruments</NuxtLink>
     <NuxtLink to="/share" class="bench-bar-act">A second device</NuxtLink>
     <span class="min-w-0 flex-1 text-right">
       <strong v-if="bench.online === false" class="bg-caution px-2 py-1 text-on-caution" data-offline>No server: marks are kept in this browser</strong>

@@ -9,7 +9,9 @@ const PAD = 8
 /** Past the flame bar. */
 const LEFT = 20
 const zero = computed(() => props.lane.state.marks.find(mark => mark.kind === 'potOn')?.atMs ?? props.lane.state.marks[0]?.atMs ?? null)
-const water = computed(() => laneWater(props.lane))
+/** Anew with each press, and each second where an instrument sends. */
+const second = computed(() => (liveTrace(props.lane.runId, 'water') === null && props.nowMs > 0 ? 0 : Math.floor(props.nowMs / 1000)))
+const water = computed(() => (second.value >= 0 ? laneWater(props.lane) : []))
 const size = computed(() => ({ w: SIZES[props.layout][0], h: SIZES[props.layout][1] }))
 /** Steps of a minute, so that the drawing stands still between. */
 const spanS = computed(() => Math.max(300, zero.value === null ? 0 : Math.ceil((props.nowMs - zero.value) / 60_000) * 60 + 60))
@@ -25,7 +27,8 @@ const boils = computed(() => posts(xs(mark => (mark.kind === 'rollingBoil' ? [ma
 const others = computed(() => posts(xs(mark => (mark.kind === 'rollingBoil' ? [] : [mark.atMs]))))
 const twins = computed(() => posts(xs(mark => mark.twins.map(twin => twin.atMs))))
 /** A round dot is a line of no length with round ends. */
-const dots = computed(() => water.value.map(([s, c]) => `M${x(s).toFixed(1)},${y(c).toFixed(1)}h0`).join(''))
+const DOTS_AT_MOST = 120
+const dots = computed(() => (water.value.length > DOTS_AT_MOST ? [] : water.value).map(([s, c]) => `M${x(s).toFixed(1)},${y(c).toFixed(1)}h0`).join(''))
 </script>
 
 <template>

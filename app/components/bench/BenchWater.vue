@@ -49,8 +49,15 @@ async function take() {
   if (of === 'waterNow') await props.view.mark('reading', { waterC: read.value.value, typed })
   else await props.view.bench.read(props.lane, of, typed)
 }
-const shownC = computed(() => lastReading.value?.payload.waterC ?? props.lane.readings.find(one => one.quantity === 'waterStart')?.value ?? null)
-const age = computed(() => (lastReading.value ? `${formatClock(Math.max(0, props.view.second.value - lastReading.value.atMs) / 1000)} ago` : shownC.value === null ? '' : 'start'))
+/** Newer than a few seconds: the thermometer’s own. */
+const SENT_WITHIN_MS = 15_000
+const sent = computed(() => {
+  const { bench } = props.view
+  const last = bench.sampled >= 0 ? liveTrace(props.lane.runId, 'water')?.last ?? null : null
+  return last !== null && props.view.second.value - last[0] < SENT_WITHIN_MS ? last : null
+})
+const shownC = computed(() => sent.value?.[1] ?? lastReading.value?.payload.waterC ?? props.lane.readings.find(one => one.quantity === 'waterStart')?.value ?? null)
+const age = computed(() => (sent.value ? 'sent' : lastReading.value ? `${formatClock(Math.max(0, props.view.second.value - lastReading.value.atMs) / 1000)} ago` : shownC.value === null ? '' : 'start'))
 </script>
 
 <template>

@@ -31,7 +31,7 @@ interface Entry { id: string, words: string, kind: string, go: () => unknown }
 const page = (words: string, to: string): Entry => ({ id: to, words, kind: 'page', go: () => navigateTo(to) })
 const fixed: Entry[] = [
   page('Today', '/'), page('Log a run', '/runs/new'), page('Burn one now, with a new burner', '/burn'), page('Bench', '/bench'), page('Set up a lane', '/bench/arm'), page('Runs', '/runs'), page('Bring runs in: a table, a logger’s file, a whole bench', '/runs/import'), page('Kit', '/kit'), page('Set-ups', '/kit/setups'),
-  page('Fuels', '/kit/fuels'), page('Containers', '/kit/containers'), page('Places', '/kit/places'), page('Methods', '/methods'), page('A second device', '/share'), page('How the numbers are made', '/numbers'),
+  page('Fuels', '/kit/fuels'), page('Containers', '/kit/containers'), page('Places', '/kit/places'), page('Methods', '/methods'), page('A second device', '/share'), page('Instruments that send, and simulated ones', '/bench/instruments'), page('How the numbers are made', '/numbers'),
   { id: 'units', words: 'Switch units', kind: 'do', go: switchUnits }, { id: 'light', words: 'Switch light', kind: 'do', go: nextLight },
 ]
 const found = computed<Entry[]>(() => {

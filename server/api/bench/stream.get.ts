@@ -1,8 +1,9 @@
 import { benchNow } from '#server/bench/benchClock'
 import { readBenchNow } from '#server/bench/lanes'
 import { hear } from '#server/bench/live'
+import { hearSamples, samplesSoFar } from '#server/bench/liveSamples'
 import { useDatabase } from '#server/database/connection'
-import type { BenchPush } from '#shared/bench'
+import type { BenchPush, SamplesPush } from '#shared/bench'
 
 const BEAT_MS = 10_000
 
@@ -17,10 +18,17 @@ export default defineEventHandler(async (event) => {
     if (began) push('change', change)
     else waiting.push(change)
   })
+  const samples = (pushes: SamplesPush[]) => void stream.push({ event: 'samples', data: JSON.stringify(pushes) })
+  let deafToSamples = () => undefined as unknown
+  void samplesSoFar((pushes) => {
+    samples(pushes)
+    deafToSamples = hearSamples(samples)
+  }).catch(() => stream.close())
   const beat = setInterval(() => void benchNow(db).then(serverMs => stream.push({ event: 'beat', data: JSON.stringify({ serverMs }) })), BEAT_MS)
   stream.onClosed(async () => {
     clearInterval(beat)
     deaf()
+    deafToSamples()
     await stream.close()
   })
   void readBenchNow(db, await benchNow(db)).then((bench) => {

@@ -14,6 +14,7 @@ import { container } from './containers'
 import { device } from './devices'
 import { fuelBatch } from './fuels'
 import { tableImport } from './imports'
+import { feed } from './instruments'
 import { methodVersion } from './methods'
 import { person } from './people'
 import { placeVersion } from './places'
@@ -106,6 +107,8 @@ export const trace = pgTable('trace', {
   unit: text('unit').notNull(),
   fileHash: text('file_hash'),
   importId: uuid('import_id').references((): AnyPgColumn => tableImport.id),
+  /** The instrument that sends it. */
+  feedId: uuid('feed_id').references((): AnyPgColumn => feed.id),
   /** The import it came with was undone. */
   removedAt: timestamp('removed_at', { withTimezone: true }),
 }, table => [uniqueIndex('trace_one_a_channel').on(table.runId, table.channel).where(sql`removed_at is null`)])

@@ -1,0 +1,59 @@
+<script setup lang="ts">
+import { LANES } from '#shared/benchAct'
+import { FAULTS, SIMULATED, SIMULATED_KINDS, SIMULATED_STOVES, type SimulatedLine } from '#shared/simulated'
+
+/** Instruments that are programs: they feel what a simulated stove does as the lane's marks are pressed. */
+defineProps<{ running: readonly SimulatedLine[] }>()
+const emit = defineEmits<{ changed: [] }>()
+const start = reactive({ kind: 'thermometer' as string | null, lane: 'A' as string | null, stove: 'narrow-open' as string | null, fault: 'none' as string | null, hz: '1' as string | null, speed: '1' as string | null })
+const problem = ref('')
+const choices = (entries: readonly (readonly [string, string])[]) => entries.map(([value, label]) => ({ value, label }))
+const KINDS = choices(SIMULATED_KINDS.map(kind => [kind, SIMULATED[kind].name] as const))
+const STOVES = choices(SIMULATED_STOVES.map(stove => [stove, stove.replace('-', ', ')] as const))
+const FAULT_CHOICES = choices(Object.entries(FAULTS))
+const SPEEDS = choices([['1', 'as fast as a stove'], ['10', 'ten times'], ['60', 'sixty times']])
+const RATES = choices([['0.5', 'every two seconds'], ['1', 'every second'], ['10', 'ten a second']])
+
+async function begin() {
+  const sent = await sendTo<SimulatedLine>('/api/instruments/simulated', 'POST', { ...start, hz: Number(start.hz), speed: Number(start.speed) })
+  problem.value = sent.ok ? '' : sent.problems[0]!.text
+  emit('changed')
+}
+async function stop(id: string) {
+  const sent = await sendTo(`/api/instruments/simulated/${id}`, 'DELETE')
+  problem.value = sent.ok ? '' : sent.problems[0]!.text
+  emit('changed')
+}
+</script>
+
+<template>
+  <section class="enamel grid grid-cols-1 gap-3 p-4" aria-label="Simulated instruments">
+    <h2>Simulated instruments</h2>
+    <p class="text-ink-2">
+      Programs that stand in for instruments, to try a bench without a flame. What they send goes to the run on the lane: keep it out of your figures, or void it.
+    </p>
+    <ul v-if="running.length">
+      <li v-for="one in running" :key="one.id" class="flex flex-wrap items-center gap-3 border-t border-edge py-1">
+        {{ SIMULATED[one.kind].name }} on lane {{ one.lane }}, {{ one.stove.replace('-', ', ') }}<template v-if="one.speed > 1">, {{ one.speed }} times as fast</template><template v-if="one.fault !== 'none'">, {{ FAULTS[one.fault] }}</template>
+        <span v-if="one.said" class="text-ink-2">{{ one.said }}</span>
+        <button type="button" class="ml-auto underline" @click="stop(one.id)">
+          Stop it
+        </button>
+      </li>
+    </ul>
+    <form class="grid grid-cols-1 gap-2" aria-label="Start a simulated instrument" novalidate @submit.prevent="begin">
+      <ChoiceBox v-model="start.kind" label="Instrument" :choices="KINDS" />
+      <ChoiceBox v-model="start.lane" label="On lane" :choices="choices(LANES.map(lane => [lane, lane] as const))" />
+      <ChoiceBox v-model="start.stove" label="Stove" :choices="STOVES" />
+      <ChoiceBox v-model="start.fault" label="It works" :choices="FAULT_CHOICES" />
+      <ChoiceBox v-model="start.hz" label="Sends" :choices="RATES" />
+      <ChoiceBox v-model="start.speed" label="Time runs" :choices="SPEEDS" />
+      <p v-if="problem" role="alert" class="font-bold">
+        {{ problem }}
+      </p>
+      <button type="submit" class="act justify-self-start">
+        Start it
+      </button>
+    </form>
+  </section>
+</template>

@@ -1,0 +1,28 @@
+/** While it burns, of a thermometer that sends: the boil is the plateau of its trace, whatever the probe's offset; the rest is foretold as from readings by eye. */
+import { findBoil } from '../trace/findBoil'
+import { foreseeBoil, type Foreseen, type SeenSoFar } from './foreseeBoil'
+
+/** A plateau that is found so surely is offered [s]. */
+const SURE_U_S = 3
+/** Found too long ago, it was no plateau but a bend of the rise: the water went on [K]. */
+const WENT_ON_K = 1.5
+/** So much of the trace tells it; before, the burner warmed up [s]. */
+const LOOKED_AT_S = 600
+
+/** @param sent the thermometer's samples, in order, on the readings' clock */
+export function foreseeSent({ readings, boilingC, nowS }: SeenSoFar, sent: readonly (readonly [number, number])[]): Foreseen {
+  const recent = sent.filter(([s]) => s >= nowS - LOOKED_AT_S)
+  const boiledAtS = plateauAt(recent, boilingC)
+  const foreseen = foreseeBoil({ readings, boilingC: boilingC + OFFSET_ROOM_K, nowS })
+  if (boiledAtS !== null) return { boil: null, stallsAtC: null, fallingSinceS: null, boiledAtS }
+  return { ...foreseeBoil({ readings, boilingC, nowS }), boiledAtS: null, fallingSinceS: foreseen.fallingSinceS }
+}
+/** A probe that reads high is no boil: the readings alone do not say it. */
+const OFFSET_ROOM_K = 4
+
+function plateauAt(trace: readonly (readonly [number, number])[], boilingC: number): number | null {
+  const found = findBoil(trace, { boilingC })
+  if (!found.ok || found.value.status !== 'boiled' || found.value.atS === null || found.value.u! > SURE_U_S) return null
+  const newest = trace.slice(-3).map(([, c]) => c).sort((a, b) => a - b)[1]!
+  return newest > found.value.levelC + WENT_ON_K ? null : found.value.atS
+}

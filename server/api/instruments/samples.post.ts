@@ -1,0 +1,19 @@
+import { benchNow } from '#server/bench/benchClock'
+import { useDatabase } from '#server/database/connection'
+import { feedOf } from '#server/instruments/feeds'
+import { ingest } from '#server/instruments/ingest'
+import { INGEST } from '#shared/feed'
+
+/** One batch: its lines are the body, its id stands in the header or the query; answered once it is stored. */
+export default defineEventHandler(async (event) => {
+  const db = useDatabase()
+  const token = /^Bearer (\S+)$/.exec(getHeader(event, 'authorization') ?? '')?.[1] ?? ''
+  const from = token === '' ? null : await feedOf(db, token)
+  if (from === null) return answerProblems(event, 401, [{ path: 'authorization', text: 'This token is not known here, or was taken back. Take a new one on the Bench.' }])
+  const body = await readBytes(event, INGEST.maxBytes, 'Batch', 'Send it in parts.')
+  if (!body.ok) return answerProblems(event, body.status, [{ path: '', text: body.text }])
+  const { batch } = getQuery(event)
+  const id = getHeader(event, 'x-batch-id') ?? (typeof batch === 'string' ? batch : '')
+  const taken = await ingest(db, from, { id, lines: body.value.toString('utf8').split(/\r?\n/).filter(line => line.trim() !== '') }, await benchNow(db))
+  return taken.ok ? taken.ack : answerProblems(event, taken.status, [{ path: '', text: taken.text }])
+})

@@ -1,0 +1,3 @@
+import { listSimulated } from '#server/instruments/simulated'
+
+export default defineEventHandler(() => listSimulated())

@@ -1,0 +1,102 @@
+/** The TCP port for instruments, on loopback alone. Of several server processes one owns it, by a lock of the database; when that ends, the next takes it. */
+import { createServer, type Server, type Socket } from 'node:net'
+import pg from 'pg'
+import { INGEST } from '../../shared/feed'
+import { benchNow } from '../bench/benchClock'
+import type { Database } from '../database/connection'
+import { LineReader } from './lines'
+import { openSession } from './session'
+
+const OWNER_LOCK = 7_202_605
+const AGAIN_MS = 3000
+const LONGEST_LINE = 2000
+/** Unread lines of one connection, beyond which it is not read further. */
+const MOST_WAITING = 4 * INGEST.maxLines
+
+/** Tries to own the port, again and again, until it is stopped. */
+export function startTcpGateway(db: Database, url: string, port: number): () => Promise<void> {
+  let over = false
+  let server: Server | null = null
+  let client: pg.Client | null = null
+  const sockets = new Set<Socket>()
+  let timer: ReturnType<typeof setTimeout> | undefined
+  const again = () => { if (!over) timer = setTimeout(() => void own(), AGAIN_MS).unref() }
+
+  async function own(): Promise<void> {
+    const mine = client = new pg.Client({ connectionString: url })
+    mine.on('error', () => undefined)
+    // Its lock went with it: another may own the port now.
+    mine.on('end', () => {
+      if (client !== mine) return
+      letGo()
+      again()
+    })
+    try {
+      await mine.connect()
+      const { rows } = await mine.query<{ mine: boolean }>('select pg_try_advisory_lock($1) as mine', [OWNER_LOCK])
+      if (!rows[0]!.mine) {
+        client = null
+        await mine.end()
+        return again()
+      }
+      server = createServer(socket => serve(db, socket, sockets))
+      server.on('error', () => {
+        client = null
+        void mine.end().catch(() => undefined)
+        again()
+      })
+      server.listen(port, '127.0.0.1')
+    } catch {
+      client = null
+      await mine.end().catch(() => undefined)
+      again()
+    }
+  }
+
+  function letGo() {
+    server?.close()
+    server = null
+    for (const socket of sockets) socket.destroy()
+  }
+
+  void own()
+  return async () => {
+    over = true
+    clearTimeout(timer)
+    const mine = client
+    client = null
+    letGo()
+    await mine?.end().catch(() => undefined)
+  }
+}
+
+function serve(db: Database, socket: Socket, sockets: Set<Socket>): void {
+  sockets.add(socket)
+  socket.on('close', () => sockets.delete(socket))
+  socket.on('error', () => socket.destroy())
+  socket.setEncoding('utf8')
+  socket.setNoDelay(true)
+  const reader = new LineReader(LONGEST_LINE)
+  const session = openSession(db, { say: answer => void socket.write(`${JSON.stringify(answer)}\n`), close: () => socket.end() }, () => benchNow(db))
+  let turn = Promise.resolve()
+  let waiting = 0
+  socket.on('data', (piece: string) => {
+    const lines = reader.take(piece)
+    if (lines === null) {
+      socket.end(`${JSON.stringify({ error: `A line is longer than ${LONGEST_LINE} characters. One sample a line.` })}\n`)
+      return
+    }
+    waiting += lines.length
+    if (waiting > MOST_WAITING) socket.pause()
+    for (const line of lines) {
+      if (line.trim() === '') {
+        waiting -= 1
+        continue
+      }
+      turn = turn.then(() => session.line(line)).catch(() => { socket.destroy() }).finally(() => {
+        waiting -= 1
+        if (waiting <= MOST_WAITING / 2 && socket.isPaused()) socket.resume()
+      })
+    }
+  })
+}

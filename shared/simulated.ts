@@ -1,0 +1,29 @@
+/** Simulated instruments as they are started from the Bench. */
+import { number, object, string, ValidationError } from 'yup'
+import { LANES, type LaneName } from './benchAct'
+import { fieldProblems, type FieldProblem } from './readProblems'
+
+export const SIMULATED = { thermometer: { name: 'Thermometer', file: 'thermometer' }, scale: { name: 'Scale', file: 'scale' }, windMeter: { name: 'Wind meter', file: 'windMeter' }, weatherStation: { name: 'Weather station', file: 'weatherStation' } } as const
+export type SimulatedKind = keyof typeof SIMULATED
+export const SIMULATED_KINDS = Object.keys(SIMULATED) as SimulatedKind[]
+/** What can be wrong with one, on request. */
+export const FAULTS = { none: 'as it should', noisy: 'noisy', drifting: 'drifts', dropping: 'drops out', stuck: 'stuck after a minute', fading: 'low battery after a minute' } as const
+export type Fault = keyof typeof FAULTS
+export const SIMULATED_STOVES = ['narrow-open', 'wide-sheltered', 'finned', 'spirit-cone', 'tablet'] as const
+
+export interface SimulatedStart { kind: SimulatedKind, lane: LaneName, stove: (typeof SIMULATED_STOVES)[number], fault: Fault, hz: number, speed: number }
+export interface SimulatedLine extends SimulatedStart { id: string, said: string }
+
+const schema = object({
+  kind: string().required().oneOf(SIMULATED_KINDS, 'Instrument: choose one from the list.'), lane: string().required().oneOf(LANES, 'Lane: expected A to F.'), stove: string().required().oneOf(SIMULATED_STOVES, 'Stove: choose one from the list.'),
+  fault: string().default('none').oneOf(Object.keys(FAULTS), 'It is: choose one from the list.'), hz: number().default(1).min(0.1, 'Readings a second: expected 0.1 to 20.').max(20, 'Readings a second: expected 0.1 to 20.'), speed: number().default(1).min(1, 'Speed: expected 1 to 60.').max(60, 'Speed: expected 1 to 60.'),
+})
+export type ReadSimulated = { ok: true, start: SimulatedStart } | { ok: false, problems: FieldProblem[] }
+export function readSimulated(input: unknown): ReadSimulated {
+  try {
+    return { ok: true, start: schema.validateSync(input ?? {}, { abortEarly: false, stripUnknown: true }) as SimulatedStart }
+  } catch (error) {
+    if (error instanceof ValidationError) return { ok: false, problems: fieldProblems(error) }
+    throw error
+  }
+}

@@ -1,0 +1,146 @@
+/** Instruments that send, on PostgreSQL: every sample once, whatever is sent again, at once, wrong, or by another; and the open protocol over TCP. */
+import { connect } from 'node:net'
+import { eq } from 'drizzle-orm'
+import { v7 as uuidv7 } from 'uuid'
+import { afterAll, beforeAll, describe, expect, it } from 'vitest'
+import { anyFreePort } from '../../scripts/lib/ports.mjs'
+import { INGEST, type FeedLanes } from '../../shared/feed'
+import { hashOf } from '../../server/database/hash'
+import { findRun } from '../../server/database/repositories/runs'
+import { channelTraces } from '../../server/database/repositories/traces'
+import { ingestBatch, run, trace, traceChunk } from '../../server/database/schema'
+import { feedOf, revokeFeed, saveFeed, type Feed } from '../../server/instruments/feeds'
+import { ingest } from '../../server/instruments/ingest'
+import { startTcpGateway } from '../../server/instruments/tcpGateway'
+import { takeActs } from '../../server/bench/takeActs'
+import { burnOne } from '../../server/runs/burnOne'
+import type { Arming, BenchDeed } from '../../shared/benchAct'
+import type { BurnOneKit } from '../../shared/burnOne'
+import { emptyTypedRun } from '../../shared/typedRun'
+import { makeTestDatabase, type TestDatabase } from './database'
+
+const NOW = Date.parse('2026-11-01T12:00:00Z')
+let bench: TestDatabase
+let kit: BurnOneKit
+const at = (s: number) => new Date(NOW + s * 1000).toISOString()
+
+beforeAll(async () => {
+  bench = await makeTestDatabase('instruments_test')
+  kit = await burnOne(bench.db, { units: 'metric', who: 'Odra Vell', burner: 'Cup', burnerKind: 'alcohol', fuelKind: 'methanol', place: 'Porch', altitude: '940 m', zone: 'UTC' }, 940)
+})
+afterAll(() => bench.drop())
+
+async function newFeed(name: string, lanes: FeedLanes): Promise<Feed & { token: string }> {
+  const made = await saveFeed(bench.db, { id: uuidv7(), name, lanes: { water: [], air: [], container: [], wind: [], scale: [], pressure: [], ...lanes } })
+  if (made.status !== 'saved') throw new Error(JSON.stringify(made))
+  return { ...(await feedOf(bench.db, made.value.token))!, token: made.value.token }
+}
+const act = (runId: string, atMs: number, deed: BenchDeed) => ({ id: uuidv7(), runId, units: 'metric', atMs, monoMs: 0, wallMs: atMs, clockSession: 'test', deed })
+const tell = async (...acts: object[]) => (await takeActs(bench.db, { device: { id: uuidv7(), name: 'test' }, acts })).acks.map(ack => ack.as)
+/** A run that burns on a lane since NOW. */
+async function burning(lane: 'A' | 'B' | 'C'): Promise<string> {
+  const runId = uuidv7()
+  const { measured, instruments } = emptyTypedRun(runId, 'metric')
+  const arming: Arming = { lane, test: 'boil', setupId: kit.setupId, fuelBatchId: kit.fuelBatchId, methodId: null, personId: kit.personId, placeId: kit.placeId, containerId: null, setting: '', breakIn: false, zone: 'UTC', instruments, measured, overrides: {} }
+  expect(await tell(act(runId, NOW - 60_000, { type: 'arm', arming }), act(runId, NOW, { type: 'mark', kind: 'lit', payload: {} }))).toEqual(['taken', 'mark'])
+  return runId
+}
+const finish = (runId: string) => tell(act(runId, NOW + 600_000, { type: 'finish' }))
+const send = (feed: Feed, id: string, lines: string[], nowMs = NOW + 300_000) => ingest(bench.db, feed, { id, lines }, nowMs)
+
+describe('a batch', () => {
+  it('sent again, at once and in parts by several is stored once; at the finish its chunks are one, in the order of time', async () => {
+    const runId = await burning('A')
+    const feed = await newFeed('probe', { water: ['A'], scale: ['A'] })
+    const lines = Array.from({ length: 120 }, (_, i) => (i % 2 ? `${at(i)},water,${(20 + i / 2).toFixed(1)},degC` : JSON.stringify({ t: NOW + i * 1000, channel: 'water', value: 20 + i / 2, unit: 'C' })))
+    const halves = [lines.slice(60), lines.slice(0, 60)]
+    const acks = await Promise.all([send(feed, 'two', halves[0]!), send(feed, 'one', halves[1]!), send(feed, 'two', halves[0]!), send(feed, 'three', lines)])
+    expect(acks.every(one => one.ok)).toBe(true)
+    expect(acks[2]).toEqual(acks[0])
+    expect(acks.reduce((sum, one, i) => sum + (one.ok && i !== 2 ? one.ack.stored : 0), 0)).toBe(120)
+    expect(await send(feed, 'one', ['other lines'])).toMatchObject({ ok: false, status: 409 })
+    const [own] = await bench.db.select().from(trace).where(eq(trace.runId, runId))
+    expect(await bench.db.$count(traceChunk, eq(traceChunk.traceId, own!.id))).toBeGreaterThan(1)
+    expect(await finish(runId)).toEqual(['taken'])
+    const chunks = await bench.db.select().from(traceChunk).where(eq(traceChunk.traceId, own!.id))
+    expect(chunks).toHaveLength(1)
+    expect(chunks[0]!.hash).toBe(hashOf([chunks[0]!.tMs, chunks[0]!.v]))
+    expect((await findRun(bench.db, runId))!.stored.trace).toEqual(Array.from({ length: 120 }, (_, i) => [i, 20 + i / 2]))
+  })
+
+  it('garbage is refused line by line and in words, and what is good beside it is stored', async () => {
+    const runId = await burning('B')
+    const feed = await newFeed('probe B', { water: ['B'] })
+    const taken = await send(feed, 'mixed', [`${at(1)},water,21,degC`, 'nonsense', `${at(2)},water,NaN,degC`, `${at(3)},water,400,degC`, `${at(4)},water,70,furlongs`, `${at(5)},wind,2,m/s`, `${at(6)},gas,2,m/s`, `${at(9999)},water,22,degC`, '2020-01-01T00:00:00Z,water,22,degC', '2026-11-01 12:00,water,22,degC', `${at(7)},__proto__,1,g`])
+    expect(taken).toMatchObject({ ok: true, ack: { stored: 1, refused: 10 } })
+    expect(taken.ok && taken.ack.problems.map(problem => `${problem.line} ${problem.text}`)).toEqual([
+      expect.stringMatching(/^2 The line: read "nonsense"/), expect.stringMatching(/^3 Value: read "NaN"/), expect.stringMatching(/^4 water: read "400 degC", expected water between/), expect.stringMatching(/^5 Unit: read "furlongs"/), expect.stringMatching(/^6 Wind: this instrument is not said to follow it/),
+      expect.stringMatching(/^7 Channel: read "gas"/), expect.stringMatching(/^8 Time: .* is in the future/), expect.stringMatching(/^9 Time: .* more than an hour old/), expect.stringMatching(/^10 Time: read/), expect.stringMatching(/^11 Channel/),
+    ])
+    // The moment of another sample with another value: the first stays. Of another instrument: kept out, and said.
+    expect(await send(feed, 'differs', [`${at(1)},water,33,degC`, `${at(1)},water,21,degC`])).toMatchObject({ ok: true, ack: { stored: 0, known: 1, refused: 1 } })
+    const second = await newFeed('another probe', { water: ['B'] })
+    expect(await send(second, 'mine too', [`${at(8)},water,22,degC`])).toMatchObject({ ok: true, ack: { stored: 0, refused: 1, problems: [{ text: expect.stringContaining('followed by another instrument') as string }] } })
+    expect(await send(feed, 'too many', Array.from({ length: INGEST.maxLines + 1 }, () => ''))).toMatchObject({ ok: false, status: 413 })
+    expect([...(await channelTraces(bench.db, runId, { but: 'air' })).values()]).toEqual([[[1, 21]]])
+    await finish(runId)
+    expect(await send(feed, 'late', [`${at(20)},water,22,degC`])).toMatchObject({ ok: true, ack: { stored: 0, idle: 1 } })
+  })
+
+  it('of a token that was taken back is not known any more', async () => {
+    const feed = await newFeed('lent', { water: ['C'] })
+    expect(await revokeFeed(bench.db, feed.id)).toMatchObject({ status: 'saved' })
+    expect(await feedOf(bench.db, feed.token)).toBeNull()
+    expect((await saveFeed(bench.db, { id: uuidv7(), name: 'no lanes', lanes: {} })).status).toBe('invalid')
+  })
+})
+
+it('over TCP: the token first, then lines, each batch acknowledged once it is stored; a flood of one does not starve another', async () => {
+  const port = await anyFreePort() as number
+  const stop = startTcpGateway(bench.db, bench.url, port)
+  const runId = await burning('C')
+  const talk = async (token: string | null) => {
+    const answers: Record<string, unknown>[] = []
+    let rest = ''
+    const socket = await new Promise<ReturnType<typeof connect>>((done) => {
+      const attempt = () => {
+        const one = connect(port, '127.0.0.1', () => done(one))
+        one.on('error', () => setTimeout(attempt, 100))
+      }
+      attempt()
+    })
+    socket.setEncoding('utf8').on('data', (piece: string) => {
+      const lines = (rest + piece).split('\n')
+      rest = lines.pop()!
+      answers.push(...lines.map(line => JSON.parse(line) as Record<string, unknown>))
+    })
+    if (token !== null) socket.write(`${JSON.stringify({ token })}\n`)
+    return { socket, answers, until: async (n: number) => { for (let i = 0; i < 400 && answers.length < n; i++) await new Promise(done => setTimeout(done, 25)) } }
+  }
+  try {
+    const [calm, flood] = [await newFeed('calm', { water: ['C'] }), await newFeed('flood', { wind: ['C'] })]
+    const stranger = await talk('no token of ours')
+    await stranger.until(1)
+    expect(stranger.answers[0]).toMatchObject({ error: expect.stringContaining('not known here') as string })
+    const mute = await talk(null)
+    mute.socket.write('12:00,water,1,degC\n')
+    await mute.until(1)
+    expect(mute.answers[0]).toMatchObject({ error: expect.stringContaining('token first') as string })
+    const [a, b] = [await talk(calm.token), await talk(flood.token)]
+    // The machine's own clock is far from NOW: samples come without a time of theirs, by the bench's.
+    const wide = Array.from({ length: 1000 }, (_, i) => `,wind,${(i % 50) / 10},m/s`).join('\n')
+    await bench.db.update(run).set({ startedAt: new Date(Date.now() - 60_000) }).where(eq(run.id, runId))
+    for (let i = 0; i < 20; i++) b.socket.write(`${wide}\n{"batch":"f${i}"}\n`)
+    const began = performance.now()
+    a.socket.write(',water,50.5,degC\n{"batch":"calm 1"}\n')
+    await a.until(2)
+    expect(performance.now() - began).toBeLessThan(3000)
+    expect(a.answers[1]).toMatchObject({ batch: 'calm 1', stored: 1 })
+    await b.until(21)
+    expect(b.answers.slice(1).map(one => one.batch)).toEqual(Array.from({ length: 20 }, (_, i) => `f${i}`))
+    expect(await bench.db.$count(ingestBatch, eq(ingestBatch.feedId, flood.id))).toBe(20)
+    for (const one of [stranger, mute, a, b]) one.socket.destroy()
+  } finally {
+    await stop()
+  }
+}, 30_000)
