@@ -57,7 +57,8 @@ export function runInstrument(kind: Kind): void {
     const fading = values['battery-after'] === undefined ? 0 : Math.max(0, seconds - number(values['battery-after']))
     if (fading > 30 || random.uniform() < number(values.dropouts) + fading / 60) return
     const stuck = values['stuck-after'] !== undefined && seconds > number(values['stuck-after'])
-    wire.send(kind.reads(lane.now(), conditions, random).map(({ channel, unit, value }) => {
+    const now = lane.now()
+    wire.send(kind.reads(now.stove, now.conditions, random).map(({ channel, unit, value }) => {
       const noisy = value + random.normal() * (values.noise === undefined ? kind.noise : number(values.noise)) + (number(values.drift) * seconds) / 60
       const read = stuck && shown.has(channel) ? shown.get(channel)! : Number((Math.round(noisy / kind.step) * kind.step).toFixed(6))
       shown.set(channel, read)

@@ -63,6 +63,9 @@ export function simulatedBoilingPoint(pressurePa: number): number {
   return 1668.21 / (7.96681 - Math.log10(millimetres)) - 228
 }
 
+/** The pressure at which it boils there: the same equation the other way round [Pa]. */
+export const simulatedPressureAtBoiling = (boilingC: number): number => 133.322 * 10 ** (7.96681 - 1668.21 / (boilingC + 228))
+
 /** Pressure of the standard atmosphere in this room's own words, T/T₀ to the power g/(R·L) [Pa] (ISO 2533:1975). */
 export const simulatedPressure = (altitudeM: number): number => 101_325 * ((288.15 - 0.0065 * altitudeM) / 288.15) ** 5.25588
 
