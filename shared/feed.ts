@@ -15,12 +15,12 @@ export interface FeedLine { id: string, name: string, lanes: FeedLanes, createdA
 /** With its token, which is shown this once. */
 export interface NewFeed extends FeedLine { token: string }
 
-/** Of one batch: how many lines became samples, were there already, or fell where nothing burned; and the lines that were refused. */
+/** Of one batch: how many lines became samples, were there already, or fell where no run stood; and the lines that were refused. */
 export interface IngestAck {
   batch: string
   stored: number
   known: number
-  /** Nothing burned on their lane. */
+  /** Nothing stood on their lane. */
   idle: number
   refused: number
   problems: { line: number, text: string }[]

@@ -1,4 +1,5 @@
 /** One simulated instrument as a program of its own: `node --import tsx simulators/thermometer.ts --help`. */
+import { appendFileSync } from 'node:fs'
 import { parseArgs } from 'node:util'
 import { CAMPAIGN_SETUPS, type CampaignSetup } from '../core/simulate/campaign'
 import { seededRandom, type Random } from '../core/simulate/random'
@@ -21,7 +22,7 @@ const OPTIONS = {
   'token': { type: 'string' }, 'port': { type: 'string', default: '7305' }, 'bench': { type: 'string', default: 'http://127.0.0.1:3000' }, 'lane': { type: 'string', default: 'A' }, 'setup': { type: 'string', default: 'narrow-open' },
   'altitude': { type: 'string', default: '12' }, 'air': { type: 'string', default: '15' }, 'wind': { type: 'string', default: '0' }, 'start': { type: 'string', default: '15' }, 'water': { type: 'string', default: '473' },
   'hz': { type: 'string', default: '1' }, 'speed': { type: 'string', default: '1' }, 'seed': { type: 'string', default: '1' }, 'noise': { type: 'string' }, 'drift': { type: 'string', default: '0' }, 'dropouts': { type: 'string', default: '0' },
-  'stuck-after': { type: 'string' }, 'battery-after': { type: 'string' }, 'help': { type: 'boolean', default: false },
+  'stuck-after': { type: 'string' }, 'battery-after': { type: 'string' }, 'log': { type: 'string' }, 'help': { type: 'boolean', default: false },
 } as const
 
 const help = ({ name, about }: Kind) => `${about}
@@ -33,6 +34,7 @@ node --import tsx simulators/${name}.ts --token TOKEN [--lane A] [--hz 1] [--spe
   --noise SD     in its own unit        --drift PER-MINUTE         --dropouts SHARE of readings that are lost
   --stuck-after S: from then on it shows what it showed            --battery-after S: from then on it fades, and is gone half a minute later
   --speed 1..60: seconds of the stove in one of ours               --seed N
+  --log FILE: every line that it sends, too
 `
 
 export function runInstrument(kind: Kind): void {
@@ -58,12 +60,15 @@ export function runInstrument(kind: Kind): void {
     if (fading > 30 || random.uniform() < number(values.dropouts) + fading / 60) return
     const stuck = values['stuck-after'] !== undefined && seconds > number(values['stuck-after'])
     const now = lane.now()
-    wire.send(kind.reads(now.stove, now.conditions, random).map(({ channel, unit, value }) => {
+    const nowMs = wire.nowMs()
+    const lines = kind.reads(now.stove, now.conditions, random).map(({ channel, unit, value }) => {
       const noisy = value + random.normal() * (values.noise === undefined ? kind.noise : number(values.noise)) + (number(values.drift) * seconds) / 60
       const read = stuck && shown.has(channel) ? shown.get(channel)! : Number((Math.round(noisy / kind.step) * kind.step).toFixed(6))
       shown.set(channel, read)
-      return `${wire.nowMs()},${channel},${read},${unit}`
-    }))
+      return `${nowMs},${channel},${read},${unit}`
+    })
+    if (values.log) appendFileSync(values.log, `${lines.join('\n')}\n`)
+    wire.send(lines)
   }, 1000 / Math.min(50, Math.max(0.05, number(values.hz))))
   // It ends with whoever started it.
   process.on('disconnect', () => process.exit(0))

@@ -2,7 +2,7 @@
 import { count, eq } from 'drizzle-orm'
 import { v7 as uuidv7 } from 'uuid'
 import type { Connection } from '../database/connection'
-import { decision, event, measurement, photo, run, runNote, runVoid } from '../database/schema'
+import { decision, event, measurement, photo, run, runNote, runVoid, trace } from '../database/schema'
 import { mergeTraces } from '../instruments/mergeTraces'
 import { freshen } from '../runs/freshen'
 import { refused, TAKEN, type Ack, type RunOnBench } from './takeActs'
@@ -17,12 +17,13 @@ export async function finishRun(tx: Connection, found: RunOnBench): Promise<Ack>
   return TAKEN
 }
 
-/** A draft may be taken away; where anything was pressed or photographed, it is kept as void. */
+/** A draft may be taken away; where anything was pressed, photographed or sent by an instrument, it is kept as void. */
 export async function clearLane(tx: Connection, found: RunOnBench): Promise<Ack> {
   if (found.state === 'finished') return refused('This run is finished. Void it on its page, with a reason.')
   const [pressed] = await tx.select({ n: count() }).from(event).where(eq(event.runId, found.id))
   const [pictures] = await tx.select({ n: count() }).from(photo).where(eq(photo.runId, found.id))
-  if (pressed!.n + pictures!.n > 0) {
+  const [followed] = await tx.select({ n: count() }).from(trace).where(eq(trace.runId, found.id))
+  if (pressed!.n + pictures!.n + followed!.n > 0) {
     await tx.update(run).set({ state: 'void' }).where(eq(run.id, found.id))
     await tx.insert(runVoid).values({ id: uuidv7(), runId: found.id, voided: true, reason: 'Cleared from the bench', personId: found.personId })
     await freshen(tx, [found.id])

@@ -8,6 +8,7 @@ import type { EventKind } from '../../core/run/events'
 import type { Connection } from '../database/connection'
 import { findRuns } from '../database/repositories/runs'
 import { event, run } from '../database/schema'
+import { shiftTraces } from '../instruments/mergeTraces'
 import { eventRows, headOfMark, orderOf, stateOfRows } from './lanes'
 import { refused, TAKEN, type Ack, type Deed, type RunOnBench } from './takeActs'
 
@@ -44,7 +45,10 @@ export async function takeMark(tx: Connection, found: RunOnBench, { act, deed, d
   const outcome = outcomeOf(next.value, act.id)!
   // The first mark is the clock's zero.
   const zeroMs = found.state === 'draft' ? act.atMs : found.startedAt.getTime()
-  if (found.state === 'draft') await tx.update(run).set({ state: 'live', startedAt: new Date(act.atMs) }).where(eq(run.id, found.id))
+  if (found.state === 'draft') {
+    await shiftTraces(tx, found.id, act.atMs - found.startedAt.getTime())
+    await tx.update(run).set({ state: 'live', startedAt: new Date(act.atMs) }).where(eq(run.id, found.id))
+  }
   const aside = outcome.as === 'mark' ? null : outcome.as === 'twin' ? { press: 'twin' as const, ofId: outcome.ofId } : { press: outcome.as as 'double' | 'already' }
   await tx.insert(event).values({
     id: act.id, runId: found.id, seq: await nextSeq(tx, found.id), kind: deed.kind, atMs: act.atMs - zeroMs, ...clocks(act), deviceId, source: 'bench', payload: { ...payload, ...aside }, voided: aside !== null,

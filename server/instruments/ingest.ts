@@ -64,7 +64,7 @@ async function store(tx: Connection, from: Feed, { id, lines }: Batch, nowMs: nu
     else if (atMs < nowMs - INGEST.oldMs) refuse(i + 1, `Time: ${new Date(atMs).toISOString()} is more than an hour old. Bring it in as a file on the run’s page.`)
     else byChannel.set(channel, [...byChannel.get(channel) ?? [], [atMs, read.value.value]])
   }
-  const lanes = await burningLanes(tx, [...new Set([...byChannel.keys()].flatMap(channel => from.lanes[channel] ?? []))])
+  const lanes = await standingLanes(tx, [...new Set([...byChannel.keys()].flatMap(channel => from.lanes[channel] ?? []))])
   for (const [channel, samples] of byChannel) {
     for (const lane of from.lanes[channel]!) {
       const at = lanes.get(lane)
@@ -75,10 +75,10 @@ async function store(tx: Connection, from: Feed, { id, lines }: Batch, nowMs: nu
   return ack
 }
 
-/** Runs that burn, by lane. They are locked in the order of their ids, as all who write to several do. */
-async function burningLanes(tx: Connection, lanes: readonly LaneName[]): Promise<Map<LaneName, { runId: string, zeroMs: number }>> {
+/** Runs that stand on lanes, armed or burning: a thermometer in the pot counts before the flame does. They are read in the order of their ids, as all who write to several do. */
+async function standingLanes(tx: Connection, lanes: readonly LaneName[]): Promise<Map<LaneName, { runId: string, zeroMs: number }>> {
   if (lanes.length === 0) return new Map()
-  const rows = await tx.select({ id: run.id, lane: run.lane, startedAt: run.startedAt }).from(run).where(and(inArray(run.lane, [...lanes]), eq(run.state, 'live'))).orderBy(asc(run.id))
+  const rows = await tx.select({ id: run.id, lane: run.lane, startedAt: run.startedAt }).from(run).where(and(inArray(run.lane, [...lanes]), inArray(run.state, ['draft', 'live']))).orderBy(asc(run.id)).for('share')
   return new Map(rows.map(row => [row.lane!, { runId: row.id, zeroMs: row.startedAt.getTime() }]))
 }
 

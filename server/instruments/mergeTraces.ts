@@ -13,6 +13,15 @@ export async function mergeTraces(tx: Connection, runId: string): Promise<void> 
   for (const { id } of traces) await mergeTrace(tx, id)
 }
 
+/** The run's clock has another zero: what was sampled before its first mark stays where it was in time. */
+export async function shiftTraces(tx: Connection, runId: string, laterByMs: number): Promise<void> {
+  const chunks = await tx.select({ id: traceChunk.id, tMs: traceChunk.tMs, v: traceChunk.v }).from(traceChunk).innerJoin(trace, eq(trace.id, traceChunk.traceId)).where(eq(trace.runId, runId))
+  for (const { id, tMs, v } of chunks) {
+    const moved = tMs.map(t => t - laterByMs)
+    await tx.update(traceChunk).set({ tMs: moved, firstMs: moved[0]!, lastMs: moved.at(-1)!, hash: hashOf([moved, v]) }).where(eq(traceChunk.id, id))
+  }
+}
+
 async function mergeTrace(tx: Connection, traceId: string): Promise<void> {
   const chunks = await tx.select().from(traceChunk).where(eq(traceChunk.traceId, traceId)).orderBy(asc(traceChunk.seq))
   if (chunks.length < 2) return

@@ -37,12 +37,17 @@ async function newFeed(name: string, lanes: FeedLanes): Promise<Feed & { token: 
 }
 const act = (runId: string, atMs: number, deed: BenchDeed) => ({ id: uuidv7(), runId, units: 'metric', atMs, monoMs: 0, wallMs: atMs, clockSession: 'test', deed })
 const tell = async (...acts: object[]) => (await takeActs(bench.db, { device: { id: uuidv7(), name: 'test' }, acts })).acks.map(ack => ack.as)
-/** A run that burns on a lane since NOW. */
-async function burning(lane: 'A' | 'B' | 'C'): Promise<string> {
+async function armed(lane: 'A' | 'B' | 'C'): Promise<string> {
   const runId = uuidv7()
   const { measured, instruments } = emptyTypedRun(runId, 'metric')
   const arming: Arming = { lane, test: 'boil', setupId: kit.setupId, fuelBatchId: kit.fuelBatchId, methodId: null, personId: kit.personId, placeId: kit.placeId, containerId: null, setting: '', breakIn: false, zone: 'UTC', instruments, measured, overrides: {} }
-  expect(await tell(act(runId, NOW - 60_000, { type: 'arm', arming }), act(runId, NOW, { type: 'mark', kind: 'lit', payload: {} }))).toEqual(['taken', 'mark'])
+  expect(await tell(act(runId, NOW - 60_000, { type: 'arm', arming }))).toEqual(['taken'])
+  return runId
+}
+/** A run that burns on a lane since NOW. */
+async function burning(lane: 'A' | 'B' | 'C'): Promise<string> {
+  const runId = await armed(lane)
+  expect(await tell(act(runId, NOW, { type: 'mark', kind: 'lit', payload: {} }))).toEqual(['mark'])
   return runId
 }
 const finish = (runId: string) => tell(act(runId, NOW + 600_000, { type: 'finish' }))
@@ -85,6 +90,16 @@ describe('a batch', () => {
     expect([...(await channelTraces(bench.db, runId, { but: 'air' })).values()]).toEqual([[[1, 21]]])
     await finish(runId)
     expect(await send(feed, 'late', [`${at(20)},water,22,degC`])).toMatchObject({ ok: true, ack: { stored: 0, idle: 1 } })
+  })
+
+  it('sampled before the first mark stays where it was in time when the clock begins', async () => {
+    const runId = await armed('A')
+    const feed = await newFeed('early', { water: ['A'] })
+    expect(await send(feed, 'before', [`${at(-30)},water,15,degC`, `${at(-10)},water,15.1,degC`])).toMatchObject({ ok: true, ack: { stored: 2, idle: 0 } })
+    expect(await tell(act(runId, NOW, { type: 'mark', kind: 'lit', payload: {} }))).toEqual(['mark'])
+    await send(feed, 'after', [`${at(5)},water,16,degC`])
+    await finish(runId)
+    expect((await findRun(bench.db, runId))!.stored.trace).toEqual([[-30, 15], [-10, 15.1], [5, 16]])
   })
 
   it('of a token that was taken back is not known any more', async () => {

@@ -1,0 +1,117 @@
+/** Simulated instruments on two lanes at sixty times a stove's pace, with a reload and a killed server in the middle: what is stored is what was sent, sample for sample. */
+import { fork, type ChildProcess } from 'node:child_process'
+import { mkdtempSync, readFileSync, rmSync } from 'node:fs'
+import { tmpdir } from 'node:os'
+import { join } from 'node:path'
+import { v7 as uuidv7 } from 'uuid'
+import { anyFreePort } from '../../scripts/lib/ports.mjs'
+import { clearBench, stage } from '../../scripts/lib/stageBench.mjs'
+import type { Bench } from '../../shared/bench'
+import type { NewFeed } from '../../shared/feed'
+import { ownServer } from './ownServer'
+import { expect, open, test } from './page'
+
+const sleep = (ms: number) => new Promise(done => setTimeout(done, ms))
+/** [ms since 1970, value as it was sent]. */
+const sentBy = (file: string) => readFileSync(file, 'utf8').trim().split('\n').map((line): [number, number] => [Number(line.split(',')[0]), Number(line.split(',')[2])])
+
+test('two lanes, four instruments, a reload and a killed server: every sample that was sent is stored once', async ({ browser, request }) => {
+  test.setTimeout(120_000)
+  const port = await anyFreePort() as number
+  const server = await ownServer(null, port)
+  const folder = mkdtempSync(join(tmpdir(), 'vulcanum-instruments-'))
+  const programs: ChildProcess[] = []
+  try {
+    await clearBench(server.url)
+    await stage(server.url, [{ lane: 'A', measured: { fuelBefore: '210 g' } }, { lane: 'B', measured: { fuelBefore: '210 g' } }])
+    const logs: Record<string, string> = {}
+    for (const lane of ['A', 'B']) {
+      for (const [kind, channel] of [['thermometer', 'water'], ['scale', 'scale']] as const) {
+        const made = await (await request.post(`${server.url}/api/instruments/feeds`, { data: { id: uuidv7(), name: `${kind} ${lane}`, lanes: { [channel]: [lane] } } })).json() as { value: NewFeed }
+        const log = logs[`${lane} ${channel}`] = join(folder, `${lane}-${kind}.csv`)
+        programs.push(fork(join(process.cwd(), 'simulators', `${kind}.ts`), ['--token', made.value.token, '--port', String(port), '--bench', server.url, '--lane', lane, '--hz', '10', '--speed', '60', '--log', log], { execArgv: ['--import', 'tsx'], stdio: ['ignore', 'ignore', 'ignore', 'ipc'] }))
+      }
+    }
+    const page = await (await browser.newContext({ baseURL: server.url, viewport: { width: 1280, height: 800 } })).newPage()
+    await open(page, '/bench')
+    const lane = (name: string) => page.locator(`[data-lane=${name}]`)
+    await expect(lane('A').getByText('sent', { exact: false }).first()).toBeVisible({ timeout: 20_000 })
+    for (const name of ['A', 'B']) {
+      await page.keyboard.press(name.toLowerCase())
+      await page.keyboard.press('Space')
+      await sleep(1400)
+      await page.keyboard.press('Space')
+      await sleep(300)
+    }
+    await page.reload()
+    await sleep(1000)
+    server.kill()
+    await sleep(1500)
+    await server.again()
+    // At sixty times the pace the water boils within seconds; nobody pressed, and the trace says when.
+    await expect(lane('A').getByText(/The readings say it boiled at/)).toBeVisible({ timeout: 30_000 })
+    await lane('A').getByRole('button', { name: 'I was late' }).click()
+    await page.keyboard.press('b')
+    await page.keyboard.press('Space')
+    await sleep(1500)
+    for (const name of ['A', 'B']) {
+      await page.keyboard.press(name.toLowerCase())
+      await page.keyboard.press('o')
+      await sleep(300)
+    }
+    const bench = await (await request.get(`${server.url}/api/bench`)).json() as Bench
+    expect(bench.lanes.map(one => one.state.marks.map(mark => mark.kind))).toEqual([['lit', 'potOn', 'rollingBoil', 'flameOut'], ['lit', 'potOn', 'rollingBoil', 'flameOut']])
+    await sleep(1000)
+    for (const one of programs) one.kill('SIGTERM')
+    // Whatever was on its way is stored or sent again before the runs are finished.
+    await sleep(1500)
+    const acts = bench.lanes.map(({ runId }) => ({ id: uuidv7(), runId, units: 'metric', atMs: bench.serverMs + 60_000, monoMs: 0, wallMs: Date.now(), clockSession: 'test', deed: { type: 'finish' } }))
+    expect((await request.post(`${server.url}/api/bench/acts`, { data: { device: { id: uuidv7(), name: 'test' }, acts } })).status()).toBe(200)
+    const { Client } = (await import('pg')).default
+    const sql = new Client({ connectionString: process.env.DATABASE_URL })
+    await sql.connect()
+    for (const { lane: name, runId } of bench.lanes) {
+      for (const channel of ['water', 'scale']) {
+        const { rows } = await sql.query<{ at: number, v: number }>('select extract(epoch from r.started_at) * 1000 + t.ms as at, t.v from run r join trace on trace.run_id = r.id join trace_chunk c on c.trace_id = trace.id, unnest(c.t_ms, c.v) as t (ms, v) where r.id = $1 and trace.channel = $2 order by 1', [runId, channel])
+        const stored = rows.map(({ at, v }): [number, number] => [Math.round(Number(at)), Number((channel === 'scale' ? v * 1000 : v).toFixed(6))])
+        const sent = sentBy(logs[`${name} ${channel}`]!)
+        expect(sent.length, `${name} ${channel}`).toBeGreaterThan(60)
+        // The last batch may have been on its way when its program was ended.
+        expect(stored.length).toBeGreaterThanOrEqual(sent.length - 2)
+        expect(stored).toEqual(sent.slice(0, stored.length))
+      }
+    }
+    await sql.end()
+  } finally {
+    for (const one of programs) one.kill('SIGKILL')
+    await clearBench(server.url).catch(() => undefined)
+    await server.stop()
+    rmSync(folder, { recursive: true, force: true })
+  }
+})
+
+test('an instrument is added with its token, sends, shows on the lane, and is taken back; a simulated one starts and stops', async ({ page, request, baseURL }) => {
+  await clearBench(baseURL!)
+  await stage(baseURL!, [{ lane: 'A', measured: { fuelBefore: '210 g' }, marks: [[20, { type: 'mark', kind: 'lit', payload: {} }], [18, { type: 'mark', kind: 'potOn', payload: {} }]] }])
+  await open(page, '/bench/instruments')
+  const own = page.getByRole('region', { name: 'Your instruments' })
+  await own.getByRole('button', { name: 'Add it' }).click()
+  await expect(own.getByRole('alert')).toContainText('Name: read nothing')
+  await own.getByLabel('Called').fill('probe in pot A')
+  await own.getByRole('button', { name: 'Add it' }).click()
+  const token = await own.locator('code').first().innerText()
+  const send = (batch: string, line: string, bearer = token) => request.post(`/api/instruments/samples?batch=${batch}`, { headers: { 'authorization': `Bearer ${bearer}`, 'content-type': 'text/plain' }, data: line })
+  await open(page, '/bench')
+  expect(await (await send('one', ',water,41.5,degC')).json()).toMatchObject({ stored: 1, refused: 0 })
+  await expect(page.locator('[data-lane=A]')).toContainText('41.5')
+  expect((await send('two', ',water,42,degC', 'not a token')).status()).toBe(401)
+  await open(page, '/bench/instruments')
+  await own.getByRole('listitem').filter({ hasText: 'probe in pot A' }).getByRole('button').click()
+  await expect(own.getByText('probe in pot A')).toHaveCount(0)
+  await expect.poll(async () => (await send('three', ',water,43,degC')).status()).toBe(401)
+  const simulated = page.getByRole('region', { name: 'Simulated instruments' })
+  await simulated.getByRole('button', { name: 'Start it' }).click()
+  // The server of these tests opens no port for instruments: it says so.
+  await expect(simulated.getByRole('alert')).toContainText('No port is open for instruments here')
+  await clearBench(baseURL!)
+})
