@@ -13,9 +13,9 @@ import { CORE_VERSION } from './version'
 /**
  * Reduces every run of a request, and each set-up's mean. Runs of one set-up and origin are its own series.
  * @param request checked against its schema; a run that could not be read stands in it with its error
- * @param options `workings`: each run's answer carries the working of its numbers
+ * @param options `workings`: each run's answer carries the working of its numbers, or those of these ids alone
  */
-export function reduce(request: ReduceRequest, { workings = false }: { workings?: boolean } = {}): ReduceAnswer {
+export function reduce(request: ReduceRequest, { workings = false }: { workings?: Workings } = {}): ReduceAnswer {
   const answers = new Map<RunDocument | UnreadableRun, RunAnswer>()
   const setups = seriesOf(request, workings).flatMap(({ members, series }) => {
     for (const taken of members) answers.set(taken.document, answerRun(taken, figureRun(taken, request, series), request, series))
@@ -25,6 +25,8 @@ export function reduce(request: ReduceRequest, { workings = false }: { workings?
   })
   return { format: 'vulcanum-reduced', version: 1, core: CORE_VERSION, reference: request.reference, runs: request.runs.map(run => ('error' in run ? run : answers.get(run)!)), setups }
 }
+
+type Workings = boolean | ReadonlySet<string>
 
 export interface RunInSeries {
   taken: TakenRun
@@ -41,8 +43,8 @@ export function runInSeries(request: ReduceRequest, runId: string): RunInSeries 
 }
 
 /** Every run read, in the set-ups that they are series of. */
-function seriesOf(request: ReduceRequest, workings: boolean): { members: TakenRun[], series: SetupSeries }[] {
-  const readable = request.runs.flatMap(run => ('error' in run ? [] : [takeRun(run, request, workings)]))
+function seriesOf(request: ReduceRequest, workings: Workings): { members: TakenRun[], series: SetupSeries }[] {
+  const readable = request.runs.flatMap(run => ('error' in run ? [] : [takeRun(run, request, typeof workings === 'boolean' ? workings : workings.has(run.id))]))
   return groupsOf(readable).map((members) => {
     const film = ownFilm(members)
     if (film !== null) for (const { document, prepared } of members) if (document.lossWPerK === null) prepared.run.filmWPerM2K = film.value

@@ -1,4 +1,5 @@
 /** Takes the pictures of docs/screenshots from the demonstration that serves at ADDRESS. */
+import { randomUUID } from 'node:crypto'
 import { chromium } from '@playwright/test'
 import { CHROMIUM, CHROMIUM_ARGS, requireChromium } from './lib/browser.mjs'
 import { at } from './lib/paths.mjs'
@@ -16,8 +17,15 @@ const BY_NAME = [
 const PICTURES = [
   ['today', '/', 'day', 1280, 800], ['log', '/runs/new', 'day', 1280, 800], ['runs', '/runs', 'day', 1280, 800], ['run', RUN, 'day', 1280, 1000, '[data-figure=normalisedGPerL]'],
   ['run-wind', WINDY, 'day', 1280, 1000, '[data-rung=wind] [data-gperl]'], ['run-below', WINDY, 'day', 1280, 1100, 'button:has-text("Draw")', 'bottom'], ['numbers', '/numbers', 'day', 1280, 1000],
-  ['run-glare', NO_WIND, 'glare', 1280, 800], ['run-dark', RUN, 'dark', 1280, 800], ['kit', '/kit', 'day', 1280, 900], ['methods', '/methods', 'day', 1280, 800], ['run-care', '/runs/01970000-0000-7000-8000-000000000277', 'day', 1280, 900, null, 'bottom'], ['runs-phone', '/runs', 'day', 390, 844], ['run-phone', RUN, 'day', 390, 844],
+  ['run-glare', NO_WIND, 'glare', 1280, 800], ['run-dark', RUN, 'dark', 1280, 800], ['kit', '/kit', 'day', 1280, 900], ['methods', '/methods', 'day', 1280, 800], ['run-care', '/runs/01970000-0000-7000-8000-000000000277', 'day', 1280, 900, null, 'bottom'], ['runs-phone', '/runs', 'day', 390, 844],
 ]
+/** A table as somebody keeps it, sent and not stored. */
+const MESSY = `Porch tests;;;;;;;\nDate;Stove;Water (mL);Start temp;Fuel before (g);Fuel after (g);Boil;Wind\n2026-03-14;Fumarole with narrow pot;500;17,2;212,4;205,1;3:48;calm\n2026-03-15;Fumarole with narrow pot;500;16,9;205,1;197,9;3:52;calm\n2026-03-16;Tin can;500;16,5;40,0;42,5;9:10;1,8 m/s\n2026-03-17;Tin can;half;16,5;40,0;22,5;9:10;`
+async function staged(address) {
+  const id = randomUUID()
+  await fetch(`${address}/api/imports/${id}?name=porch.csv`, { method: 'PUT', headers: { 'content-type': 'application/octet-stream' }, body: MESSY })
+  return id
+}
 /** Last: lanes burn meanwhile, and what they leave behind is void. */
 const BENCH = [['bench', '/bench', 'day', 1280, 800], ['bench-phone', '/bench', 'dark', 390, 844]]
 
@@ -26,7 +34,8 @@ runMain(async () => {
   if (!address || address === '--help') throw new Stop('node scripts/screenshots.mjs ADDRESS   for example http://127.0.0.1:3000')
   await requireChromium()
   const browser = await chromium.launch({ executablePath: CHROMIUM, args: CHROMIUM_ARGS })
-  const named = []
+  const importId = await staged(address)
+  const named = [['import', `/runs/import/${importId}`, 'day', 1280, 1500]]
   for (const [name, list, wanted, at] of BY_NAME) named.push([name, `${at}/${(await (await fetch(address + list)).json()).find(one => one.name === wanted).id}`, 'day', 1280, name === 'method' ? 1200 : 900])
   for (const [name, path, light, width, height, press, scroll] of [...PICTURES, ...named, ...BENCH]) {
     if (name === BENCH[0][0]) await stage(address, EVERY_STATE.slice(0, 4))
@@ -43,5 +52,6 @@ runMain(async () => {
     say(`docs/screenshots/${name}.png`)
   }
   await clearBench(address)
+  await fetch(`${address}/api/imports/${importId}`, { method: 'DELETE' })
   await browser.close()
 })

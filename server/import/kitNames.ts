@@ -17,6 +17,17 @@ export interface KnownPlace { versionId: string, altitudeM: number | null }
 export interface KnownMethod { versionId: string, body: MethodBody }
 export interface KnownFuel { kind: string }
 interface Listed<T> { id: string, names: string[], is: T }
+/** By name in small letters, made once for a list: ten thousand rows ask. */
+const indexes = new WeakMap<readonly Listed<unknown>[], Map<string, Listed<unknown>[]>>()
+function named<T>(listed: readonly Listed<T>[], name: string): Listed<T>[] {
+  let index = indexes.get(listed)
+  if (!index) {
+    index = new Map()
+    for (const one of listed) for (const each of new Set(one.names.map(low))) index.set(each, [...index.get(each) ?? [], one])
+    indexes.set(listed, index)
+  }
+  return (index.get(low(name)) ?? []) as Listed<T>[]
+}
 export interface Kit { setup: Listed<KnownSetup>[], place: Listed<KnownPlace>[], fuel: Listed<KnownFuel>[], person: Listed<null>[], method: Listed<KnownMethod>[] }
 
 const low = (name: string) => name.trim().toLowerCase()
@@ -50,8 +61,7 @@ export function findName<K extends NameTarget>(kit: Kit, target: K, written: str
   if (written.trim() === '') return mapping.usual[target] ? byId(mapping.usual[target]) : { ok: true, value: null }
   const choice = mapping.names[target][written]
   if (choice && 'use' in choice && choice.use) return byId(choice.use)
-  const wanted = batch === '' ? [low(written)] : [low(`${written}, ${batch}`)]
-  const found = listed.filter(one => one.names.some(name => wanted.includes(low(name))))
+  const found = named(listed, batch === '' ? written : `${written}, ${batch}`)
   if (found.length === 1) return byId(found[0]!.id)
   if (choice && 'make' in choice && choice.make) return { ok: true, value: { key: `make:${low(written)}`, make: { name: written.trim(), choice }, is: null } }
   return found.length > 1 ? { ok: false, ambiguous: written } : { ok: false, unknown: written }

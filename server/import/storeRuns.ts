@@ -47,19 +47,19 @@ export async function storeRuns(tx: Connection, importId: string, runs: readonly
   for (let from = 0; from < runs.length; from += AT_A_TIME) {
     const part = runs.slice(from, from + AT_A_TIME)
     await bulkInsert(tx, run, part.map(one => ({
-      id: idOf(importId, one), origin: one.origin, kind: KIND_OF_TEST[one.test], state: 'finished' as const, setupVersionId: one.ids.setupVersionId, fuelBatchId: one.ids.fuelBatchId, placeVersionId: one.ids.placeVersionId, personId: one.ids.personId,
-      methodVersionId: one.ids.methodVersionId, setting: one.setting, breakIn: one.breakIn, startedAt: new Date(one.startedAt), zone: one.zone, notes: one.notes, revision: 1, importId, given: one.given, bodyHash: hashOf({ importId, row: one.row }), createdAt: new Date(),
-    })))
+        id: idOf(importId, one), origin: one.origin, kind: KIND_OF_TEST[one.test], state: 'finished' as const, setupVersionId: one.ids.setupVersionId, fuelBatchId: one.ids.fuelBatchId, placeVersionId: one.ids.placeVersionId, personId: one.ids.personId,
+        methodVersionId: one.ids.methodVersionId, setting: one.setting, breakIn: one.breakIn, startedAt: new Date(one.startedAt), zone: one.zone, notes: one.notes, revision: 1, importId, given: one.given, bodyHash: hashOf({ importId, row: one.row }), createdAt: new Date(),
+      })))
     await bulkInsert(tx, measurement, part.flatMap(one => one.read.measurements.map(({ quantity, value, typed, unit }) => ({ id: uuidv7(), runId: idOf(importId, one), quantity, value, typed, typedUnit: unit, personId: one.ids.personId, recordedAt: new Date() }))))
     await bulkInsert(tx, event, part.flatMap(one => one.read.events.map(({ kind, atMs, typed, massG, waterC, reason }, i) => ({
-      id: uuidv7(), runId: idOf(importId, one), seq: i + 1, kind, atMs, source: 'import', personId: one.ids.personId, voided: false, recordedAt: new Date(),
-      payload: { typed, ...(massG === undefined ? {} : { massG }), ...(waterC === undefined ? {} : { waterC }), ...(kind === 'targetReached' && waterC === undefined && one.targetC !== null ? { waterC: one.targetC } : {}), ...(reason ? { reason } : kind === 'stopped' && one.stoppedReason ? { reason: one.stoppedReason } : {}) },
-    }))))
+        id: uuidv7(), runId: idOf(importId, one), seq: i + 1, kind, atMs, source: 'import', personId: one.ids.personId, voided: false, recordedAt: new Date(),
+        payload: { typed, ...(massG === undefined ? {} : { massG }), ...(waterC === undefined ? {} : { waterC }), ...(kind === 'targetReached' && waterC === undefined && one.targetC !== null ? { waterC: one.targetC } : {}), ...(reason ? { reason } : kind === 'stopped' && one.stoppedReason ? { reason: one.stoppedReason } : {}) },
+      }))))
     await bulkInsert(tx, runTag, part.flatMap(one => one.tags.map(name => ({ id: uuidv7(), runId: idOf(importId, one), name, personId: one.ids.personId, createdAt: new Date() }))))
     await bulkInsert(tx, decision, part.flatMap(one => one.decisions.map(({ question, answer }) => ({ id: uuidv7(), runId: idOf(importId, one), question, answer, personId: one.ids.personId, recordedAt: new Date() }))))
-    for (const one of part) if (one.trace.length > 0) await insertTrace(tx, { runId: idOf(importId, one), channel: 'water', importId }, one.trace)
     await told(from + part.length)
   }
+  for (const one of runs) if (one.trace.length > 0) await insertTrace(tx, { runId: idOf(importId, one), channel: 'water', importId }, one.trace)
   await freshen(tx, ids)
   const tagged = runs.flatMap((one, i) => (one.tags.length > 0 ? [ids[i]!] : []))
   if (tagged.length > 0) await showTags(tx, tagged)

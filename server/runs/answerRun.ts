@@ -49,7 +49,7 @@ export async function answerRun(db: Connection, run: Asked, asked = defaultOptio
   const key = { runId: stored.id, optionsHash: hashOf(asked), inputHash: hashOf([toRunDocument(stored), apart, series]), coreVersion: CORE_VERSION }
   const kept = await cachedResult(db, key)
   if (kept) return kept
-  const whole = reduce(await requestFor(db, run, asked), { workings: true })
+  const whole = reduce(await requestFor(db, run, asked), { workings: new Set([stored.id]) })
   const answer = { ...whole, runs: whole.runs.slice(0, 1) }
   await keepResult(db, key, answer)
   return answer

@@ -1,5 +1,5 @@
 /** Keeps the rows of the logbook in step with the facts: a small series at once, in the transaction of its facts; a large one is marked, and worked out in the background. */
-import { and, asc, eq, inArray, isNotNull, isNull, ne, or, sql, type SQL } from 'drizzle-orm'
+import { and, asc, eq, inArray, isNotNull, isNull, lt, ne, or, sql, type SQL } from 'drizzle-orm'
 import { reduce } from '../../core/reduce'
 import { CORE_VERSION } from '../../core/version'
 import { listedOptions } from '../../shared/runOptions'
@@ -8,7 +8,7 @@ import { findRuns, type FoundRun } from '../database/repositories/runs'
 import { traceChunks } from '../database/repositories/traces'
 import { run, runRow, setupVersion } from '../database/schema'
 import { needsTrace, readsCalls, requestOf } from './answerRun'
-import { rowOf } from './runLine'
+import { ELSEWHERE, NO_METHOD, rowOf } from './runLine'
 
 /** As many runs are worked out while a person waits. About a millisecond each, facts and all. */
 const AT_ONCE = 80
@@ -32,12 +32,35 @@ export async function freshen(tx: Connection, runIds: readonly string[]): Promis
     for (const key of keys) await workOutLocked(tx, key)
     return
   }
-  // Those that are new stand in the list at once, by their own readings; whether one is void counts at once too.
+  // Those that are new stand in the list at once, by their own readings, or, where they are many, without figures; whether one is void counts at once too.
   const had = new Set(before.map(one => one.id))
   const seriesOf = new Map(now.map(one => [one.id, one.series]))
-  for (const part of await inParts(tx, runIds.filter(id => !had.has(id)))) await keepRows(tx, id => seriesOf.get(id)!, (await findRuns(tx, part)).flatMap(one => rowsOf([one], [one])))
+  const fresh = runIds.filter(id => !had.has(id))
+  const { rows: [clock] } = await tx.execute<{ at: string }>(sql`select clock_timestamp()::text as at`)
+  if (fresh.length > AT_ONCE) await bareRows(tx, fresh)
+  else for (const part of await inParts(tx, fresh)) await keepRows(tx, id => seriesOf.get(id)!, (await findRuns(tx, part)).flatMap(one => rowsOf([one], [one])))
   await tx.update(runRow).set({ voided: sql`exists (select 1 from ${run} where ${run.id} = ${runRow.runId} and ${run.state} = 'void')` }).where(inArray(runRow.runId, [...runIds]))
-  await markStale(tx, inArray(runRow.series, keys))
+  // What was marked just now needs no second mark.
+  await markStale(tx, and(inArray(runRow.series, keys), or(isNull(runRow.staleSince), lt(runRow.staleSince, sql`${clock!.at}::timestamptz`)))!)
+}
+
+/** Rows of many new runs as the database alone can write them: found, filtered and sorted at once, their figures worked out with their series. */
+async function bareRows(tx: Connection, ids: readonly string[]): Promise<void> {
+  await tx.execute(sql`
+    with picked as materialized (select id, setup_version_id from run where id = any(${sql.param(ids)}::uuid[])),
+      part_names as materialized (select sp.setup_version_id, string_agg(t.name, ' ') as names from setup_part sp join thing_version tv on tv.id = sp.thing_version_id join thing t on t.id = tv.thing_id where sp.setup_version_id in (select setup_version_id from picked) group by 1),
+      marked as materialized (select run_id, jsonb_agg(jsonb_build_object('kind', kind, 's', at_ms / 1000.0) order by at_ms) as marks, max(at_ms) / 1000.0 as end_s from event where run_id in (select id from picked) and not voided group by 1)
+    insert into run_row (run_id, started_at, day, origin, voided, setup, place, fuel, method, person, remarks, words, line, core_version, series, stale_since)
+    select r.id, r.started_at, (r.started_at at time zone r.zone)::date, r.origin, r.state = 'void', s.name, coalesce(p.name, ${ELSEWHERE}), coalesce(f.name, ''), coalesce(m.name, ${NO_METHOD}), who.name, '{}',
+      lower(concat_ws(' ', s.name, coalesce(p.name, ${ELSEWHERE}), coalesce(f.name, ''), coalesce(m.name, ${NO_METHOD}), who.name, r.notes, n.names)),
+      jsonb_build_object('id', r.id, 'startedAt', to_char(r.started_at at time zone 'UTC', 'YYYY-MM-DD"T"HH24:MI:SS.MS"Z"'), 'zone', r.zone, 'setup', s.name, 'place', p.name, 'fuel', f.name, 'kind', r.kind, 'method', m.name, 'voided', r.state = 'void', 'breakIn', r.break_in, 'setting', r.setting,
+        'says', null, 'timeToBoilS', null, 'gPerL', null, 'normalisedGPerL', null, 'normalisedU', null, 'status', 'not', 'worstFlag', null, 'ended', null, 'origin', r.origin, 'person', who.name, 'efficiency', null, 'burnRateGPerMin', null, 'firepowerW', null,
+        'ribbon', jsonb_build_object('marks', coalesce(e.marks, '[]'), 'water', '[]'::jsonb, 'boilingC', null, 'endS', coalesce(e.end_s, 0), 'weighed', true)),
+      ${CORE_VERSION}, case when r.state = 'void' or r.break_in then r.id::text else v.heat_hash || '.' || r.origin end, clock_timestamp()
+    from picked join run r on r.id = picked.id join setup_version v on v.id = r.setup_version_id join setup s on s.id = v.setup_id join person who on who.id = r.person_id left join place_version pv on pv.id = r.place_version_id left join place p on p.id = pv.place_id
+      left join fuel_batch b on b.id = r.fuel_batch_id left join fuel f on f.id = b.fuel_id left join method_version mv on mv.id = r.method_version_id left join method m on m.id = mv.method_id
+      left join part_names n on n.setup_version_id = r.setup_version_id left join marked e on e.run_id = r.id
+    order by r.id on conflict do nothing`)
 }
 
 const keysOf = (tx: Connection, where: SQL) => tx.select({ id: run.id, series: seriesKey }).from(run).innerJoin(setupVersion, eq(setupVersion.id, run.setupVersionId)).where(and(LISTED, where))

@@ -24,7 +24,12 @@ export function rowOf(record: RunRecord, stored: StoredRun, answer: RunAnswer): 
 }
 
 /** The day there, as 2026-05-01. */
-const dayOf = (at: string, zone: string) => new Intl.DateTimeFormat('en-CA', { timeZone: zone }).format(new Date(at))
+function dayOf(at: string, zone: string): string {
+  const format = days.get(zone) ?? new Intl.DateTimeFormat('en-CA', { timeZone: zone })
+  days.set(zone, format)
+  return format.format(new Date(at))
+}
+const days = new Map<string, Intl.DateTimeFormat>()
 
 function lineOf(record: RunRecord, stored: StoredRun, answer: RunAnswer): Row['line'] {
   const { timeToBoilS, gPerL, normalisedGPerL, normalisedU, status, ended, flags, efficiency, burnRateGPerMin, firepowerW } = answer

@@ -107,7 +107,7 @@ test('an instrument is added with its token, sends, shows on the lane, and is ta
   expect((await send('two', ',water,42,degC', 'not a token')).status()).toBe(401)
   await open(page, '/bench/instruments')
   await own.getByRole('listitem').filter({ hasText: 'probe in pot A' }).getByRole('button').click()
-  await expect(own.getByText('probe in pot A')).toHaveCount(0)
+  await expect(own.getByRole('listitem').filter({ hasText: 'probe in pot A' })).toHaveCount(0)
   await expect.poll(async () => (await send('three', ',water,43,degC')).status()).toBe(401)
   const simulated = page.getByRole('region', { name: 'Simulated instruments' })
   await simulated.getByRole('button', { name: 'Start it' }).click()

@@ -166,3 +166,27 @@ describe('files that are no tables', () => {
     expect(got.ok ? '' : `${got.problem.what} ${got.problem.got ?? ''}`).toMatch(words)
   })
 })
+
+it('law: what an exported table holds of a run is read back as it was', () => {
+  const grams = (low: number, high: number) => fc.integer({ min: low * 10, max: high * 10 }).map(n => n / 10)
+  const runs = fc.record({ water: grams(200, 2000), start: grams(1, 30), before: grams(100, 300), used: grams(1, 50), air: grams(-20, 35), wind: fc.option(grams(0, 8), { nil: null }), humidity: fc.integer({ min: 5, max: 100 }), altitude: fc.integer({ min: 0, max: 4000 }), lit: fc.integer({ min: 0, max: 60 }), boil: fc.integer({ min: 100, max: 2000 }), notes: fc.string({ maxLength: 40 }).filter(text => !/[\p{Cc}]/u.test(text)), setting: fc.constantFrom(null, 'low', 'full') })
+  fc.assert(fc.property(runs, ({ water, start, before, used, air, wind, humidity, altitude, lit, boil, notes, setting }) => {
+    const measured: [string, number, string][] = [['water', water / 1000, 'g'], ['waterStart', start, 'degC'], ['fuelBefore', before / 1000, 'g'], ['fuelAfter', (before - used) / 1000, 'g'], ['air', air, 'degC'], ['humidity', humidity / 100, 'pct'], ['altitude', altitude, 'm'], ...(wind === null ? [] : [['wind', wind, 'mps'] as [string, number, string]])]
+    const record = {
+      id: '019c0000-0000-7000-8000-000000000001', startedAt: '2026-03-14T13:00:00.000Z', zone: 'Atlantic/Azores', origin: 'measured', kind: 'boil', method: null, setup: 'A set-up, with a comma', place: null, fuel: 'Methanol', batch: 'drum 3', container: null, person: 'Odra Vell', setting, state: 'finished',
+      breakIn: false, takeBurnShare: false, notes, measurements: measured.map(([quantity, value, unit]) => ({ quantity, value, typed: '', unit, correction: null, instrument: null })),
+      events: [['lit', 0], ['potOn', lit], ['rollingBoil', lit + boil]].map(([kind, s]) => ({ kind, atMs: Number(s) * 1000, reason: null, massG: null, waterC: null })),
+    } as never
+    const cells = TABLE_COLUMNS.map((column) => {
+      const cell = asText(column.of(record, null))
+      return cell === null ? '' : String(cell)
+    })
+    const rows = [TABLE_COLUMNS.map(column => column.header), cells]
+    const outcome = readRow(cells, guessMapping(rows, { zone: 'UTC' }), NOW)
+    if (!outcome.ok) throw new Error(outcome.problems.map(problem => problem.text).join(' '))
+    const back = new Map(outcome.row.read.measurements.map(one => [one.quantity as string, one.value]))
+    for (const [quantity, value] of measured) expect(back.get(quantity), quantity).toBeCloseTo(value, 10)
+    expect(outcome.row).toMatchObject({ startedAt: '2026-03-14T13:00:00.000Z', zone: 'Atlantic/Azores', setting, notes: notes.trim(), names: { setup: 'A set-up, with a comma', fuel: 'Methanol', person: 'Odra Vell' }, batch: 'drum 3' })
+    expect(outcome.row.read.events.map(event => [event.kind, event.atMs])).toEqual([['lit', 0], ['potOn', lit * 1000], ['rollingBoil', (lit + boil) * 1000]].sort((a, b) => Number(a[1]) - Number(b[1])))
+  }), { numRuns: 200 })
+})

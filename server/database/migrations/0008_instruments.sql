@@ -25,9 +25,5 @@ ALTER TABLE "trace" ADD CONSTRAINT "trace_feed_id_feed_id_fk" FOREIGN KEY ("feed
 CREATE INDEX "run_row_count" ON "run_row" USING btree ("origin","voided","day");--> statement-breakpoint
 CREATE INDEX "run_row_of_setup" ON "run_row" USING btree ("setup","started_at","run_id");--> statement-breakpoint
 CREATE INDEX "run_row_of_place" ON "run_row" USING btree ("place","started_at","run_id");--> statement-breakpoint
-CREATE INDEX "run_row_of_fuel" ON "run_row" USING btree ("fuel","started_at","run_id");--> statement-breakpoint
-CREATE INDEX "run_row_of_method" ON "run_row" USING btree ("method","started_at","run_id");--> statement-breakpoint
-CREATE INDEX "run_row_of_person" ON "run_row" USING btree ("person","started_at","run_id");--> statement-breakpoint
 CREATE INDEX "run_row_thriftiest" ON "run_row" USING btree ("normalised_g_per_l","run_id");--> statement-breakpoint
-CREATE INDEX "run_row_thirstiest" ON "run_row" USING btree ("normalised_g_per_l" desc nulls last,"run_id" desc);--> statement-breakpoint
 CREATE INDEX "run_row_by_setup" ON "run_row" USING btree ("setup" collate "und-x-icu","run_id");

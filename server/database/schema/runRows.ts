@@ -43,10 +43,9 @@ export const runRow = pgTable('run_row', {
   index('run_row_by_start').on(table.startedAt, table.runId), index('run_row_by_series').on(table.series), index('run_row_stale').on(table.staleSince).where(sql`stale_since is not null`),
   index('run_row_words').using('gin', sql`${table.words} gin_trgm_ops`), index('run_row_tags').using('gin', table.tags),
   // How many pass, and the first page of one name: neither reads the rows of the others.
-  index('run_row_count').on(table.origin, table.voided, table.day), index('run_row_of_setup').on(table.setup, table.startedAt, table.runId), index('run_row_of_place').on(table.place, table.startedAt, table.runId), index('run_row_of_fuel').on(table.fuel, table.startedAt, table.runId),
-  index('run_row_of_method').on(table.method, table.startedAt, table.runId), index('run_row_of_person').on(table.person, table.startedAt, table.runId),
-  // The ranking, both ways, and the orders by name that are asked for most.
-  index('run_row_thriftiest').on(table.normalisedGPerL, table.runId), index('run_row_thirstiest').on(sql`${table.normalisedGPerL} desc nulls last`, sql`${table.runId} desc`), index('run_row_by_setup').on(sql`${table.setup} collate "und-x-icu"`, table.runId),
+  index('run_row_count').on(table.origin, table.voided, table.day), index('run_row_of_setup').on(table.setup, table.startedAt, table.runId), index('run_row_of_place').on(table.place, table.startedAt, table.runId),
+  // The ranking, and the order by name.
+  index('run_row_thriftiest').on(table.normalisedGPerL, table.runId), index('run_row_by_setup').on(sql`${table.setup} collate "und-x-icu"`, table.runId),
 ])
 
 /** A word that a person put on a run; taken off again, it stays with when. */
