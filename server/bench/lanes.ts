@@ -49,7 +49,7 @@ export const orderOf = ({ method, stored }: FoundRun) => benchOrder(method ?? BO
 /** Those of these runs that stand on the bench. */
 async function lanesOf(db: Connection, runIds: string[]): Promise<Lane[]> {
   if (runIds.length === 0) return []
-  const found = await findRuns(db, runIds)
+  const found = await findRuns(db, runIds, { traces: false })
   const rows = await db.select({ id: run.id, lane: run.lane, bench: run.bench, startedAt: run.startedAt, fuelKind: fuel.kind }).from(run).leftJoin(fuelBatch, eq(fuelBatch.id, run.fuelBatchId)).leftJoin(fuel, eq(fuel.id, fuelBatch.fuelId)).where(inArray(run.id, runIds))
   const events = await eventRows(db, runIds)
   const measurements = await currentMeasurements(db, runIds)

@@ -7,13 +7,13 @@ import type { LaneName } from '../../shared/benchAct'
 import { CHANNELS, type ChannelName } from '../../shared/channels'
 import { CHANNEL_RULES, INGEST, type IngestAck } from '../../shared/feed'
 import type { Connection, Database } from '../database/connection'
-import { hashOf, sha256 } from '../database/hash'
+import { sha256 } from '../database/hash'
+import { insertChunks } from '../database/repositories/traces'
 import { ingestBatch, run, trace, traceChunk } from '../database/schema'
 import type { Feed } from './feeds'
 
 /** Told at the commit, with the run that has new samples. */
 export const SAMPLES_CHANNEL = 'vulcanum_samples'
-const CHUNK_SAMPLES = 4096
 
 export interface Batch { id: string, lines: readonly string[] }
 export type Ingested = { ok: true, ack: IngestAck } | { ok: false, status: 409 | 413 | 422, text: string }
@@ -92,11 +92,7 @@ async function storeFor(tx: Connection, { from, channel, lane, runId, zeroMs, sa
   const fresh = await withoutStanding(tx, own!.id, sorted, ack)
   if (fresh.length === 0) return
   const [last] = await tx.select({ seq: traceChunk.seq }).from(traceChunk).where(eq(traceChunk.traceId, own!.id)).orderBy(desc(traceChunk.seq)).limit(1)
-  for (let at = 0, seq = (last?.seq ?? 0) + 1; at < fresh.length; at += CHUNK_SAMPLES, seq++) {
-    const part = fresh.slice(at, at + CHUNK_SAMPLES)
-    const [tMs, v] = [part.map(one => one[0]), part.map(one => one[1])]
-    await tx.insert(traceChunk).values({ id: uuidv7(), traceId: own!.id, seq, firstMs: tMs[0]!, lastMs: tMs.at(-1)!, tMs, v, hash: hashOf([tMs, v]) })
-  }
+  await insertChunks(tx, own!.id, fresh, (last?.seq ?? 0) + 1)
   ack.stored += fresh.length
   await tx.execute(sql`select pg_notify(${SAMPLES_CHANNEL}, ${runId})`)
 }

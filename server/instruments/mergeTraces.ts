@@ -1,11 +1,9 @@
 /** At a run's finish its traces, which came in many small batches out of any order, become few whole chunks in the order of time. */
 import { and, asc, eq, isNull } from 'drizzle-orm'
-import { v7 as uuidv7 } from 'uuid'
 import type { Connection } from '../database/connection'
 import { hashOf } from '../database/hash'
+import { insertChunks } from '../database/repositories/traces'
 import { trace, traceChunk } from '../database/schema'
-
-const CHUNK_SAMPLES = 4096
 
 /** In the transaction of the finish. A chunk that is not as it was stored is a bug, and stops it. */
 export async function mergeTraces(tx: Connection, runId: string): Promise<void> {
@@ -28,9 +26,5 @@ async function mergeTrace(tx: Connection, traceId: string): Promise<void> {
   for (const { id, tMs, v, hash } of chunks) if (hashOf([tMs, v]) !== hash) throw new Error(`Chunk ${id} is not as it was stored`)
   const samples = chunks.flatMap(({ tMs, v }) => tMs.map((t, i): [number, number] => [t, v[i]!])).sort((a, b) => a[0] - b[0])
   await tx.delete(traceChunk).where(eq(traceChunk.traceId, traceId))
-  for (let from = 0, seq = 1; from < samples.length; from += CHUNK_SAMPLES, seq++) {
-    const part = samples.slice(from, from + CHUNK_SAMPLES)
-    const [tMs, v] = [part.map(one => one[0]), part.map(one => one[1])]
-    await tx.insert(traceChunk).values({ id: uuidv7(), traceId, seq, firstMs: tMs[0]!, lastMs: tMs.at(-1)!, tMs, v, hash: hashOf([tMs, v]) })
-  }
+  await insertChunks(tx, traceId, samples)
 }

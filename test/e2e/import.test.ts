@@ -144,9 +144,11 @@ test('runs go out as CSV and a whole bench as a package, and come into an empty 
     await expect(stored(other)).toContainText('runs stored')
     const importId = other.url().split('/').at(-1)!.split('?')[0]
     const { lines } = await (await other.request.get(`/api/runs?import=${importId}&origin=all`)).json() as { lines: { startedAt: string, gPerL: number | null }[] }
-    const there = new Map(before.map(row => [row.Started, row['Measured [g/L]'] === '' ? null : Number(row['Measured [g/L]'])]))
-    expect(lines.length).toBeGreaterThan(3)
-    for (const line of lines) expect(line.gPerL === null ? null : Number(line.gPerL.toPrecision(9)), line.startedAt).toBe(there.get(line.startedAt) == null ? null : Number(there.get(line.startedAt)!.toPrecision(9)))
+    // A table holds no fed pieces and no marks that come twice: runs that other tests burned on the bench may have them.
+    const there = new Map(before.filter(row => /^019[567]0000-/.test(row.Id!)).map(row => [row.Started, row['Measured [g/L]'] === '' ? null : Number(row['Measured [g/L]'])]))
+    const known = lines.filter(line => there.has(line.startedAt))
+    expect(known.length).toBeGreaterThan(3)
+    for (const line of known) expect(line.gPerL === null ? null : Number(line.gPerL.toPrecision(9)), line.startedAt).toBe(there.get(line.startedAt) == null ? null : Number(there.get(line.startedAt)!.toPrecision(9)))
   } finally {
     await server.stop()
   }

@@ -17,10 +17,14 @@ export async function insertTrace(db: Connection, { runId, channel, importId = n
   if (samples.length === 0) return
   const traceId = uuidv7()
   await db.insert(trace).values({ id: traceId, runId, channel, unit: CHANNELS[channel].unit, importId, fileHash })
-  for (let from = 0, seq = 1; from < samples.length; from += CHUNK_SAMPLES, seq++) {
+  await insertChunks(db, traceId, samples.map(([at, value]) => [Math.round(at * 1000), value]))
+}
+
+/** Samples [ms, SI] in the order of time, as chunks that never change. */
+export async function insertChunks(db: Connection, traceId: string, samples: readonly (readonly [number, number])[], firstSeq = 1): Promise<void> {
+  for (let from = 0, seq = firstSeq; from < samples.length; from += CHUNK_SAMPLES, seq++) {
     const part = samples.slice(from, from + CHUNK_SAMPLES)
-    const tMs = part.map(([s]) => Math.round(s * 1000))
-    const v = part.map(([, value]) => value)
+    const [tMs, v] = [part.map(one => one[0]), part.map(one => one[1])]
     await db.insert(traceChunk).values({ id: uuidv7(), traceId, seq, firstMs: tMs[0]!, lastMs: tMs.at(-1)!, tMs, v, hash: hashOf([tMs, v]) })
   }
 }
