@@ -6,8 +6,12 @@ import { guessChannels } from '#shared/tableImport/traceMapping'
 /** Both readings of a file, of runs and of a trace, and which of them is meant. */
 export function useMapping(page: ImportPage, runId: string) {
   const zone = Intl.DateTimeFormat().resolvedOptions().timeZone
-  const runs = ref(page.guessed ? { ...structuredClone(toRaw(page.guessed)), zone: page.guessed.zone || zone } : null)
-  const trace = ref(page.guessedTrace ? { ...structuredClone(toRaw(page.guessedTrace)), runId } : null)
+  // What was sent last and could not be stored is gone on with; else it is a first reading.
+  const sent = page.mapping
+  const firstRuns = sent?.what === 'runs' ? sent.mapping : page.guessed
+  const firstTrace = sent?.what === 'trace' ? sent.mapping : page.guessedTrace && { ...page.guessedTrace, runId }
+  const runs = ref(firstRuns ? { ...structuredClone(toRaw(firstRuns)), zone: firstRuns.zone || zone } : null)
+  const trace = ref(firstTrace ? structuredClone(toRaw(firstTrace)) : null)
   const likeRuns = (runs.value?.columns.filter(column => column.to !== '').length ?? 0) >= 3
   const what = ref<StoredMapping['what']>(page.mapping?.what ?? (trace.value !== null && (runId !== '' || !likeRuns) ? 'trace' : 'runs'))
   const mapping = computed<StoredMapping | null>(() => {
