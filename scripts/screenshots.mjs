@@ -30,20 +30,27 @@ async function staged(address) {
 const BENCH = [['bench', '/bench', 'day', 1280, 800], ['bench-phone', '/bench', 'dark', 390, 844]]
 
 runMain(async () => {
-  const address = process.argv[2]
-  if (!address || address === '--help') throw new Stop('node scripts/screenshots.mjs ADDRESS   for example http://127.0.0.1:3000')
+  const [,, address, only] = process.argv
+  if (!address || address === '--help') throw new Stop('node scripts/screenshots.mjs ADDRESS [PICTURE]   for example http://127.0.0.1:3000')
   await requireChromium()
   const browser = await chromium.launch({ executablePath: CHROMIUM, args: CHROMIUM_ARGS })
   const importId = await staged(address)
   const named = [['import', `/runs/import/${importId}`, 'day', 1280, 1500]]
   for (const [name, list, wanted, at] of BY_NAME) named.push([name, `${at}/${(await (await fetch(address + list)).json()).find(one => one.name === wanted).id}`, 'day', 1280, name === 'method' ? 1200 : 900])
-  for (const [name, path, light, width, height, press, scroll] of [...PICTURES, ...named, ...BENCH]) {
+  const wanted = [...PICTURES, ...named, ...BENCH].filter(([name]) => !only || name === only)
+  for (const [name, path, light, width, height, press, scroll] of wanted) {
     if (name === BENCH[0][0]) await stage(address, EVERY_STATE.slice(0, 4))
     const context = await browser.newContext({ viewport: { width, height }, locale: 'en-GB', timezoneId: 'Atlantic/Azores' })
     await context.addCookies([{ name: 'light', value: light, url: address }])
     const page = await context.newPage()
     await page.goto(address + path)
     await page.waitForFunction(() => window.useNuxtApp?.().isHydrating === false)
+    if (name === 'import') {
+      await page.getByLabel('Fuel', { exact: true }).selectOption({ index: 1 })
+      await page.getByLabel('Who', { exact: true }).selectOption({ index: 1 })
+      await page.getByLabel(/Set-up “Tin can”/).selectOption('new: alcohol')
+      await page.waitForTimeout(1500)
+    }
     if (press) await page.locator(press).click()
     await page.waitForTimeout(press ? 1500 : 500)
     if (scroll === 'bottom') await page.evaluate(() => window.scrollTo(0, document.body.scrollHeight))

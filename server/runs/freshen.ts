@@ -3,6 +3,7 @@ import { and, asc, eq, inArray, isNotNull, isNull, lt, ne, or, sql, type SQL } f
 import { reduce } from '../../core/reduce'
 import { CORE_VERSION } from '../../core/version'
 import { listedOptions } from '../../shared/runOptions'
+import { anyOf } from '../database/anyOf'
 import type { Connection, Database } from '../database/connection'
 import { findRuns, type FoundRun } from '../database/repositories/runs'
 import { traceChunks } from '../database/repositories/traces'
@@ -23,11 +24,11 @@ const LISTED: SQL = inArray(run.state, ['finished', 'void'])
 /** Called in the transaction that changed the facts of these runs. Series they have left are worked out too. */
 export async function freshen(tx: Connection, runIds: readonly string[]): Promise<void> {
   if (runIds.length === 0) return
-  const now = await keysOf(tx, inArray(run.id, [...runIds]))
-  const before = await tx.select({ id: runRow.runId, series: runRow.series }).from(runRow).where(inArray(runRow.runId, [...runIds]))
+  const now = await keysOf(tx, anyOf(run.id, runIds))
+  const before = await tx.select({ id: runRow.runId, series: runRow.series }).from(runRow).where(anyOf(runRow.runId, runIds))
   const keys = [...new Set([...now, ...before].map(one => one.series))]
   await lockSeries(tx, keys)
-  const members = await keysOf(tx, inArray(seriesKey, keys))
+  const members = await keysOf(tx, sql`${seriesKey} = any(${sql.param(keys)}::text[])`)
   if (members.length <= AT_ONCE) {
     for (const key of keys) await workOutLocked(tx, key)
     return
@@ -39,9 +40,9 @@ export async function freshen(tx: Connection, runIds: readonly string[]): Promis
   const { rows: [clock] } = await tx.execute<{ at: string }>(sql`select clock_timestamp()::text as at`)
   if (fresh.length > AT_ONCE) await bareRows(tx, fresh)
   else for (const part of await inParts(tx, fresh)) await keepRows(tx, id => seriesOf.get(id)!, (await findRuns(tx, part)).flatMap(one => rowsOf([one], [one])))
-  await tx.update(runRow).set({ voided: sql`exists (select 1 from ${run} where ${run.id} = ${runRow.runId} and ${run.state} = 'void')` }).where(inArray(runRow.runId, [...runIds]))
+  await tx.update(runRow).set({ voided: sql`exists (select 1 from ${run} where ${run.id} = ${runRow.runId} and ${run.state} = 'void')` }).where(anyOf(runRow.runId, runIds))
   // What was marked just now needs no second mark.
-  await markStale(tx, and(inArray(runRow.series, keys), or(isNull(runRow.staleSince), lt(runRow.staleSince, sql`${clock!.at}::timestamptz`)))!)
+  await markStale(tx, and(sql`${runRow.series} = any(${sql.param(keys)}::text[])`, or(isNull(runRow.staleSince), lt(runRow.staleSince, sql`${clock!.at}::timestamptz`)))!)
 }
 
 /** Rows of many new runs as the database alone can write them: found, filtered and sorted at once, their figures worked out with their series. */
@@ -108,9 +109,12 @@ export async function workOutNext(db: Database): Promise<boolean> {
   return true
 }
 
-/** One at a time works at a series, so that the last to write has read all. All locks are taken before anything is written. */
+/** Locks that series share: ten thousand void runs are as many series, and the database holds only so many locks. */
+const SERIES_LOCKS = 256
+const LOCK_SPACE = 7_202_606
+/** One at a time works at a series, so that the last to write has read all. All locks are taken before anything is written, in one order. */
 async function lockSeries(tx: Connection, keys: readonly string[]): Promise<void> {
-  for (const key of [...keys].sort()) await tx.execute(sql`select pg_advisory_xact_lock(hashtextextended(${key}, 7))`)
+  await tx.execute(sql`select pg_advisory_xact_lock(${LOCK_SPACE}::int, lock) from (select distinct abs(hashtext(key) % ${SERIES_LOCKS}::int) as lock from unnest(${sql.param([...keys])}::text[]) as key order by 1) as locks`)
 }
 
 async function workOutAlone(tx: Connection, series: string): Promise<void> {
