@@ -90,6 +90,7 @@ class Bench {
     await this.#anew(name)
     await this.#exports(runs)
     await this.#import()
+    for (let left = 1; left > 0; await sleep(300)) left = (await (await fetch(`${this.server.url}/api/figures`)).json()).stale
     const { rows: [{ n }] } = await this.sql.query('select count(*)::int as n from run_row where stale_since is not null')
     this.#hold('no figure waits', n === 0)
     const peakMB = Number(/VmHWM:\s+(\d+)/.exec(readFileSync(`/proc/${this.server.pid}/status`, 'utf8'))[1]) / 1024
