@@ -46,9 +46,10 @@ runMain(async () => {
     await page.goto(address + path)
     await page.waitForFunction(() => window.useNuxtApp?.().isHydrating === false)
     if (name === 'import') {
-      await page.getByLabel('Fuel', { exact: true }).selectOption({ index: 1 })
+      const fuels = await page.getByLabel('Fuel', { exact: true }).locator('option').allInnerTexts()
+      await page.getByLabel('Fuel', { exact: true }).selectOption({ label: fuels.find(text => /isobutane/i.test(text)) })
       await page.getByLabel('Who', { exact: true }).selectOption({ index: 1 })
-      await page.getByLabel(/Set-up “Tin can”/).selectOption('new: alcohol')
+      await page.getByLabel(/Set-up “Tin can”/).selectOption('new: gas, on the canister')
       await page.waitForTimeout(1500)
     }
     if (press) await page.locator(press).click()

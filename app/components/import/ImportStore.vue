@@ -5,7 +5,7 @@ import type { ImportPage, ImportPreview, StoredMapping } from '#shared/tableImpo
 const props = defineProps<{ page: ImportPage, mapping: StoredMapping, preview: ImportPreview, asking: boolean }>()
 const emit = defineEmits<{ begun: [] }>()
 const { people, personId } = usePeople()
-watch(() => (props.mapping.what === 'runs' ? props.mapping.mapping.usual.person : ''), (person) => { personId.value ||= person })
+watch(() => (props.mapping.what === 'runs' ? props.mapping.mapping.usual.person : ''), (person) => { personId.value ||= person }, { immediate: true })
 const leaveOut = ref(false)
 const sameAgain = ref(false)
 const problem = ref('')
