@@ -17,7 +17,7 @@ export default defineNuxtConfig({
   css: ['~/assets/css/main.css'],
   compatibilityDate: '2026-03-01',
   // Packages whose second half is named only by a condition of their package.json, which the tracer does not follow.
-  nitro: { externals: { traceInclude: ['async-function', 'generator-function', 'async-generator-function'].map(name => `node_modules/${name}/require.mjs`) } },
+  nitro: { experimental: { websocket: true }, externals: { traceInclude: ['async-function', 'generator-function', 'async-generator-function'].map(name => `node_modules/${name}/require.mjs`) } },
   vite: { plugins: [tailwindcss(), markdownPages()], worker: { format: 'es' } },
   typescript: {
     strict: true,

@@ -1,14 +1,18 @@
-/** `npm run soak`: six lanes live under faults, for as long as asked; every press is looked for in the database afterwards, once, in order, at its time. */
+/** `npm run soak`: six lanes live under faults, each followed by instruments, for as long as asked; every press and every sample is looked for in the database afterwards, once, in order, at its time. */
+import { fork } from 'node:child_process'
+import { once } from 'node:events'
 import { chmodSync, mkdtempSync, readFileSync, rmSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { chromium } from '@playwright/test'
+import pg from 'pg'
+import { v7 as uuidv7 } from 'uuid'
 import { CHROMIUM, CHROMIUM_ARGS, requireChromium } from './lib/browser.mjs'
 import { requireBuild } from './lib/build.mjs'
 import { startCluster } from './lib/cluster.mjs'
 import { ensureDatabase, prepareDatabase } from './lib/databases.mjs'
 import { requireDependencies, requireNode } from './lib/dependencies.mjs'
-import { makeDataFolder } from './lib/paths.mjs'
+import { at, makeDataFolder, root } from './lib/paths.mjs'
 import { anyFreePort } from './lib/ports.mjs'
 import { requirePrograms } from './lib/postgresPrograms.mjs'
 import { sleep } from './lib/processes.mjs'
@@ -19,13 +23,14 @@ import { unprivilegedUser } from './lib/unprivileged.mjs'
 
 const HELP = `npm run soak                     30 minutes, the server killed 50 times
 npm run soak -- --minutes 2      shorter; the faults keep their rate
+              --silent       without the instruments: six lanes of four channels, ten samples a second
               --patience 3       milliseconds may be three times the limits, for a machine that others use; presses are judged alike
 `
 const LANES = ['A', 'B', 'C', 'D', 'E', 'F']
 const KILLS_A_MINUTE = 50 / 30
 /** Longer than a glove's double press: each key is an event of its own. */
 const BETWEEN_PRESSES_MS = 260
-const LIMITS = { paintP95Ms: 50, longestTaskMs: 100, grownMB: 20, offMs: 400 }
+const LIMITS = { paintP95Ms: 50, longestTaskMs: 100, grownMB: 20, offMs: 400, frameMs: 34, framesShare: 0.95 }
 
 async function main() {
   const args = process.argv.slice(2)
@@ -41,10 +46,10 @@ async function main() {
   await requireChromium()
   const bench = await Bench.start()
   try {
-    const summary = await bench.run(minutes, patience)
+    const summary = await bench.run(minutes, patience, !args.includes('--silent'))
     say(JSON.stringify(summary, null, 1))
     if (summary.broken.length > 0) throw new Stop(`Not held: ${summary.broken.join('; ')}`)
-    say('Every press is there once, in order, at its time.')
+    say('Every press and every sample is there once, in order, at its time.')
   } finally {
     await bench.stop()
   }
@@ -52,7 +57,7 @@ async function main() {
 
 /** The cluster, the server and the browser of one soak, and what may be done to them. */
 class Bench {
-  faults = { serverKilled: 0, databaseKilled: 0, networkCut: 0, reloaded: 0 }
+  faults = { serverKilled: 0, databaseKilled: 0, networkCut: 0, reloaded: 0, instrumentKilled: 0 }
   pressed = []
   paints = []
   #busy = Promise.resolve()
@@ -67,20 +72,22 @@ class Bench {
     bench.databaseUrl = bench.cluster.url('soak')
     await prepareDatabase(bench.databaseUrl, { empty: false })
     bench.port = await anyFreePort()
+    bench.instrumentPort = await anyFreePort()
     await bench.serve()
     bench.browser = await chromium.launch({ executablePath: CHROMIUM, args: CHROMIUM_ARGS })
     return bench
   }
 
   async serve() {
-    this.server = await startServer({ port: this.port, databaseUrl: this.databaseUrl, output: 'ignore' })
+    this.server = await startServer({ port: this.port, databaseUrl: this.databaseUrl, output: 'ignore', instrumentPort: this.instrumentPort })
   }
 
-  async run(minutes, patience) {
+  async run(minutes, patience, followed) {
     const { url } = this.server
     await stage(url, LANES.map(lane => ({ lane, measured: { fuelBefore: '210 g' }, marks: [[120, mark('lit')], [110, mark('potOn')]] })))
     this.context = await this.browser.newContext({ viewport: { width: 1280, height: 800 } })
     this.page = await this.context.newPage()
+    if (followed) await this.#follow(url)
     const watcher = await this.#watcher(url)
     await this.#open()
     const endsAt = Date.now() + minutes * 60_000
@@ -97,8 +104,65 @@ class Bench {
     await this.page.locator('[data-kept]').first().waitFor({ state: 'detached', timeout: 60_000 })
     memory.push(await heapMB(watcher))
     await this.#keepPaints()
-    const tasks = await watcher.page.evaluate(() => globalThis.tasks)
-    return this.#judge(await (await fetch(`${url}/api/bench`)).json(), { minutes, patience, memory, tasks, machineLateMs: machine() })
+    const { tasks, frames } = await watcher.page.evaluate(() => ({ tasks: globalThis.tasks, frames: globalThis.frames }))
+    const samples = followed ? await this.#samplesJudged() : null
+    return this.#judge(await (await fetch(`${url}/api/bench`)).json(), { minutes, patience, memory, tasks, frames, samples, machineLateMs: machine() })
+  }
+
+  /** Four channels of each lane, by a program of its own that never hears of the faults. */
+  async #follow(url) {
+    const feeds = []
+    for (const lane of LANES) {
+      const answer = await fetch(`${url}/api/instruments/feeds`, { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify({ id: uuidv7(), name: `soak ${lane}`, lanes: Object.fromEntries(['water', 'scale', 'wind', 'air'].map(channel => [channel, [lane]])) }) })
+      feeds.push({ lane, token: (await answer.json()).value.token })
+    }
+    this.sentFile = join(this.folder, 'sent.json')
+    this.senders = fork(at('scripts', 'soak', 'senders.ts'), [], { cwd: root, execArgv: ['--import', 'tsx'], stdio: ['ignore', 'ignore', 'inherit', 'ipc'] })
+    this.senders.send({ port: this.instrumentPort, feeds, file: this.sentFile })
+    const station = await fetch(`${url}/api/instruments/feeds`, { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify({ id: uuidv7(), name: 'soak station', lanes: { pressure: ['A'] } }) })
+    this.stationToken = (await station.json()).value.token
+    this.#startStation()
+  }
+
+  /** A simulated instrument that is killed again and again: what was acknowledged to it is there. */
+  #startStation() {
+    const [log, acked] = ['station.log', 'station.acked'].map(name => join(this.folder, name))
+    this.station = fork(at('simulators', 'weatherStation.ts'), ['--token', this.stationToken, '--port', String(this.instrumentPort), '--bench', `http://127.0.0.1:${this.port}`, '--lane', 'A', '--hz', '5', '--log', log, '--acked', acked], { cwd: root, execArgv: ['--import', 'tsx'], stdio: ['ignore', 'ignore', 'ignore', 'ipc'] })
+  }
+
+  async killInstrument() {
+    this.faults.instrumentKilled++
+    this.station.kill('SIGKILL')
+    await sleep(200)
+    this.#startStation()
+  }
+
+  /** What was sent against what is stored: each sample once, with its moment and its value. */
+  async #samplesJudged() {
+    this.station.kill('SIGTERM')
+    this.senders.send('stop')
+    await once(this.senders, 'message')
+    const sent = JSON.parse(readFileSync(this.sentFile, 'utf8'))
+    const client = new pg.Client({ connectionString: this.databaseUrl })
+    await client.connect()
+    const { rows } = await client.query('select r.lane, t.channel, extract(epoch from r.started_at) * 1000 as zero_ms, c.t_ms, c.v from run r join trace t on t.run_id = r.id join trace_chunk c on c.trace_id = t.id where r.state in (\'draft\', \'live\') order by c.seq')
+    await client.end()
+    const judged = { sent: 0, stored: 0, wrong: 0, stationAcknowledged: 0, stationWrong: 0 }
+    const pressures = name => readFileSync(join(this.folder, name), 'utf8').trim().split('\n').filter(line => line.includes(',pressure,')).map(line => `${line.split(',')[0]} ${line.split(',')[2]}`)
+    const stored = rows.filter(row => row.lane === 'A' && row.channel === 'pressure').flatMap(row => row.t_ms.map((t, i) => `${Math.round(Number(row.zero_ms) + t)} ${Number((row.v[i] / 100).toFixed(6))}`))
+    const [acked, logged, known] = [new Set(pressures('station.acked')), new Set(pressures('station.log')), new Set(stored)]
+    judged.stationAcknowledged = acked.size
+    judged.stationWrong = [...acked].filter(one => !known.has(one)).length + stored.filter(one => !logged.has(one)).length + stored.length - known.size
+    for (const lane of LANES) {
+      for (const [channel, samples] of Object.entries(sent[lane])) {
+        const factor = channel === 'scale' ? 1000 : 1
+        const stored = rows.filter(row => row.lane === lane && row.channel === channel).flatMap(row => row.t_ms.map((t, i) => [Math.round(Number(row.zero_ms) + t), Number((row.v[i] * factor).toFixed(6))])).sort((a, b) => a[0] - b[0])
+        judged.sent += samples.length
+        judged.stored += stored.length
+        judged.wrong += samples.filter(([ms, value], i) => stored[i]?.[0] !== ms || stored[i]?.[1] !== value).length
+      }
+    }
+    return judged
   }
 
   /** A page that only looks, and is never reloaded: its memory and its long tasks are what six live lanes cost. */
@@ -110,6 +174,14 @@ class Bench {
     await sleep(3000)
     await page.evaluate(() => {
       globalThis.tasks = []
+      globalThis.frames = []
+      let before = performance.now()
+      const frame = (now) => {
+        globalThis.frames.push(Math.round(now - before))
+        before = now
+        requestAnimationFrame(frame)
+      }
+      requestAnimationFrame(frame)
       new PerformanceObserver(list => globalThis.tasks.push(...list.getEntries().map(entry => Math.round(entry.duration)))).observe({ type: 'longtask' })
     })
     return { page, devtools: await context.newCDPSession(page) }
@@ -157,8 +229,8 @@ class Bench {
     while (Date.now() < endsAt - 8000) {
       await sleep((60_000 / KILLS_A_MINUTE / FAULTS.length) * (0.5 + Math.random()) * 0.8)
       if (Date.now() > endsAt - 8000) break
-      const { serverKilled, databaseKilled, networkCut, reloaded } = this.faults
-      const counts = [serverKilled / 4, databaseKilled * 2, networkCut, reloaded]
+      const { serverKilled, databaseKilled, networkCut, reloaded, instrumentKilled } = this.faults
+      const counts = [serverKilled / 4, databaseKilled * 2, networkCut, reloaded, this.senders ? instrumentKilled / 2 : Infinity]
       await this[FAULTS[counts.indexOf(Math.min(...counts))]]()
     }
   }
@@ -199,7 +271,7 @@ class Bench {
     this.paints.push(...await this.page.evaluate(() => globalThis.paints.splice(0)))
   }
 
-  #judge({ lanes }, { minutes, patience, memory, tasks, machineLateMs }) {
+  #judge({ lanes }, { minutes, patience, memory, tasks, frames, samples, machineLateMs }) {
     const broken = []
     let worstOffMs = 0
     for (const lane of lanes) {
@@ -215,15 +287,20 @@ class Bench {
     const paintP95BySixth = Array.from({ length: 6 }, (_, i) => p95(this.paints.slice(Math.floor((i * this.paints.length) / 6), Math.floor(((i + 1) * this.paints.length) / 6))))
     const grownMB = Number((memory.at(-1) - memory[0]).toFixed(1))
     const longestTaskMs = Math.max(0, ...tasks)
+    const framesInTime = Number((frames.filter(ms => ms <= LIMITS.frameMs * patience).length / Math.max(1, frames.length)).toFixed(4))
+    if (framesInTime < LIMITS.framesShare) broken.push(`${(100 * framesInTime).toFixed(1)} % of frames within ${LIMITS.frameMs * patience} ms`)
+    if (samples !== null && (samples.sent === 0 || samples.wrong > 0 || samples.stationAcknowledged === 0 || samples.stationWrong > 0 || samples.stored !== samples.sent)) broken.push(`of ${samples.sent} samples sent ${samples.stored} are stored, ${samples.wrong} not in their place; of the killed station’s ${samples.stationAcknowledged} acknowledged ${samples.stationWrong} wrong`)
     if (sorted.length === 0) broken.push('no press was timed')
     if (paintP95Ms >= LIMITS.paintP95Ms * patience) broken.push(`mark to paint ${paintP95Ms} ms (p95)`)
     if (longestTaskMs > LIMITS.longestTaskMs * patience) broken.push(`a task of ${longestTaskMs} ms`)
     if (grownMB >= LIMITS.grownMB) broken.push(`memory grew by ${grownMB} MB`)
     if (worstOffMs > LIMITS.offMs * patience) broken.push(`a mark is ${worstOffMs} ms from its press`)
-    return { minutes, pressed: this.pressed.length, ...this.faults, paintP95Ms, paintP95BySixth, timed: sorted.length, machineLateMs, longestTaskMs, tasksOver50Ms: tasks.length, grownMB, worstOffMs, broken }
+    return { minutes, pressed: this.pressed.length, ...this.faults, paintP95Ms, paintP95BySixth, timed: sorted.length, machineLateMs, longestTaskMs, tasksOver50Ms: tasks.length, grownMB, worstOffMs, frames: frames.length, framesInTime, samples, broken }
   }
 
   async stop() {
+    this.station?.kill('SIGTERM')
+    this.senders?.kill('SIGTERM')
     await this.browser?.close()
     await this.server?.stop()
     await this.cluster?.stop()
@@ -248,7 +325,7 @@ function lateness() {
   }
 }
 
-const FAULTS = ['killServer', 'killDatabase', 'cutNetwork', 'reload']
+const FAULTS = ['killServer', 'killDatabase', 'cutNetwork', 'reload', 'killInstrument']
 
 async function heapMB({ devtools }) {
   await devtools.send('HeapProfiler.collectGarbage')

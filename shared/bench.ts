@@ -3,6 +3,7 @@ import type { BurnerKind, TestKind } from '../core/formats/document'
 import type { BenchOrder } from '../core/method/benchOrder'
 import type { MethodBody, Setting, TestName } from '../core/method/method'
 import type { BenchState } from '../core/run/benchStep'
+import type { RehearsalScene } from '../core/simulate/rehearsal'
 import type { LaneName } from './benchAct'
 import type { ChannelName } from './channels'
 import type { MeasuredQuantity } from './measuredQuantity'
@@ -33,12 +34,18 @@ export interface Lane {
   readings: LaneReading[]
   notes: LaneNote[]
   photos: number
+  /** What stands in for a stove; null: it burns. */
+  rehearsal: RehearsalScene | null
 }
 
 /** `gone`: runs that left the bench since, finished or cleared. */
 export interface BenchPush { seq: number, serverMs: number, lanes: Lane[], gone: { runId: string, finished: boolean }[] }
 /** The bench whole. */
 export interface Bench { seq: number, serverMs: number, lanes: Lane[] }
+
+/** What the strip shows of the air at this moment, as instruments send it: [ms of the bench's clock, SI]. */
+export const SENT_NOW = ['air', 'wind', 'pressure'] as const satisfies readonly ChannelName[]
+export type SentNow = Partial<Record<(typeof SENT_NOW)[number], [atMs: number, value: number]>>
 
 /** What instruments send of the runs on the bench: new points since the last push, thinned for a page, and the newest of all. Moments on the bench's clock [ms], values SI. */
 export interface SamplesPush { runId: string, channel: ChannelName, points: [atMs: number, value: number][], last: [atMs: number, value: number], /** The points are all so far, not those since. */ whole: boolean }

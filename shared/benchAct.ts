@@ -8,6 +8,7 @@ import { plainText } from './fields'
 import { MAX_ACTS, MAX_TEXT } from './limits'
 import { MEASURED_NAMES, MEASURED_QUANTITIES, type MeasuredQuantity } from './measuredQuantity'
 import { fieldProblems, shown, type FieldProblem } from './readProblems'
+import { rehearsalSchema, type RehearsalAsked } from './rehearsal'
 import { boxes, quantityBox } from './typedBoxes'
 import { isZone, READING_INSTRUMENTS, type ReadingInstrument } from './typedRun'
 import { UUID } from './uuid'
@@ -33,6 +34,8 @@ export interface Arming {
   /** As typed; '' where nothing was. */
   measured: Record<MeasuredQuantity, string>
   overrides: Record<string, string>
+  /** A simulated stove stands in; null: it burns. */
+  rehearsal: RehearsalAsked | null
 }
 
 export type BenchDeed
@@ -82,6 +85,7 @@ const armingSchema = object({
   instruments: object(Object.fromEntries(READING_INSTRUMENTS.map(one => [one, string().default('').matches(UUID, { message: 'Instrument: choose one from the list.', excludeEmptyString: true })]))),
   measured: boxes(MEASURED, key => quantityBox(MEASURED_NAMES[key], MEASURED_QUANTITIES[key])),
   overrides: lazy(value => object(Object.fromEntries(Object.keys(typeof value === 'object' && value !== null ? value as object : {}).slice(0, 20).map(key => [key, plainText('Reason', MAX_TEXT.reason)])))),
+  rehearsal: rehearsalSchema,
 })
 const payloadSchema = object({ waterC: number(), massG: number(), reason: plainText('Reason', MAX_TEXT.reason).transform((text: string) => text || undefined).optional(), setting: string().oneOf(SETTINGS, 'Setting: choose one from the list.'), typed: string().max(MAX_TEXT.typed) }).default({})
 

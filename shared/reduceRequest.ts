@@ -74,8 +74,8 @@ export function readReduceRequest(document: unknown): ReadRequest {
 export function readRunDocument(run: unknown, index: number): ReduceRequest['runs'][number] {
   const at = `runs[${index}]`
   if (!isObject(run)) return { id: at, error: `${at}: read ${shown(run)}, expected an object` }
-  const { trace, ...rest } = run
-  const problems = [...problemsOf(runDocumentSchema, rest), ...traceProblems(trace)]
+  const { trace, scaleTrace, ...rest } = run
+  const problems = [...problemsOf(runDocumentSchema, rest), ...traceProblems(trace), ...traceProblems(scaleTrace, 'scaleTrace', 'g')]
   const id = typeof run.id === 'string' && run.id !== '' ? run.id.slice(0, MAX_TEXT.name) : at
   if (problems.length > 0) return { id, error: problems.map(problem => `${at}.${problem.path}: ${problem.text}`).join('; ') }
   return fillRun(run)
@@ -123,17 +123,17 @@ const NOTHING = {
 /** A checked run with every absent field null. */
 export function fillRun(run: Loose): RunDocument {
   const or = <T>(got: unknown, otherwise: T): T => (got === undefined || got === null ? otherwise : got as T)
-  const trace = or<[number, number][]>(run.trace, [])
   return {
     id: run.id as string, setup: or(run.setup, null), origin: or(run.origin, 'measured'), kind: or(run.kind, 'boil'),
     place: withDefaults<RunDocument['place']>(NOTHING.place, run.place), water: withDefaults<RunDocument['water']>(NOTHING.water, run.water),
     pot: withDefaults<RunDocument['pot']>(NOTHING.pot, run.pot), lid: or(run.lid, null), screen: or(run.screen, null),
     burner: withDefaults<RunDocument['burner']>(NOTHING.burner, run.burner), fuel: withDefaults<RunDocument['fuel']>(NOTHING.fuel, run.fuel),
     lossWPerK: or(run.lossWPerK, null), boilBy: or(run.boilBy, null), uncertainty: withDefaults(DEFAULT_UNCERTAINTY, run.uncertainty),
-    events: or(run.events, []), trace: isSorted(trace) ? trace : [...trace].sort((a, b) => a[0] - b[0]),
+    events: or(run.events, []), trace: sorted(or(run.trace, [])), scaleTrace: sorted(or(run.scaleTrace, [])),
   }
 }
 
+const sorted = (trace: [number, number][]): [number, number][] => (isSorted(trace) ? trace : [...trace].sort((a, b) => a[0] - b[0]))
 function isSorted(trace: readonly [number, number][]): boolean {
   for (let i = 1; i < trace.length; i++) if (trace[i]![0] < trace[i - 1]![0]) return false
   return true

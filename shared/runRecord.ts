@@ -1,4 +1,5 @@
 /** A run as its page reads it, and a line of the list. */
+import type { Rehearsed } from './rehearsal'
 import type { Origin, TestKind } from '../core/formats/document'
 import type { ReduceAnswer, RunAnswer, SetupAnswer } from '../core/formats/answer'
 import type { MethodFindings } from '../core/method/checkRun'
@@ -71,6 +72,8 @@ export interface RunPage {
   observations: ObservationLine[]
   photos: PhotoMeta[]
   /** Presses beside the marks, as the bench kept them. */
+  /** Null: it burned. */
+  rehearsed: Rehearsed | null
   presses: AsidePress[]
   /** Said beside the flame, each at its moment [ms on the run's clock]. */
   benchNotes: { id: string, text: string, atMs: number | null }[]

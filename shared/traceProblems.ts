@@ -2,15 +2,15 @@
 import { MAX_TRACE_SAMPLES } from './limits'
 import { shown, type FieldProblem } from './readProblems'
 
-/** What is wrong with a list of [seconds, °C], naming the first bad sample; nothing where there is no trace. */
-export function traceProblems(trace: unknown): FieldProblem[] {
+/** What is wrong with a list of [seconds, °C] or [seconds, g], naming the first bad sample; nothing where there is no trace. */
+export function traceProblems(trace: unknown, name = 'trace', unit = '°C'): FieldProblem[] {
   if (trace === undefined || trace === null) return []
-  if (!Array.isArray(trace)) return [{ path: 'trace', text: `read ${shown(trace)}, expected a list of [seconds, °C]` }]
-  if (trace.length > MAX_TRACE_SAMPLES) return [{ path: 'trace', text: `read ${trace.length} samples, expected at most ${MAX_TRACE_SAMPLES}` }]
+  if (!Array.isArray(trace)) return [{ path: name, text: `read ${shown(trace)}, expected a list of [seconds, ${unit}]` }]
+  if (trace.length > MAX_TRACE_SAMPLES) return [{ path: name, text: `read ${trace.length} samples, expected at most ${MAX_TRACE_SAMPLES}` }]
   for (let i = 0; i < trace.length; i++) {
     const pair = trace[i] as unknown
     if (!Array.isArray(pair) || pair.length !== 2 || !Number.isFinite(pair[0]) || !Number.isFinite(pair[1])) {
-      return [{ path: `trace[${i}]`, text: `read ${shown(pair)}, expected [seconds, °C]` }]
+      return [{ path: `${name}[${i}]`, text: `read ${shown(pair)}, expected [seconds, ${unit}]` }]
     }
   }
   return []

@@ -3,26 +3,25 @@ import { appendFileSync } from 'node:fs'
 import { parseArgs } from 'node:util'
 import { CAMPAIGN_SETUPS, type CampaignSetup } from '../core/simulate/campaign'
 import { seededRandom, type Random } from '../core/simulate/random'
-import { simulatedPressure, type LiveStove, type SimulatedConditions } from '../core/simulate/stove'
+import type { Played, RehearsalScene } from '../core/simulate/rehearsal'
+import { simulatedPressure, type SimulatedConditions } from '../core/simulate/stove'
 import { followLane } from './lane'
 import { openWire } from './wire'
 
-export interface Reading { channel: string, unit: string, value: number }
+/** `noise`: how far one reading lies from the next for no reason, in its unit; `step`: its resolution. */
+export interface Reading { channel: string, unit: string, value: number, noise: number, step: number }
 export interface Kind {
   name: string
   about: string
   /** What it would show of a stove, without its own faults. */
-  reads: (stove: LiveStove, conditions: SimulatedConditions, random: Random) => Reading[]
-  /** How far one reading lies from the next for no reason, in the readings' unit; its steps. */
-  noise: number
-  step: number
+  reads: (played: Played, scene: RehearsalScene, random: Random) => Reading[]
 }
 
 const OPTIONS = {
   'token': { type: 'string' }, 'port': { type: 'string', default: '7305' }, 'bench': { type: 'string', default: 'http://127.0.0.1:3000' }, 'lane': { type: 'string', default: 'A' }, 'setup': { type: 'string', default: 'narrow-open' },
   'altitude': { type: 'string', default: '12' }, 'air': { type: 'string', default: '15' }, 'wind': { type: 'string', default: '0' }, 'start': { type: 'string', default: '15' }, 'water': { type: 'string', default: '473' },
   'hz': { type: 'string', default: '1' }, 'speed': { type: 'string', default: '1' }, 'seed': { type: 'string', default: '1' }, 'noise': { type: 'string' }, 'drift': { type: 'string', default: '0' }, 'dropouts': { type: 'string', default: '0' },
-  'stuck-after': { type: 'string' }, 'battery-after': { type: 'string' }, 'log': { type: 'string' }, 'help': { type: 'boolean', default: false },
+  'stuck-after': { type: 'string' }, 'battery-after': { type: 'string' }, 'log': { type: 'string' }, 'acked': { type: 'string' }, 'help': { type: 'boolean', default: false },
 } as const
 
 const help = ({ name, about }: Kind) => `${about}
@@ -34,7 +33,7 @@ node --import tsx simulators/${name}.ts --token TOKEN [--lane A] [--hz 1] [--spe
   --noise SD     in its own unit        --drift PER-MINUTE         --dropouts SHARE of readings that are lost
   --stuck-after S: from then on it shows what it showed            --battery-after S: from then on it fades, and is gone half a minute later
   --speed 1..60: seconds of the stove in one of ours               --seed N
-  --log FILE: every line that it sends, too
+  --log FILE: every line that it sends, too; --acked FILE: every line that was acknowledged
 `
 
 export function runInstrument(kind: Kind): void {
@@ -50,8 +49,8 @@ export function runInstrument(kind: Kind): void {
   const number = (text: string) => Number(text)
   const random = seededRandom(number(values.seed) * 1000 + kind.name.length)
   const conditions: SimulatedConditions = { waterKg: number(values.water) / 1000, startC: number(values.start), airC: number(values.air), pressurePa: simulatedPressure(number(values.altitude)), windMS: number(values.wind), setting: 1, lid: true }
-  const lane = followLane({ bench: values.bench, lane: values.lane, setup: values.setup as CampaignSetup, conditions, speed: Math.min(60, Math.max(1, number(values.speed))) })
-  const wire = openWire({ port: number(values.port), token: values.token, name: kind.name, say: line => process.stderr.write(`${line}\n`) })
+  const wire = openWire({ port: number(values.port), token: values.token, name: kind.name, say: line => process.stderr.write(`${line}\n`), acknowledged: lines => values.acked && appendFileSync(values.acked, `${lines.join('\n')}\n`) })
+  const lane = followLane({ bench: values.bench, lane: values.lane, setup: values.setup as CampaignSetup, conditions, speed: Math.min(60, Math.max(1, number(values.speed))), nowMs: wire.nowMs })
   const begun = performance.now()
   const shown = new Map<string, number>()
   setInterval(() => {
@@ -61,9 +60,9 @@ export function runInstrument(kind: Kind): void {
     const stuck = values['stuck-after'] !== undefined && seconds > number(values['stuck-after'])
     const now = lane.now()
     const nowMs = wire.nowMs()
-    const lines = kind.reads(now.stove, now.conditions, random).map(({ channel, unit, value }) => {
-      const noisy = value + random.normal() * (values.noise === undefined ? kind.noise : number(values.noise)) + (number(values.drift) * seconds) / 60
-      const read = stuck && shown.has(channel) ? shown.get(channel)! : Number((Math.round(noisy / kind.step) * kind.step).toFixed(6))
+    const lines = kind.reads(now.played, now.scene, random).map(({ channel, unit, value, noise, step }) => {
+      const noisy = value + random.normal() * (values.noise === undefined ? noise : number(values.noise)) + (number(values.drift) * seconds) / 60
+      const read = stuck && shown.has(channel) ? shown.get(channel)! : Number((Math.round(noisy / step) * step).toFixed(6))
       shown.set(channel, read)
       return `${nowMs},${channel},${read},${unit}`
     })

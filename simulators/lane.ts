@@ -1,11 +1,12 @@
 /** What burns on a lane, as a simulated instrument beside it would feel it: the marks come from the Bench, the physics from the simulator. */
 import { CAMPAIGN_SETUPS, type CampaignSetup } from '../core/simulate/campaign'
-import { restingStove, runStove, simulatedPressureAtBoiling, type LiveStove, type SimulatedConditions } from '../core/simulate/stove'
+import { plainScene, playScene, sceneAtRest, type Played, type RehearsalScene, type SceneMark } from '../core/simulate/rehearsal'
+import { simulatedPressureAtBoiling, type SimulatedConditions } from '../core/simulate/stove'
 import type { Lane } from '../shared/bench'
 
 const POLL_MS = 200
 
-export interface SimulatedLane { /** The stove at this moment, and where it burns. */ now: () => { stove: LiveStove, conditions: SimulatedConditions }, close: () => void }
+export interface SimulatedLane { /** The stove at this moment, and where it burns. */ now: () => { played: Played, scene: RehearsalScene }, close: () => void }
 
 /** What the lane says of its own place and water beats what the program was told. */
 function conditionsOf(lane: Lane, told: SimulatedConditions): SimulatedConditions {
@@ -18,36 +19,37 @@ function conditionsOf(lane: Lane, told: SimulatedConditions): SimulatedCondition
 /** By mass as it is, by volume [m³] as a litre a kilogram. */
 const waterKgOf = (value: number) => (value < 0.02 ? value * 1000 : value)
 
-/** @param speed seconds of the stove in one of ours */
-export function followLane({ bench, lane, setup, conditions: told, speed }: { bench: string, lane: string, setup: CampaignSetup, conditions: SimulatedConditions, speed: number }): SimulatedLane {
-  let conditions = told
-  let stove = restingStove(conditions)
+/**
+ * @param told where it burns, unless the lane is a rehearsal's and has its own scene; `speed`: seconds of the stove in one of ours
+ * @param nowMs by the bench's clock, as the marks are
+ */
+export function followLane({ bench, lane, setup, conditions: told, speed, nowMs }: { bench: string, lane: string, setup: CampaignSetup, conditions: SimulatedConditions, speed: number, nowMs: () => number }): SimulatedLane {
+  let scene = plainScene(CAMPAIGN_SETUPS[setup], told, speed)
   let runId: string | null = null
-  let marks: Lane['state']['marks'] = []
-  let at = performance.now()
-  const has = (kind: string) => marks.findLast(mark => mark.kind === kind)?.atMs ?? -Infinity
-  const advance = () => {
-    const now = performance.now()
-    const lit = Math.max(has('lit'), has('relit')) > Math.max(has('shutOff'), has('snuffed'), has('flameOut'))
-    stove = runStove(stove, { setup: CAMPAIGN_SETUPS[setup], conditions, lit, potOn: has('potOn') > has('potOff'), forS: ((now - at) / 1000) * speed })
-    at = now
-  }
+  let marks: SceneMark[] = []
+  let zeroMs = nowMs()
+  let played = sceneAtRest(scene)
   const timer = setInterval(() => void poll().catch(() => undefined), POLL_MS)
+
   async function poll() {
     const answer = await fetch(`${bench}/api/bench`, { signal: AbortSignal.timeout(2000) })
     const found = ((await answer.json()) as { lanes: Lane[] }).lanes.find(one => one.lane === lane)
-    advance()
+    const another = found !== undefined && found.runId !== runId
     // Another run: cold hardware and fresh water.
-    if (found && found.runId !== runId) {
+    if (another) {
       runId = found.runId
-      conditions = conditionsOf(found, told)
-      stove = restingStove(conditions)
+      zeroMs = found.armedAtMs
+      scene = found.rehearsal ?? plainScene(CAMPAIGN_SETUPS[setup], conditionsOf(found, told), speed)
     }
-    if (found) marks = found.state.marks
-    else marks = []
+    const fresh = (found?.state.marks ?? []).map((mark): SceneMark => ({ kind: mark.kind, s: ((mark.atMs - zeroMs) / 1000) * scene.choice.speed, massG: mark.payload.massG, setting: mark.payload.setting }))
+    if (!another && JSON.stringify(fresh) === JSON.stringify(marks)) return
+    // A mark comes after its moment: what was played without it is played anew.
+    marks = fresh
+    played = sceneAtRest(scene, marks[0]?.s ?? stoveNow())
   }
+  const stoveNow = () => ((nowMs() - zeroMs) / 1000) * scene.choice.speed
   return { close: () => clearInterval(timer), now: () => {
-    advance()
-    return { stove, conditions }
+    played = marks.length === 0 ? { ...played, s: stoveNow() } : playScene(scene, marks, stoveNow(), { from: played })
+    return { played, scene }
   } }
 }

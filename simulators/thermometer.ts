@@ -1,3 +1,3 @@
 import { runInstrument } from './instrument'
 
-runInstrument({ name: 'thermometer', about: 'A simulated thermometer in the pot of a lane.', noise: 0.15, step: 0.1, reads: stove => [{ channel: 'water', unit: 'degC', value: stove.waterC }] })
+runInstrument({ name: 'thermometer', about: 'A simulated thermometer in the pot of a lane.', reads: ({ probeC }) => [{ channel: 'water', unit: 'degC', value: probeC, noise: 0.15, step: 0.1 }] })

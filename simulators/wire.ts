@@ -1,12 +1,12 @@
 /** How a simulated instrument speaks: the open line protocol over TCP, in numbered batches, each sent again until it is acknowledged. */
 import { connect, type Socket } from 'node:net'
 
-export interface Wire { send: (lines: readonly string[]) => void, /** Now by the bench's clock [ms]. */ nowMs: () => number, close: () => void }
+export interface Wire { send: (lines: readonly string[]) => void, /** Now by the bench's clock [ms]. */ nowMs: () => number, /** When all was acknowledged. */ settled: () => Promise<void>, close: () => void }
 
 const AGAIN_MS = 500
 
-/** @param say what the other side answered, for whoever looks */
-export function openWire({ port, token, name, say }: { port: number, token: string, name: string, say: (line: string) => void }): Wire {
+/** @param say what the other side answered, for whoever looks; `acknowledged`: lines that are stored now */
+export function openWire({ port, token, name, say, acknowledged = () => undefined }: { port: number, token: string, name: string, say: (line: string) => void, acknowledged?: (lines: readonly string[]) => void }): Wire {
   const waiting: { id: string, lines: readonly string[] }[] = []
   let socket: Socket | null = null
   let n = 0
@@ -44,7 +44,10 @@ export function openWire({ port, token, name, say }: { port: number, token: stri
     const at = waiting.findIndex(one => one.id === answer.batch)
     if (at < 0) return
     if (answer.again) setTimeout(() => waiting[at] && put(waiting[at]), AGAIN_MS)
-    else waiting.splice(at, 1)
+    else {
+      acknowledged(waiting[at]!.lines)
+      waiting.splice(at, 1)
+    }
   }
   open()
   return {
@@ -52,6 +55,9 @@ export function openWire({ port, token, name, say }: { port: number, token: stri
       const batch = { id: `${begun} ${++n}`, lines }
       waiting.push(batch)
       put(batch)
+    },
+    async settled() {
+      while (waiting.length > 0) await new Promise(done => setTimeout(done, 50))
     },
     nowMs: () => Math.round(Date.now() + aheadMs),
     close() {

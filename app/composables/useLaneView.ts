@@ -13,8 +13,7 @@ export function useLaneView(lane: Ref<Lane>) {
   const answered = useAnswered()
   const cards = useCardsSeen()
   const { units } = usePreferences()
-  /** Whole seconds: what is slower than a clock need not be worked out ten times in one. */
-  const second = computed(() => Math.floor(bench.nowMs / 1000) * 1000)
+  const second = computed(() => laneSecond(lane.value, bench.nowMs))
   const done = computed(() => answered.value[lane.value.runId] ?? [])
   const answer = (key: string) => { answered.value = { ...answered.value, [lane.value.runId]: [...done.value, key] } }
 

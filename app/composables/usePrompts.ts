@@ -23,11 +23,12 @@ export function usePrompts() {
   const bench = useBench()
   const prompts = usePromptChoice()
   const before = new Set<string>()
-  // By itself, so that what follows is worked out once a second and not at each tick.
-  const second = computed(() => Math.floor(bench.nowMs / 1000) * 1000)
+  // By itself, so that what follows is worked out when a lane's second has come and not at each tick.
+  const seconds = computed(() => bench.lanes.map(lane => laneSecond(lane, bench.nowMs)).join(' '))
   const due = computed(() => {
-    const now = second.value
-    return bench.lanes.flatMap((lane) => {
+    const moments = seconds.value.split(' ').map(Number)
+    return bench.lanes.flatMap((lane, i) => {
+      const now = moments[i]!
       const foreseen = laneForesees(lane, now)
       const reading = dueWords(lane, now)
       const grave = laneSays(lane, now, foreseen, []).filter(one => ['giveUp', 'duration', 'falling', 'unseen'].includes(one.key)).map(one => ({ key: `${lane.runId}.${one.key}`, words: `Lane ${lane.lane}. ${one.words}` }))

@@ -4,7 +4,7 @@ import { emptyBench, isBurning, lastPressed, nextEvent, outcomeOf, zeroOf, type 
 import type { EventKind } from '#core/run/events'
 import { EVENT_NAMES } from '#core/run/events'
 import { formatClock } from '#core/quantity/format'
-import type { Bench, BenchPush, Lane } from '#shared/bench'
+import type { Bench, BenchPush, Lane, SentNow } from '#shared/bench'
 import { LANES, type BenchDeed, type LaneName } from '#shared/benchAct'
 import type { MeasuredQuantity } from '#shared/measuredQuantity'
 
@@ -20,6 +20,8 @@ export const useBench = defineStore('bench', () => {
   const nowMs = ref(0)
   /** Grows with every push of samples: what shows the newest one watches it. */
   const sampled = ref(0)
+  /** What instruments last said of the air. */
+  const sentNow = shallowRef<SentNow>({})
   const device = shallowRef<DeviceCard>({ id: '', name: '' })
   const selected = ref<LaneName>('A')
   const said = ref('')
@@ -55,6 +57,7 @@ export const useBench = defineStore('bench', () => {
       takeSamples(pushes)
       sampled.value++
     },
+    sentNow: (now) => { sentNow.value = { ...sentNow.value, ...now } },
     online: (is) => { online.value = is },
     elsewhere: () => void readPending().then(refetch),
   })
@@ -114,7 +117,7 @@ export const useBench = defineStore('bench', () => {
     if (now) said.value = outcome?.as === 'double' ? `Lane ${lane.lane}: pressed twice, kept as one` : outcome?.as === 'already' ? `Lane ${lane.lane}: ${EVENT_NAMES[kind]} stands already; this press is kept beside it` : `Lane ${lane.lane}: ${EVENT_NAMES[kind]} at ${clockOf(now)}`
     return id
   }
-  const clockOf = (lane: Lane) => formatClock(Math.max(0, nowMs.value - (zeroOf(lane.state) ?? nowMs.value)) / 1000)
+  const clockOf = (lane: Lane) => formatClock(laneSeconds(lane, Math.max(0, nowMs.value - (zeroOf(lane.state) ?? nowMs.value))))
 
   async function undo({ runId, lane }: Lane) {
     let words = ''
@@ -148,7 +151,7 @@ export const useBench = defineStore('bench', () => {
   }
   const nextOf = (lane: Lane) => nextEvent(lane.state)
 
-  return { sampled, told, lanes, pending, refused, photosWaiting, online, nowMs, device, selected, said, ready, burning, freeLane, laneAt, waitingOf, start, press, mark, undo, nudge, read, photograph, forget, nextOf }
+  return { sampled, sentNow, told, lanes, pending, refused, photosWaiting, online, nowMs, device, selected, said, ready, burning, freeLane, laneAt, waitingOf, start, press, mark, undo, nudge, read, photograph, forget, nextOf }
 })
 
 const CLOCK_EVERY_MS = 30_000

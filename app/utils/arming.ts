@@ -1,4 +1,5 @@
 /** A lane set up: from the choices of the kit, to the act that is sent and the lane as it will look meanwhile. */
+import { fuelOfKind } from '#core/constants/fuels'
 import { burnerFuelMismatch } from '#core/kit/burnerFuel'
 import { benchOrder } from '#core/method/benchOrder'
 import { KIND_OF_TEST } from '#core/method/method'
@@ -12,6 +13,7 @@ import type { Lane, LaneReading } from '#shared/bench'
 import type { Arming, LaneName } from '#shared/benchAct'
 import type { KitChoices } from '#shared/kitChoices'
 import { MEASURED_QUANTITIES, type MeasuredQuantity } from '#shared/measuredQuantity'
+import { sceneOf, waterKgOf } from '#shared/rehearsal'
 import { emptyTypedRun } from '#shared/typedRun'
 import { v7 as uuidv7 } from 'uuid'
 
@@ -36,7 +38,7 @@ export function firstArming(choices: KitChoices, lane: LaneName): Arming {
   const method = choices.methods.find(one => one.body.test === 'boil')
   return {
     lane, test: 'boil', setupId: '', fuelBatchId: '', methodId: method?.id ?? null, personId: choices.people.length === 1 ? choices.people[0]!.id : '', placeId: choices.places.length === 1 ? choices.places[0]!.id : null,
-    containerId: null, setting: '', breakIn: false, zone: Intl.DateTimeFormat().resolvedOptions().timeZone || 'UTC', instruments, measured, overrides: {},
+    containerId: null, setting: '', breakIn: false, zone: Intl.DateTimeFormat().resolvedOptions().timeZone || 'UTC', instruments, measured, overrides: {}, rehearsal: null,
   }
 }
 
@@ -46,16 +48,18 @@ export function previewLane(choices: KitChoices, arming: Arming, { runId, atMs, 
   const setup = choices.setups.find(one => one.id === arming.setupId)
   const fuel = choices.fuels.find(one => one.id === arming.fuelBatchId)
   const place = choices.places.find(one => one.id === arming.placeId)
-  const readings = (Object.entries(arming.measured) as [MeasuredQuantity, string][]).flatMap(([quantity, typed]): LaneReading[] => {
-    const read = typed.trim() ? parseQuantity(typed, MEASURED_QUANTITIES[quantity], units) : null
-    return read?.ok ? [{ id: uuidv7(), quantity, value: read.value.value, typed, atMs: null }] : []
+  const typed = (Object.entries(arming.measured) as [MeasuredQuantity, string][]).flatMap(([quantity, text]) => {
+    const read = text.trim() ? parseQuantity(text, MEASURED_QUANTITIES[quantity], units) : null
+    return read?.ok ? [{ quantity, value: read.value.value, unit: read.value.unit, typed: text }] : []
   })
+  const readings = typed.map(({ quantity, value, typed: text }): LaneReading => ({ id: uuidv7(), quantity, value, typed: text, atMs: null }))
   const altitudeM = readings.find(one => one.quantity === 'altitude')?.value ?? place?.altitudeM ?? null
   const order = benchOrder(method?.body ?? BOIL, setup?.burner ?? null)
   return {
     lane: arming.lane, runId, armedAtMs: atMs, test: arming.test, kind: KIND_OF_TEST[arming.test], method: method ? { name: method.name, n: 0, body: method.body } : null, setup: setup?.name ?? '', burner: setup?.burner ?? null,
     fuelKind: fuel?.kind ?? null, fuel: fuel?.fuel ?? null, person: choices.people.find(one => one.id === arming.personId)?.name ?? '', place: place?.name ?? null, zone: arming.zone, setting: arming.setting || null,
     hasLid: setup?.parts.some(part => part.role === 'lid') ?? false, boilingC: altitudeM === null ? null : boilingPointFromPressure(stationPressureFromAltitude(altitudeM)), order, state: emptyBench(order.marks), readings, notes: [], photos: 0,
+    rehearsal: arming.rehearsal && sceneOf(arming.rehearsal, runId, { waterKg: waterKgOf(typed) ?? method?.body.waterKg ?? null, altitudeM: place?.altitudeM ?? null, lid: setup?.parts.some(part => part.role === 'lid') ?? false, lhvMJPerKg: fuelOfKind(fuel?.kind ?? '')?.lowerHeatingValue.value ?? null, setting: arming.setting || null }),
   }
 }
 

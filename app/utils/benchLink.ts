@@ -1,6 +1,6 @@
 /** Between the page and the server: acts are sent in order by one tab at a time, changes come by one stream for all tabs of a browser. */
 import { FetchError } from 'ofetch'
-import type { Bench, BenchPush, SamplesPush } from '#shared/bench'
+import type { Bench, BenchPush, SamplesPush, SentNow } from '#shared/bench'
 import type { BenchAck } from '#shared/benchAct'
 import { dropPhoto, keepPhoto, pendingActs, settleActs, waitingPhotos, type DeviceCard } from './benchDisk'
 import { askServer, clockUnsure, retimed } from './benchTime'
@@ -12,6 +12,8 @@ export interface LinkEvents {
   seen: () => number
   heard: (push: Bench | BenchPush, whole: boolean) => void
   sampled: (pushes: SamplesPush[]) => void
+  /** Of the air at this moment. */
+  sentNow: (now: SentNow) => void
   online: (is: boolean) => void
   /** Another tab pressed or sent something. */
   elsewhere: () => void
@@ -20,7 +22,7 @@ export interface LinkEvents {
 const AT_ONCE = 100
 const PAUSES_MS = [250, 500, 1000, 2000, 3000]
 const channel = typeof BroadcastChannel === 'undefined' ? null : new BroadcastChannel('vulcanum-bench')
-type Told = { type: 'samples', pushes: SamplesPush[] } | { type: 'pressed' } | { type: 'settled' } | { type: 'push', push: Bench | BenchPush, whole: boolean } | { type: 'online', is: boolean }
+type Told = { type: 'samples', pushes: SamplesPush[] } | { type: 'now', now: SentNow } | { type: 'pressed' } | { type: 'settled' } | { type: 'push', push: Bench | BenchPush, whole: boolean } | { type: 'online', is: boolean }
 export const tellTabs = (told: Told) => channel?.postMessage(told)
 
 /** One tab holds it at a time; where there are no locks, each does for itself: the server takes an act once. */
@@ -112,6 +114,11 @@ export function useBenchLink(device: () => DeviceCard, events: LinkEvents) {
           events.sampled(pushes)
           tellTabs({ type: 'samples', pushes })
         })
+        source.addEventListener('now', (event) => {
+          const now = JSON.parse((event as MessageEvent<string>).data) as SentNow
+          events.sentNow(now)
+          tellTabs({ type: 'now', now })
+        })
         on('bench', true)
         on('change', false)
         source.onerror = () => {
@@ -137,6 +144,7 @@ export function useBenchLink(device: () => DeviceCard, events: LinkEvents) {
     if (data.type === 'push') events.heard(data.push, data.whole)
     else if (data.type === 'online') events.online(data.is)
     else if (data.type === 'samples') events.sampled(data.pushes)
+    else if (data.type === 'now') events.sentNow(data.now)
     else events.elsewhere()
     if (data.type === 'pressed') send()
   }

@@ -7,6 +7,7 @@ import { isBurning, isOver, lastPressed, nextEvent, zeroOf, type BenchMark, type
 import { EVENT_NAMES, type EventKind } from '#core/run/events'
 import type { UnitSystem } from '#core/quantity/kinds'
 import type { Lane } from '#shared/bench'
+import { LANES } from '#shared/benchAct'
 import { asideWords, type AsidePress } from '#shared/keptPress'
 import type { MeasuredQuantity } from '#shared/measuredQuantity'
 
@@ -65,15 +66,26 @@ const clockTimes = once((lane) => {
   }
 })
 
+/** Seconds of what burns in one of ours: of a stove one, of a rehearsal's as fast as it runs. */
+const paceOf = (lane: Lane): number => lane.rehearsal?.choice.speed ?? 1
+/** From a stretch of the bench's clock [ms] to the lane's own seconds. */
+export const laneSeconds = (lane: Lane, ms: number): number => (ms * paceOf(lane)) / 1000
+
+/** What is slower than a clock is worked out once a second, each lane in a part of it of its own: six at once would hold the page up. */
+export const laneSecond = ({ lane }: Lane, nowMs: number): number => {
+  const ownMs = LANES.indexOf(lane) * (1000 / LANES.length)
+  return Math.floor((nowMs - ownMs) / 1000) * 1000 + Math.round(ownMs)
+}
+
 export interface Clocks { main: string, name: string, others: string }
 
 /** By the method's convention, the others small beside it. It runs until the flame ends. */
 export function laneClocks(lane: Lane, nowMs: number): Clocks {
   const { chosen, zero, end, boil, others } = clockTimes(lane)
   // A running clock shows whole seconds that are over.
-  const since = (at: number | null) => (at === null ? null : formatClock(Math.floor(Math.max(0, (end ?? nowMs) - at) / 1000)))
+  const since = (at: number | null) => (at === null ? null : formatClock(Math.floor(laneSeconds(lane, Math.max(0, (end ?? nowMs) - at)))))
   const beside = others.flatMap(([kind, at]) => (at === null ? [] : [`${SHORT_WORDS[kind]} ${since(at)}`]))
-  const boiled = boil !== null && zero !== null ? [`boil ${formatClock((boil - zero) / 1000)}`] : []
+  const boiled = boil !== null && zero !== null ? [`boil ${formatClock(laneSeconds(lane, boil - zero))}`] : []
   return { main: since(zero) ?? '0:00', name: CLOCK_WORDS[chosen as keyof typeof CLOCK_WORDS] ?? EVENT_NAMES[chosen as EventKind].toLowerCase(), others: [...boiled, ...beside].join(' · ') }
 }
 const SHORT_WORDS = { lit: 'lit', bloomed: 'full flame', potOn: 'pot on' } as const
@@ -84,8 +96,8 @@ export function laneWater(lane: Lane, live: readonly (readonly [number, number])
   const zero = timeOf(lane, 'potOn') ?? timeOf(lane, 'lit')
   const start = lane.readings.find(one => one.quantity === 'waterStart')
   if (zero === null) return []
-  const readings = lane.state.marks.flatMap((mark): [number, number][] => (mark.kind === 'reading' && mark.payload.waterC !== undefined ? [[(mark.atMs - zero) / 1000, mark.payload.waterC]] : []))
-  const sent = live.map(([atMs, tempC]): [number, number] => [(atMs - zero) / 1000, tempC]).filter(([s]) => s >= 0)
+  const readings = lane.state.marks.flatMap((mark): [number, number][] => (mark.kind === 'reading' && mark.payload.waterC !== undefined ? [[laneSeconds(lane, mark.atMs - zero), mark.payload.waterC]] : []))
+  const sent = live.map(([atMs, tempC]): [number, number] => [laneSeconds(lane, atMs - zero), tempC]).filter(([s]) => s >= 0)
   if (sent.length > 0) return [...sent, ...readings.filter(([s]) => s > 0)].sort((a, b) => a[0] - b[0])
   return start ? [[0, start.value], ...readings.filter(([s]) => s > 0)] : readings
 }
@@ -102,6 +114,18 @@ export function laneForesees(lane: Lane, nowMs: number): Foreseen | null {
 }
 const foreseen = new WeakMap<Lane, { nowMs: number, value: Foreseen | null }>()
 
+/** Points not closer than so many seconds of the bench's clock. */
+function apart(points: readonly [number, number][], leastS: number): [number, number][] {
+  let next = -Infinity
+  return points.filter(([atMs]) => {
+    if (atMs < next) return false
+    next = atMs + leastS * 1000
+    return true
+  })
+}
+/** A boil is foretold as well from a point a second as from ten. */
+const FORETOLD_FROM_S = 0.9
+
 /** So many samples are a thermometer that sends, and no reading or two. */
 const SENT_AT_LEAST = 20
 function foresee(lane: Lane, nowMs: number): Foreseen | null {
@@ -112,11 +136,11 @@ function foresee(lane: Lane, nowMs: number): Foreseen | null {
   const out = timeOf(lane, 'shutOff', 'snuffed')
   if (targetC === null || out !== null || lane.kind === 'coolDown' || lane.kind === 'burnOff') return null
   // A piece that was fed starts the fall, or the rise, anew.
-  const fedS = Math.max(-Infinity, ...lane.state.marks.filter(mark => mark.kind === 'relit' || mark.kind === 'fuelAdded').map(mark => (mark.atMs - zero) / 1000))
-  const readings = laneWater(lane).filter(([s]) => s >= fedS)
-  const sent = (liveTrace(lane.runId, 'water')?.points ?? []).map(([atMs, tempC]): [number, number] => [(atMs - zero) / 1000, tempC]).filter(([s]) => s >= fedS)
-  if (sent.length >= SENT_AT_LEAST) return foreseeSent({ readings, boilingC: targetC, nowS: (nowMs - zero) / 1000 }, sent)
-  return foreseeBoil({ readings, boilingC: targetC, nowS: (nowMs - zero) / 1000 })
+  const fedS = Math.max(-Infinity, ...lane.state.marks.filter(mark => mark.kind === 'relit' || mark.kind === 'fuelAdded').map(mark => laneSeconds(lane, mark.atMs - zero)))
+  const readings = laneWater(lane, apart(liveTrace(lane.runId, 'water')?.points ?? [], FORETOLD_FROM_S)).filter(([s]) => s >= fedS)
+  const sent = apart(liveTrace(lane.runId, 'water')?.points ?? [], FORETOLD_FROM_S).map(([atMs, tempC]): [number, number] => [laneSeconds(lane, atMs - zero), tempC]).filter(([s]) => s >= fedS)
+  if (sent.length >= SENT_AT_LEAST) return foreseeSent({ readings, boilingC: targetC, nowS: laneSeconds(lane, nowMs - zero) }, sent)
+  return foreseeBoil({ readings, boilingC: targetC, nowS: laneSeconds(lane, nowMs - zero) })
 }
 
 /** "boils about 8:20 to 9:05", on the lane's clock. */
@@ -145,14 +169,14 @@ function disagreement(lane: Lane): Saying | null {
   const boil = lane.state.marks.find(mark => mark.kind === 'rollingBoil')
   const other = lane.state.kept.find(press => press.kind === 'rollingBoil' && press.why === 'already')
   if (!boil || !other || other.atMs === boil.atMs) return null
-  const at = (ms: number) => formatClock((ms - (timeOf(lane, 'potOn') ?? timeOf(lane, 'lit') ?? ms)) / 1000)
+  const at = (ms: number) => formatClock(laneSeconds(lane, ms - (timeOf(lane, 'potOn') ?? timeOf(lane, 'lit') ?? ms)))
   return { key: `boils.${other.id}`, kind: 'offer', words: `Boil called at ${at(boil.atMs)} and at ${at(other.atMs)}. Which?`, answers: [{ words: at(boil.atMs), act: { type: 'settled' } }, { words: at(other.atMs), act: { type: 'move', ofId: boil.id, toMs: other.atMs } }] }
 }
 
 function unseenBoil(lane: Lane, foreseen: Foreseen | null): Saying | null {
   const zero = timeOf(lane, 'potOn') ?? timeOf(lane, 'lit')
   if (zero === null || foreseen?.boiledAtS == null || !lane.order.marks.includes('rollingBoil')) return null
-  const atMs = Math.round(zero + foreseen.boiledAtS * 1000)
+  const atMs = Math.round(zero + (foreseen.boiledAtS * 1000) / paceOf(lane))
   return { key: 'unseen', kind: 'offer', words: `The readings say it boiled at ${formatClock(foreseen.boiledAtS)}, and nobody pressed.`, answers: [{ words: 'I was late', act: { type: 'boilAt', atMs } }, { words: 'Not yet', act: { type: 'settled' } }] }
 }
 
@@ -162,7 +186,7 @@ function feeding(lane: Lane): Saying | null {
   if (!out || isLit(lane) || timeOf(lane, 'gaveUp', 'stopped', 'snuffed', 'shutOff') !== null || timeOf(lane, 'rollingBoil') !== null || lane.kind === 'burnOff' || lane.kind === 'simmer') return null
   const last = laneWater(lane).at(-1)
   const zero = timeOf(lane, 'potOn') ?? timeOf(lane, 'lit') ?? out.atMs
-  return { key: `feed.${out.id}`, kind: 'offer', words: `Flame out ${formatClock((out.atMs - zero) / 1000)}${last ? `, water ${formatNumber(last[1], 0)} °C` : ''}. Feeding another?`, answers: [{ words: 'Lit again', act: { type: 'mark', kind: 'relit' } }, { words: 'No, it is over', act: { type: 'settled' } }] }
+  return { key: `feed.${out.id}`, kind: 'offer', words: `Flame out ${formatClock(laneSeconds(lane, out.atMs - zero))}${last ? `, water ${formatNumber(last[1], 0)} °C` : ''}. Feeding another?`, answers: [{ words: 'Lit again', act: { type: 'mark', kind: 'relit' } }, { words: 'No, it is over', act: { type: 'settled' } }] }
 }
 
 function warnings(lane: Lane, nowMs: number, foreseen: Foreseen | null): Saying[] {
@@ -172,8 +196,8 @@ function warnings(lane: Lane, nowMs: number, foreseen: Foreseen | null): Saying[
   const window = (name: string, value: number | undefined, low: number | null | undefined, high: number | null | undefined, unit: string) => (value === undefined || ((low == null || value >= low) && (high == null || value <= high)) ? [] : [say(`window.${name}`, `${name} ${formatNumber(value, 1)} ${unit} is outside the method’s ${low == null ? `at most ${formatNumber(high!, 1)}` : high == null ? `at least ${formatNumber(low, 1)}` : `${formatNumber(low, 1)} to ${formatNumber(high, 1)}`} ${unit}.`)])
   const [before, after] = [reading('fuelBefore'), reading('fuelAfter')]
   const zero = timeOf(lane, 'potOn')
-  const late = body?.giveUpS != null && zero !== null && isLit(lane) && timeOf(lane, 'rollingBoil', 'targetReached') === null && nowMs - zero > body.giveUpS * 1000
-  const over = body?.durationS != null && zero !== null && isLit(lane) && nowMs - zero > body.durationS * 1000
+  const late = body?.giveUpS != null && zero !== null && isLit(lane) && timeOf(lane, 'rollingBoil', 'targetReached') === null && laneSeconds(lane, nowMs - zero) > body.giveUpS
+  const over = body?.durationS != null && zero !== null && isLit(lane) && laneSeconds(lane, nowMs - zero) > body.durationS
   return [
     ...(before !== undefined && after !== undefined && after > before ? [say('swapped', `Fuel after (${formatNumber(after * 1000, 1)} g) is more than fuel before (${formatNumber(before * 1000, 1)} g). Swapped?`)] : []),
     ...(over ? [say('duration', `${formatClock(body!.durationS!)} are over: shut off, stir and read.`)] : []),
@@ -197,7 +221,7 @@ export function dueWords(lane: Lane, nowMs: number): string {
   const zero = timeOf(lane, 'potOn') ?? timeOf(lane, 'shutOff')
   if (every === null || zero === null || (!isLit(lane) && lane.kind !== 'coolDown') || timeOf(lane, 'rollingBoil', 'targetReached') !== null) return ''
   const last = lane.state.marks.findLast((mark): mark is BenchMark => mark.kind === 'reading')?.atMs ?? zero
-  return nowMs - Math.max(last, zero) >= every * 1000 ? 'reading due' : ''
+  return laneSeconds(lane, nowMs - Math.max(last, zero)) >= every ? 'reading due' : ''
 }
 
 /** What a bare reading is of, by what the lane waits for. */
@@ -221,8 +245,9 @@ export const degrees = (tempC: number, units: UnitSystem) => shownParts(tempC, '
 const markBeside = ({ marks }: Lane['state'], press: KeptPress) => (press.why === 'double' ? marks.findLast(mark => mark.atMs <= press.atMs) : marks.find(mark => mark.kind === press.kind))
 
 /** Each mark on the lane's clock, with the presses that stand beside it. */
-export function laneMarks({ state }: Lane): { id: string, time: string, words: string, asides: string[] }[] {
+export function laneMarks(lane: Lane): { id: string, time: string, words: string, asides: string[] }[] {
+  const { state } = lane
   const zero = zeroOf(state) ?? 0
   const beside = (mark: BenchMark): AsidePress[] => [...mark.twins.map(twin => ({ ...twin, as: 'twin' as const })), ...state.kept.filter(press => markBeside(state, press)?.id === mark.id).map(press => ({ ...press, as: press.why }))].map(({ id, as, atMs }) => ({ id, kind: mark.kind, as, atMs: atMs - zero, ofMs: mark.atMs - zero }))
-  return state.marks.map(mark => ({ id: mark.id, time: formatClock((mark.atMs - zero) / 1000), words: `${EVENT_NAMES[mark.kind]}${mark.payload.waterC === undefined ? '' : ` ${formatNumber(mark.payload.waterC, 1)} °C`}${mark.payload.massG === undefined ? '' : ` ${formatNumber(mark.payload.massG, 1)} g`}${mark.payload.reason ? ` (${mark.payload.reason})` : ''}`, asides: beside(mark).map(asideWords) }))
+  return state.marks.map(mark => ({ id: mark.id, time: formatClock(laneSeconds(lane, mark.atMs - zero)), words: `${EVENT_NAMES[mark.kind]}${mark.payload.waterC === undefined ? '' : ` ${formatNumber(mark.payload.waterC, 1)} °C`}${mark.payload.massG === undefined ? '' : ` ${formatNumber(mark.payload.massG, 1)} g`}${mark.payload.reason ? ` (${mark.payload.reason})` : ''}`, asides: beside(mark).map(asideWords) }))
 }

@@ -47,6 +47,8 @@ export interface RunDocument {
   uncertainty: { startC: number, airC: number, boilCallS: number, waterG: number, windMS: number, pressureHPa: number }
   events: RunEvent[]
   trace: [number, number][]
+  /** [seconds, g] of a scale under the stove while it burned, on the same clock. */
+  scaleTrace: [number, number][]
 }
 
 export interface ReduceOptions {

@@ -29,6 +29,8 @@ export interface StoredRun {
   takeBurnShare: boolean
   events: RunEvent[]
   trace: [number, number][]
+  /** [seconds, kg] */
+  scaleTrace: [number, number][]
   given: GivenByDocument | null
 }
 
@@ -63,7 +65,7 @@ export function toRunDocument(run: StoredRun): RunDocument {
     lid: run.lid, screen: run.screen, burner: { kind: run.burner?.kind ?? null, head: run.burner?.head ?? null },
     fuel: scaleAccuracyG === undefined ? fuel : { ...fuel, scaleAccuracyG }, lossWPerK: null, boilBy: run.boilBy,
     uncertainty: { ...DEFAULT_UNCERTAINTY, waterG: water.uG, ...(run.thermometer === null || !run.measured.waterStart ? {} : { startC: exported(finenessU(run.thermometer, STIRRED_U_K)) }) },
-    events: run.events, trace: run.trace, ...given,
+    events: run.events, trace: run.trace, scaleTrace: run.scaleTrace.map(([s, massKg]): [number, number] => [s, exported(massKg * 1000)]), ...given,
   }
 }
 

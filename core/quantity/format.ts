@@ -12,6 +12,9 @@ export function formatNumber(value: number, decimals: number): string {
   return `${negative ? '−' : ''}${grouped}${rest === undefined ? '' : `.${rest}`}`
 }
 
+/** With its sign, as a difference: "+0.3", "−0.2", "0.0". */
+export const signed = (value: number, decimals: number): string => `${value > 0 && Number(value.toFixed(decimals)) !== 0 ? '+' : ''}${formatNumber(value, decimals)}`
+
 /** Decimals that show `digits` significant figures of a value. */
 export function decimalsFor(value: number, digits: number): number {
   if (value === 0 || !Number.isFinite(value)) return 1

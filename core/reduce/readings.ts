@@ -8,6 +8,7 @@ import type { ReduceOptions, RunDocument } from '../formats/document'
 import { burnsAndGaps, flameTimeBetween } from '../run/burns'
 import { deriveTimes, type DerivedTimes } from '../run/deriveTimes'
 import { fuelToBoil, type FuelToBoil } from '../run/fuelToBoil'
+import { burnedByScale, type BurnedByScale } from '../run/scaleFuel'
 import { equivalentDryWood, type DryWood } from '../run/dryWood'
 import { fuelUsed, type FuelUsed } from '../run/fuelUsed'
 import { cleanTrace, type CleanTrace } from '../trace/cleanTrace'
@@ -70,7 +71,7 @@ export function readRun(document: RunDocument, options: ReduceOptions, tell?: Te
   const times = deriveTimes(document.events, document.trace, { clock: options.clock, boil: options.boil, boilingC, plateauS: found?.atS ?? null, boilBy: document.boilBy })
   flags.push(...timeFlags(times, options, document.kind), ...boilFlags(document, found))
   const fuel = document.fuel.kind === null ? null : fuelOfKind(document.fuel.kind)
-  const weighed = fuelUsed(document, fuel, place.airC)
+  const weighed = fuelUsed(document, fuel, place.airC) ?? usedByScale(document, times)
   const dryWood = weighed === null || fuel?.form !== 'wood' ? null : equivalentDryWood(weighed.grams, { ...document.fuel, boilingC, airC: place.airC })
   const used = weighed === null || dryWood === null ? weighed : asDryWood(weighed, dryWood, document)
   if (used === null) missing.push('fuel.usedG')
@@ -79,7 +80,7 @@ export function readRun(document: RunDocument, options: ReduceOptions, tell?: Te
     tellFuelUsed(used, tell)
   }
   const { heatS, leadS } = heatingSpan(times, flags)
-  const toEnd = used === null || used.grams <= 0 ? null : fuelToEnd(used.grams, times, document.fuel.burnOutShare)
+  const toEnd = used === null || used.grams <= 0 ? null : fuelToEnd(used.grams, times, document)
   if (toEnd) flags.push(...toEnd.flags)
   if (used !== null && toEnd !== null) tellFuelToBoil(used, toEnd, times, tell)
   const litres = litresOf(document, options, missing, tell)
@@ -201,15 +202,35 @@ function heatingSpan(times: DerivedTimes, flags: Flag[]): { heatS: number | null
   return { heatS: null, leadS }
 }
 
-function fuelToEnd(usedG: number, times: DerivedTimes, takeShare: boolean): FuelToBoil | null {
+function fuelToEnd(usedG: number, times: DerivedTimes, document: RunDocument): FuelToBoil | null {
   const flameStartS = times.litS ?? times.potOnS
   const endS = times.boilS ?? times.endedS
   if (flameStartS === null || endS === null || flameTimeBetween(times.burns, flameStartS, endS) < SHORTEST_HEATING_S) return null
   const flameEndS = times.boilS === null ? null : times.flameEndS
   return fuelToBoil(usedG, {
-    flameEndS, boilS: endS, takeShare, flameToBoilS: flameTimeBetween(times.burns, flameStartS, endS),
+    flameEndS, boilS: endS, takeShare: document.fuel.burnOutShare, byScale: byScale(document, flameStartS, endS, flameEndS), flameToBoilS: flameTimeBetween(times.burns, flameStartS, endS),
     flameS: flameTimeBetween(times.burns, flameStartS, flameEndS ?? endS),
   })
+}
+
+/** Where no weighing was typed, the scale that followed it has weighed. */
+function usedByScale(document: RunDocument, times: DerivedTimes): FuelUsed | null {
+  const [fromS, toS] = [times.litS ?? times.potOnS, times.flameEndS ?? times.boilS ?? times.endedS]
+  const burned = fromS === null || toS === null || document.scaleTrace.length === 0 ? null : burnedByScale(document.scaleTrace, fromS, toS, scaleStepG(document))
+  if (burned === null) return null
+  return {
+    grams: burned.grams, uRandomG: burned.u, uScaleG: document.fuel.scaleAccuracyG ?? 0, formula: '{m}', inputs: [['m', 'Lost on the scale while it burned', burned.grams, 'g']], source: 'estimate',
+    flags: [{ code: 'fuel-used-by-scale', severity: 'note', text: 'No weighing was typed: the fuel is what the scale under the stove lost while it burned. Vapour from a pot on that scale counts as fuel.' }],
+  }
+}
+/** Where it is not known. Source: estimate. */
+const USUAL_STEP_G = 0.1
+const scaleStepG = ({ fuel }: RunDocument): number => fuel.scaleResolutionG ?? USUAL_STEP_G
+
+function byScale(document: RunDocument, fromS: number, boilS: number, flameEndS: number | null): { toBoil: BurnedByScale, inAll: BurnedByScale } | null {
+  if (document.scaleTrace.length === 0 || flameEndS === null) return null
+  const [toBoil, inAll] = [boilS, flameEndS].map(toS => burnedByScale(document.scaleTrace, fromS, toS, scaleStepG(document)))
+  return toBoil && inAll ? { toBoil, inAll } : null
 }
 
 function tellFuelToBoil(used: FuelUsed, toEnd: FuelToBoil, times: DerivedTimes, tell?: Tell): void {
@@ -220,7 +241,7 @@ function tellFuelToBoil(used: FuelUsed, toEnd: FuelToBoil, times: DerivedTimes, 
     formula: shared ? '{m} · {share}' : '{m}', source: 'commonPractice',
     inputs: [
       { symbol: 'm', name: 'Fuel used', value: used.grams, unit: 'g', u: used.uRandomG, from: 'computed', path: 'usedG' },
-      ...(shared ? [{ symbol: 'share', name: 'Share of burn time', value: toEnd.share, unit: '', from: 'assumed' as const }] : []),
+      ...(shared ? [{ symbol: 'share', name: toEnd.by === 'scale' ? 'Share lost on the scale by the boil' : 'Share of burn time', value: toEnd.share, unit: '', ...(toEnd.by === 'scale' ? { from: 'measured' as const, u: toEnd.share * toEnd.shareU } : { from: 'assumed' as const }) }] : []),
     ],
   })
 }

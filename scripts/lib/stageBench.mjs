@@ -23,7 +23,7 @@ export async function stage(address, lanes) {
     const runId = uuidv7()
     const arming = {
       lane, test, setupId: kit.setups.find(one => one.name === setup).id, fuelBatchId: kit.fuels.find(one => one.kind === fuel).id, methodId: kit.methods.find(one => one.body.test === test).id, personId: kit.people[0].id,
-      placeId: kit.places.find(one => one.name === 'Ash Gate hut').id, containerId: null, setting: '', breakIn: false, zone: 'UTC', instruments: {}, measured: { water: '473 g', waterStart: '19 °C', ...measured }, overrides: {},
+      placeId: kit.places.find(one => one.name === 'Ash Gate hut').id, containerId: null, setting: '', breakIn: false, zone: 'UTC', instruments: {}, measured: { water: '473 g', waterStart: '19 °C', ...measured }, overrides: {}, rehearsal: null,
     }
     await send(address, [stamped(runId, serverMs - 900_000, { type: 'arm', arming }), ...marks.map(([ago, deed]) => stamped(runId, serverMs - ago * 1000, deed))])
   }

@@ -2,9 +2,12 @@
 import { sql } from 'drizzle-orm'
 import { burnerFuelMismatch } from '../../core/kit/burnerFuel'
 import { KIND_OF_TEST } from '../../core/method/method'
+import { fuelOfKind } from '../../core/constants/fuels'
+import type { UnitSystem } from '../../core/quantity/kinds'
 import { parseQuantity } from '../../core/quantity/parseQuantity'
-import { LANES } from '../../shared/benchAct'
+import { LANES, type Arming } from '../../shared/benchAct'
 import { MEASURED_QUANTITIES, type MeasuredQuantity } from '../../shared/measuredQuantity'
+import { sceneOf, waterKgOf } from '../../shared/rehearsal'
 import { emptyTypedRun, type ReadRun } from '../../shared/typedRun'
 import type { Connection } from '../database/connection'
 import { hashOf } from '../database/hash'
@@ -16,7 +19,7 @@ import { refused, refusedFor, TAKEN, type Ack, type Deed } from './takeActs'
 const LANE_LOCK = 7_202_602
 
 export async function arm(tx: Connection, { act, deed: { arming } }: Deed<'arm'>): Promise<Ack> {
-  const typed = { ...emptyTypedRun(act.runId, act.units), ...arming, methodId: arming.methodId || null, placeId: arming.placeId || null, containerId: arming.containerId || null, startedAt: new Date(act.atMs).toISOString() }
+  const typed = { ...emptyTypedRun(act.runId, act.units), ...arming, methodId: arming.methodId || null, placeId: arming.placeId || null, containerId: arming.rehearsal ? null : arming.containerId || null, startedAt: new Date(act.atMs).toISOString() }
   const resolved = await resolveRun(tx, typed)
   if (!resolved.ok) return refusedFor([{ path: resolved.path, text: `${resolved.what}: this one is not known here. It may have been deleted; choose again.` }])
   const why = burnerFuelMismatch(resolved.value.burner?.burner ?? null, resolved.value.fuelKind)
@@ -24,17 +27,25 @@ export async function arm(tx: Connection, { act, deed: { arming } }: Deed<'arm'>
   await tx.execute(sql`select pg_advisory_xact_lock(${LANE_LOCK})`)
   const lane = await freeLane(tx, arming.lane, LANES)
   if (lane === null) return refused('All six lanes are taken. Finish one, then arm this again.', 'lane')
-  const instruments = Object.fromEntries(Object.entries(arming.instruments).filter(([, id]) => id !== ''))
+  // What stands in for instruments needs none of theirs, nor their corrections.
+  const instruments = arming.rehearsal ? {} : Object.fromEntries(Object.entries(arming.instruments).filter(([, id]) => id !== ''))
+  const measurements = readingsOf(arming, act.units)
+  const rehearsal = arming.rehearsal === null
+? undefined
+: sceneOf(arming.rehearsal, act.runId, {
+    waterKg: waterKgOf(measurements) ?? resolved.value.method?.waterKg ?? null, altitudeM: resolved.value.placeAltitudeM, lid: resolved.value.lid, lhvMJPerKg: fuelOfKind(resolved.value.fuelKind)?.lowerHeatingValue.value ?? null, setting: arming.setting || null,
+  })
   await tx.insert(run).values({
-    id: act.runId, origin: 'measured', kind: KIND_OF_TEST[arming.test], state: 'draft', setupVersionId: resolved.value.setupVersionId, placeVersionId: resolved.value.placeVersionId, fuelBatchId: arming.fuelBatchId, personId: arming.personId,
+    id: act.runId, origin: rehearsal ? 'rehearsal' : 'measured', kind: KIND_OF_TEST[arming.test], state: 'draft', setupVersionId: resolved.value.setupVersionId, placeVersionId: resolved.value.placeVersionId, fuelBatchId: arming.fuelBatchId, personId: arming.personId,
     methodVersionId: resolved.value.methodVersionId, containerId: typed.containerId, setting: arming.setting || null, breakIn: arming.breakIn, startedAt: new Date(act.atMs), zone: arming.zone, bodyHash: hashOf(arming),
-    lane, bench: { units: act.units, instruments, armedAtMs: act.atMs },
+    lane, bench: { units: act.units, instruments, armedAtMs: act.atMs, ...(rehearsal ? { rehearsal } : {}) },
   })
-  const measurements = (Object.entries(arming.measured) as [MeasuredQuantity, string][]).flatMap(([quantity, text]): ReadRun['measurements'] => {
-    const read = text.trim() ? parseQuantity(text, MEASURED_QUANTITIES[quantity], act.units) : null
-    return read?.ok ? [{ quantity, value: read.value.value, typed: read.value.typed, unit: read.value.unit }] : []
-  })
-  await insertMeasurements(tx, { runId: act.runId, personId: arming.personId, atMs: act.atMs, instruments: resolved.value.instruments }, measurements)
+  await insertMeasurements(tx, { runId: act.runId, personId: arming.personId, atMs: act.atMs, instruments: rehearsal ? {} : resolved.value.instruments }, measurements)
   await insertDecisions(tx, typed)
   return lane === arming.lane ? TAKEN : { ...TAKEN, lane }
 }
+
+const readingsOf = ({ measured }: Arming, units: UnitSystem): ReadRun['measurements'] => (Object.entries(measured) as [MeasuredQuantity, string][]).flatMap(([quantity, text]) => {
+  const read = text.trim() ? parseQuantity(text, MEASURED_QUANTITIES[quantity], units) : null
+  return read?.ok ? [{ quantity, value: read.value.value, typed: read.value.typed, unit: read.value.unit }] : []
+})

@@ -5,6 +5,7 @@ import type { Connection } from '../database/connection'
 import { decision, event, measurement, photo, run, runNote, runVoid, trace } from '../database/schema'
 import { mergeTraces } from '../instruments/mergeTraces'
 import { freshen } from '../runs/freshen'
+import { takeSentReadings } from './sentReadings'
 import { refused, TAKEN, type Ack, type RunOnBench } from './takeActs'
 
 /** Its figure is worked out with its series; its page is next. */
@@ -13,6 +14,7 @@ export async function finishRun(tx: Connection, found: RunOnBench): Promise<Ack>
   if (found.state !== 'live') return refused('Nothing was marked on this lane yet. Clear it instead.')
   await tx.update(run).set({ state: 'finished' }).where(eq(run.id, found.id))
   await mergeTraces(tx, found.id)
+  await takeSentReadings(tx, found)
   await freshen(tx, [found.id])
   return TAKEN
 }

@@ -65,7 +65,7 @@ async function lanesOf(db: Connection, runIds: string[]): Promise<Lane[]> {
       setup: record.setup, burner: one.stored.burner?.kind ?? null, fuelKind: row.fuelKind, fuel: record.fuel, person: record.person, place: record.place, zone: record.zone, setting: record.setting as Setting | null, hasLid: one.stored.lid,
       boilingC: boilingOf(one), order, state: stateOfRows(events.filter(each => each.runId === row.id), row.startedAt.getTime(), order.marks),
       readings: measurements.filter(each => each.runId === row.id).map(({ id, quantity, value, typed, atMs }) => ({ id, quantity, value, typed, atMs })),
-      notes: notes.filter(each => each.runId === row.id).map(({ id, text, atMs }) => ({ id, text, atMs })), photos: photos.find(each => each.runId === row.id)?.n ?? 0,
+      notes: notes.filter(each => each.runId === row.id).map(({ id, text, atMs }) => ({ id, text, atMs })), photos: photos.find(each => each.runId === row.id)?.n ?? 0, rehearsal: row.bench.rehearsal ?? null,
     }]
   }).sort((a, b) => (a.lane < b.lane ? -1 : 1))
 }

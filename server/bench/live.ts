@@ -3,6 +3,7 @@ import pg from 'pg'
 import type { BenchPush } from '../../shared/bench'
 import { useDatabase } from '../database/connection'
 import { SAMPLES_CHANNEL } from '../instruments/ingest'
+import { NOW_CHANNEL, nowCame } from '../instruments/sentNow'
 import { benchNow } from './benchClock'
 import { readBenchSince } from './lanes'
 import { samplesCame } from './liveSamples'
@@ -34,10 +35,10 @@ async function listen(): Promise<void> {
   }
   client.on('error', lost)
   client.on('end', lost)
-  client.on('notification', ({ channel, payload }) => (channel === SAMPLES_CHANNEL ? samplesCame(payload ?? '') : tell()))
+  client.on('notification', ({ channel, payload }) => (channel === SAMPLES_CHANNEL ? samplesCame(payload ?? '') : channel === NOW_CHANNEL ? nowCame(payload ?? '{}') : tell()))
   try {
     await client.connect()
-    await client.query(`listen ${CHANNEL}; listen ${SAMPLES_CHANNEL}`)
+    await client.query(`listen ${CHANNEL}; listen ${SAMPLES_CHANNEL}; listen ${NOW_CHANNEL}`)
     // What was told while nobody listened.
     tell()
   } catch {

@@ -1,11 +1,12 @@
 /** Samples of the runs on the bench, to every page: read once a process as they are committed, by whichever process took them. */
-import { and, asc, eq, gt, inArray, isNull } from 'drizzle-orm'
+import { and, eq, inArray, isNull, sql } from 'drizzle-orm'
 import type { SamplesPush } from '../../shared/bench'
 import type { ChannelName } from '../../shared/channels'
 import { anyOf } from '../database/anyOf'
 import type { Connection } from '../database/connection'
 import { useDatabase } from '../database/connection'
-import { run, trace, traceChunk } from '../database/schema'
+import { byKey } from '../database/byKey'
+import { run, trace } from '../database/schema'
 
 /** Samples closer than this are one point on a page; the newest is always shown. */
 const POINT_MS = 400
@@ -14,13 +15,13 @@ const TOGETHER_MS = 60
 
 interface LiveTrace { runId: string, channel: ChannelName, seq: number, points: [number, number][], last: [number, number] }
 const traces = new Map<string, LiveTrace>()
-const hearers = new Set<(pushes: SamplesPush[]) => void>()
+const hearers = new Set<(pushes: string) => void>()
 const dirty = new Set<string>()
 let timer: ReturnType<typeof setTimeout> | null = null
 let reading: Promise<unknown> = Promise.resolve()
 
 /** Tells this page of every sample from now on. */
-export function hearSamples(hearer: (pushes: SamplesPush[]) => void): () => void {
+export function hearSamples(hearer: (pushes: string) => void): () => void {
   hearers.add(hearer)
   return () => hearers.delete(hearer)
 }
@@ -35,19 +36,22 @@ export function samplesCame(runId: string): void {
     dirty.clear()
     inTurn(async () => {
       const pushes = await readOn(useDatabase(), ids)
-      if (pushes.length > 0) for (const hearer of hearers) hearer(pushes)
+      if (pushes.length === 0) return
+      // Written once, however many hear it.
+      const told = JSON.stringify(pushes)
+      for (const hearer of hearers) hearer(told)
     }).catch(() => undefined)
   }, TOGETHER_MS)
 }
 
 /** All so far of the runs on the bench; what comes next is told to those who hear. `begin` is called before anything else is told. */
-export function samplesSoFar(begin: (pushes: SamplesPush[]) => void): Promise<void> {
+export function samplesSoFar(begin: (pushes: string) => void): Promise<void> {
   return inTurn(async () => {
     const db = useDatabase()
     const ids = (await db.select({ id: run.id }).from(run).where(inArray(run.state, ['draft', 'live']))).map(row => row.id)
     for (const [key, one] of traces) if (!ids.includes(one.runId)) traces.delete(key)
     await readOn(db, ids)
-    begin([...traces.values()].map(({ runId, channel, points, last }) => ({ runId, channel, points, last, whole: true })))
+    begin(JSON.stringify([...traces.values()].map(({ runId, channel, points, last }): SamplesPush => ({ runId, channel, points, last, whole: true }))))
   })
 }
 
@@ -62,10 +66,11 @@ async function readOn(db: Connection, runIds: readonly string[]): Promise<Sample
   if (runIds.length === 0) return []
   const rows = await db.select({ id: trace.id, runId: trace.runId, channel: trace.channel, startedAt: run.startedAt }).from(trace).innerJoin(run, eq(run.id, trace.runId)).where(and(anyOf(trace.runId, runIds), isNull(trace.removedAt)))
   const pushes: SamplesPush[] = []
+  const newer = await chunksAfter(db, rows.map(({ id }) => ({ id, seq: traces.get(id)?.seq ?? 0 })))
   for (const { id, runId, channel, startedAt } of rows) {
     const known = traces.get(id)
-    const chunks = await db.select({ seq: traceChunk.seq, tMs: traceChunk.tMs, v: traceChunk.v }).from(traceChunk).where(and(eq(traceChunk.traceId, id), gt(traceChunk.seq, known?.seq ?? 0))).orderBy(asc(traceChunk.seq))
-    if (chunks.length === 0) continue
+    const chunks = newer.get(id)
+    if (chunks === undefined) continue
     const zeroMs = startedAt.getTime()
     const fresh = chunks.flatMap(chunk => chunk.tMs.map((t, i): [number, number] => [zeroMs + t, chunk.v[i]!])).sort((a, b) => a[0] - b[0])
     const standing = known ?? { runId, channel: channel as ChannelName, seq: 0, points: [], last: fresh[0]! }
@@ -75,6 +80,13 @@ async function readOn(db: Connection, runIds: readonly string[]): Promise<Sample
     pushes.push({ runId, channel: channel as ChannelName, points, last, whole: false })
   }
   return pushes
+}
+
+/** All in one asking: six lanes have two dozen traces. */
+async function chunksAfter(db: Connection, known: { id: string, seq: number }[]): Promise<Map<string, { seq: number, tMs: number[], v: number[] }[]>> {
+  const { rows } = await db.execute<{ id: string, seq: number, tMs: number[], v: number[] }>(sql`
+    select c.trace_id as id, c.seq, to_json(c.t_ms) as "tMs", to_json(c.v) as v from json_to_recordset(${JSON.stringify(known)}::json) as known (id uuid, seq int) join trace_chunk c on c.trace_id = known.id and c.seq > known.seq order by c.trace_id, c.seq`)
+  return byKey(rows, one => one.id)
 }
 
 /** Points not closer than they need be. What came late, between points that stand, is in the run and not on this drawing. */

@@ -85,7 +85,7 @@ export async function documentsToStore(tx: Connection, read: ReadDocuments, { st
     const ids: RowIds = { setupVersionId: await kit.setupOf(document), fuelBatchId: await kit.fuelOf(document), placeVersionId: null, personId, methodVersionId: null }
     runs.push({
       id: isUuid(document.id) ? document.id : null, row, ids, startedAt, zone, test: document.kind satisfies TestName, setting: null, breakIn: false, notes: isUuid(document.id) ? '' : document.id, tags: [], origin: document.origin, targetC: null,
-      stoppedReason: '', read: readingsOf(document), trace: [...document.trace].sort((a, b) => a[0] - b[0]), given: givenBy(document),
+      stoppedReason: '', read: readingsOf(document), trace: document.trace, scaleTrace: document.scaleTrace, given: givenBy(document),
       decisions: [...(document.boilBy === null ? [] : [{ question: 'boil', answer: document.boilBy }]), ...(document.fuel.burnOutShare ? [{ question: 'fuelToBoil', answer: 'shareOfBurnTime' }] : [])],
     })
   }

@@ -106,7 +106,7 @@ async function fromRows(tx: Connection, id: string, mapping: TableMapping, nowMs
   const { made, idsOf } = await makeKit(tx, table.good.map(one => one.value), mapping.zone)
   const runs = table.good.map(({ row, value }): RunToStore => {
     const target = value.method?.is?.body.boil
-    return { ...value.row, row, ids: idsOf(value), origin: mapping.origin, targetC: typeof target === 'object' ? target.targetC : null, trace: [], given: null, decisions: value.row.burnShare ? [{ question: 'fuelToBoil', answer: 'shareOfBurnTime' }] : [] }
+    return { ...value.row, row, ids: idsOf(value), origin: mapping.origin, targetC: typeof target === 'object' ? target.targetC : null, trace: [], scaleTrace: [], given: null, decisions: value.row.burnShare ? [{ question: 'fuelToBoil', answer: 'shareOfBurnTime' }] : [] }
   })
   return { runs, made, bad: table.bad }
 }

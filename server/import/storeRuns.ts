@@ -34,6 +34,8 @@ export interface RunToStore {
   /** Of a target that was reached. */
   targetC: number | null
   trace: [number, number][]
+  /** [seconds, g] */
+  scaleTrace: [number, number][]
   given: GivenByDocument | null
   decisions: { question: string, answer: string }[]
 }
@@ -61,6 +63,7 @@ export async function storeRuns(tx: Connection, importId: string, runs: readonly
   }
   await told(runs.length)
   for (const one of runs) if (one.trace.length > 0) await insertTrace(tx, { runId: idOf(importId, one), channel: 'water', importId }, one.trace)
+  for (const one of runs) if (one.scaleTrace.length > 0) await insertTrace(tx, { runId: idOf(importId, one), channel: 'scale', importId }, one.scaleTrace.map(([s, grams]) => [s, grams / 1000]))
   await freshen(tx, ids)
   const tagged = runs.flatMap((one, i) => (one.tags.length > 0 ? [ids[i]!] : []))
   if (tagged.length > 0) await showTags(tx, tagged)

@@ -1,9 +1,14 @@
 /** Simulated instruments as programs of their own, started and stopped from the Bench. They end with this process, however it ends. */
 import { fork, type ChildProcess } from 'node:child_process'
+import { mkdtempSync, rmSync, writeFileSync } from 'node:fs'
+import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { v7 as uuidv7 } from 'uuid'
+import { readRecording } from '../../core/formats/recording'
+import { problemText } from '../../core/result'
 import type { ChannelName } from '../../shared/channels'
-import { readSimulated, SIMULATED, type Fault, type SimulatedKind, type SimulatedLine } from '../../shared/simulated'
+import { CHANNEL_RULES } from '../../shared/feed'
+import { readReplay, readSimulated, SIMULATED, type Fault, type ReplayLine, type SimulatedKind, type SimulatedLine } from '../../shared/simulated'
 import type { Connection } from '../database/connection'
 import { invalid, invalidAt, notFound, saved, type Outcome } from '../kit/outcome'
 import { revokeFeed, saveFeed } from './feeds'
@@ -15,8 +20,13 @@ const running = new Map<string, { line: SimulatedLine, child: ChildProcess }>()
 
 export const listSimulated = (): SimulatedLine[] => [...running.values()].map(one => one.line)
 
-/** @param at where this server answers, and where instruments keep a connection open */
-export async function startSimulated(db: Connection, input: unknown, at: { bench: string, port: number }): Promise<Outcome<SimulatedLine>> {
+/** Where this server answers, and where instruments keep a connection open; port 0: nowhere. */
+export interface Answers { bench: string, port: number }
+export const answersHere = (): Answers => ({ bench: `http://127.0.0.1:${process.env.PORT ?? '3000'}`, port: Number(process.env.VULCANUM_INSTRUMENT_PORT || 0) })
+export const forkSimulator = (file: string, { bench, port }: Answers, args: string[]): ChildProcess =>
+  fork(join(process.cwd(), 'simulators', `${file}.ts`), ['--port', String(port), '--bench', bench, ...args], { execArgv: ['--import', 'tsx'], stdio: ['ignore', 'ignore', 'pipe', 'ipc'] })
+
+export async function startSimulated(db: Connection, input: unknown, at: Answers): Promise<Outcome<SimulatedLine>> {
   const read = readSimulated(input)
   if (!read.ok) return invalid(read.problems)
   if (at.port === 0) return invalidAt('', 'No port is open for instruments here. Start with npm start.')
@@ -25,9 +35,7 @@ export async function startSimulated(db: Connection, input: unknown, at: { bench
   const id = uuidv7()
   const made = await saveFeed(db, { id, name: `Simulated ${SIMULATED[start.kind].name.toLowerCase()}, lane ${start.lane}`, lanes: Object.fromEntries(CHANNELS_OF[start.kind].map(channel => [channel, [start.lane]])) })
   if (made.status !== 'saved') return made
-  const child = fork(join(process.cwd(), 'simulators', `${SIMULATED[start.kind].file}.ts`), [
-    '--token', made.value.token, '--port', String(at.port), '--bench', at.bench, '--lane', start.lane, '--setup', start.stove, '--hz', String(start.hz), '--speed', String(start.speed), '--seed', String(LANE_SEED[start.lane]), ...FAULT_ARGS[start.fault],
-  ], { execArgv: ['--import', 'tsx'], stdio: ['ignore', 'ignore', 'pipe', 'ipc'] })
+  const child = forkSimulator(SIMULATED[start.kind].file, at, ['--token', made.value.token, '--lane', start.lane, '--setup', start.stove, '--hz', String(start.hz), '--speed', String(start.speed), '--seed', String(LANE_SEED[start.lane]), ...FAULT_ARGS[start.fault]])
   const line: SimulatedLine = { ...start, id, said: '' }
   child.stderr!.setEncoding('utf8').on('data', (said: string) => { line.said = said.trim().split('\n').at(-1)!.slice(0, 200) })
   child.on('exit', () => running.delete(id))
@@ -37,7 +45,44 @@ export async function startSimulated(db: Connection, input: unknown, at: { bench
 /** Instruments of one lane see one stove. */
 const LANE_SEED = { A: 1, B: 2, C: 3, D: 4, E: 5, F: 6 } as const
 
+const replaying = new Map<string, { line: ReplayLine, child: ChildProcess }>()
+export const listReplays = (): ReplayLine[] => [...replaying.values()].map(one => one.line)
+
+/** A recorded file as an instrument of a lane. It ends by itself, and its token with it. */
+export async function startReplay(db: Connection, input: unknown, at: Answers): Promise<Outcome<ReplayLine>> {
+  const read = readReplay(input)
+  if (!read.ok) return invalid(read.problems)
+  const { name, lane, speed, text } = read.start
+  if (at.port === 0) return invalidAt('', 'No port is open for instruments here. Start with npm start.')
+  if (running.size + replaying.size >= MOST) return invalidAt('', `Instruments: ${MOST} are running. Stop one first.`)
+  const recording = readRecording(text.split(/\r?\n/), CHANNEL_RULES)
+  if (!recording.ok) return invalidAt('text', problemText(recording.problem))
+  const id = uuidv7()
+  const channels = [...new Set(recording.value.map(one => one.channel as ChannelName))]
+  const made = await saveFeed(db, { id, name: `Recording ${name}`.slice(0, 100), lanes: Object.fromEntries(channels.map(channel => [channel, [lane]])) })
+  if (made.status !== 'saved') return made
+  const folder = mkdtempSync(join(tmpdir(), 'vulcanum-replay-'))
+  const file = join(folder, 'recording.txt')
+  writeFileSync(file, text)
+  const child = forkSimulator('replay', at, ['--token', made.value.token, '--file', file, '--speed', String(speed)])
+  const line: ReplayLine = { id, name, lane, speed, said: '' }
+  child.stderr!.setEncoding('utf8').on('data', (said: string) => { line.said = said.trim().split('\n').at(-1)!.slice(0, 200) })
+  child.on('exit', () => {
+    replaying.delete(id)
+    rmSync(folder, { recursive: true, force: true })
+    void revokeFeed(db, id).catch(() => undefined)
+  })
+  replaying.set(id, { line, child })
+  return saved(line)
+}
+
 export async function stopSimulated(db: Connection, id: string): Promise<Outcome<null>> {
+  const replay = replaying.get(id)
+  if (replay) {
+    // Its end does the rest.
+    replay.child.kill('SIGTERM')
+    return saved(null)
+  }
   const found = running.get(id)
   if (!found) return notFound('simulated instrument')
   running.delete(id)

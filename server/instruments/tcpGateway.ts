@@ -13,8 +13,8 @@ const LONGEST_LINE = 2000
 /** Unread lines of one connection, beyond which it is not read further. */
 const MOST_WAITING = 4 * INGEST.maxLines
 
-/** Tries to own the port, again and again, until it is stopped. */
-export function startTcpGateway(db: Database, url: string, port: number): () => Promise<void> {
+/** Tries to own the port, again and again, until it is stopped. `owns` is told when it does, and when no more. */
+export function startTcpGateway(db: Database, url: string, port: number, owns: (is: boolean) => void = () => undefined): () => Promise<void> {
   let over = false
   let server: Server | null = null
   let client: pg.Client | null = null
@@ -45,7 +45,7 @@ export function startTcpGateway(db: Database, url: string, port: number): () => 
         void mine.end().catch(() => undefined)
         again()
       })
-      server.listen(port, '127.0.0.1')
+      server.listen(port, '127.0.0.1', () => owns(true))
     } catch {
       client = null
       await mine.end().catch(() => undefined)
@@ -54,6 +54,7 @@ export function startTcpGateway(db: Database, url: string, port: number): () => 
   }
 
   function letGo() {
+    owns(false)
     server?.close()
     server = null
     for (const socket of sockets) socket.destroy()

@@ -10,7 +10,7 @@ import { isZone } from '../../shared/typedRun'
 import { typedFieldsFrom } from '../../shared/typedFrom'
 import { isUuid } from '../../shared/uuid'
 import type { Connection, Database } from '../database/connection'
-import { nowPlace, person, place, placeVersion, run } from '../database/schema'
+import { nowPlace, person, place, placeVersion, run, windSurvey } from '../database/schema'
 import { editOf, inUse, invalid, invalidAt, notFound, saved, type Outcome } from './outcome'
 import { freshenWhere } from '../runs/freshen'
 import { runsWhere } from './runRefs'
@@ -74,6 +74,7 @@ export async function deletePlace(db: Database, id: string): Promise<Outcome<nul
     if (use.count > 0) return inUse(`${standing.row.name} has ${use.count} ${use.count === 1 ? 'run' : 'runs'}.`, use.runs)
     const [here] = await tx.select().from(nowPlace).where(eq(nowPlace.placeId, id))
     if (here !== undefined) return inUse(`The bench stands at ${standing.row.name} now. Choose another place in the conditions strip first.`)
+    await tx.delete(windSurvey).where(eq(windSurvey.placeId, id))
     await tx.delete(placeVersion).where(eq(placeVersion.placeId, id))
     await tx.delete(place).where(eq(place.id, id))
     return saved(null)

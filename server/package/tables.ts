@@ -16,7 +16,7 @@ const one = (table: PgTable, { without = [], where = '' }: { without?: string[],
 
 const STORED = 'state in (\'stored\', \'undone\')'
 export const PACKAGED: readonly PackagedTable[] = [
-  one(schema.person), one(schema.place), one(schema.placeVersion), one(schema.thing), one(schema.thingVersion), one(schema.setup), one(schema.setupVersion), one(schema.setupPart), one(schema.setupDecision),
+  one(schema.person), one(schema.place), one(schema.placeVersion), one(schema.windSurvey), one(schema.thing), one(schema.thingVersion), one(schema.setup), one(schema.setupVersion), one(schema.setupPart), one(schema.setupDecision),
   one(schema.fuel), one(schema.fuelBatch), one(schema.price), one(schema.amendment), one(schema.container), one(schema.method), one(schema.methodVersion), one(schema.instrumentCheck),
   // The token that lets a device in is of this bench alone.
   one(schema.device, { without: ['token_hash'] }), one(schema.tableImport, { where: STORED }), one(schema.feed, { without: ['token_hash'] }),

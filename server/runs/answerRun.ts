@@ -24,8 +24,9 @@ export async function requestFor(db: Connection, run: Asked, options = defaultOp
   return requestOf(run, light.map(one => (traced.get(one.record.id) ?? one).stored), options)
 }
 
-/** A trace says something to its series only where the convention or a decision reads it, or it is a cool-down. */
-export const needsTrace = ({ stored }: Asked): boolean => stored.kind === 'coolDown' || stored.boilBy === 'trace'
+/** A trace says something to its series only where the convention or a decision reads it, or it is a cool-down; a scale's, where it gives the fuel to the boil. */
+export const needsTrace = ({ stored, scaled }: Pick<FoundRun, 'stored' | 'scaled'>): boolean => scaled || readsTrace(stored)
+const readsTrace = ({ kind, boilBy }: StoredRun): boolean => kind === 'coolDown' || boilBy === 'trace'
 const isCall = ({ boil }: Options): boolean => boil === 'rollingBoil' || boil === 'firstBubbles'
 /** Whether its method reads boils that are called. */
 export const readsCalls = ({ method }: FoundRun): boolean => isCall(listedOptions(method))
@@ -37,7 +38,7 @@ export const readsCalls = ({ method }: FoundRun): boolean => isCall(listedOption
 export function requestOf({ stored, apart }: Asked, others: readonly StoredRun[], options: Options, whole: ReadonlySet<string> = new Set()): ReduceRequest {
   if (apart) return { ...options, runs: [toRunDocument({ ...stored, setup: null })] }
   const series = [...others].sort((a, b) => (a.id < b.id ? -1 : 1)).map(other => ({
-    ...toRunDocument({ ...other, setup: stored.setup }), trace: !isCall(options) || whole.has(other.id) || needsTrace({ stored: other, apart: false }) ? other.trace : [],
+    ...toRunDocument({ ...other, setup: stored.setup }), trace: !isCall(options) || whole.has(other.id) || readsTrace(other) ? other.trace : [],
   }))
   return { ...options, runs: [toRunDocument(stored), ...series] }
 }

@@ -16,6 +16,7 @@ import { pressesOf } from '../bench/presses'
 import { notesOf } from '../bench/readings'
 import { photosOf } from '../kit/photos'
 import { answerRun } from './answerRun'
+import { rehearsedOf } from './rehearsed'
 import { careOf } from './runCare'
 import { ribbonOf } from './ribbonOf'
 
@@ -27,17 +28,18 @@ export async function runPage(db: Connection, found: FoundRun, query: Record<str
   const view = runViewFrom(query, conventionsOf(found.method))
   const { runs: [answer], reference, setups } = await answerRun(db, found, optionsFor(view))
   if (!answer || 'error' in answer) throw new Error(answer?.error ?? 'The run could not be reduced.')
+  const rehearsed = await rehearsedOf(db, found)
   return {
-    record, view, answer, reference, setup: setups[0] ?? null, trace: thinTrace(stored.trace, DRAWN_SAMPLES), channels: await channelsOf(db, record.id), ribbon: ribbonOf(stored, answer), findings: findingsOf(found), claim: await claimOf(db, found),
-    conventions: conventionsOf(found.method), photos: await photosOf(db, { runId: record.id }), benchNotes: await notesOf(db, record.id), presses: await pressesOf(db, record.id), ...await careOf(db, record.id),
+    record, view, answer, reference, setup: setups[0] ?? null, trace: thinTrace(stored.trace, DRAWN_SAMPLES), channels: await channelsOf(db, record.id, rehearsed?.choice.speed ?? 1), ribbon: ribbonOf(stored, answer), findings: findingsOf(found), claim: await claimOf(db, found),
+    conventions: conventionsOf(found.method), photos: await photosOf(db, { runId: record.id }), benchNotes: await notesOf(db, record.id), presses: await pressesOf(db, record.id), rehearsed, ...await careOf(db, record.id),
   }
 }
 
 /** A line of a channel is as wide as a page's column. */
 const DRAWN_IN_A_LINE = 300
-async function channelsOf(db: Connection, runId: string): Promise<RunPage['channels']> {
+async function channelsOf(db: Connection, runId: string, pace: number): Promise<RunPage['channels']> {
   const traces = await channelTraces(db, runId, { but: 'water' })
-  return CHANNEL_NAMES.flatMap(channel => (traces.has(channel) ? [{ channel, count: traces.get(channel)!.length, drawn: thinTrace(traces.get(channel)!, DRAWN_IN_A_LINE) }] : []))
+  return CHANNEL_NAMES.flatMap(channel => (traces.has(channel) ? [{ channel, count: traces.get(channel)!.length, drawn: thinTrace(traces.get(channel)!, DRAWN_IN_A_LINE).map(([s, value]): [number, number] => [s * pace, value]) }] : []))
 }
 
 function findingsOf({ stored, record, method }: FoundRun): MethodFindings | null {

@@ -27,7 +27,7 @@ describe('the bench’s door', () => {
   const send = async (acts: unknown[], device = PHONE) => (await takeActs(base.db, { device, acts })).acks
   const arming = (changes: Partial<Arming> = {}): Arming => {
     const { measured, instruments } = emptyTypedRun(uuidv7(), 'metric')
-    return { lane: 'A', test: 'boil', setupId: kit.setupId, fuelBatchId: kit.fuelBatchId, methodId, personId: kit.personId, placeId: kit.placeId, containerId: null, setting: '', breakIn: false, zone: 'UTC', instruments, measured: { ...measured, water: '473 g', waterStart: '15 °C' }, overrides: {}, ...changes }
+    return { lane: 'A', test: 'boil', setupId: kit.setupId, fuelBatchId: kit.fuelBatchId, methodId, personId: kit.personId, placeId: kit.placeId, containerId: null, setting: '', breakIn: false, zone: 'UTC', instruments, measured: { ...measured, water: '473 g', waterStart: '15 °C' }, overrides: {}, rehearsal: null, ...changes }
   }
   const bench = (): Promise<Bench> => readBenchNow(base.db, T0)
   const laneOf = async (runId: string): Promise<Lane> => (await bench()).lanes.find(lane => lane.runId === runId)!

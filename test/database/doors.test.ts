@@ -9,7 +9,7 @@ import { keepDraft, listDrafts } from '../../server/database/repositories/drafts
 import { kitChoices } from '../../server/database/repositories/kit'
 import { nowConditions, setNow } from '../../server/database/repositories/now'
 import { findRun } from '../../server/database/repositories/runs'
-import { insertWaterTrace, waterTraces } from '../../server/database/repositories/traces'
+import { insertWaterTrace, tracesOf } from '../../server/database/repositories/traces'
 import { measurement, runRow, traceChunk } from '../../server/database/schema'
 import { burnOne } from '../../server/runs/burnOne'
 import { correctRun } from '../../server/runs/correctRun'
@@ -130,7 +130,7 @@ describe('traces and rows', () => {
     await logRun(bench.db, one, NOW)
     const samples = Array.from({ length: 10_000 }, (_, i) => [i / 10, 10 + i / 120] as [number, number])
     await insertWaterTrace(bench.db, one.id, samples)
-    expect((await waterTraces(bench.db, [one.id])).get(one.id)).toEqual(samples)
+    expect((await tracesOf(bench.db, 'water', [one.id])).get(one.id)).toEqual(samples)
     const sizes = await bench.db.select({ n: sql<number>`cardinality(${traceChunk.tMs})` }).from(traceChunk)
     expect(sizes.map(size => size.n).sort()).toEqual([1808, 4096, 4096])
   })

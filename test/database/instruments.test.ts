@@ -1,18 +1,26 @@
 /** Instruments that send, on PostgreSQL: every sample once, whatever is sent again, at once, wrong, or by another; and the open protocol over TCP. */
 import { connect } from 'node:net'
 import { eq } from 'drizzle-orm'
+import pg from 'pg'
 import { v7 as uuidv7 } from 'uuid'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import { anyFreePort } from '../../scripts/lib/ports.mjs'
 import { INGEST, type FeedLanes } from '../../shared/feed'
 import { hashOf } from '../../server/database/hash'
-import { findRun } from '../../server/database/repositories/runs'
+import type { RunAnswer } from '../../core/formats/answer'
+import { findRun, seriesOf } from '../../server/database/repositories/runs'
 import { channelTraces } from '../../server/database/repositories/traces'
 import { ingestBatch, run, trace, traceChunk } from '../../server/database/schema'
 import { feedOf, revokeFeed, saveFeed, type Feed } from '../../server/instruments/feeds'
 import { ingest } from '../../server/instruments/ingest'
+import { NOW_CHANNEL } from '../../server/instruments/sentNow'
 import { startTcpGateway } from '../../server/instruments/tcpGateway'
 import { takeActs } from '../../server/bench/takeActs'
+import { readBenchNow } from '../../server/bench/lanes'
+import { addSurvey, surveysOf } from '../../server/kit/windSurveys'
+import { answerRun } from '../../server/runs/answerRun'
+import { rehearsedOf } from '../../server/runs/rehearsed'
+import type { SentNow } from '../../shared/bench'
 import { burnOne } from '../../server/runs/burnOne'
 import type { Arming, BenchDeed } from '../../shared/benchAct'
 import type { BurnOneKit } from '../../shared/burnOne'
@@ -37,10 +45,10 @@ async function newFeed(name: string, lanes: FeedLanes): Promise<Feed & { token: 
 }
 const act = (runId: string, atMs: number, deed: BenchDeed) => ({ id: uuidv7(), runId, units: 'metric', atMs, monoMs: 0, wallMs: atMs, clockSession: 'test', deed })
 const tell = async (...acts: object[]) => (await takeActs(bench.db, { device: { id: uuidv7(), name: 'test' }, acts })).acks.map(ack => ack.as)
-async function armed(lane: 'A' | 'B' | 'C'): Promise<string> {
+async function armed(lane: 'A' | 'B' | 'C', changes: Partial<Arming> = {}): Promise<string> {
   const runId = uuidv7()
   const { measured, instruments } = emptyTypedRun(runId, 'metric')
-  const arming: Arming = { lane, test: 'boil', setupId: kit.setupId, fuelBatchId: kit.fuelBatchId, methodId: null, personId: kit.personId, placeId: kit.placeId, containerId: null, setting: '', breakIn: false, zone: 'UTC', instruments, measured, overrides: {} }
+  const arming: Arming = { lane, test: 'boil', setupId: kit.setupId, fuelBatchId: kit.fuelBatchId, methodId: null, personId: kit.personId, placeId: kit.placeId, containerId: null, setting: '', breakIn: false, zone: 'UTC', instruments, measured, overrides: {}, rehearsal: null, ...changes }
   expect(await tell(act(runId, NOW - 60_000, { type: 'arm', arming }))).toEqual(['taken'])
   return runId
 }
@@ -52,6 +60,74 @@ async function burning(lane: 'A' | 'B' | 'C'): Promise<string> {
 }
 const finish = (runId: string) => tell(act(runId, NOW + 600_000, { type: 'finish' }))
 const send = (feed: Feed, id: string, lines: string[], nowMs = NOW + 300_000) => ingest(bench.db, feed, { id, lines }, nowMs)
+
+describe('at the finish', () => {
+  it('what nobody read and an instrument sent is the run’s reading; what was read stands', async () => {
+    const runId = await armed('A', { measured: { ...emptyTypedRun('', 'metric').measured, air: '9 °C', water: '473 g' } })
+    const feed = await newFeed('station', { air: ['A'], wind: ['A'], water: ['A'], pressure: ['A'] })
+    await send(feed, 'before', [-20, -10, -5, -1].map(s => `${at(s)},water,14.2,degC`))
+    await tell(act(runId, NOW, { type: 'mark', kind: 'lit', payload: {} }), act(runId, NOW + 2000, { type: 'mark', kind: 'potOn', payload: {} }))
+    await send(feed, 'burning', [10, 20, 30, 40].flatMap((s, i) => [`${at(s)},air,12,degC`, `${at(s)},wind,${i + 1},m/s`, `${at(s)},pressure,905,hPa`]))
+    await tell(act(runId, NOW + 60_000, { type: 'mark', kind: 'shutOff', payload: {} }))
+    await finish(runId)
+    const { measured } = (await findRun(bench.db, runId))!.stored
+    expect(measured.air!.value).toBe(9)
+    expect(measured.wind!.value).toBeCloseTo(2.5, 10)
+    expect(measured.stationPressure!.value).toBeCloseTo(90_500, 6)
+    expect(measured.waterStart!.value).toBeCloseTo(14.2, 10)
+  })
+
+  it('a scale under the stove says how much of the fuel had burned by the boil', async () => {
+    const runId = await armed('B', { test: 'boilBurnOut', measured: { ...emptyTypedRun('', 'metric').measured, fuelLoad: '24 g', water: '473 g', waterStart: '15 °C', air: '15 °C', wind: 'calm' } })
+    const feed = await newFeed('scale', { scale: ['B'] })
+    const marks = [[0, 'lit'], [10, 'potOn'], [400, 'rollingBoil'], [600, 'flameOut']] as const
+    for (const [s, kind] of marks) await tell(act(runId, NOW + s * 1000, { type: 'mark', kind, payload: {} }))
+    // 3 g a minute to the boil and 1.2 after, the pot set down at ten seconds: 20 of 24 g.
+    await send(feed, 'all', Array.from({ length: 601 }, (_, s) => `${at(s)},scale,${(300 + (s >= 10 ? 600 : 0) - (Math.min(s, 400) * 3) / 60 - (Math.max(0, s - 400) * 1.2) / 60).toFixed(2)},g`), NOW + 700_000)
+    await finish(runId)
+    const { runs: [answer] } = await answerRun(bench.db, (await findRun(bench.db, runId))!)
+    expect(answer).toMatchObject({ fuelToBoilG: expect.closeTo(20, 0) as number })
+    expect((answer as RunAnswer).flags.map(flag => flag.code)).toContain('fuel-by-scale')
+  })
+})
+
+it('a rehearsal has its scene, no container and a series of its own; its air is not this place’s', async () => {
+  const runId = await armed('C', { containerId: null, rehearsal: { stove: 'spirit-cone', speed: 4, trouble: false } })
+  const [row] = await bench.db.select().from(run).where(eq(run.id, runId))
+  expect(row).toMatchObject({ origin: 'rehearsal', containerId: null, bench: { rehearsal: { choice: { stove: 'spirit-cone', speed: 4 } } } })
+  expect((await readBenchNow(bench.db, NOW)).lanes.find(one => one.runId === runId)!.rehearsal!.conditions.waterKg).toBeGreaterThan(0.4)
+  const heard: SentNow[] = []
+  const listener = new pg.Client({ connectionString: bench.url })
+  await listener.connect()
+  listener.on('notification', ({ payload }) => heard.push(JSON.parse(payload!) as SentNow))
+  await listener.query(`listen ${NOW_CHANNEL}`)
+  const [rehearsed, real] = [await newFeed('stands in', { air: ['C'] }), await newFeed('a real one', { air: ['A'] })]
+  await send(rehearsed, 'one', [`${at(1)},air,31,degC`])
+  await send(real, 'one', [`${at(1)},air,8.5,degC`])
+  await expect.poll(() => heard).toEqual([{ air: [NOW + 1000, 8.5] }])
+  await listener.end()
+  await tell(act(runId, NOW, { type: 'mark', kind: 'lit', payload: {} }), act(runId, NOW + 30_000, { type: 'mark', kind: 'shutOff', payload: {} }))
+  await finish(runId)
+  // Four times as fast: half a minute of ours is two of the stove's.
+  const found = (await findRun(bench.db, runId))!
+  expect(found.stored.events.map(event => event.s)).toEqual([0, 120])
+  expect((await rehearsedOf(bench.db, found))!.judgement.trueUsedG).toBeGreaterThan(3)
+  expect((await seriesOf(bench.db, runId)).map(one => one.id)).toEqual([runId])
+  expect(await tell(act(uuidv7(), NOW, { type: 'arm', arming: { rehearsal: { stove: 'a real one', speed: 3, trouble: false } } as unknown as Arming }))).toEqual(['refused'])
+})
+
+it('a wind survey is kept, each as it was measured, and refused in words', async () => {
+  const survey = { id: uuidv7(), personId: kit.personId, units: 'metric', fan: 'box fan', cells: [{ station: 'left', step: '1', typed: '1.8 m/s' }, { station: 'left', step: '2', typed: '8 mph' }, { station: 'right', step: '1', typed: '' }] }
+  expect(await addSurvey(bench.db, kit.placeId, survey)).toMatchObject({ status: 'saved' })
+  expect(await addSurvey(bench.db, kit.placeId, survey)).toMatchObject({ status: 'saved' })
+  // One mile an hour is 0.44704 m/s exactly (the international mile).
+  expect((await surveysOf(bench.db, kit.placeId)).map(one => one.cells.map(cell => [cell.station, cell.step, cell.windMS]))).toEqual([[['left', '1', 1.8], ['left', '2', expect.closeTo(3.57632, 6)]]])
+  const bad = async (changes: object) => addSurvey(bench.db, kit.placeId, { ...survey, id: uuidv7(), ...changes })
+  expect(await bad({ cells: [{ station: 'left', step: '1', typed: '-3 m/s' }] })).toMatchObject({ status: 'invalid', problems: [{ text: expect.stringContaining('Wind') as string }] })
+  expect(await bad({ cells: [] })).toMatchObject({ status: 'invalid', problems: [{ text: expect.stringContaining('nothing was read') as string }] })
+  expect(await bad({ cells: [...survey.cells.slice(0, 1), ...survey.cells.slice(0, 1)] })).toMatchObject({ status: 'invalid', problems: [{ text: expect.stringContaining('stands twice') as string }] })
+  expect(await addSurvey(bench.db, uuidv7(), { ...survey, id: uuidv7() })).toMatchObject({ status: 'notFound' })
+})
 
 describe('a batch', () => {
   it('sent again, at once and in parts by several is stored once; at the finish its chunks are one, in the order of time', async () => {

@@ -115,3 +115,71 @@ test('an instrument is added with its token, sends, shows on the lane, and is ta
   await expect(simulated.getByRole('alert')).toContainText('No port is open for instruments here')
   await clearBench(baseURL!)
 })
+
+test('a wind meter that sends shows in the strip of every page and fills a wind survey; the survey is offered when a lane is set up there', async ({ page, request, baseURL }) => {
+  await clearBench(baseURL!)
+  const made = await (await request.post('/api/instruments/feeds', { data: { id: uuidv7(), name: 'vane', lanes: { wind: ['A'] } } })).json() as { value: NewFeed }
+  const send = (batch: string, value: number) => request.post(`/api/instruments/samples?batch=${batch}`, { headers: { 'authorization': `Bearer ${made.value.token}`, 'content-type': 'text/plain' }, data: `,wind,${value},m/s` })
+  await open(page, '/kit/wind')
+  // The stream may open a moment after the page.
+  await expect.poll(async () => {
+    await send(uuidv7(), 2.5)
+    return page.locator('[data-strip=wind]').innerText()
+  }, { timeout: 15_000, intervals: [700] }).toContain('2.5')
+  const form = page.getByRole('form', { name: 'Wind survey' })
+  await form.getByLabel('Place').selectOption({ label: 'Ash Gate hut' })
+  await form.getByRole('button', { name: 'Keep this survey' }).click()
+  await expect(form.getByRole('alert').first()).toBeVisible()
+  await form.getByLabel('Who').selectOption({ label: 'Odra Vell' })
+  await form.getByLabel('Fan', { exact: true }).fill('box fan, 40 cm')
+  await form.getByRole('button', { name: 'Take the meter at Station 1, Step 1' }).click()
+  await form.getByLabel('Wind at Station 2, Step 3').fill('8 mph')
+  await form.getByRole('button', { name: 'One more step' }).click()
+  await form.getByRole('button', { name: 'Keep this survey' }).click()
+  await expect(form.getByRole('status').last()).toContainText('Kept')
+  await expect(page.getByRole('region', { name: /Survey of/ }).first()).toContainText('2.5')
+  await request.delete(`/api/instruments/feeds/${made.value.id}`)
+  await open(page, '/bench/arm')
+  await page.getByLabel('Place', { exact: true }).selectOption({ label: 'Ash Gate hut' })
+  await page.getByLabel('Fan').selectOption({ label: 'Station 2, Step 3: 3.6 m/s' })
+  await expect(page.getByLabel('Wind', { exact: true })).toHaveValue('8 mph')
+})
+
+test('a recording is sent again to a lane, by the page; the same lines come over a web socket', async ({ browser, request }) => {
+  test.setTimeout(90_000)
+  const server = await ownServer(null, await anyFreePort() as number)
+  try {
+    await clearBench(server.url)
+    await stage(server.url, [{ lane: 'A', measured: { fuelBefore: '210 g' }, marks: [[5, { type: 'mark', kind: 'lit', payload: {} }], [4, { type: 'mark', kind: 'potOn', payload: {} }]] }, { lane: 'B', measured: { fuelBefore: '210 g' } }])
+    const page = await (await browser.newContext({ baseURL: server.url, viewport: { width: 1280, height: 800 } })).newPage()
+    await open(page, '/bench/instruments')
+    const form = page.getByRole('form', { name: 'Send a recording' })
+    const lines = Array.from({ length: 40 }, (_, i) => `2026-05-01T10:00:${String(i).padStart(2, '0')}Z,water,${(30 + i / 2).toFixed(1)},degC`)
+    await form.getByLabel('File').setInputFiles({ name: 'bad.csv', mimeType: 'text/csv', buffer: Buffer.from('time,channel,value,unit\nyesterday,water,3,degC') })
+    await form.getByRole('button', { name: 'Send it' }).click()
+    await expect(form.getByRole('alert')).toContainText('Line 2, Time')
+    await form.getByLabel('File').setInputFiles({ name: 'porch.csv', mimeType: 'text/csv', buffer: Buffer.from(`time,channel,value,unit\n${lines.join('\n')}`) })
+    await form.getByLabel('Time runs').selectOption('10')
+    await form.getByRole('button', { name: 'Send it' }).click()
+    await expect(page.getByRole('region', { name: 'A recording' }).getByRole('listitem')).toContainText('porch.csv')
+    await open(page, '/bench')
+    await expect(page.locator('[data-lane=A]')).toContainText('49.5', { timeout: 20_000 })
+    const made = await (await request.post(`${server.url}/api/instruments/feeds`, { data: { id: uuidv7(), name: 'by socket', lanes: { water: ['B'] } } })).json() as { value: NewFeed }
+    const said = await page.evaluate(async ({ token, url }) => {
+      const socket = new WebSocket(url)
+      const answers: string[] = []
+      socket.onmessage = event => void answers.push(String(event.data))
+      await new Promise((done) => { socket.onopen = done })
+      socket.send(JSON.stringify({ token }))
+      socket.send(',water,61.5,degC\n{"batch":"one"}')
+      for (let waited = 0; waited < 100 && answers.length < 2; waited++) await new Promise(done => setTimeout(done, 50))
+      socket.close()
+      return answers.map(one => JSON.parse(one) as { hello?: string, stored?: number })
+    }, { token: made.value.token, url: `${server.url.replace('http', 'ws')}/api/instruments/socket` })
+    expect(said).toMatchObject([{ hello: 'by socket' }, { stored: 1 }])
+    await expect(page.locator('[data-lane=B]')).toContainText('61.5')
+  } finally {
+    await clearBench(server.url).catch(() => undefined)
+    await server.stop()
+  }
+})

@@ -63,6 +63,7 @@ onMounted(() => props.selected && focusNext())
     <BenchWater :lane="lane" :view="view" :reading="reading" @begin="startReading('')" @done="closed" />
     <BenchSays v-if="says.length || (view.cardDue.value && layout !== 'one')" class="lane-says" :says="says" :card="view.cardDue.value && layout !== 'one' ? lane.fuelKind ?? '' : null" @answer="(key, what) => void view.take(key, what).then(focusNext)" />
     <BenchTrace :lane="lane" :layout="layout" :now-ms="view.second.value" />
+    <BenchSeen :lane="lane" :now-ms="view.second.value" />
     <BenchNext :lane="lane" :next="view.next.value" :layout="layout" :skip="view.skip.value" :burning="state === 'burning'" :card="view.cardDue.value && layout === 'one'" @next="pressNext" @skip="skip" @flame-out="act('flameOut')" />
     <template v-if="layout !== 'cell'">
       <BenchActs :lane="lane" :lid-off="view.lidOff.value" @act="act" />

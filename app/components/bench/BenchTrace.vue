@@ -14,14 +14,19 @@ const second = computed(() => (liveTrace(props.lane.runId, 'water') === null && 
 const water = computed(() => (second.value >= 0 ? laneWater(props.lane) : []))
 const size = computed(() => ({ w: SIZES[props.layout][0], h: SIZES[props.layout][1] }))
 /** Steps of a minute, so that the drawing stands still between. */
-const spanS = computed(() => Math.max(300, zero.value === null ? 0 : Math.ceil((props.nowMs - zero.value) / 60_000) * 60 + 60))
+const spanS = computed(() => Math.max(300, zero.value === null ? 0 : Math.ceil(laneSeconds(props.lane, props.nowMs - zero.value) / 60) * 60 + 60))
 const topC = computed(() => Math.max(props.lane.boilingC ?? 100, ...water.value.map(([, c]) => c)) + 4)
 const bottomC = computed(() => Math.min(0, ...water.value.map(([, c]) => c)))
 const x = (s: number) => LEFT + (Math.min(s, spanS.value) / spanS.value) * (size.value.w - LEFT - PAD)
 const y = (c: number) => size.value.h - PAD - ((c - bottomC.value) / (topC.value - bottomC.value)) * (size.value.h - 2 * PAD)
-const line = computed(() => water.value.map(([s, c]) => `${x(s).toFixed(1)},${y(c).toFixed(1)}`).join(' '))
+/** No more points than the drawing has room for. */
+const drawn = computed(() => {
+  const every = Math.max(1, Math.floor(water.value.length / size.value.w))
+  return every === 1 ? water.value : water.value.filter((_, i) => i % every === 0 || i === water.value.length - 1)
+})
+const line = computed(() => drawn.value.map(([s, c]) => `${x(s).toFixed(1)},${y(c).toFixed(1)}`).join(' '))
 /** Each kind of post as one path: a lane that was pressed three hundred times draws as fast as a new one. */
-const xs = (of: (mark: BenchMark) => number[]) => props.lane.state.marks.filter(mark => zero.value !== null && mark.kind !== 'reading' && mark.atMs >= zero.value - 1000).flatMap(of).map(ms => x(Math.max(0, (ms - zero.value!) / 1000)))
+const xs = (of: (mark: BenchMark) => number[]) => props.lane.state.marks.filter(mark => zero.value !== null && mark.kind !== 'reading' && mark.atMs >= zero.value - 1000).flatMap(of).map(ms => x(Math.max(0, laneSeconds(props.lane, ms - zero.value!))))
 const posts = (at: number[]) => at.map(one => `M${one.toFixed(1)},${PAD}V${size.value.h - PAD}`).join('')
 const boils = computed(() => posts(xs(mark => (mark.kind === 'rollingBoil' ? [mark.atMs] : []))))
 const others = computed(() => posts(xs(mark => (mark.kind === 'rollingBoil' ? [] : [mark.atMs]))))

@@ -57,7 +57,7 @@ const sent = computed(() => {
   return last !== null && props.view.second.value - last[0] < SENT_WITHIN_MS ? last : null
 })
 const shownC = computed(() => sent.value?.[1] ?? lastReading.value?.payload.waterC ?? props.lane.readings.find(one => one.quantity === 'waterStart')?.value ?? null)
-const age = computed(() => (sent.value ? 'sent' : lastReading.value ? `${formatClock(Math.max(0, props.view.second.value - lastReading.value.atMs) / 1000)} ago` : shownC.value === null ? '' : 'start'))
+const age = computed(() => (sent.value ? 'sent' : lastReading.value ? `${formatClock(laneSeconds(props.lane, Math.max(0, props.view.second.value - lastReading.value.atMs)))} ago` : shownC.value === null ? '' : 'start'))
 </script>
 
 <template>

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { stationPressureFromReadings } from '#core/air/pressure'
 import { boilingPointFromPressure } from '#core/water/saturation'
-import type { NowQuantity } from '#shared/nowConditions'
+import type { NowQuantity, NowReading } from '#shared/nowConditions'
 
 /** The conditions strip: one sentence of what is so now. Opened, it tells now, then and brought to. */
 const { now } = useNowConditions()
@@ -9,13 +9,21 @@ const { units } = usePreferences()
 const clock = useClock()
 const open = ref(false)
 
-const reading = (quantity: NowQuantity) => now.value?.readings.find(one => one.quantity === quantity) ?? null
+const bench = useBench()
+/** What an instrument sends is newer than what was typed, for a minute. */
+const SENT_FOR_MS = 60_000
+const SENT_AS = { air: 'air', wind: 'wind', stationPressure: 'pressure' } as const
+function sent(quantity: NowQuantity): NowReading | null {
+  const newest = quantity in SENT_AS ? bench.sentNow[SENT_AS[quantity as keyof typeof SENT_AS]] : undefined
+  return newest && bench.nowMs - newest[0] < SENT_FOR_MS ? { quantity, value: newest[1], typed: 'sent', unit: '', readAt: new Date(clock.value).toISOString() } : null
+}
+const reading = (quantity: NowQuantity) => sent(quantity) ?? now.value?.readings.find(one => one.quantity === quantity) ?? null
 const altitudeM = computed(() => reading('altitude')?.value ?? now.value?.place?.altitudeM ?? null)
 const boilingC = computed(() => {
   const pressure = stationPressureFromReadings({ stationPressurePa: reading('stationPressure')?.value ?? (reading('altitude') ? null : now.value?.place?.stationPressurePa ?? null), seaLevelPressurePa: reading('altitude') ? null : now.value?.place?.seaLevelPressurePa ?? null, altitudeM: altitudeM.value, airC: reading('air')?.value ?? null, readingUPa: 0 })
   return pressure === null ? null : boilingPointFromPressure(pressure.pressurePa)
 })
-const oldest = computed(() => Math.max(0, ...(now.value?.readings ?? []).map(one => ageOf(one.readAt, clock.value).minutes)))
+const oldest = computed(() => Math.max(0, ...(now.value?.readings ?? []).map(one => ageOf(reading(one.quantity)!.readAt, clock.value).minutes)))
 </script>
 
 <template>

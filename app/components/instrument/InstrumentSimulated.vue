@@ -30,7 +30,7 @@ async function stop(id: string) {
   <section class="enamel grid grid-cols-1 gap-3 p-4" aria-label="Simulated instruments">
     <h2>Simulated instruments</h2>
     <p class="text-ink-2">
-      Programs that stand in for instruments, to try a bench without a flame. What they send goes to the run on the lane: keep it out of your figures, or void it.
+      Programs that stand in for instruments, to try a bench without a flame. What they send goes to the run on the lane. To learn a method, <NuxtLink to="/bench/arm?rehearse">rehearse</NuxtLink>: those runs bring instruments of their own and stay out of every measured figure.
     </p>
     <ul v-if="running.length">
       <li v-for="one in running" :key="one.id" class="flex flex-wrap items-center gap-3 border-t border-edge py-1">

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 /** The rooms of the kit. */
-const rooms = [{ to: '/kit', label: 'Shelf' }, { to: '/kit/setups', label: 'Set-ups' }, { to: '/kit/fuels', label: 'Fuels' }, { to: '/kit/containers', label: 'Containers' }, { to: '/kit/places', label: 'Places and people' }]
+const rooms = [{ to: '/kit', label: 'Shelf' }, { to: '/kit/setups', label: 'Set-ups' }, { to: '/kit/fuels', label: 'Fuels' }, { to: '/kit/containers', label: 'Containers' }, { to: '/kit/places', label: 'Places and people' }, { to: '/kit/wind', label: 'Wind survey' }]
 const route = useRoute()
 const isHere = (to: string) => (to === '/kit' ? route.path === '/kit' || route.path.startsWith('/kit/things') : route.path.startsWith(to))
 </script>

@@ -16,6 +16,9 @@ const more = computed(() => [props.record.setting === null ? null : FLAMES[props
     <p v-else-if="record.breakIn" class="mb-2 border-2 border-ink p-2 font-bold" role="status" data-break-in>
       A break-in: it is in no figure but its own.
     </p>
+    <p v-if="record.origin !== 'measured'" class="mb-2 border-2 border-ink p-2 font-bold" role="status" data-origin>
+      {{ record.origin === 'rehearsal' ? 'A rehearsal: a simulated stove stood in. It is in no figure but those of rehearsals.' : 'Published elsewhere: it is in no figure but those of published runs.' }}
+    </p>
     <h1><NuxtLink :to="`/kit/setups/${record.setupId}`" class="text-ink no-underline hover:underline" dir="auto">{{ record.setup }}</NuxtLink></h1>
     <p class="text-ink-2">
       {{ dateInZone(record.startedAt, record.zone) }} · {{ record.place ?? 'elsewhere' }}<span v-if="record.placeAltitudeM !== null">, <span class="figures">{{ formatNumber(record.placeAltitudeM, 0) }} m</span></span> · {{ record.fuel }}, {{ record.batch }}<template v-if="more.length">, {{ more.join(', ') }}</template><template v-if="record.container">{{ ' ' }}<NuxtLink :to="`/kit/containers/${record.container.id}`">{{ record.container.name }}</NuxtLink></template> · {{ record.person }}<template v-if="record.setupN > 1"> · version {{ record.setupN }} of the set-up</template>

@@ -3,7 +3,9 @@ import { useLocalStorage } from '@vueuse/core'
 import { LANES, type Arming, type LaneName } from '#shared/benchAct'
 import type { KitChoices } from '#shared/kitChoices'
 import { MEASURED_NAMES, MEASURED_QUANTITIES, type MeasuredQuantity } from '#shared/measuredQuantity'
+import { REHEARSAL_SPEEDS, REHEARSAL_STOVES, STOVE_WORDS, usualStove } from '#shared/rehearsal'
 import { READING_INSTRUMENTS } from '#shared/typedRun'
+import type { WindSurvey } from '#shared/windSurvey'
 import { BOIL } from '#core/method/shipped'
 import { SETTINGS } from '#core/method/method'
 
@@ -29,6 +31,7 @@ onMounted(async () => {
     const again = choices.value.setups.find(one => one.name === route.query.setup)
     if (again) arming.value.setupId = again.id
     if (arming.value.placeId === null) arming.value.placeId = now.value?.place?.id ?? null
+    if ('rehearse' in route.query) rehearse(true)
   } catch {
     unreadable.value = 'The kit could not be read: the server does not answer, and this browser never saw it. Try again when it is back.'
   }
@@ -58,6 +61,22 @@ const problemAt = (path: string) => (tried.value && problem.value?.path === path
 const containers = computed(() => choices.value!.containers.filter(one => one.batchId === arming.value!.fuelBatchId))
 watch(() => arming.value?.methodId, () => { if (arming.value) arming.value.test = method.value?.body.test ?? 'boil' })
 
+/** What is rehearsed is read off the stand-ins, not off this hour's air. */
+function rehearse(is: boolean) {
+  const { value: one } = arming
+  if (!one) return
+  one.rehearsal = is ? { stove: usualStove(choices.value?.fuels.find(each => each.id === one.fuelBatchId)?.kind ?? null), speed: 1, trouble: false } : null
+  const read = fromStrip()
+  for (const quantity of ['air', 'wind'] as const) one.measured[quantity] = is ? '' : read[quantity] ?? one.measured[quantity]
+}
+watch(() => arming.value?.fuelBatchId, (id) => {
+  if (arming.value?.rehearsal) arming.value.rehearsal.stove = usualStove(choices.value?.fuels.find(each => each.id === id)?.kind ?? null)
+})
+
+/** What the newest wind survey of the place says of each station and step. */
+const { data: surveys } = useFetch<WindSurvey[]>(() => `/api/kit/places/${arming.value?.placeId}/surveys`, { immediate: false, watch: [() => arming.value?.placeId], default: () => [] })
+const fanWinds = computed(() => (arming.value?.placeId ? surveys.value[0]?.cells ?? [] : []).map(({ station, step, windMS, typed }) => ({ value: `${station}, ${step}`, label: `${station}, ${step}: ${shown(windMS, 'wind', units.value)}`, typed })))
+
 async function setUp() {
   tried.value = true
   if (!choices.value || !arming.value || problem.value) return
@@ -81,14 +100,26 @@ async function setUp() {
         <ChoiceBox v-model="arming.methodId" label="Method" :choices="named(choices.methods)" empty="By no method" />
         <ChoiceBox v-model="arming.setupId" label="Set-up" :choices="named(choices.setups)" :problem="problemAt('setupId')" />
         <ChoiceBox v-model="arming.fuelBatchId" label="Fuel" :choices="choices.fuels.map(one => ({ value: one.id, label: `${one.fuel}, ${one.batch}` }))" :problem="problemAt('fuelBatchId')" />
-        <ChoiceBox v-if="containers.length" v-model="arming.containerId" label="Burned from" :choices="named(containers)" empty="No container named" />
+        <ChoiceBox v-if="containers.length && !arming.rehearsal" v-model="arming.containerId" label="Burned from" :choices="named(containers)" empty="No container named" />
         <ChoiceBox v-model="arming.personId" label="Who" :choices="named(choices.people)" :problem="problemAt('personId')" />
         <ChoiceBox v-model="arming.placeId" label="Place" :choices="named(choices.places)" empty="Nowhere in the list" />
         <ChoiceBox v-model="arming.setting" label="Setting" :choices="SETTINGS.map(one => ({ value: one, label: one }))" />
-        <ChoiceBox v-for="one in READING_INSTRUMENTS.filter(measures => choices!.instruments.some(each => each.measures === measures))" :key="one" v-model="arming.instruments[one]" :label="INSTRUMENT_NAMES[one]" :choices="named(choices.instruments.filter(each => each.measures === one))" />
-        <label class="flex items-center gap-2"><input v-model="arming.breakIn" type="checkbox"> First burn of a new burner: it does not count</label>
+        <ChoiceBox v-for="one in READING_INSTRUMENTS.filter(measures => !arming!.rehearsal && choices!.instruments.some(each => each.measures === measures))" :key="one" v-model="arming.instruments[one]" :label="INSTRUMENT_NAMES[one]" :choices="named(choices.instruments.filter(each => each.measures === one))" />
+        <label v-if="!arming.rehearsal" class="flex items-center gap-2"><input v-model="arming.breakIn" type="checkbox"> First burn of a new burner: it does not count</label>
+        <fieldset class="mt-2 grid gap-2 border-t border-edge pt-2">
+          <label class="flex items-center gap-2"><input type="checkbox" :checked="arming.rehearsal !== null" @change="rehearse(($event.target as HTMLInputElement).checked)"> Rehearse it: a simulated stove stands in, and nothing burns</label>
+          <template v-if="arming.rehearsal">
+            <ChoiceBox v-model="arming.rehearsal.stove" label="What stands in" :choices="REHEARSAL_STOVES.map(one => ({ value: one, label: STOVE_WORDS[one] }))" />
+            <ChoiceBox :model-value="String(arming.rehearsal.speed)" label="Time runs" :choices="REHEARSAL_SPEEDS.map(one => ({ value: String(one), label: one === 1 ? 'as a stove’s' : `${one} times as fast` }))" @update:model-value="speed => { arming!.rehearsal!.speed = Number(speed) }" />
+            <label class="flex items-center gap-2"><input v-model="arming.rehearsal.trouble" type="checkbox"> The wind may blow the flame out</label>
+            <p class="text-ink-2">
+              The lane shows what the instruments read and what you would see. At the end your calls are held against what happened; the run stays out of every measured figure.
+            </p>
+          </template>
+        </fieldset>
       </div>
       <div class="grid content-start gap-2">
+        <ChoiceBox v-if="fanWinds.length && !arming.rehearsal" :model-value="fanWinds.find(one => one.typed === arming!.measured.wind)?.value ?? null" label="Fan" :choices="fanWinds" empty="No fan" @update:model-value="chosen => { arming!.measured.wind = fanWinds.find(one => one.value === chosen)?.typed ?? '' }" />
         <QuantityBox v-for="one in boxes" :key="one" v-model="arming.measured[one]" :label="MEASURED_NAMES[one]" :kind="MEASURED_QUANTITIES[one]" :units="units" :hint="one === 'waterStart' ? 'No thermometer? Stir ice in the water for five minutes and take it out: type 0.5 °C.' : undefined" />
         <p class="text-ink-2">
           All of these can be read later, on the lane.

@@ -1,14 +1,15 @@
 <script setup lang="ts">
 import type { FeedLine } from '#shared/feed'
-import type { SimulatedLine } from '#shared/simulated'
+import type { ReplayLine, SimulatedLine } from '#shared/simulated'
 
 /** Instruments that send by themselves: real ones with a token each, and simulated ones. */
 useHead({ title: 'Instruments that send · Vulcanum' })
 const { data: feeds, refresh, error } = await useFetch<FeedLine[]>('/api/instruments/feeds')
 const { data: simulated, refresh: refreshSimulated } = await useFetch<SimulatedLine[]>('/api/instruments/simulated')
-const own = computed(() => (feeds.value ?? []).filter(feed => !(simulated.value ?? []).some(one => one.id === feed.id)))
+const { data: replays, refresh: refreshReplays } = await useFetch<ReplayLine[]>('/api/instruments/replays')
+const own = computed(() => (feeds.value ?? []).filter(feed => ![...simulated.value ?? [], ...replays.value ?? []].some(one => one.id === feed.id)))
 async function changed() {
-  await Promise.all([refresh(), refreshSimulated()])
+  await Promise.all([refresh(), refreshSimulated(), refreshReplays()])
 }
 </script>
 
@@ -24,6 +25,7 @@ async function changed() {
       The instruments could not be read. Check that Vulcanum is running, then reload.
     </p>
     <InstrumentFeeds :feeds="own" @changed="changed" />
+    <InstrumentReplay :running="replays ?? []" @changed="changed" />
     <InstrumentSimulated :running="simulated ?? []" @changed="changed" />
   </div>
 </template>

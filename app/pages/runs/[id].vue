@@ -34,6 +34,7 @@ const title = computed(() => (page.value ? `${page.value.record.setup}, ${dateIn
   <div v-if="page" class="flex flex-col gap-4 xl:flex-row">
     <div class="min-w-0 flex-1 space-y-3">
       <RunHeading :record="page.record" :bench-notes="page.benchNotes" :void-reason="page.voids.at(-1)?.reason ?? null" />
+      <RunRehearsed v-if="page.rehearsed" :rehearsed="page.rehearsed" />
       <RunFigures :answer="page.answer" />
       <RunView :view="page.view" :reference="page.reference" @choose="choose" />
       <RunLadder :answer="page.answer" :reference="page.reference" :title="title" @add="correcting = $event" />

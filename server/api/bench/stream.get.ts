@@ -2,8 +2,9 @@ import { benchNow } from '#server/bench/benchClock'
 import { readBenchNow } from '#server/bench/lanes'
 import { hear } from '#server/bench/live'
 import { hearSamples, samplesSoFar } from '#server/bench/liveSamples'
+import { hearNow } from '#server/instruments/sentNow'
 import { useDatabase } from '#server/database/connection'
-import type { BenchPush, SamplesPush } from '#shared/bench'
+import type { BenchPush } from '#shared/bench'
 
 const BEAT_MS = 10_000
 
@@ -18,7 +19,8 @@ export default defineEventHandler(async (event) => {
     if (began) push('change', change)
     else waiting.push(change)
   })
-  const samples = (pushes: SamplesPush[]) => void stream.push({ event: 'samples', data: JSON.stringify(pushes) })
+  const samples = (pushes: string) => void stream.push({ event: 'samples', data: pushes })
+  const deafToNow = hearNow(now => void stream.push({ event: 'now', data: JSON.stringify(now) }))
   let deafToSamples = () => undefined as unknown
   void samplesSoFar((pushes) => {
     samples(pushes)
@@ -29,6 +31,7 @@ export default defineEventHandler(async (event) => {
     clearInterval(beat)
     deaf()
     deafToSamples()
+    deafToNow()
     await stream.close()
   })
   void readBenchNow(db, await benchNow(db)).then((bench) => {

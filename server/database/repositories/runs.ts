@@ -15,7 +15,7 @@ import type { Connection } from '../connection'
 import { container, decision, event, fuel, fuelBatch, measurement, method, methodVersion, person, place, placeVersion, run, setup, setupPart, setupVersion, thing, thingVersion } from '../schema'
 import { instrumentOf, type Instrument } from '../../kit/checks'
 import { historyOf } from './corrections'
-import { insertWaterTrace, waterTraces } from './traces'
+import { insertWaterTrace, scaledRuns, tracesOf } from './traces'
 
 export interface ResolvedRun {
   setupVersionId: string
@@ -25,6 +25,7 @@ export interface ResolvedRun {
   method: MethodBody | null
   instruments: Partial<Record<ReadingInstrument, Instrument>>
   burner: BurnerProperties | null
+  lid: boolean
   fuelKind: string
 }
 
@@ -55,7 +56,7 @@ export async function resolveRun(db: Connection, typed: TypedRun): Promise<Resol
   const parts = await partsOf(db, [version.id])
   return { ok: true, value: {
     setupVersionId: version.id, placeVersionId: where?.id ?? null, placeAltitudeM: where?.altitudeM ?? null, methodVersionId: by?.id ?? null, method: by?.body ?? null, instruments,
-    burner: (parts.find(part => part.role === 'burner')?.properties ?? null) as BurnerProperties | null, fuelKind: batch.kind,
+    burner: (parts.find(part => part.role === 'burner')?.properties ?? null) as BurnerProperties | null, lid: parts.some(part => part.role === 'lid'), fuelKind: batch.kind,
   } }
 }
 
@@ -133,6 +134,8 @@ export interface FoundRun {
   record: RunRecord
   stored: StoredRun
   method: MethodBody | null
+  /** A scale followed it: its fuel to the boil may rest on that. */
+  scaled: boolean
   /** Void or a break-in: it stands alone, in no series. */
   apart: boolean
 }
@@ -159,10 +162,13 @@ export async function findRuns(db: Connection, ids: string[], { traces: withTrac
   const decided = byKey(decisions, one => one.runId)
   const answered = (runId: string, question: string) => decided.get(runId)?.findLast(one => one.question === question)?.answer ?? null
   const instruments = await instrumentVersions(db, [...new Set([...measurements.values()].flat().flatMap(one => one.instrumentVersionId ?? []))])
-  const traces = withTraces ? await waterTraces(db, ids) : new Map<string, [number, number][]>()
+  const none = new Map<string, [number, number][]>()
+  const traces = withTraces ? await tracesOf(db, 'water', ids) : none
+  const scaled = await scaledRuns(db, ids)
+  const scaleTraces = withTraces && scaled.size > 0 ? await tracesOf(db, 'scale', [...scaled]) : none
   return rows.map(row => found(row, {
     parts: parts.get(row.run.setupVersionId) ?? [], measurements: measurements.get(row.run.id) ?? [], events: events.get(row.run.id) ?? [],
-    takeBurnShare: answered(row.run.id, 'fuelToBoil') === 'shareOfBurnTime', boilBy: boilDecision(answered(row.run.id, 'boil')), instruments, trace: traces.get(row.run.id) ?? [],
+    takeBurnShare: answered(row.run.id, 'fuelToBoil') === 'shareOfBurnTime', boilBy: boilDecision(answered(row.run.id, 'boil')), instruments, trace: traces.get(row.run.id) ?? [], scaleTrace: scaleTraces.get(row.run.id) ?? [], scaled: scaled.has(row.run.id),
   }))
 }
 
@@ -198,9 +204,11 @@ interface Facts {
   boilBy: StoredRun['boilBy']
   instruments: readonly NamedInstrument[]
   trace: [number, number][]
+  scaleTrace: [number, number][]
+  scaled: boolean
 }
 
-function found(row: RunRow, { parts, measurements, events, takeBurnShare, boilBy, instruments, trace }: Facts): FoundRun {
+function found(row: RunRow, { parts, measurements, events, takeBurnShare, boilBy, instruments, trace, scaleTrace, scaled }: Facts): FoundRun {
   const { id } = row.run
   const record: RunRecord = {
     id, origin: row.run.origin, kind: row.run.kind, state: row.run.state, startedAt: row.run.startedAt.toISOString(), zone: row.run.zone, notes: row.run.notes, revision: row.run.revision,
@@ -217,6 +225,9 @@ function found(row: RunRow, { parts, measurements, events, takeBurnShare, boilBy
   }
   const property = <T>(role: string) => (parts.find(one => one.role === role)?.properties ?? null) as T | null
   const burner = property<BurnerProperties>('burner')
+  // A rehearsal's time is its stove's, however fast it ran.
+  const pace = row.run.bench?.rehearsal?.choice.speed ?? 1
+  const atPace = (samples: [number, number][]) => (pace === 1 ? samples : samples.map(([s, value]): [number, number] => [s * pace, value]))
   const stored: StoredRun = {
     id, setup: row.setup, origin: row.run.origin, kind: row.run.kind, placeAltitudeM: row.placeVersion?.altitudeM ?? null, placeWindHeightM: row.placeVersion?.windHeightM ?? null,
     placeStationPressurePa: row.placeVersion?.stationPressurePa ?? null, placeSeaLevelPressurePa: row.placeVersion?.seaLevelPressurePa ?? null,
@@ -225,10 +236,10 @@ function found(row: RunRow, { parts, measurements, events, takeBurnShare, boilBy
     burner: burner === null ? null : { kind: burner.burner, head: burner.head }, pot: property<PotProperties>('pot'),
     lid: parts.some(one => one.role === 'lid'), screen: property<ScreenProperties>('screen')?.form ?? 'none',
     fuel: row.fuel === null ? null : { kind: row.fuel.kind, lhvJPerKg: row.fuelBatch?.lhvJPerKg ?? null, densityKgPerM3: row.fuelBatch?.densityKgPerM3 ?? null },
-    takeBurnShare, events: events.map(({ kind, atMs, payload }) => ({ kind, s: atMs / 1000, massG: payload.massG ?? null, waterC: payload.waterC ?? null, reason: payload.reason ?? null })),
-    trace, given: row.run.given,
+    takeBurnShare, events: events.map(({ kind, atMs, payload }) => ({ kind, s: (atMs * pace) / 1000, massG: payload.massG ?? null, waterC: payload.waterC ?? null, reason: payload.reason ?? null })),
+    trace: atPace(trace), scaleTrace: atPace(scaleTrace), given: row.run.given,
   }
-  return { record, stored, method: row.method.body, apart: row.run.breakIn || row.run.state === 'void' }
+  return { record, stored, scaled, method: row.method.body, apart: row.run.breakIn || row.run.state === 'void' }
 }
 
 const partsOf = (db: Connection, setupVersionIds: string[]) => db.select({ setupVersionId: setupPart.setupVersionId, role: setupPart.role, name: thing.name, properties: thingVersion.properties }).from(setupPart)

@@ -22,27 +22,31 @@ export async function insertTrace(db: Connection, { runId, channel, importId = n
 
 /** Samples [ms, SI] in the order of time, as chunks that never change. */
 export async function insertChunks(db: Connection, traceId: string, samples: readonly (readonly [number, number])[], firstSeq = 1): Promise<void> {
-  for (let from = 0, seq = firstSeq; from < samples.length; from += CHUNK_SAMPLES, seq++) {
-    const part = samples.slice(from, from + CHUNK_SAMPLES)
+  for (const row of chunkRows(traceId, samples, firstSeq)) await db.insert(traceChunk).values(row)
+}
+
+export function chunkRows(traceId: string, samples: readonly (readonly [number, number])[], firstSeq: number): (typeof traceChunk.$inferInsert)[] {
+  return Array.from({ length: Math.ceil(samples.length / CHUNK_SAMPLES) }, (_, i) => {
+    const part = samples.slice(i * CHUNK_SAMPLES, (i + 1) * CHUNK_SAMPLES)
     const [tMs, v] = [part.map(one => one[0]), part.map(one => one[1])]
-    await db.insert(traceChunk).values({ id: uuidv7(), traceId, seq, firstMs: tMs[0]!, lastMs: tMs.at(-1)!, tMs, v, hash: hashOf([tMs, v]) })
-  }
+    return { id: uuidv7(), traceId, seq: firstSeq + i, firstMs: tMs[0]!, lastMs: tMs.at(-1)!, tMs, v, hash: hashOf([tMs, v]) }
+  })
 }
 
 // As JSON: lists that the driver reads digit by digit take ten times as long.
 const CHUNK = { tMs: sql<number[]>`to_json(${traceChunk.tMs})`, v: sql<number[]>`to_json(${traceChunk.v})` }
 
-/** Water traces of many runs, [seconds, °C], by run. */
-export async function waterTraces(db: Connection, runIds: string[]): Promise<Map<string, [number, number][]>> {
+/** Traces of one channel of many runs, [seconds, SI], by run. */
+export async function tracesOf(db: Connection, channel: ChannelName, runIds: string[]): Promise<Map<string, [number, number][]>> {
   const chunks = await db.select({ runId: trace.runId, ...CHUNK }).from(traceChunk).innerJoin(trace, eq(trace.id, traceChunk.traceId))
-    .where(and(anyOf(trace.runId, runIds), eq(trace.channel, 'water'), isNull(trace.removedAt))).orderBy(asc(trace.runId), asc(traceChunk.seq))
+    .where(and(anyOf(trace.runId, runIds), eq(trace.channel, channel), isNull(trace.removedAt))).orderBy(asc(trace.runId), asc(traceChunk.seq))
   return joined(chunks.map(({ runId, ...chunk }) => ({ key: runId, ...chunk })))
 }
 
-/** The channels of a run but one, [seconds, SI]. */
-export async function channelTraces(db: Connection, runId: string, { but }: { but: ChannelName }): Promise<Map<string, [number, number][]>> {
+/** The channels of a run, or all but one, [seconds, SI]. */
+export async function channelTraces(db: Connection, runId: string, { but }: { but?: ChannelName } = {}): Promise<Map<string, [number, number][]>> {
   const chunks = await db.select({ key: trace.channel, ...CHUNK }).from(traceChunk).innerJoin(trace, eq(trace.id, traceChunk.traceId))
-    .where(and(eq(trace.runId, runId), ne(trace.channel, but), isNull(trace.removedAt))).orderBy(asc(trace.channel), asc(traceChunk.seq))
+    .where(and(eq(trace.runId, runId), but === undefined ? undefined : ne(trace.channel, but), isNull(trace.removedAt))).orderBy(asc(trace.channel), asc(traceChunk.seq))
   return joined(chunks)
 }
 
@@ -54,6 +58,11 @@ function joined(chunks: readonly { key: string, tMs: number[], v: number[] }[]):
     traces.set(key, samples)
   }
   return traces
+}
+
+/** Those of these runs that a scale followed. */
+export async function scaledRuns(db: Connection, runIds: string[]): Promise<Set<string>> {
+  return new Set((await db.select({ runId: trace.runId }).from(trace).where(and(anyOf(trace.runId, runIds), eq(trace.channel, 'scale'), isNull(trace.removedAt)))).map(row => row.runId))
 }
 
 /** How many chunks each run's traces have; a run without is not named. */

@@ -6,6 +6,7 @@ import type { UnitSystem } from '../../../core/quantity/kinds'
 import type { MarkPayload } from '../../../core/run/benchStep'
 import type { GivenByDocument } from '../../../core/formats/toRunDocument'
 import type { EventKind } from '../../../core/run/events'
+import type { RehearsalScene } from '../../../core/simulate/rehearsal'
 import type { LaneName } from '../../../shared/benchAct'
 import type { MeasuredQuantity } from '../../../shared/measuredQuantity'
 import type { ReadingInstrument } from '../../../shared/typedRun'
@@ -57,7 +58,7 @@ export const run = pgTable('run', {
   createdAt: createdAt(),
 }, table => [index('run_by_start').on(table.startedAt), index('run_by_import').on(table.importId), uniqueIndex('run_one_a_lane').on(table.lane).where(sql`state in ('draft', 'live')`)])
 
-export interface RunBench { units: UnitSystem, instruments: Partial<Record<ReadingInstrument, string>>, armedAtMs: number }
+export interface RunBench { units: UnitSystem, instruments: Partial<Record<ReadingInstrument, string>>, armedAtMs: number, rehearsal?: RehearsalScene }
 
 /** A reading. A correction is a new row that supersedes; the current value is the one not superseded. */
 export const measurement = pgTable('measurement', {
@@ -123,7 +124,7 @@ export const traceChunk = pgTable('trace_chunk', {
   tMs: integer('t_ms').array().notNull(),
   v: doublePrecision('v').array().notNull(),
   hash: text('hash').notNull(),
-}, table => [unique().on(table.traceId, table.seq)])
+}, table => [unique().on(table.traceId, table.seq), index('trace_chunk_by_time').on(table.traceId, table.lastMs)])
 
 /** What a person decided about a run, with the reason: a share of burn time taken, a warning overridden. */
 export const decision = pgTable('decision', {

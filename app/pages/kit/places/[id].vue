@@ -29,6 +29,9 @@ const heat = PLACE_FIELDS.filter(spec => (PLACE_HEAT as readonly string[]).inclu
         <RecordForm v-model="record" label="Place" :specs="PLACE_FIELDS" :problems="problems" :theirs="theirs" :runs="runs" :saving="saving" :deletable="!isNew" @save="form.save" @remove="form.remove(() => navigateTo('/kit/places'))" @mine="form.keepMine" @theirs="form.takeTheirs" />
       </div>
       <div v-if="page" class="space-y-3">
+        <p class="enamel p-3">
+          <NuxtLink :to="{ path: '/kit/wind', query: { place: page.record.id } }">Wind survey</NuxtLink>: m/s at the pot for each step of a fan, before a wind series.
+        </p>
         <KitHistory v-if="versions.length > 1" :versions="versions" :specs="heat" />
         <KitRuns :use="page.use" none="Nothing was burned here yet." />
       </div>

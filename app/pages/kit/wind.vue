@@ -1,0 +1,136 @@
+<script setup lang="ts">
+import { v7 as uuidv7 } from 'uuid'
+import type { FieldProblem } from '#shared/readProblems'
+import { readSurvey, type TypedSurvey, type WindSurvey } from '#shared/windSurvey'
+
+/** A wind survey: the fan's steps at each station, read at the pot before a wind series; the newest of a place is offered when a lane is set up there. */
+useHead({ title: 'Wind survey · Vulcanum' })
+const route = useRoute()
+const { units } = usePreferences()
+const { now } = useNowConditions()
+const { people, personId } = usePeople()
+const { data: kit } = await useKit()
+const placeId = ref<string | null>(typeof route.query.place === 'string' ? route.query.place : now.value?.place?.id ?? kit.value?.places[0]?.id ?? null)
+const { data: surveys, refresh } = await useFetch<WindSurvey[]>(() => `/api/kit/places/${placeId.value}/surveys`, { default: () => [] })
+const newest = computed(() => surveys.value[0] ?? null)
+
+const fan = ref('')
+const stations = ref(['Station 1', 'Station 2'])
+const steps = ref(['Step 1', 'Step 2', 'Step 3'])
+const cells = ref<Record<string, string>>({})
+const problems = ref<FieldProblem[]>([])
+const said = ref('')
+const keyOf = (station: number, step: number) => `${station}.${step}`
+/** The last survey's fan, stations and steps stand already: a series is the same again. */
+function fromNewest() {
+  const last = newest.value
+  fan.value = last?.fan ?? ''
+  stations.value = last ? [...new Set(last.cells.map(cell => cell.station))] : ['Station 1', 'Station 2']
+  steps.value = last ? [...new Set(last.cells.map(cell => cell.step))] : ['Step 1', 'Step 2', 'Step 3']
+  cells.value = {}
+}
+watch(() => newest.value?.id, fromNewest, { immediate: true })
+
+const meter = useWindMeter()
+function take(station: number, step: number) {
+  if (meter.mean.value !== null) cells.value[keyOf(station, step)] = `${meter.mean.value.toFixed(1)} m/s`
+}
+async function keep() {
+  const typed: TypedSurvey = { id: uuidv7(), personId: personId.value, units: units.value, fan: fan.value, cells: stations.value.flatMap((station, i) => steps.value.map((step, j) => ({ station, step, typed: cells.value[keyOf(i, j)] ?? '' }))) }
+  const read = readSurvey(typed)
+  problems.value = read.ok ? [] : read.problems
+  if (!read.ok) return
+  const sent = await sendTo<WindSurvey[]>(`/api/kit/places/${placeId.value}/surveys`, 'POST', typed)
+  problems.value = sent.ok ? [] : sent.problems
+  if (!sent.ok) return
+  said.value = 'Kept. It is offered as the wind when a lane is set up here.'
+  await refresh()
+}
+const shownWind = (survey: WindSurvey, station: string, step: string) => {
+  const cell = survey.cells.find(one => one.station === station && one.step === step)
+  return cell ? shown(cell.windMS, 'wind', units.value) : '–'
+}
+const namesOf = (survey: WindSurvey, of: 'station' | 'step') => [...new Set(survey.cells.map(cell => cell[of]))]
+</script>
+
+<template>
+  <div>
+    <KitNav />
+    <h1 class="mb-1">
+      Wind survey
+    </h1>
+    <p class="mb-3 max-w-3xl text-ink-2">
+      Before a wind series: hold the meter where the pot will stand, without a stove, at each station and step of the fan. Rotate burners over stations, so that no burner has the windy one.
+    </p>
+    <div class="grid items-start gap-4 lg:grid-cols-[minmax(0,1fr)_22rem]">
+      <form class="enamel grid gap-3 p-4" aria-label="Wind survey" novalidate @submit.prevent="keep">
+        <ChoiceBox v-model="placeId" label="Place" :choices="(kit?.places ?? []).map(one => ({ value: one.id, label: one.name }))" />
+        <ChoiceBox v-model="personId" label="Who" :choices="people" />
+        <TextBox v-model="fan" label="Fan" example="box fan, 40 cm" />
+        <p role="status" class="text-ink-2">
+          <template v-if="meter.mean.value !== null">
+            The wind meter sends: <span class="figures">{{ shown(meter.mean.value, 'wind', units) }}</span>, mean of ten seconds.
+          </template><template v-else>
+            No wind meter sends; type what yours shows, such as 1.8 m/s or 4 mph.
+          </template>
+        </p>
+        <div class="overflow-x-auto">
+          <table class="border-collapse">
+            <thead>
+              <tr>
+                <td /><th v-for="(_, j) in steps" :key="j" class="p-1">
+                  <input v-model="steps[j]" :aria-label="`Name of step ${j + 1}`" class="w-32">
+                </th>
+              </tr>
+            </thead>
+            <tbody>
+              <tr v-for="(station, i) in stations" :key="i">
+                <th class="p-1">
+                  <input v-model="stations[i]" :aria-label="`Name of station ${i + 1}`" class="w-32">
+                </th>
+                <td v-for="(step, j) in steps" :key="j" class="p-1">
+                  <span class="flex gap-1"><input v-model="cells[keyOf(i, j)]" :aria-label="`Wind at ${station}, ${step}`" class="figures w-24" inputmode="decimal" autocomplete="off"><button v-if="meter.mean.value !== null" type="button" class="act-quiet px-2" :aria-label="`Take the meter at ${station}, ${step}`" @click="take(i, j)">Take</button></span>
+                </td>
+              </tr>
+            </tbody>
+          </table>
+        </div>
+        <p class="flex flex-wrap gap-3">
+          <button type="button" class="act-quiet" @click="stations.push(`Station ${stations.length + 1}`)">
+            One more station
+          </button>
+          <button type="button" class="act-quiet" @click="steps.push(`Step ${steps.length + 1}`)">
+            One more step
+          </button>
+        </p>
+        <p v-for="problem in problems" :key="problem.path" role="alert" class="font-bold">
+          {{ problem.text }}
+        </p>
+        <p class="flex items-center gap-3">
+          <button type="submit" class="act">Keep this survey</button> <span role="status">{{ said }}</span>
+        </p>
+      </form>
+      <div class="grid gap-3">
+        <section v-for="survey in surveys" :key="survey.id" class="enamel overflow-x-auto p-3" :aria-label="`Survey of ${dateInZone(survey.createdAt, 'UTC')}`">
+          <h2 class="mb-1">
+            {{ survey.id === newest?.id ? 'The newest' : 'Before' }}
+          </h2>
+          <p class="text-ink-2">
+            <span dir="auto">{{ survey.fan }}</span>, {{ dateInZone(survey.createdAt, 'UTC') }}, {{ survey.person }}
+          </p>
+          <table class="w-full">
+            <thead><tr class="text-left"><td /><th v-for="step in namesOf(survey, 'step')" :key="step" class="text-right">{{ step }}</th></tr></thead>
+            <tbody>
+              <tr v-for="station in namesOf(survey, 'station')" :key="station" class="border-t border-edge">
+                <th class="text-left font-normal">{{ station }}</th><td v-for="step in namesOf(survey, 'step')" :key="step" class="figures text-right">{{ shownWind(survey, station, step) }}</td>
+              </tr>
+            </tbody>
+          </table>
+        </section>
+        <p v-if="surveys.length === 0" class="text-ink-2">
+          No survey was made here yet.
+        </p>
+      </div>
+    </div>
+  </div>
+</template>

@@ -1,0 +1,88 @@
+/** Sends samples of several instruments over TCP, at a rate or as fast as they are acknowledged, and times each acknowledgement. */
+import { connect } from 'node:net'
+
+const BATCH_EVERY_MS = 150
+/** As many samples of each channel are one batch, where nothing else says so. */
+const FULL_BATCH = 80
+const UNITS = { water: 'degC', scale: 'g', wind: 'm/s', air: 'degC', container: 'degC', pressure: 'hPa' }
+const VALUE = { water: n => 20 + (n % 500) / 10, scale: n => 420 - (n % 3000) / 100, wind: n => (n % 30) / 10, air: n => 12 + (n % 10) / 10, container: n => 8 + (n % 40) / 10, pressure: n => 905 + (n % 20) / 10 }
+
+process.once('message', ({ port, feeds, channels, seconds, samplesPerS }) => {
+  const endsAt = performance.now() + seconds * 1000
+  const began = performance.now()
+  void Promise.all(feeds.map(feed => sendAll({ port, feed, channels, endsAt, perBatch: samplesPerS === null ? FULL_BATCH : (samplesPerS * BATCH_EVERY_MS) / 1000 / feeds.length / channels.length, paced: samplesPerS !== null }))).then((all) => {
+    const took = (performance.now() - began) / 1000
+    const acks = all.flatMap(one => one.acks).sort((a, b) => a - b)
+    const samples = all.reduce((sum, one) => sum + one.stored, 0)
+    process.send({ samples, refused: all.reduce((sum, one) => sum + one.refused, 0), batches: acks.length, perS: Math.round(samples / took), ackMedianMs: Math.round(acks[Math.floor(acks.length / 2)]), ackP95Ms: Math.round(acks[Math.floor(acks.length * 0.95)]), ackMaxMs: Math.round(acks.at(-1)) })
+  })
+})
+
+function sendAll({ port, feed, channels, endsAt, perBatch, paced }) {
+  return new Promise((resolve) => {
+    const socket = connect(port, '127.0.0.1')
+    socket.setEncoding('utf8').setNoDelay(true)
+    socket.write(`${JSON.stringify({ token: feed.token })}\n`)
+    const result = { acks: [], stored: 0, refused: 0 }
+    const sentAt = new Map()
+    const run = `${Date.now()}`
+    let [rest, n, batches, owed, aheadMs, lastMs, over] = ['', 0, 0, 0, 0, 0, false]
+    function batch() {
+      owed += perBatch
+      const count = Math.floor(owed)
+      owed -= count
+      // Up to now, a millisecond apart at the least: each sample is one.
+      const nowMs = Math.round(Date.now() + aheadMs)
+      const firstMs = paced ? Math.max(lastMs + 1, nowMs - BATCH_EVERY_MS) : lastMs + 1
+      const apart = paced ? Math.max(1, Math.floor((nowMs - firstMs) / Math.max(1, count))) : 1
+      const lines = []
+      for (let i = 0; i < count; i++, n++) {
+        lastMs = firstMs + i * apart
+        for (const channel of channels) lines.push(`${lastMs},${channel},${VALUE[channel](n).toFixed(2)},${UNITS[channel]}`)
+      }
+      const id = `${run} ${++batches}`
+      sentAt.set(id, performance.now())
+      socket.write(`${lines.join('\n')}\n${JSON.stringify({ batch: id })}\n`)
+    }
+    let timer
+    const next = () => {
+      if (performance.now() >= endsAt) {
+        over = true
+        if (sentAt.size === 0) done()
+        return
+      }
+      batch()
+      if (paced) timer = setTimeout(next, Math.max(0, BATCH_EVERY_MS - (performance.now() - began) % BATCH_EVERY_MS))
+    }
+    const done = () => {
+      clearTimeout(timer)
+      socket.destroy()
+      resolve(result)
+    }
+    let began = 0
+    socket.on('data', (piece) => {
+      const lines = (rest + piece).split('\n')
+      rest = lines.pop()
+      for (const line of lines) {
+        const answer = JSON.parse(line)
+        if (answer.hello) {
+          aheadMs = answer.nowMs - Date.now()
+          // As fast as it goes, samples come faster than milliseconds: their time begins half an hour ago.
+          if (!paced) lastMs = answer.nowMs - 1_800_000
+          began = performance.now()
+          next()
+          continue
+        }
+        if (answer.error) process.stderr.write(`${feed.lane}: ${answer.error}\n`)
+        if (answer.refused > 0) process.stderr.write(`${feed.lane}: ${answer.problems[0]?.text}\n`)
+        result.acks.push(performance.now() - sentAt.get(answer.batch))
+        sentAt.delete(answer.batch)
+        result.stored += answer.stored ?? 0
+        result.refused += answer.refused ?? 0
+        if (over && sentAt.size === 0) done()
+        else if (!paced && !over) next()
+      }
+    })
+  })
+}
+process.on('disconnect', () => process.exit(0))

@@ -1,0 +1,3 @@
+import { listReplays } from '#server/instruments/simulated'
+
+export default defineEventHandler(() => listReplays())

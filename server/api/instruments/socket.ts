@@ -1,0 +1,31 @@
+import { benchNow } from '#server/bench/benchClock'
+import { useDatabase } from '#server/database/connection'
+import { openSession, type Session } from '#server/instruments/session'
+import { INGEST } from '#shared/feed'
+
+/** Of one socket, not yet read: beyond it, whoever sends does not wait for what is stored. */
+const MOST_WAITING = 4 * INGEST.maxLines
+const open = new Map<string, { session: Session, turn: Promise<void>, waiting: number }>()
+
+/** The line protocol over a web socket: a message is one line or several, and is answered as over TCP. */
+export default defineWebSocketHandler({
+  open(peer) {
+    const db = useDatabase()
+    open.set(peer.id, { session: openSession(db, { say: answer => void peer.send(JSON.stringify(answer)), close: () => peer.close() }, () => benchNow(db)), turn: Promise.resolve(), waiting: 0 })
+  },
+  message(peer, message) {
+    const mine = open.get(peer.id)
+    if (!mine) return
+    const lines = message.text().split(/\r?\n/).filter(line => line.trim() !== '')
+    mine.waiting += lines.length
+    if (mine.waiting > MOST_WAITING) {
+      peer.send(JSON.stringify({ error: `More than ${MOST_WAITING} lines wait. Wait for the answer to a batch before the next.` }))
+      peer.close()
+      return
+    }
+    for (const line of lines) mine.turn = mine.turn.then(() => mine.session.line(line)).catch(() => peer.close()).finally(() => { mine.waiting -= 1 })
+  },
+  close(peer) {
+    open.delete(peer.id)
+  },
+})
