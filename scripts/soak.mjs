@@ -124,10 +124,9 @@ class Bench {
     this.#startStation()
   }
 
-  /** A simulated instrument that is killed again and again: what was acknowledged to it is there. */
+  /** An instrument that is killed again and again: what was acknowledged to it is there. */
   #startStation() {
-    const [log, acked] = ['station.log', 'station.acked'].map(name => join(this.folder, name))
-    this.station = fork(at('simulators', 'weatherStation.ts'), ['--token', this.stationToken, '--port', String(this.instrumentPort), '--bench', `http://127.0.0.1:${this.port}`, '--lane', 'A', '--hz', '5', '--log', log, '--acked', acked], { cwd: root, execArgv: ['--import', 'tsx'], stdio: ['ignore', 'ignore', 'ignore', 'ipc'] })
+    this.station = fork(at('scripts', 'soak', 'station.mjs'), [String(this.instrumentPort), this.stationToken, ...['station.log', 'station.acked'].map(name => join(this.folder, name))], { cwd: root, stdio: ['ignore', 'ignore', 'inherit', 'ipc'] })
   }
 
   async killInstrument() {
@@ -148,7 +147,7 @@ class Bench {
     const { rows } = await client.query('select r.lane, t.channel, extract(epoch from r.started_at) * 1000 as zero_ms, c.t_ms, c.v from run r join trace t on t.run_id = r.id join trace_chunk c on c.trace_id = t.id where r.state in (\'draft\', \'live\') order by c.seq')
     await client.end()
     const judged = { sent: 0, stored: 0, wrong: 0, stationAcknowledged: 0, stationWrong: 0 }
-    const pressures = name => readFileSync(join(this.folder, name), 'utf8').trim().split('\n').filter(line => line.includes(',pressure,')).map(line => `${line.split(',')[0]} ${line.split(',')[2]}`)
+    const pressures = name => readFileSync(join(this.folder, name), 'utf8').trim().split('\n').filter(line => line.includes(',pressure,')).map(line => `${line.split(',')[0]} ${Number(line.split(',')[2])}`)
     const stored = rows.filter(row => row.lane === 'A' && row.channel === 'pressure').flatMap(row => row.t_ms.map((t, i) => `${Math.round(Number(row.zero_ms) + t)} ${Number((row.v[i] / 100).toFixed(6))}`))
     const [acked, logged, known] = [new Set(pressures('station.acked')), new Set(pressures('station.log')), new Set(stored)]
     judged.stationAcknowledged = acked.size

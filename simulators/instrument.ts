@@ -21,7 +21,7 @@ const OPTIONS = {
   'token': { type: 'string' }, 'port': { type: 'string', default: '7305' }, 'bench': { type: 'string', default: 'http://127.0.0.1:3000' }, 'lane': { type: 'string', default: 'A' }, 'setup': { type: 'string', default: 'narrow-open' },
   'altitude': { type: 'string', default: '12' }, 'air': { type: 'string', default: '15' }, 'wind': { type: 'string', default: '0' }, 'start': { type: 'string', default: '15' }, 'water': { type: 'string', default: '473' },
   'hz': { type: 'string', default: '1' }, 'speed': { type: 'string', default: '1' }, 'seed': { type: 'string', default: '1' }, 'noise': { type: 'string' }, 'drift': { type: 'string', default: '0' }, 'dropouts': { type: 'string', default: '0' },
-  'stuck-after': { type: 'string' }, 'battery-after': { type: 'string' }, 'log': { type: 'string' }, 'acked': { type: 'string' }, 'help': { type: 'boolean', default: false },
+  'stuck-after': { type: 'string' }, 'battery-after': { type: 'string' }, 'log': { type: 'string' }, 'help': { type: 'boolean', default: false },
 } as const
 
 const help = ({ name, about }: Kind) => `${about}
@@ -33,7 +33,7 @@ node --import tsx simulators/${name}.ts --token TOKEN [--lane A] [--hz 1] [--spe
   --noise SD     in its own unit        --drift PER-MINUTE         --dropouts SHARE of readings that are lost
   --stuck-after S: from then on it shows what it showed            --battery-after S: from then on it fades, and is gone half a minute later
   --speed 1..60: seconds of the stove in one of ours               --seed N
-  --log FILE: every line that it sends, too; --acked FILE: every line that was acknowledged
+  --log FILE: every line that it sends, too
 `
 
 export function runInstrument(kind: Kind): void {
@@ -49,7 +49,7 @@ export function runInstrument(kind: Kind): void {
   const number = (text: string) => Number(text)
   const random = seededRandom(number(values.seed) * 1000 + kind.name.length)
   const conditions: SimulatedConditions = { waterKg: number(values.water) / 1000, startC: number(values.start), airC: number(values.air), pressurePa: simulatedPressure(number(values.altitude)), windMS: number(values.wind), setting: 1, lid: true }
-  const wire = openWire({ port: number(values.port), token: values.token, name: kind.name, say: line => process.stderr.write(`${line}\n`), acknowledged: lines => values.acked && appendFileSync(values.acked, `${lines.join('\n')}\n`) })
+  const wire = openWire({ port: number(values.port), token: values.token, name: kind.name, say: line => process.stderr.write(`${line}\n`) })
   const lane = followLane({ bench: values.bench, lane: values.lane, setup: values.setup as CampaignSetup, conditions, speed: Math.min(60, Math.max(1, number(values.speed))), nowMs: wire.nowMs })
   const begun = performance.now()
   const shown = new Map<string, number>()

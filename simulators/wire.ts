@@ -5,8 +5,8 @@ export interface Wire { send: (lines: readonly string[]) => void, /** Now by the
 
 const AGAIN_MS = 500
 
-/** @param say what the other side answered, for whoever looks; `acknowledged`: lines that are stored now */
-export function openWire({ port, token, name, say, acknowledged = () => undefined }: { port: number, token: string, name: string, say: (line: string) => void, acknowledged?: (lines: readonly string[]) => void }): Wire {
+/** @param say what the other side answered, for whoever looks */
+export function openWire({ port, token, name, say }: { port: number, token: string, name: string, say: (line: string) => void }): Wire {
   const waiting: { id: string, lines: readonly string[] }[] = []
   let socket: Socket | null = null
   let n = 0
@@ -44,10 +44,7 @@ export function openWire({ port, token, name, say, acknowledged = () => undefine
     const at = waiting.findIndex(one => one.id === answer.batch)
     if (at < 0) return
     if (answer.again) setTimeout(() => waiting[at] && put(waiting[at]), AGAIN_MS)
-    else {
-      acknowledged(waiting[at]!.lines)
-      waiting.splice(at, 1)
-    }
+    else waiting.splice(at, 1)
   }
   open()
   return {

@@ -20,15 +20,11 @@ function beep() {
 
 /** Says and sounds what becomes due on any lane, once each time it becomes so. */
 export function usePrompts() {
-  const bench = useBench()
   const prompts = usePromptChoice()
   const before = new Set<string>()
-  // By itself, so that what follows is worked out when a lane's second has come and not at each tick.
-  const seconds = computed(() => bench.lanes.map(lane => laneSecond(lane, bench.nowMs)).join(' '))
+  const lanes = useLaneSeconds()
   const due = computed(() => {
-    const moments = seconds.value.split(' ').map(Number)
-    return bench.lanes.flatMap((lane, i) => {
-      const now = moments[i]!
+    return lanes.value.flatMap(({ lane, second: now }) => {
       const foreseen = laneForesees(lane, now)
       const reading = dueWords(lane, now)
       const grave = laneSays(lane, now, foreseen, []).filter(one => ['giveUp', 'duration', 'falling', 'unseen'].includes(one.key)).map(one => ({ key: `${lane.runId}.${one.key}`, words: `Lane ${lane.lane}. ${one.words}` }))

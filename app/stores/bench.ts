@@ -47,6 +47,7 @@ export const useBench = defineStore('bench', () => {
   function hear(push: Bench | BenchPush, whole: boolean) {
     take(whole ? push as Bench : merged(told.value, push as BenchPush))
   }
+  let showing: ReturnType<typeof setTimeout> | null = null
   const link = useBenchLink(() => device.value, {
     settled: (push, whole) => {
       void readPending().then(() => hear(push, whole))
@@ -55,7 +56,11 @@ export const useBench = defineStore('bench', () => {
     heard: hear,
     sampled: (pushes) => {
       takeSamples(pushes)
-      sampled.value++
+      // Seen a few times a second, however often they come: six lanes with four instruments each would draw at every push.
+      showing ??= setTimeout(() => {
+        showing = null
+        sampled.value++
+      }, SHOWN_EVERY_MS)
     },
     sentNow: (now) => { sentNow.value = { ...sentNow.value, ...now } },
     online: (is) => { online.value = is },
@@ -101,8 +106,11 @@ export const useBench = defineStore('bench', () => {
       await keepAct(pendingAct)
       pending.value = [...pending.value, pendingAct]
       nowMs.value = Math.max(nowMs.value, moment.atMs)
-      tellTabs({ type: 'pressed' })
-      link.send()
+      // Seen first: what sends reads the browser's store again, and would stand before the frame.
+      afterPaint(() => {
+        tellTabs({ type: 'pressed' })
+        link.send()
+      })
       return id
     })
     turn = kept.catch(() => undefined)
@@ -154,7 +162,21 @@ export const useBench = defineStore('bench', () => {
   return { sampled, sentNow, told, lanes, pending, refused, photosWaiting, online, nowMs, device, selected, said, ready, burning, freeLane, laneAt, waitingOf, start, press, mark, undo, nudge, read, photograph, forget, nextOf }
 })
 
+/** Once the next frame is drawn; soon, where none is. */
+function afterPaint(work: () => void) {
+  let begun = false
+  const begin = () => {
+    if (begun) return
+    begun = true
+    work()
+  }
+  requestAnimationFrame(() => setTimeout(begin))
+  setTimeout(begin, AFTER_PAINT_AT_MOST_MS)
+}
+const AFTER_PAINT_AT_MOST_MS = 80
+
 const CLOCK_EVERY_MS = 30_000
+const SHOWN_EVERY_MS = 120
 
 async function newDevice(): Promise<DeviceCard> {
   const card = { id: uuidv7(), name: /Mobi|Android|iPhone/.test(navigator.userAgent) ? 'phone' : 'this computer' }

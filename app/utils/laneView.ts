@@ -44,7 +44,16 @@ export function laneState(lane: Lane): LaneState {
   return order.weighOut && !readings.some(one => one.quantity === order.weighOut) ? 'cooling' : 'done'
 }
 
-const timeOf = (lane: Lane, ...kinds: EventKind[]): number | null => lane.state.marks.find(mark => kinds.includes(mark.kind))?.atMs ?? null
+/** The first of any of these kinds. */
+function timeOf(lane: Lane, ...kinds: EventKind[]): number | null {
+  const firsts = firstTimes(lane)
+  let first: number | null = null
+  for (const kind of kinds) {
+    const at = firsts.get(kind)
+    if (at !== undefined && (first === null || at < first)) first = at
+  }
+  return first
+}
 const endOf = (lane: Lane): number | null => (isLit(lane) ? null : lane.state.marks.findLast(mark => ['shutOff', 'snuffed', 'flameOut', 'gaveUp', 'stopped'].includes(mark.kind))?.atMs ?? null)
 
 /** Worked out once for a lane as it stands: every press makes another, and the clocks ask ten times a second. */
@@ -56,6 +65,12 @@ function once<T>(work: (lane: Lane) => T): (lane: Lane) => T {
     return found.value
   }
 }
+/** By kind: a lane is asked for a dozen of them each second, and has hundreds of marks. */
+const firstTimes = once((lane) => {
+  const firsts = new Map<EventKind, number>()
+  for (const { kind, atMs } of lane.state.marks) if (!firsts.has(kind)) firsts.set(kind, atMs)
+  return firsts
+})
 const isLit = once(lane => isBurning(lane.state))
 const clockTimes = once((lane) => {
   const convention = lane.method?.body.clock ?? 'potOn'
@@ -106,13 +121,19 @@ export interface Boil { callS: number | null, seenS: number | null }
 
 /** What the readings foretell of the burning water: asked for by lane, prompts and margin in the same second. */
 export function laneForesees(lane: Lane, nowMs: number): Foreseen | null {
-  const known = foreseen.get(lane)
-  if (known?.nowMs === nowMs) return known.value
+  const known = foreseen.get(lane.runId)
+  const from = foreseenFrom(lane)
+  if (known?.nowMs === nowMs && known.from === from) return known.value
   const value = foresee(lane, nowMs)
-  foreseen.set(lane, { nowMs, value })
+  foreseen.set(lane.runId, { nowMs, from, value })
   return value
 }
-const foreseen = new WeakMap<Lane, { nowMs: number, value: Foreseen | null }>()
+const foreseen = new Map<string, { nowMs: number, from: string, value: Foreseen | null }>()
+/** What it rests on, as one word: a knock changes the lane and foretells nothing. */
+const foreseenFrom = once((lane) => {
+  const said = lane.state.marks.filter(mark => mark.kind !== 'disturbance')
+  return `${said.length} ${said.at(-1)?.id} ${said.reduce((sum, mark) => sum + mark.atMs, 0)} ${lane.readings.map(one => one.id).join()} ${lane.boilingC}`
+})
 
 /** Points not closer than so many seconds of the bench's clock. */
 function apart(points: readonly [number, number][], leastS: number): [number, number][] {

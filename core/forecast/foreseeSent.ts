@@ -1,6 +1,6 @@
 /** While it burns, of a thermometer that sends: the boil is the plateau of its trace, whatever the probe's offset; the rest is foretold as from readings by eye. */
 import { findBoil } from '../trace/findBoil'
-import { foreseeBoil, type Foreseen, type SeenSoFar } from './foreseeBoil'
+import { fallingSinceOf, foreseeBoil, type Foreseen, type SeenSoFar } from './foreseeBoil'
 
 /** A plateau that is found so surely is offered [s]. */
 const SURE_U_S = 3
@@ -13,9 +13,8 @@ const LOOKED_AT_S = 600
 export function foreseeSent({ readings, boilingC, nowS }: SeenSoFar, sent: readonly (readonly [number, number])[]): Foreseen {
   const recent = sent.filter(([s]) => s >= nowS - LOOKED_AT_S)
   const boiledAtS = plateauAt(recent, boilingC)
-  const foreseen = foreseeBoil({ readings, boilingC: boilingC + OFFSET_ROOM_K, nowS })
   if (boiledAtS !== null) return { boil: null, stallsAtC: null, fallingSinceS: null, boiledAtS }
-  return { ...foreseeBoil({ readings, boilingC, nowS }), boiledAtS: null, fallingSinceS: foreseen.fallingSinceS }
+  return { ...foreseeBoil({ readings, boilingC, nowS }), boiledAtS: null, fallingSinceS: fallingSinceOf({ readings, boilingC: boilingC + OFFSET_ROOM_K }) }
 }
 /** A probe that reads high is no boil: the readings alone do not say it. */
 const OFFSET_ROOM_K = 4

@@ -6,7 +6,7 @@ import { openWire } from '../../simulators/wire'
 interface Begin { port: number, feeds: { lane: string, token: string }[], file: string }
 const EVERY_MS = 100
 /** As many ticks are one batch. */
-const TICKS_A_BATCH = 3
+const TICKS_A_BATCH = 5
 
 process.once('message', ({ port, feeds, file }: Begin) => {
   const begunMs = Date.now()

@@ -11,7 +11,7 @@ import { run, trace } from '../database/schema'
 /** Samples closer than this are one point on a page; the newest is always shown. */
 const POINT_MS = 400
 /** What is told within this time is told together. */
-const TOGETHER_MS = 60
+const TOGETHER_MS = 80
 
 interface LiveTrace { runId: string, channel: ChannelName, seq: number, points: [number, number][], last: [number, number] }
 const traces = new Map<string, LiveTrace>()

@@ -7,6 +7,16 @@ export function hashOf(value: unknown): string {
 
 export const sha256 = (bytes: string | Buffer): string => createHash('sha256').update(bytes).digest('hex')
 
+/** Of a long list of samples, by its bytes: a tenth of the time of its text. */
+export function hashOfSamples(samples: readonly (readonly [number, number])[]): string {
+  const flat = new Float64Array(samples.length * 2)
+  for (let i = 0; i < samples.length; i++) {
+    flat[2 * i] = samples[i]![0]
+    flat[2 * i + 1] = samples[i]![1]
+  }
+  return sha256(Buffer.from(flat.buffer))
+}
+
 /** JSON with the keys of every object in order; long lists of numbers, as traces are, at once. */
 function canonical(value: unknown): string | undefined {
   if (typeof value !== 'object' || value === null || value instanceof Date) return JSON.stringify(value)

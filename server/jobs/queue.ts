@@ -2,6 +2,7 @@
 import PgBoss from 'pg-boss'
 import pg from 'pg'
 import { useDatabase } from '../database/connection'
+import { answerNext, findUnanswered } from '../runs/longAnswers'
 import { FIGURES_CHANNEL, markOldCore, workOutNext } from '../runs/freshen'
 
 const FIGURES = 'figures'
@@ -18,6 +19,7 @@ export async function startJobs(url: string): Promise<() => Promise<void>> {
   const ask = () => void boss.send(FIGURES, {}).catch(() => undefined)
   const unlisten = listenFor(url, FIGURES_CHANNEL, ask)
   await markOldCore(useDatabase())
+  await findUnanswered(useDatabase())
   ask()
   return async () => {
     await unlisten()
@@ -28,6 +30,7 @@ export async function startJobs(url: string): Promise<() => Promise<void>> {
 async function workOffFigures(): Promise<void> {
   const db = useDatabase()
   while (await workOutNext(db));
+  while (await answerNext(db));
 }
 
 /** Calls at each notification, and at each return of the database: what was told while it was away is asked for again. */

@@ -1,13 +1,13 @@
 /** A stored run's answer, with its set-up's series behind it: from the cache where its input has not changed, else worked out and kept. */
 import { reduce } from '../../core/reduce'
 import type { ReduceAnswer } from '../../core/formats/answer'
-import type { ReduceRequest } from '../../core/formats/document'
+import type { ReduceRequest, RunDocument } from '../../core/formats/document'
 import { toRunDocument, type StoredRun } from '../../core/formats/toRunDocument'
 import { CORE_VERSION } from '../../core/version'
 import { defaultOptions } from '../../shared/reduceRequest'
 import { listedOptions } from '../../shared/runOptions'
 import type { Connection } from '../database/connection'
-import { hashOf } from '../database/hash'
+import { hashOf, hashOfSamples } from '../database/hash'
 import { cachedResult, keepResult } from '../database/repositories/results'
 import { findRuns, seriesOf, type FoundRun } from '../database/repositories/runs'
 
@@ -43,11 +43,13 @@ export function requestOf({ stored, apart }: Asked, others: readonly StoredRun[]
   return { ...options, runs: [toRunDocument(stored), ...series] }
 }
 
+const inputHash = ({ trace, scaleTrace, ...rest }: RunDocument, apart: boolean, series: object[]): string => hashOf([rest, hashOfSamples(trace), hashOfSamples(scaleTrace), apart, series])
+
 /** @param asked options other than the contract's defaults. The answer holds this run alone, and its set-up. */
 export async function answerRun(db: Connection, run: Asked, asked = defaultOptions()): Promise<ReduceAnswer> {
   const { stored, apart } = run
   const series = apart ? [] : await seriesOf(db, stored.id)
-  const key = { runId: stored.id, optionsHash: hashOf(asked), inputHash: hashOf([toRunDocument(stored), apart, series]), coreVersion: CORE_VERSION }
+  const key = { runId: stored.id, optionsHash: hashOf(asked), inputHash: inputHash(toRunDocument(stored), apart, series), coreVersion: CORE_VERSION }
   const kept = await cachedResult(db, key)
   if (kept) return kept
   const whole = reduce(await requestFor(db, run, asked), { workings: new Set([stored.id]) })

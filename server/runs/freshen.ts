@@ -9,6 +9,7 @@ import { findRuns, type FoundRun } from '../database/repositories/runs'
 import { traceChunks } from '../database/repositories/traces'
 import { run, runRow, setupVersion } from '../database/schema'
 import { needsTrace, readsCalls, requestOf } from './answerRun'
+import { answerLater } from './longAnswers'
 import { ELSEWHERE, NO_METHOD, rowOf } from './runLine'
 
 /** As many runs are worked out while a person waits. About a millisecond each, facts and all. */
@@ -40,7 +41,8 @@ export async function freshen(tx: Connection, runIds: readonly string[]): Promis
   const { rows: [clock] } = await tx.execute<{ at: string }>(sql`select clock_timestamp()::text as at`)
   if (fresh.length > AT_ONCE) await bareRows(tx, fresh)
   else for (const part of await inParts(tx, fresh)) await keepRows(tx, id => seriesOf.get(id)!, (await findRuns(tx, part)).flatMap(one => rowsOf([one], [one])))
-  await tx.update(runRow).set({ voided: sql`exists (select 1 from ${run} where ${run.id} = ${runRow.runId} and ${run.state} = 'void')` }).where(anyOf(runRow.runId, runIds))
+  const isVoid = sql`exists (select 1 from ${run} where ${run.id} = ${runRow.runId} and ${run.state} = 'void')`
+  await tx.update(runRow).set({ voided: isVoid }).where(and(anyOf(runRow.runId, runIds.filter(id => had.has(id))), sql`${runRow.voided} is distinct from ${isVoid}`))
   // What was marked just now needs no second mark.
   await markStale(tx, and(sql`${runRow.series} = any(${sql.param(keys)}::text[])`, or(isNull(runRow.staleSince), lt(runRow.staleSince, sql`${clock!.at}::timestamptz`)))!)
 }
@@ -98,10 +100,10 @@ export async function figuresLeft(db: Connection): Promise<FiguresLeft> {
 
 /** Works out the series that has waited longest; false where none waits. One that cannot be goes to the end of the queue. */
 export async function workOutNext(db: Database): Promise<boolean> {
-  const [next] = await db.select({ series: runRow.series }).from(runRow).where(isNotNull(runRow.staleSince)).orderBy(asc(runRow.staleSince)).limit(1)
+  const [next] = await db.select({ series: runRow.series, runId: runRow.runId }).from(runRow).where(isNotNull(runRow.staleSince)).orderBy(asc(runRow.staleSince)).limit(1)
   if (next === undefined) return false
   try {
-    await db.transaction(tx => workOutAlone(tx, next.series))
+    await db.transaction(tx => (next.series === next.runId ? workOutApart(tx) : workOutAlone(tx, next.series)))
   } catch (error) {
     await markStale(db, eq(runRow.series, next.series))
     throw error
@@ -122,6 +124,18 @@ async function workOutAlone(tx: Connection, series: string): Promise<void> {
   await workOutLocked(tx, series)
 }
 
+/** Void runs and break-ins are each a series of one: many of them are worked out together, each alone. */
+const APART_AT_ONCE = 200
+async function workOutApart(tx: Connection): Promise<void> {
+  const ids = (await tx.select({ id: runRow.runId }).from(runRow).where(and(isNotNull(runRow.staleSince), sql`${runRow.series} = ${runRow.runId}::text`)).orderBy(asc(runRow.staleSince)).limit(APART_AT_ONCE)).map(one => one.id)
+  await lockSeries(tx, ids)
+  const [seen] = await tx.select({ at: sql<string | null>`max(${runRow.staleSince})::text` }).from(runRow).where(anyOf(runRow.runId, ids))
+  const members = await keysOf(tx, anyOf(run.id, ids))
+  // A run that stands in a series again waits under that one.
+  for (const one of members) if (one.series !== one.id) await tx.update(runRow).set({ series: one.series }).where(eq(runRow.runId, one.id))
+  for (const part of await inParts(tx, members.filter(one => one.series === one.id).map(one => one.id))) await keepRows(tx, id => id, rowsOf(await findRuns(tx, part), []), seen!.at)
+}
+
 /** What became stale meanwhile stays so. */
 async function workOutLocked(tx: Connection, series: string): Promise<void> {
   const [seen] = await tx.select({ at: sql<string | null>`max(${runRow.staleSince})::text` }).from(runRow).where(eq(runRow.series, series))
@@ -138,7 +152,11 @@ async function workOut(tx: Connection, series: string, ids: readonly string[], s
   const needed = light.some(one => !readsCalls(one)) ? ids : light.filter(needsTrace).map(one => one.record.id)
   const known = new Map((needed.length === 0 ? [] : await findRuns(tx, [...needed])).map(one => [one.record.id, one]))
   const whole = light.map(one => known.get(one.record.id) ?? one)
-  for (const part of await inParts(tx, ids)) await keepRows(tx, () => series, rowsOf(await findRuns(tx, part), whole), seenStale)
+  for (const part of await inParts(tx, ids)) {
+    const own = await findRuns(tx, part)
+    await keepRows(tx, () => series, rowsOf(own, whole), seenStale)
+    if (answerLater(own)) await tx.execute(sql`select pg_notify(${FIGURES_CHANNEL}, '')`)
+  }
 }
 
 /** As many runs at a time as their traces allow. */

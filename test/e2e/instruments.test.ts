@@ -157,7 +157,7 @@ test('a recording is sent again to a lane, by the page; the same lines come over
     const lines = Array.from({ length: 40 }, (_, i) => `2026-05-01T10:00:${String(i).padStart(2, '0')}Z,water,${(30 + i / 2).toFixed(1)},degC`)
     await form.getByLabel('File').setInputFiles({ name: 'bad.csv', mimeType: 'text/csv', buffer: Buffer.from('time,channel,value,unit\nyesterday,water,3,degC') })
     await form.getByRole('button', { name: 'Send it' }).click()
-    await expect(form.getByRole('alert')).toContainText('Line 2, Time')
+    await expect(form.getByRole('alert')).toContainText('Line 2: Time')
     await form.getByLabel('File').setInputFiles({ name: 'porch.csv', mimeType: 'text/csv', buffer: Buffer.from(`time,channel,value,unit\n${lines.join('\n')}`) })
     await form.getByLabel('Time runs').selectOption('10')
     await form.getByRole('button', { name: 'Send it' }).click()

@@ -3,9 +3,9 @@
 const bench = useBench()
 const margin = useMargin()
 const root = useTemplateRef<HTMLElement>('root')
-const second = computed(() => Math.floor(bench.nowMs / 1000) * 1000)
+const lanes = useLaneSeconds()
 const answered = useAnswered()
-const spoken = computed(() => bench.lanes.reduce((sum, lane) => sum + laneSays(lane, second.value, laneForesees(lane, second.value), answered.value[lane.runId] ?? []).length, 0))
+const spoken = computed(() => lanes.value.reduce((sum, { lane, second }) => sum + laneSays(lane, second, laneForesees(lane, second), answered.value[lane.runId] ?? []).length, 0))
 function close() {
   margin.shutDrawer()
   root.value?.focus()

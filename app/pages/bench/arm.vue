@@ -74,8 +74,12 @@ watch(() => arming.value?.fuelBatchId, (id) => {
 })
 
 /** What the newest wind survey of the place says of each station and step. */
-const { data: surveys } = useFetch<WindSurvey[]>(() => `/api/kit/places/${arming.value?.placeId}/surveys`, { immediate: false, watch: [() => arming.value?.placeId], default: () => [] })
-const fanWinds = computed(() => (arming.value?.placeId ? surveys.value[0]?.cells ?? [] : []).map(({ station, step, windMS, typed }) => ({ value: `${station}, ${step}`, label: `${station}, ${step}: ${shown(windMS, 'wind', units.value)}`, typed })))
+const surveys = shallowRef<WindSurvey[]>([])
+watch(() => arming.value?.placeId ?? null, async (placeId) => {
+  // Without the server a lane is set up all the same.
+  surveys.value = placeId === null ? [] : await $fetch<WindSurvey[]>(`/api/kit/places/${placeId}/surveys`).catch(() => [])
+})
+const fanWinds = computed(() => (surveys.value[0]?.cells ?? []).map(({ station, step, windMS, typed }) => ({ value: `${station}, ${step}`, label: `${station}, ${step}: ${shown(windMS, 'wind', units.value)}`, typed })))
 
 async function setUp() {
   tried.value = true

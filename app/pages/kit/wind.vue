@@ -11,7 +11,7 @@ const { now } = useNowConditions()
 const { people, personId } = usePeople()
 const { data: kit } = await useKit()
 const placeId = ref<string | null>(typeof route.query.place === 'string' ? route.query.place : now.value?.place?.id ?? kit.value?.places[0]?.id ?? null)
-const { data: surveys, refresh } = await useFetch<WindSurvey[]>(() => `/api/kit/places/${placeId.value}/surveys`, { default: () => [] })
+const { data: surveys, refresh } = await useFetch<WindSurvey[]>(() => `/api/kit/places/${placeId.value}/surveys`, { default: () => [], immediate: placeId.value !== null })
 const newest = computed(() => surveys.value[0] ?? null)
 
 const fan = ref('')
