@@ -16,7 +16,7 @@ const BY_NAME = [
 /** File, path, light, width, height, what to press before, and where to look. */
 const PICTURES = [
   ['today', '/', 'day', 1280, 800], ['log', '/runs/new', 'day', 1280, 800], ['runs', '/runs', 'day', 1280, 800], ['run', RUN, 'day', 1280, 1000, '[data-figure=normalisedGPerL]'],
-  ['run-wind', WINDY, 'day', 1280, 1000, '[data-rung=wind] [data-gperl]'], ['run-below', WINDY, 'day', 1280, 1100, 'button:has-text("Draw")', 'bottom'], ['numbers', '/numbers', 'day', 1280, 1000],
+['run-below', WINDY, 'day', 1280, 1100, 'button:has-text("Draw")', 'bottom'], ['numbers', '/numbers', 'day', 1280, 1000],
   ['run-glare', NO_WIND, 'glare', 1280, 800], ['run-dark', RUN, 'dark', 1280, 800], ['kit', '/kit', 'day', 1280, 900], ['methods', '/methods', 'day', 1280, 800], ['run-care', '/runs/01970000-0000-7000-8000-000000000277', 'day', 1280, 900, null, 'bottom'], ['runs-phone', '/runs', 'day', 390, 844],
 ]
 /** A table as somebody keeps it, sent and not stored. */
@@ -25,6 +25,58 @@ async function staged(address) {
   const id = randomUUID()
   await fetch(`${address}/api/imports/${id}?name=porch.csv`, { method: 'PUT', headers: { 'content-type': 'application/octet-stream' }, body: MESSY })
   return id
+}
+/** Instruments of two lanes, since the pot was put on: what they sent, so far. */
+async function followed(address) {
+  const { serverMs } = await (await fetch(`${address}/api/bench`)).json()
+  const feeds = []
+  for (const [lane, sinceS, boilsAfterS] of [['A', 236, 400], ['D', 440, 380]]) {
+    const id = randomUUID()
+    const made = await (await fetch(`${address}/api/instruments/feeds`, { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify({ id, name: `probe ${lane}`, lanes: Object.fromEntries(['water', 'scale', 'wind', 'air'].map(channel => [channel, [lane]])) }) })).json()
+    const lines = Array.from({ length: sinceS / 2 }, (_, i) => {
+      const [s, at] = [2 * i, Math.round(serverMs - (sinceS - 2 * i) * 1000)]
+      const water = Math.min(96.7, 18 + (78.7 * s) / boilsAfterS) + 0.2 * Math.sin(i * 2.4)
+      return `${at},water,${water.toFixed(1)},degC\n${at},scale,${(184 - s * 0.035).toFixed(1)},g\n${at},wind,${(0.4 + 0.2 * Math.sin(i / 5)).toFixed(1)},m/s\n${at},air,${(11.2 + 0.1 * Math.sin(i / 30)).toFixed(1)},degC`
+    })
+    await fetch(`${address}/api/instruments/samples?batch=picture`, { method: 'POST', headers: { 'authorization': `Bearer ${made.value.token}`, 'content-type': 'text/plain' }, body: lines.join('\n') })
+    feeds.push(id)
+  }
+  return async () => { for (const id of feeds) await fetch(`${address}/api/instruments/feeds/${id}`, { method: 'DELETE' }) }
+}
+/** A rehearsal played at ten times a stove's pace, by the keys. */
+async function rehearsed(browser, address) {
+  const page = await (await browser.newContext({ viewport: { width: 1280, height: 800 }, locale: 'en-GB', timezoneId: 'Atlantic/Azores' })).newPage()
+  await page.goto(`${address}/bench/arm?rehearse`)
+  await page.getByLabel('What stands in').waitFor()
+  const choose = async (label, wanted) => {
+    const box = page.getByLabel(label, { exact: true })
+    await box.selectOption({ label: (await box.locator('option').allInnerTexts()).find(text => text.includes(wanted)) })
+  }
+  for (const [label, wanted] of [['Method', 'Boil'], ['Set-up', 'Ignimbrite, plain pot'], ['Fuel', 'Isobutane'], ['Who', 'Odra Vell'], ['Place', 'Ash Gate hut'], ['Time runs', '10 times']]) await choose(label, wanted)
+  await page.getByLabel('Water', { exact: true }).fill('473 g')
+  await page.getByRole('button', { name: /^Arm lane/ }).click()
+  const seen = page.locator('[data-seen]').first()
+  const weigh = async () => {
+    await page.keyboard.press('Space')
+    await page.keyboard.type(`${/scale\s*([\d.]+)/.exec(await seen.innerText())[1]} g`)
+    await page.keyboard.press('Enter')
+  }
+  await page.waitForFunction(() => /scale/.test(document.querySelector('[data-seen]')?.textContent ?? ''))
+  await weigh()
+  for (const until of [null, /rolls all over/, null]) {
+    await page.waitForTimeout(1300)
+    await page.keyboard.press('Space')
+    if (until === null) continue
+    await page.waitForFunction(text => new RegExp(text).test(document.querySelector('[data-looks]')?.textContent ?? ''), until.source, { timeout: 60_000 })
+    await page.keyboard.press('Space')
+  }
+  await page.waitForTimeout(2500)
+  await weigh()
+  await page.waitForTimeout(1300)
+  await page.keyboard.press('Space')
+  await page.waitForURL(/\/runs\/[0-9a-f-]{36}/)
+  await page.context().close()
+  return new URL(page.url()).pathname
 }
 /** Last: lanes burn meanwhile, and what they leave behind is void. */
 const BENCH = [['bench', '/bench', 'day', 1280, 800], ['bench-phone', '/bench', 'dark', 390, 844]]
@@ -37,9 +89,14 @@ runMain(async () => {
   const importId = await staged(address)
   const named = [['import', `/runs/import/${importId}`, 'day', 1280, 1500]]
   for (const [name, list, wanted, at] of BY_NAME) named.push([name, `${at}/${(await (await fetch(address + list)).json()).find(one => one.name === wanted).id}`, 'day', 1280, name === 'method' ? 1200 : 900])
+  if (!only || only === 'rehearsal') named.push(['rehearsal', await rehearsed(browser, address), 'day', 1280, 900])
   const wanted = [...PICTURES, ...named, ...BENCH].filter(([name]) => !only || name === only)
+  let leave = async () => undefined
   for (const [name, path, light, width, height, press, scroll] of wanted) {
-    if (name === BENCH[0][0]) await stage(address, EVERY_STATE.slice(0, 4))
+    if (name === BENCH[0][0]) {
+      await stage(address, EVERY_STATE.slice(0, 4))
+      leave = await followed(address)
+    }
     const context = await browser.newContext({ viewport: { width, height }, locale: 'en-GB', timezoneId: 'Atlantic/Azores' })
     await context.addCookies([{ name: 'light', value: light, url: address }])
     const page = await context.newPage()
@@ -59,6 +116,7 @@ runMain(async () => {
     await context.close()
     say(`docs/screenshots/${name}.png`)
   }
+  await leave()
   await clearBench(address)
   await fetch(`${address}/api/imports/${importId}`, { method: 'DELETE' })
   await browser.close()

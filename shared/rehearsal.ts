@@ -1,6 +1,7 @@
 /** A rehearsal as it is set up: which stove stands in, how fast, and whether something may go wrong. */
 import { boolean, number, object, string } from 'yup'
 import { fuelOfKind, type FuelForm } from '../core/constants/fuels'
+import type { TestName } from '../core/method/method'
 import { unitOf } from '../core/quantity/units'
 import { CAMPAIGN_SETUPS, CAMPAIGN_WATER_KG, type CampaignSetup } from '../core/simulate/campaign'
 import type { CallBias, CalledKind, Judgement } from '../core/rehearse/judge'
@@ -31,8 +32,8 @@ const KG_PER_M3 = 998
 const seedOf = (runId: string): number => Number.parseInt(runId.replaceAll('-', '').slice(-7), 16)
 
 /** @param waterKg null: as much as the campaign's */
-export const sceneOf = (asked: RehearsalAsked, runId: string, facts: { waterKg: number | null, altitudeM: number | null, lid: boolean, lhvMJPerKg: number | null, setting: string | null }): RehearsalScene =>
-  rehearsalScene({ ...asked, seed: seedOf(runId) }, { ...facts, waterKg: facts.waterKg ?? CAMPAIGN_WATER_KG, altitudeM: facts.altitudeM ?? 0 })
+export const sceneOf = (asked: RehearsalAsked, runId: string, facts: { waterKg: number | null, altitudeM: number | null, lid: boolean, lhvMJPerKg: number | null, setting: string | null, test: TestName }): RehearsalScene =>
+  rehearsalScene({ ...asked, seed: seedOf(runId) }, { ...facts, hot: facts.test === 'coolDown', waterKg: facts.waterKg ?? CAMPAIGN_WATER_KG, altitudeM: facts.altitudeM ?? 0 })
 
 /** A rehearsal's end, as its page shows it; `biases`: of its tester over the newest rehearsals. */
 export interface Rehearsed { choice: RehearsalChoice, person: string, judgement: Judgement, biases: (CallBias & { kind: CalledKind })[] }

@@ -59,7 +59,7 @@ export function previewLane(choices: KitChoices, arming: Arming, { runId, atMs, 
     lane: arming.lane, runId, armedAtMs: atMs, test: arming.test, kind: KIND_OF_TEST[arming.test], method: method ? { name: method.name, n: 0, body: method.body } : null, setup: setup?.name ?? '', burner: setup?.burner ?? null,
     fuelKind: fuel?.kind ?? null, fuel: fuel?.fuel ?? null, person: choices.people.find(one => one.id === arming.personId)?.name ?? '', place: place?.name ?? null, zone: arming.zone, setting: arming.setting || null,
     hasLid: setup?.parts.some(part => part.role === 'lid') ?? false, boilingC: altitudeM === null ? null : boilingPointFromPressure(stationPressureFromAltitude(altitudeM)), order, state: emptyBench(order.marks), readings, notes: [], photos: 0,
-    rehearsal: arming.rehearsal && sceneOf(arming.rehearsal, runId, { waterKg: waterKgOf(typed) ?? method?.body.waterKg ?? null, altitudeM: place?.altitudeM ?? null, lid: setup?.parts.some(part => part.role === 'lid') ?? false, lhvMJPerKg: fuelOfKind(fuel?.kind ?? '')?.lowerHeatingValue.value ?? null, setting: arming.setting || null }),
+    rehearsal: arming.rehearsal && sceneOf(arming.rehearsal, runId, { waterKg: waterKgOf(typed) ?? method?.body.waterKg ?? null, altitudeM: place?.altitudeM ?? null, lid: setup?.parts.some(part => part.role === 'lid') ?? false, lhvMJPerKg: fuelOfKind(fuel?.kind ?? '')?.lowerHeatingValue.value ?? null, setting: arming.setting || null, test: arming.test }),
   }
 }
 

@@ -28,22 +28,29 @@ const EXERCISE: Record<CampaignSetup, { warmUpS: number, loadG: number | null, b
   'spirit-cone': { warmUpS: 15, loadG: 30, bareG: 148 }, 'tablet': { warmUpS: 10, loadG: 14, bareG: 106 },
 }
 const SETTING_SHARE: Record<string, number> = { low: 0.35, medium: 0.65, full: 1 }
+/** Poured off the boil. Source: estimate. */
+const JUST_BOILED_K = 2
 const usualAirC = (altitudeM: number): number => 18 - 0.007 * altitudeM
 const usualWaterC = (altitudeM: number): number => 15 - 0.004 * altitudeM
 
-/** @param lhvMJPerKg of the fuel that the run names: the stove burns as much of it as gives the heat of its own; null: its own */
-export function rehearsalScene(choice: RehearsalChoice, { waterKg, altitudeM, lid, lhvMJPerKg, setting }: { waterKg: number, altitudeM: number, lid: boolean, lhvMJPerKg: number | null, setting: string | null }): RehearsalScene {
+/**
+ * @param lhvMJPerKg of the fuel that the run names: the stove burns as much of it as gives the heat of its own; null: its own
+ * `hot`: the water has just boiled, and is left to cool
+ */
+export function rehearsalScene(choice: RehearsalChoice, { waterKg, altitudeM, lid, lhvMJPerKg, setting, hot }: { waterKg: number, altitudeM: number, lid: boolean, lhvMJPerKg: number | null, setting: string | null, hot: boolean }): RehearsalScene {
   const { normal, uniform } = seededRandom(choice.seed)
   const { warmUpS, loadG, bareG } = EXERCISE[choice.stove]
   const asMuch = CAMPAIGN_KIT[choice.stove].lhvMJPerKg / (lhvMJPerKg ?? CAMPAIGN_KIT[choice.stove].lhvMJPerKg)
   const own = CAMPAIGN_SETUPS[choice.stove]
   const load = loadG === null ? null : loadG * asMuch
+  const usualPa = simulatedPressure(altitudeM)
+  const coldC = Math.max(0.5, usualWaterC(altitudeM) + 2 * normal())
   return {
     choice, grossG: bareG + (load ?? 0), blownOutS: choice.trouble ? 40 + 80 * uniform() : null,
     // What burns faster by mass is the same flame.
     setup: { ...own, warmUpS, batchG: load, burn0GPerMin: own.burn0GPerMin * asMuch },
     conditions: {
-      waterKg, startC: Math.max(0.5, usualWaterC(altitudeM) + 2 * normal()), airC: usualAirC(altitudeM) + normal(), pressurePa: simulatedPressure(altitudeM) * (1 + 0.004 * normal()),
+      waterKg, startC: hot ? simulatedBoilingPoint(usualPa) - JUST_BOILED_K : coldC, airC: usualAirC(altitudeM) + normal(), pressurePa: usualPa * (1 + 0.004 * normal()),
       windMS: Math.max(0, 0.3 * normal()), setting: SETTING_SHARE[setting ?? 'full'] ?? 1, lid,
     },
   }

@@ -33,7 +33,7 @@ export async function arm(tx: Connection, { act, deed: { arming } }: Deed<'arm'>
   const rehearsal = arming.rehearsal === null
 ? undefined
 : sceneOf(arming.rehearsal, act.runId, {
-    waterKg: waterKgOf(measurements) ?? resolved.value.method?.waterKg ?? null, altitudeM: resolved.value.placeAltitudeM, lid: resolved.value.lid, lhvMJPerKg: fuelOfKind(resolved.value.fuelKind)?.lowerHeatingValue.value ?? null, setting: arming.setting || null,
+    waterKg: waterKgOf(measurements) ?? resolved.value.method?.waterKg ?? null, altitudeM: resolved.value.placeAltitudeM, lid: resolved.value.lid, lhvMJPerKg: fuelOfKind(resolved.value.fuelKind)?.lowerHeatingValue.value ?? null, setting: arming.setting || null, test: arming.test,
   })
   await tx.insert(run).values({
     id: act.runId, origin: rehearsal ? 'rehearsal' : 'measured', kind: KIND_OF_TEST[arming.test], state: 'draft', setupVersionId: resolved.value.setupVersionId, placeVersionId: resolved.value.placeVersionId, fuelBatchId: arming.fuelBatchId, personId: arming.personId,

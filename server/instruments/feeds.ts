@@ -1,17 +1,18 @@
 /** Instruments that send: each with a token that is shown once, and known by its hash. */
 import { randomBytes } from 'node:crypto'
-import { and, asc, eq, isNull } from 'drizzle-orm'
+import { and, asc, eq, isNull, notExists } from 'drizzle-orm'
 import { readFeed, type FeedLine, type NewFeed } from '../../shared/feed'
 import type { Connection } from '../database/connection'
 import { sha256 } from '../database/hash'
-import { feed } from '../database/schema'
+import { feed, run } from '../database/schema'
 import { invalid, notFound, saved, type Outcome } from '../kit/outcome'
 
 export type Feed = typeof feed.$inferSelect
 const lineOf = ({ id, name, lanes, createdAt }: Feed): FeedLine => ({ id, name, lanes, createdAt: createdAt.toISOString() })
 
+/** What a rehearsal brings with it is nobody's to add or take back. */
 export async function listFeeds(db: Connection): Promise<FeedLine[]> {
-  return (await db.select().from(feed).where(isNull(feed.revokedAt)).orderBy(asc(feed.createdAt))).map(lineOf)
+  return (await db.select().from(feed).where(and(isNull(feed.revokedAt), notExists(db.select({ id: run.id }).from(run).where(eq(run.id, feed.id))))).orderBy(asc(feed.createdAt))).map(lineOf)
 }
 
 /** A new one, with its token; the same id again gives it a new token, and the old one opens nothing any more. */

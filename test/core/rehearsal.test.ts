@@ -7,7 +7,7 @@ import { simulateRun } from '../../core/simulate/stove'
 import { burnedByScale } from '../../core/run/scaleFuel'
 import { fillRun, defaultOptions } from '../../shared/reduceRequest'
 
-const scene = rehearsalScene({ stove: 'narrow-open', speed: 1, trouble: false, seed: 7 }, { waterKg: 0.473, altitudeM: 940, lid: true, lhvMJPerKg: 45.7, setting: 'full' })
+const scene = rehearsalScene({ stove: 'narrow-open', speed: 1, trouble: false, seed: 7 }, { waterKg: 0.473, altitudeM: 940, lid: true, lhvMJPerKg: 45.7, setting: 'full', hot: false })
 const LIT: SceneMark[] = [{ kind: 'lit', s: 0 }, { kind: 'potOn', s: 8 }]
 /** As long as it takes, by the stove alone. */
 const trueBoil = (of: RehearsalScene, marks: SceneMark[]) => playScene(of, marks, 1500).boilS!
@@ -32,11 +32,11 @@ describe('the stove of a rehearsal', () => {
   })
 
   it('a batch burns down by itself whatever is called; a valve that is said to be out is shut; a flame that blew out is lit again', () => {
-    const spirit = rehearsalScene({ stove: 'spirit-cone', speed: 1, trouble: false, seed: 1 }, { waterKg: 0.3, altitudeM: 0, lid: true, lhvMJPerKg: null, setting: null })
+    const spirit = rehearsalScene({ stove: 'spirit-cone', speed: 1, trouble: false, seed: 1 }, { waterKg: 0.3, altitudeM: 0, lid: true, lhvMJPerKg: null, setting: null, hot: false })
     expect(playScene(spirit, [...LIT, { kind: 'flameOut', s: 60 }], 90).lit).toBe(true)
     expect(playScene(spirit, LIT, 3000).wentOutS).toBeGreaterThan(300)
     expect(playScene(scene, [...LIT, { kind: 'flameOut', s: 60 }], 90).lit).toBe(false)
-    const gusty = rehearsalScene({ stove: 'narrow-open', speed: 1, trouble: true, seed: 3 }, { waterKg: 0.473, altitudeM: 0, lid: true, lhvMJPerKg: null, setting: null })
+    const gusty = rehearsalScene({ stove: 'narrow-open', speed: 1, trouble: true, seed: 3 }, { waterKg: 0.473, altitudeM: 0, lid: true, lhvMJPerKg: null, setting: null, hot: false })
     const outS = playScene(gusty, LIT, 300).wentOutS!
     expect(outS).toBeGreaterThanOrEqual(40)
     expect(sceneWords(gusty, playScene(gusty, LIT, outS + 5)).flame).toBe('gone')
@@ -56,6 +56,15 @@ function told(lateS: number, offG: number) {
   })
   return { boilS, judged: judgeRehearsal(document, marks, scene, defaultOptions()) }
 }
+
+it('of a cool-down begins off the boil and cools towards the air', () => {
+  const cooling = rehearsalScene({ stove: 'wide-sheltered', speed: 1, trouble: false, seed: 5 }, { waterKg: 0.5, altitudeM: 0, lid: true, lhvMJPerKg: null, setting: null, hot: true })
+  const [after1, after20] = [60, 1200].map(s => playScene(cooling, [{ kind: 'shutOff', s: 0 }], s).stove.waterC)
+  expect(after1).toBeGreaterThan(93)
+  // Half a litre in a lidded pot loses some 20 K in twenty minutes: common practice, no source.
+  expect(after20).toBeGreaterThan(60)
+  expect(after20).toBeLessThan(88)
+})
 
 describe('the judgement', () => {
   it('calls on time and a true weighing leave the figure as it is', () => {

@@ -6,7 +6,7 @@ import { expect, open, test } from './page'
 
 const FIXED = [
   '/', '/numbers', '/runs', '/runs?group=setup', '/runs/compare?runs=01950000-0000-7000-8000-000000000111,01960000-0000-7000-8000-000000000002', '/runs/new', '/burn', '/runs/01950000-0000-7000-8000-000000000111', '/runs/01960000-0000-7000-8000-000000000002', '/kit', '/kit/setups', '/kit/setups/new', '/kit/fuels', '/kit/containers', '/kit/places',
-  '/kit/things/new?kind=burner', '/methods', '/bench', '/bench/arm', '/bench/instruments', '/runs/import',
+  '/kit/things/new?kind=burner', '/methods', '/bench', '/bench/arm?rehearse', '/bench/instruments', '/kit/wind', '/runs/import',
 ]
 /** With one of each record, whose ids are the bench's own. */
 async function pagesOf(page: Page): Promise<string[]> {

@@ -116,6 +116,9 @@ async function setUp() {
             <ChoiceBox v-model="arming.rehearsal.stove" label="What stands in" :choices="REHEARSAL_STOVES.map(one => ({ value: one, label: STOVE_WORDS[one] }))" />
             <ChoiceBox :model-value="String(arming.rehearsal.speed)" label="Time runs" :choices="REHEARSAL_SPEEDS.map(one => ({ value: String(one), label: one === 1 ? 'as a stove’s' : `${one} times as fast` }))" @update:model-value="speed => { arming!.rehearsal!.speed = Number(speed) }" />
             <label class="flex items-center gap-2"><input v-model="arming.rehearsal.trouble" type="checkbox"> The wind may blow the flame out</label>
+            <p v-if="arming.test === 'snow'" class="bg-caution p-2 text-on-caution">
+              The stand-in knows no snow: cold water stands for it.
+            </p>
             <p class="text-ink-2">
               The lane shows what the instruments read and what you would see. At the end your calls are held against what happened; the run stays out of every measured figure.
             </p>
