@@ -12,7 +12,7 @@ export function lateWords({ calledS, trueS, lateS }: JudgedCall): string {
 }
 const offWords = (lateS: number) => (Math.abs(lateS) < IN_TIME_S ? 'on time' : `${formatNumber(Math.abs(lateS), 1)} s ${lateS > 0 ? 'late' : 'early'}`)
 
-const STEP_WORDS: Record<JudgedStep['step'], string> = { asMarked: 'As you marked and weighed it', weighings: 'With the fuel that was burned', calls: 'With the calls on time', conditions: 'With the conditions as they were' }
+const STEP_WORDS: Record<JudgedStep['step'], string> = { asMarked: 'As you marked it', weighings: 'With the fuel that was burned', calls: 'With the calls on time', conditions: 'With the conditions as they were' }
 /** Each with what it changes; none where a step has no figure. */
 export function judgedSteps({ steps }: Judgement): { step: string, words: string, gPerL: number, factor: string }[] {
   if (steps.some(one => one.gPerL === null)) return []

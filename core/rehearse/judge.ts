@@ -3,7 +3,7 @@ import type { ReduceOptions, RunDocument } from '../formats/document'
 import type { RunAnswer } from '../formats/answer'
 import { reduce } from '../reduce'
 import type { EventKind, RunEvent } from '../run/events'
-import { playScene, type Played, type RehearsalScene, type SceneMark } from '../simulate/rehearsal'
+import { playScene, playToTheEnd, type Played, type RehearsalScene, type SceneMark } from '../simulate/rehearsal'
 import { studentFactor95 } from '../statistics/student'
 
 /** What the stove does by itself and a tester can only see. */
@@ -38,8 +38,7 @@ export interface Judgement {
 export function judgeRehearsal(document: RunDocument, marks: readonly SceneMark[], scene: RehearsalScene, options: ReduceOptions): Judgement {
   const sorted = [...marks].sort((a, b) => a.s - b.s)
   const targetC = typeof options.boil === 'object' ? options.boil.targetC : null
-  const endS = sorted.at(-1)?.s ?? 0
-  const end = playScene(scene, sorted, endS, { targetC })
+  const end = playToTheEnd(scene, sorted, targetC)
   const calls = callsOf(document.events, end)
   const readings = document.events.flatMap((event): JudgedReading[] => (event.kind === 'reading' && typeof event.waterC === 'number' ? [{ readC: event.waterC, trueC: playScene(scene, sorted, event.s).stove.waterC }] : []))
   const steps = stepsOf(document, { scene, calls, end, sorted, targetC }).map((one, i) => ({ step: STEPS[i]!, answer: reduce({ ...options, format: 'vulcanum-reduce', version: 1, runs: [{ ...one, setup: null }] }).runs[0] as RunAnswer }))
@@ -53,18 +52,29 @@ export function judgeRehearsal(document: RunDocument, marks: readonly SceneMark[
 /** The calls alone, for many runs. @param boil by which the run is read */
 export function judgeCalls(events: readonly RunEvent[], marks: readonly SceneMark[], scene: RehearsalScene, boil: ReduceOptions['boil']): JudgedCall[] {
   const sorted = [...marks].sort((a, b) => a.s - b.s)
-  return callsOf(events, playScene(scene, sorted, sorted.at(-1)?.s ?? 0, { targetC: typeof boil === 'object' ? boil.targetC : null }))
+  return callsOf(events, playToTheEnd(scene, sorted, typeof boil === 'object' ? boil.targetC : null))
 }
 
 function callsOf(events: readonly RunEvent[], end: Played): JudgedCall[] {
-  const truth: Record<CalledKind, number | null> = { bloomed: end.fullFlameS, rollingBoil: end.boilS, targetReached: end.targetS, flameOut: end.wentOutS }
-  return CALLED.flatMap((kind): JudgedCall[] => {
-    const called = (kind === 'flameOut' ? events.findLast(event => event.kind === kind) : events.find(event => event.kind === kind))?.s ?? null
+  const truth = { bloomed: end.fullFlameS, rollingBoil: end.boilS, targetReached: end.targetS }
+  const once = (['bloomed', 'rollingBoil', 'targetReached'] as const).flatMap((kind): JudgedCall[] => {
+    const called = events.find(event => event.kind === kind)?.s ?? null
     // Full flame is called where the method asks for it; a target where there is one.
-    const asked = called !== null || (truth[kind] !== null && (kind === 'flameOut' || (kind === 'rollingBoil' && end.targetS === null)))
-    return asked ? [{ kind, calledS: called, trueS: truth[kind], lateS: called === null || truth[kind] === null ? null : called - truth[kind] }] : []
+    return called !== null || (truth[kind] !== null && kind === 'rollingBoil' && end.targetS === null) ? [judged(kind, called, truth[kind])] : []
   })
+  return [...once, ...outages(events, end)]
 }
+const judged = (kind: CalledKind, calledS: number | null, trueS: number | null): JudgedCall => ({ kind, calledS, trueS, lateS: calledS === null || trueS === null ? null : calledS - trueS })
+
+/** Each time the flame went by itself has its call: the first after it, before it went again. The others called what did not happen; a valve's flame is shut by its call. */
+function outages(events: readonly RunEvent[], { outagesS, shutByCallS }: Played): JudgedCall[] {
+  const calls = events.filter(event => event.kind === 'flameOut' && !shutByCallS.includes(event.s)).map(event => event.s).sort((a, b) => a - b)
+  const found = outagesS.map((trueS, i) => judged('flameOut', calls.find(s => s >= trueS - EARLY_S && s < (outagesS[i + 1] ?? Infinity)) ?? null, trueS))
+  const idle = calls.filter(s => !found.some(call => call.calledS === s)).map(s => judged('flameOut', s, null))
+  return [...found, ...idle].sort((a, b) => (a.calledS ?? a.trueS)! - (b.calledS ?? b.trueS)!)
+}
+/** A flame that dies down may be called a little before it is gone [s]. Source: estimate. */
+const EARLY_S = 20
 
 const usedOf = ({ fuel: { usedG, beforeG, afterG, loadG, leftoverG }, events }: RunDocument): number | null => {
   const addedG = events.reduce((sum, event) => sum + (event.kind === 'fuelAdded' ? event.massG ?? 0 : 0), 0)
@@ -81,10 +91,10 @@ interface Truth { scene: RehearsalScene, calls: readonly JudgedCall[], end: Play
 
 function stepsOf(document: RunDocument, { scene, calls, end, sorted, targetC }: Truth): RunDocument[] {
   const weighed = { ...document, fuel: { ...document.fuel, ...BARE, usedG: end.stove.fuelG } }
-  const moved = (kind: EventKind) => calls.find(call => call.kind === kind && call.lateS !== null)
+  const moved = ({ kind, s }: RunEvent) => calls.find(call => call.kind === kind && call.calledS === s && call.lateS !== null)
   const boil = calls.find(call => (call.kind === 'rollingBoil' || call.kind === 'targetReached') && call.lateS !== null)
   const shut = boil === undefined ? undefined : document.events.find(event => SHUTS.includes(event.kind) && Math.abs(event.s - boil.calledS!) <= WITH_THE_CALL_S)
-  const events = document.events.map(event => (event === shut ? { ...event, s: boil!.trueS! } : moved(event.kind) ? { ...event, s: moved(event.kind)!.trueS! } : event))
+  const events = document.events.map(event => (event === shut ? { ...event, s: boil!.trueS! } : moved(event) ? { ...event, s: moved(event)!.trueS! } : event))
   const burnedG = shut === undefined || boil === undefined ? end.stove.fuelG : playScene(scene, [...sorted.filter(mark => mark.s < boil.trueS! && !SHUTS.includes(mark.kind as EventKind))], boil.trueS!, { targetC }).stove.fuelG
   const called = { ...weighed, events, fuel: { ...weighed.fuel, usedG: burnedG } }
   const { startC, airC, windMS, pressurePa, waterKg } = scene.conditions

@@ -71,7 +71,9 @@ export const isOver = (state: BenchState): boolean => !isBurning(state) && state
 export function nextEvent(state: BenchState): EventKind | null {
   const { order, marks } = state
   if (isOver(state)) return null
-  const furthest = Math.max(-1, ...marks.map(mark => order.indexOf(mark.kind)))
+  // A flame that went out and was lit again is no step of the method: what it went out before is still to come.
+  const relitAt = marks.findLastIndex(mark => mark.kind === 'relit')
+  const furthest = Math.max(-1, ...marks.filter((mark, i) => mark.kind !== 'flameOut' || i > relitAt).map(mark => order.indexOf(mark.kind)))
   // Lit again after going out: the end is before it once more.
   return order.slice(furthest + 1)[0] ?? (isBurning(state) && marks.some(mark => mark.kind === 'relit') ? order.at(-1)! : null)
 }

@@ -82,6 +82,10 @@ export interface Played {
   targetS: number | null
   /** When the flame last went by itself; null: it has not, or was lit again. */
   wentOutS: number | null
+  /** Every time that it went by itself. */
+  outagesS: readonly number[]
+  /** Every time that to say it was out shut it. */
+  shutByCallS: readonly number[]
 }
 
 const STEP_S = 0.25
@@ -92,7 +96,7 @@ const AT_THE_BOIL_K = 0.05
 export function sceneAtRest({ conditions }: RehearsalScene, s = 0): Played {
   return {
     s, stove: restingStove(conditions), probeC: conditions.startC, addedG: 0, lit: false, litS: null, potOn: false, lid: conditions.lid, setting: conditions.setting, blownOut: false,
-    fullFlameS: null, boilS: null, fuelAtBoilG: null, targetS: null, wentOutS: null,
+    fullFlameS: null, boilS: null, fuelAtBoilG: null, targetS: null, wentOutS: null, outagesS: [], shutByCallS: [],
   }
 }
 
@@ -117,7 +121,7 @@ function felt({ setup }: RehearsalScene, now: Played, marks: readonly SceneMark[
       case 'lit': case 'relit': return { ...was, lit: true, litS: was.litS ?? s, wentOutS: null }
       case 'shutOff': case 'snuffed': case 'gaveUp': case 'stopped': return { ...was, lit: false }
       // To say that a batch has burned down puts nothing out; a valve that is said to be out was shut.
-      case 'flameOut': return setup.batchG === null ? { ...was, lit: false } : was
+      case 'flameOut': return setup.batchG === null && was.lit ? { ...was, lit: false, shutByCallS: [...was.shutByCallS, s] } : was
       case 'potOn': return { ...was, potOn: true }
       case 'potOff': return { ...was, potOn: false }
       case 'lidOn': return { ...was, lid: true }
@@ -143,7 +147,7 @@ function playFor({ setup: bare, conditions: around, blownOutS }: RehearsalScene,
     const spent = lit && stove.burnGPerMin === 0
     const full = setup.burn0GPerMin * now.setting
     now = {
-      ...now, s, stove, lit: lit && !spent, blownOut: now.blownOut || blown, wentOutS: blown || spent ? s : now.wentOutS,
+      ...now, s, stove, lit: lit && !spent, blownOut: now.blownOut || blown, wentOutS: blown || spent ? s : now.wentOutS, outagesS: blown || spent ? [...now.outagesS, s] : now.outagesS,
       probeC: now.probeC + (stove.waterC - now.probeC) * (1 - Math.exp(-forS / PROBE_LAG_S)),
       fullFlameS: now.fullFlameS ?? (lit && stove.burnGPerMin >= FULL_FLAME * full * fullShare(setup, around) ? s : null),
       boilS: now.boilS ?? (stove.waterC >= boilingC - AT_THE_BOIL_K ? s : null), fuelAtBoilG: now.fuelAtBoilG ?? (stove.waterC >= boilingC - AT_THE_BOIL_K ? stove.fuelG : null),
@@ -155,6 +159,15 @@ function playFor({ setup: bare, conditions: around, blownOutS }: RehearsalScene,
 
 /** Of the burn rate at sea level. */
 const fullShare = ({ altitudeShare }: SimulatedSetup, { pressurePa }: SimulatedConditions): number => 1 - altitudeShare * (1 - pressurePa / 101_325)
+
+/** As long as a batch may burn on after the last mark [s]. */
+const BURNS_ON_S = 3600
+/** Until nothing burns any more: a batch that was left burning burns down; a valve stays as it was left. */
+export function playToTheEnd(scene: RehearsalScene, marks: readonly SceneMark[], targetC: number | null): Played {
+  let now = playScene(scene, marks, marks.at(-1)?.s ?? 0, { targetC })
+  for (const untilS = now.s + BURNS_ON_S; now.lit && scene.setup.batchG !== null && now.s < untilS;) now = playFor(scene, now, now.s + 10, targetC)
+  return now
+}
 
 /** What stands on the scale [g]. */
 export const scaleG = ({ grossG }: RehearsalScene, { stove, addedG }: Played): number => grossG + addedG - stove.fuelG

@@ -36,6 +36,10 @@ describe('a lane', () => {
     // Fed and lit again: it burns, and its end is ahead once more.
     lane = press(press(lane, 'fed', 310_000, 'phone', 'fuelAdded'), 'again', 320_000, 'phone', 'relit')
     expect([isBurning(lane), nextEvent(lane)]).toEqual([true, 'rollingBoil'])
+    // Blown out and lit again before the boil: the boil is next, though the burning out comes last.
+    let blown = emptyBench(['lit', 'potOn', 'rollingBoil', 'flameOut'])
+    for (const [i, kind] of (['lit', 'potOn', 'flameOut', 'relit'] as const).entries()) blown = press(blown, `b${i}`, i * 10_000, 'phone', kind)
+    expect(nextEvent(blown)).toBe('rollingBoil')
   })
 
   it('takes the same mark from two devices within five seconds as one event with both times; later it is kept aside', () => {

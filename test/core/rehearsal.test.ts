@@ -92,6 +92,16 @@ describe('the judgement', () => {
     expect(judged.usedG! - judged.trueUsedG).toBeCloseTo(-1, 5)
   })
 
+  it('a flame that blew out has its call, what was called besides did not happen, and a batch left burning is weighed burned down', () => {
+    const gusty = rehearsalScene({ stove: 'spirit-cone', speed: 1, trouble: true, seed: 3 }, { waterKg: 0.3, altitudeM: 0, lid: true, lhvMJPerKg: null, setting: null, hot: false })
+    const outS = playScene(gusty, LIT, 300).wentOutS!
+    const marks: SceneMark[] = [...LIT, { kind: 'flameOut', s: outS + 6 }, { kind: 'relit', s: outS + 9 }, { kind: 'flameOut', s: outS + 60 }]
+    const document = fillRun({ id: 'r', water: { massG: 300 }, fuel: { kind: 'methanol', loadG: 30 }, events: marks.map(({ kind, s }) => ({ kind, s })) })
+    const { calls, trueUsedG } = judgeRehearsal(document, marks, gusty, defaultOptions())
+    expect(calls.filter(call => call.kind === 'flameOut').map(call => [call.calledS !== null, call.trueS !== null, call.lateS])).toEqual([[true, true, expect.closeTo(6, 5)], [true, false, null], [false, true, null]])
+    expect(trueUsedG).toBeGreaterThan(29.5)
+  })
+
   it('a habit has Student’s ± : 4, 6, 8 s late are 6 ± 4.97 s (t = 4.303 at two degrees of freedom, handbook tables)', () => {
     expect(callBias([])).toBeNull()
     expect(callBias([3])).toEqual({ n: 1, meanS: 3, sdS: null, uS: null })

@@ -23,11 +23,11 @@ const clock = (s: number | null) => (s === null ? '–' : formatClock(s))
     <p class="mb-2 text-ink-2">
       In place of a stove: {{ STOVE_WORDS[choice.stove] }}<template v-if="choice.speed > 1">; time ran {{ choice.speed }} times as fast, and times here are the stove’s</template>.
     </p>
-    <div class="grid items-start gap-x-8 gap-y-3 lg:grid-cols-2">
+    <div class="grid items-start gap-x-8 gap-y-3 lg:grid-cols-[2fr_3fr]">
       <table class="w-full">
         <thead><tr class="border-b border-edge text-left"><th>Call</th><th class="text-right">Yours</th><th class="text-right">Happened</th><th class="pl-4">Off by</th></tr></thead>
         <tbody>
-          <tr v-for="line in lines" :key="line.kind" class="border-b border-edge" :data-call="line.kind">
+          <tr v-for="(line, i) in lines" :key="i" class="border-b border-edge" :data-call="line.kind">
             <th scope="row" class="text-left font-normal">{{ line.name }}</th>
             <td class="figures text-right">{{ clock(line.calledS) }}</td>
             <td class="figures text-right">{{ clock(line.trueS) }}</td>
@@ -49,13 +49,13 @@ const clock = (s: number | null) => (s === null ? '–' : formatClock(s))
       </table>
       <div class="space-y-2">
         <template v-if="steps.length">
-          <h3>What they did to the figure</h3>
+          <h3 class="font-bold">What they did to the figure</h3>
           <table class="w-full">
             <tbody>
               <tr v-for="step in steps" :key="step.step" class="border-b border-edge" :data-step="step.step">
                 <th scope="row" class="text-left font-normal">{{ step.words }}</th>
-                <td class="text-right text-ink-2">{{ step.factor }}</td>
-                <td class="figures text-right whitespace-nowrap">{{ formatNumber(step.gPerL, 2) }} <span class="text-ink-2">g/L{{ judged.normalised ? '' : ' as measured' }}</span></td>
+                <td class="pl-3 text-right whitespace-nowrap text-ink-2">{{ step.factor }}</td>
+                <td class="figures pl-3 text-right whitespace-nowrap">{{ formatNumber(step.gPerL, 2) }} <span class="text-ink-2">g/L{{ judged.normalised ? '' : ' as measured' }}</span></td>
               </tr>
             </tbody>
           </table>
@@ -67,7 +67,7 @@ const clock = (s: number | null) => (s === null ? '–' : formatClock(s))
           {{ readings }}
         </p>
         <template v-if="biases.length">
-          <h3>{{ rehearsed.person }} over rehearsals</h3>
+          <h3 class="font-bold">{{ rehearsed.person }} over rehearsals</h3>
           <p v-for="words in biases" :key="words" data-bias>
             {{ words }}
           </p>
