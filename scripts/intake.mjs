@@ -15,7 +15,7 @@ import { runMain, say, Stop } from './lib/say.mjs'
 import { clearBench, mark, stage } from './lib/stageBench.mjs'
 
 const HELP = `npm run intake                    five minutes of 20 000 samples a second, then as fast as it goes, then the streams
-npm run intake -- --minutes 1     shorter
+npm run intake -- --minutes 1     shorter; --streams: those alone
 `
 const LANES = ['A', 'B', 'C', 'D', 'E', 'F']
 const CHANNELS = ['water', 'scale', 'wind', 'air', 'container', 'pressure']
@@ -34,6 +34,7 @@ async function main() {
   try {
     const { url } = bench.server
     await anew(url)
+    if (args.includes('--streams')) return say(JSON.stringify(await streams(bench), null, 1))
     const feeds = []
     for (const lane of LANES) feeds.push({ lane, token: await newFeed(url, `load ${lane}`, Object.fromEntries(CHANNELS.map(channel => [channel, [lane]]))) })
     const steady = await load(bench, { feeds, seconds: minutes * 60, samplesPerS: LIMITS.samplesPerS })
@@ -124,13 +125,21 @@ async function streams({ server: { url } }) {
   const token = await newFeed(url, 'seen', { water: [lane] })
   const sentAt = new Map()
   const late = { streams: [], pages: [] }
-  const heard = (values, list) => { for (const value of values) if (sentAt.has(value)) list.push(performance.now() - sentAt.get(value)) }
+  // Each hearer's first sight of each reading.
+  const hearer = (list, seen = new Set()) => (values) => {
+    for (const value of values) {
+      if (!sentAt.has(value) || seen.has(value)) continue
+      seen.add(value)
+      list.push(performance.now() - sentAt.get(value))
+    }
+  }
   const closers = []
-  for (let i = 0; i < STREAMS; i++) closers.push(await openStream(`${url}/api/bench/stream`, values => heard(values, late.streams)))
+  for (let i = 0; i < STREAMS; i++) closers.push(await openStream(`${url}/api/bench/stream`, hearer(late.streams)))
   const browser = await chromium.launch({ executablePath: CHROMIUM, args: CHROMIUM_ARGS })
   for (let i = 0; i < PAGES; i++) {
     const page = await (await browser.newContext({ viewport: { width: 1280, height: 800 } })).newPage()
-    await page.exposeFunction('seen', value => heard([value], late.pages))
+    const heard = hearer(late.pages)
+    await page.exposeFunction('seen', value => heard([value]))
     await page.goto(`${url}/bench`)
     await page.locator(`[data-lane=${lane}] .lane-water`).waitFor()
     await page.evaluate((name) => {

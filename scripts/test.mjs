@@ -80,7 +80,7 @@ class Bench {
     await requireChromium()
     await requireBuild()
     await requirePrograms()
-    const code = await runHere(process.execPath, [at('scripts', 'soak.mjs'), '--minutes', '2', '--patience', '3'])
+    const code = await runHere(process.execPath, [at('scripts', 'soak.mjs'), '--minutes', '2', '--patience', '6'])
     this.#count('soak', code, code === 0 ? 1 : 0, code === 0 ? 0 : 1)
   }
 

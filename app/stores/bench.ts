@@ -48,6 +48,7 @@ export const useBench = defineStore('bench', () => {
     take(whole ? push as Bench : merged(told.value, push as BenchPush))
   }
   let showing: ReturnType<typeof setTimeout> | null = null
+  let shownAt = -Infinity
   const link = useBenchLink(() => device.value, {
     settled: (push, whole) => {
       void readPending().then(() => hear(push, whole))
@@ -59,8 +60,9 @@ export const useBench = defineStore('bench', () => {
       // Seen a few times a second, however often they come: six lanes with four instruments each would draw at every push.
       showing ??= setTimeout(() => {
         showing = null
+        shownAt = performance.now()
         sampled.value++
-      }, SHOWN_EVERY_MS)
+      }, Math.max(0, shownAt + SHOWN_EVERY_MS - performance.now()))
     },
     sentNow: (now) => { sentNow.value = { ...sentNow.value, ...now } },
     online: (is) => { online.value = is },
