@@ -19,7 +19,8 @@ export async function listFeeds(db: Connection): Promise<FeedLine[]> {
 export async function saveFeed(db: Connection, input: unknown): Promise<Outcome<NewFeed>> {
   const read = readFeed(input)
   if (!read.ok) return invalid(read.problems)
-  const token = randomBytes(24).toString('base64url')
+  // Never with a hyphen first: on a command line it would be read as an option.
+  const token = `v${randomBytes(24).toString('base64url')}`
   const values = { ...read.feed, tokenHash: sha256(token) }
   const [row] = await db.insert(feed).values(values).onConflictDoUpdate({ target: feed.id, set: { name: values.name, lanes: values.lanes, tokenHash: values.tokenHash, revokedAt: null } }).returning()
   known.clear()

@@ -102,8 +102,14 @@ export async function figuresLeft(db: Connection): Promise<FiguresLeft> {
 export async function workOutNext(db: Database): Promise<boolean> {
   const [next] = await db.select({ series: runRow.series, runId: runRow.runId }).from(runRow).where(isNotNull(runRow.staleSince)).orderBy(asc(runRow.staleSince)).limit(1)
   if (next === undefined) return false
+  if (next.series === next.runId && oneByOne === 0) {
+    const together = await db.transaction(tx => workOutApart(tx)).then(() => true, () => false)
+    if (together) return true
+    oneByOne = APART_AT_ONCE
+  }
+  oneByOne = Math.max(0, oneByOne - 1)
   try {
-    await db.transaction(tx => (next.series === next.runId ? workOutApart(tx) : workOutAlone(tx, next.series)))
+    await db.transaction(tx => workOutAlone(tx, next.series))
   } catch (error) {
     await markStale(db, eq(runRow.series, next.series))
     throw error
@@ -126,6 +132,8 @@ async function workOutAlone(tx: Connection, series: string): Promise<void> {
 
 /** Void runs and break-ins are each a series of one: many of them are worked out together, each alone. */
 const APART_AT_ONCE = 200
+/** As many of them are taken one at a time: one of those together could not be worked out, and holds up no other. */
+let oneByOne = 0
 async function workOutApart(tx: Connection): Promise<void> {
   const ids = (await tx.select({ id: runRow.runId }).from(runRow).where(and(isNotNull(runRow.staleSince), sql`${runRow.series} = ${runRow.runId}::text`)).orderBy(asc(runRow.staleSince)).limit(APART_AT_ONCE)).map(one => one.id)
   await lockSeries(tx, ids)
