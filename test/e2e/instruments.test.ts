@@ -59,8 +59,9 @@ test('two lanes, four instruments, a reload and a killed server: every sample th
       await page.keyboard.press('o')
       await sleep(300)
     }
-    const bench = await (await request.get(`${server.url}/api/bench`)).json() as Bench
-    expect(bench.lanes.map(one => one.state.marks.map(mark => mark.kind))).toEqual([['lit', 'potOn', 'rollingBoil', 'flameOut'], ['lit', 'potOn', 'rollingBoil', 'flameOut']])
+    const standing = async () => await (await request.get(`${server.url}/api/bench`)).json() as Bench
+    await expect.poll(async () => (await standing()).lanes.map(one => one.state.marks.map(mark => mark.kind))).toEqual([['lit', 'potOn', 'rollingBoil', 'flameOut'], ['lit', 'potOn', 'rollingBoil', 'flameOut']])
+    const bench = await standing()
     await sleep(1000)
     for (const one of programs) one.kill('SIGTERM')
     // Whatever was on its way is stored or sent again before the runs are finished.
@@ -99,7 +100,7 @@ test('an instrument is added with its token, sends, shows on the lane, and is ta
   await expect(own.getByRole('alert')).toContainText('Name: read nothing')
   await own.getByLabel('Called').fill('probe in pot A')
   await own.getByRole('button', { name: 'Add it' }).click()
-  const token = await own.locator('code').first().innerText()
+  const token = await own.getByRole('status').locator('code').innerText()
   const send = (batch: string, line: string, bearer = token) => request.post(`/api/instruments/samples?batch=${batch}`, { headers: { 'authorization': `Bearer ${bearer}`, 'content-type': 'text/plain' }, data: line })
   await open(page, '/bench')
   expect(await (await send('one', ',water,41.5,degC')).json()).toMatchObject({ stored: 1, refused: 0 })

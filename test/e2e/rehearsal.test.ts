@@ -28,13 +28,16 @@ test('rehearsed with the keys: seen, called late, weighed, judged, and kept apar
     await expect(lane.locator('[data-rehearsal]')).toContainText('rehearsal')
     const scale = async () => Number(/scale\s*([\d.]+)\s*g/.exec(await lane.locator('[data-seen]').innerText())![1])
     const weigh = async () => {
+      await expect(lane.locator('[data-next]')).toBeFocused()
       await page.keyboard.press('Space')
+      await expect(lane.locator('.lane-reading-box')).toBeFocused()
       await page.keyboard.type(`${await scale()} g`)
       await page.keyboard.press('Enter')
     }
     await expect(lane.locator('[data-seen]')).toContainText('scale', { timeout: 20_000 })
     await expect(lane.locator('[data-looks]')).toContainText('not lit')
     await weigh()
+    await expect(lane.locator('[data-next]')).toContainText('Light')
     await page.keyboard.press('Space')
     await page.waitForTimeout(1400)
     await page.keyboard.press('Space')
