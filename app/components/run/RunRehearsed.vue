@@ -23,26 +23,26 @@ const clock = (s: number | null) => (s === null ? '–' : formatClock(s))
     <p class="mb-2 text-ink-2">
       In place of a stove: {{ STOVE_WORDS[choice.stove] }}<template v-if="choice.speed > 1">; time ran {{ choice.speed }} times as fast, and times here are the stove’s</template>.
     </p>
-    <div class="grid items-start gap-x-8 gap-y-3 lg:grid-cols-[2fr_3fr]">
+    <div class="grid items-start gap-x-8 gap-y-3 lg:grid-cols-[5fr_6fr]">
       <table class="w-full">
-        <thead><tr class="border-b border-edge text-left"><th>Call</th><th class="text-right">Yours</th><th class="text-right">Happened</th><th class="pl-4">Off by</th></tr></thead>
+        <thead><tr class="border-b border-edge text-left"><th>Call</th><th class="pl-3 text-right">Yours</th><th class="pl-3 text-right">Happened</th><th class="pl-4">Off by</th></tr></thead>
         <tbody>
           <tr v-for="(line, i) in lines" :key="i" class="border-b border-edge" :data-call="line.kind">
             <th scope="row" class="text-left font-normal">{{ line.name }}</th>
-            <td class="figures text-right">{{ clock(line.calledS) }}</td>
-            <td class="figures text-right">{{ clock(line.trueS) }}</td>
+            <td class="figures pl-3 text-right whitespace-nowrap">{{ clock(line.calledS) }}</td>
+            <td class="figures pl-3 text-right whitespace-nowrap">{{ clock(line.trueS) }}</td>
             <td class="pl-4">{{ line.says }}</td>
           </tr>
           <tr v-if="weighed !== null" class="border-b border-edge" data-call="fuel">
             <th scope="row" class="text-left font-normal">Fuel used</th>
-            <td class="figures text-right">{{ formatNumber(judged.usedG!, 1) }} <span class="text-ink-2">g</span></td>
-            <td class="figures text-right">{{ formatNumber(judged.trueUsedG, 1) }} <span class="text-ink-2">g</span></td>
+            <td class="figures pl-3 text-right whitespace-nowrap">{{ formatNumber(judged.usedG!, 1) }} <span class="text-ink-2">g</span></td>
+            <td class="figures pl-3 text-right whitespace-nowrap">{{ formatNumber(judged.trueUsedG, 1) }} <span class="text-ink-2">g</span></td>
             <td class="pl-4">{{ signed(weighed, 1) }} g</td>
           </tr>
           <tr v-if="started !== null" class="border-b border-edge" data-call="start">
             <th scope="row" class="text-left font-normal">Start temperature</th>
-            <td class="figures text-right">{{ formatNumber(judged.startC!, 1) }} <span class="text-ink-2">°C</span></td>
-            <td class="figures text-right">{{ formatNumber(judged.trueStartC, 1) }} <span class="text-ink-2">°C</span></td>
+            <td class="figures pl-3 text-right whitespace-nowrap">{{ formatNumber(judged.startC!, 1) }} <span class="text-ink-2">°C</span></td>
+            <td class="figures pl-3 text-right whitespace-nowrap">{{ formatNumber(judged.trueStartC, 1) }} <span class="text-ink-2">°C</span></td>
             <td class="pl-4">{{ signed(started, 1) }} K</td>
           </tr>
         </tbody>
