@@ -1,22 +1,15 @@
 /** `npm run at-size`: a hundred thousand runs and twenty million samples, and what the logbook does with them: times, memory, and whether the answers are right. */
 import { randomUUID } from 'node:crypto'
-import { chmodSync, mkdtempSync, readFileSync, rmSync } from 'node:fs'
-import { tmpdir } from 'node:os'
-import { join } from 'node:path'
+import { readFileSync } from 'node:fs'
 import { chromium } from '@playwright/test'
 import pg from 'pg'
 import { CHROMIUM, CHROMIUM_ARGS, requireChromium } from './lib/browser.mjs'
-import { requireBuild } from './lib/build.mjs'
-import { startCluster } from './lib/cluster.mjs'
-import { ensureDatabase, prepareDatabase } from './lib/databases.mjs'
-import { requireDependencies, requireNode } from './lib/dependencies.mjs'
-import { at, makeDataFolder } from './lib/paths.mjs'
+import { ownCluster, peakMB } from './lib/ownBench.mjs'
+import { at } from './lib/paths.mjs'
 import { anyFreePort } from './lib/ports.mjs'
-import { requirePrograms } from './lib/postgresPrograms.mjs'
 import { run, sleep } from './lib/processes.mjs'
 import { runMain, say, step, Stop } from './lib/say.mjs'
 import { startServer } from './lib/server.mjs'
-import { unprivilegedUser } from './lib/unprivileged.mjs'
 
 const HELP = `npm run at-size                      100 000 runs, 20 million samples
 npm run at-size -- --runs 10000      fewer
@@ -37,10 +30,6 @@ async function main() {
   if (args.includes('--help')) return say(HELP)
   const runs = args.includes('--runs') ? Number(args[args.indexOf('--runs') + 1]) : 100_000
   if (!(runs >= 1000)) throw new Stop(HELP)
-  requireNode()
-  makeDataFolder()
-  await requireDependencies()
-  await requireBuild()
   await requireChromium()
   const bench = new Bench()
   try {
@@ -58,12 +47,8 @@ class Bench {
   broken = []
 
   async load(runs) {
-    this.folder = mkdtempSync(join(tmpdir(), 'vulcanum-at-size-'))
-    chmodSync(this.folder, 0o711)
-    this.cluster = await startCluster({ programs: await requirePrograms(), folder: join(this.folder, 'cluster'), stateFolder: this.folder, user: unprivilegedUser() })
-    await ensureDatabase(this.cluster.url('postgres'), 'at_size')
-    this.url = this.cluster.url('at_size')
-    await step('Preparing the demonstration', () => prepareDatabase(this.url, { empty: false }))
+    this.cluster = await ownCluster('at-size')
+    this.url = await step('Preparing the demonstration', () => this.cluster.make('at_size'))
     this.sql = new pg.Client({ connectionString: this.url })
     await this.sql.connect()
     await step(`Loading ${runs} runs`, () => this.sql.query(readFileSync(at('scripts', 'atSize', 'load.sql'), 'utf8').replaceAll(':runs', String(runs))))
@@ -93,8 +78,8 @@ class Bench {
     for (let left = 1; left > 0; await sleep(300)) left = (await (await fetch(`${this.server.url}/api/figures`)).json()).stale
     const { rows: [{ n }] } = await this.sql.query('select count(*)::int as n from run_row where stale_since is not null')
     this.#hold('no figure waits', n === 0)
-    const peakMB = Number(/VmHWM:\s+(\d+)/.exec(readFileSync(`/proc/${this.server.pid}/status`, 'utf8'))[1]) / 1024
-    this.#line('server memory, at its highest', `${peakMB.toFixed(0)} MB`, `${LIMITS.serverMB} MB`, peakMB < LIMITS.serverMB)
+    const mb = peakMB(this.server.pid)
+    this.#line('server memory, at its highest', `${mb.toFixed(0)} MB`, `${LIMITS.serverMB} MB`, mb < LIMITS.serverMB)
     return this.broken
   }
 
@@ -224,7 +209,6 @@ class Bench {
     await this.sql?.end().catch(() => undefined)
     await this.server?.stop()
     await this.cluster?.stop()
-    rmSync(this.folder, { recursive: true, force: true })
   }
 }
 

@@ -1,36 +1,29 @@
 /** `npm run soak`: six lanes live under faults, each followed by instruments, for as long as asked; every press and every sample is looked for in the database afterwards, once, in order, at its time. */
 import { fork } from 'node:child_process'
 import { once } from 'node:events'
-import { chmodSync, mkdtempSync, readFileSync, rmSync } from 'node:fs'
-import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { chromium } from '@playwright/test'
-import pg from 'pg'
 import { v7 as uuidv7 } from 'uuid'
 import { CHROMIUM, CHROMIUM_ARGS, requireChromium } from './lib/browser.mjs'
-import { requireBuild } from './lib/build.mjs'
-import { startCluster } from './lib/cluster.mjs'
-import { ensureDatabase, prepareDatabase } from './lib/databases.mjs'
-import { requireDependencies, requireNode } from './lib/dependencies.mjs'
-import { at, makeDataFolder, root } from './lib/paths.mjs'
+import { ownCluster } from './lib/ownBench.mjs'
+import { at, root } from './lib/paths.mjs'
 import { anyFreePort } from './lib/ports.mjs'
-import { requirePrograms } from './lib/postgresPrograms.mjs'
 import { sleep } from './lib/processes.mjs'
 import { runMain, say, Stop } from './lib/say.mjs'
 import { startServer } from './lib/server.mjs'
 import { mark, stage } from './lib/stageBench.mjs'
-import { unprivilegedUser } from './lib/unprivileged.mjs'
+import { judge } from './soak/judge.mjs'
+import { samplesJudged } from './soak/samplesJudged.mjs'
 
 const HELP = `npm run soak                     30 minutes, the server killed 50 times
 npm run soak -- --minutes 2      shorter; the faults keep their rate
-              --silent       without the instruments: six lanes of four channels, ten samples a second
+              --silent       without the instruments: four channels of each lane, ten samples a second
               --patience 3       milliseconds may be three times the limits, for a machine that others use; presses are judged alike
 `
 const LANES = ['A', 'B', 'C', 'D', 'E', 'F']
 const KILLS_A_MINUTE = 50 / 30
 /** Longer than a glove's double press: each key is an event of its own. */
 const BETWEEN_PRESSES_MS = 260
-const LIMITS = { paintP95Ms: 50, longestTaskMs: 100, grownMB: 20, offMs: 400, frameMs: 34, framesShare: 0.95 }
 
 async function main() {
   const args = process.argv.slice(2)
@@ -39,10 +32,6 @@ async function main() {
   const minutes = asked('--minutes', 30)
   const patience = asked('--patience', 1)
   if (!(minutes > 0 && patience >= 1)) throw new Stop(HELP)
-  requireNode()
-  makeDataFolder()
-  await requireDependencies()
-  await requireBuild()
   await requireChromium()
   const bench = await Bench.start()
   try {
@@ -64,13 +53,9 @@ class Bench {
 
   static async start() {
     const bench = new Bench()
-    bench.folder = mkdtempSync(join(tmpdir(), 'vulcanum-soak-'))
-    chmodSync(bench.folder, 0o711)
-    bench.clusterArgs = { programs: await requirePrograms(), folder: join(bench.folder, 'cluster'), stateFolder: bench.folder, user: unprivilegedUser() }
-    bench.cluster = await startCluster(bench.clusterArgs)
-    await ensureDatabase(bench.cluster.url('postgres'), 'soak')
-    bench.databaseUrl = bench.cluster.url('soak')
-    await prepareDatabase(bench.databaseUrl, { empty: false })
+    bench.cluster = await ownCluster('soak')
+    bench.folder = bench.cluster.folder
+    bench.databaseUrl = await bench.cluster.make('soak')
     bench.port = await anyFreePort()
     bench.instrumentPort = await anyFreePort()
     await bench.serve()
@@ -105,8 +90,9 @@ class Bench {
     memory.push(await heapMB(watcher))
     await this.#keepPaints()
     const { tasks, frames } = await watcher.page.evaluate(() => ({ tasks: globalThis.tasks, frames: globalThis.frames }))
-    const samples = followed ? await this.#samplesJudged() : null
-    return this.#judge(await (await fetch(`${url}/api/bench`)).json(), { minutes, patience, memory, tasks, frames, samples, machineLateMs: machine() })
+    const samples = followed ? await this.#samplesSettled() : null
+    const { lanes } = await (await fetch(`${url}/api/bench`)).json()
+    return judge({ lanes, pressed: this.pressed, paints: this.paints, faults: this.faults, minutes, patience, memory, tasks, frames, samples, machineLateMs: machine() })
   }
 
   /** Four channels of each lane, by a program of its own that never hears of the faults. */
@@ -136,32 +122,11 @@ class Bench {
     this.#startStation()
   }
 
-  /** What was sent against what is stored: each sample once, with its moment and its value. */
-  async #samplesJudged() {
+  async #samplesSettled() {
     this.station.kill('SIGTERM')
     this.senders.send('stop')
     await once(this.senders, 'message')
-    const sent = JSON.parse(readFileSync(this.sentFile, 'utf8'))
-    const client = new pg.Client({ connectionString: this.databaseUrl })
-    await client.connect()
-    const { rows } = await client.query('select r.lane, t.channel, extract(epoch from r.started_at) * 1000 as zero_ms, c.t_ms, c.v from run r join trace t on t.run_id = r.id join trace_chunk c on c.trace_id = t.id where r.state in (\'draft\', \'live\') order by c.seq')
-    await client.end()
-    const judged = { sent: 0, stored: 0, wrong: 0, stationAcknowledged: 0, stationWrong: 0 }
-    const pressures = name => readFileSync(join(this.folder, name), 'utf8').trim().split('\n').filter(line => line.includes(',pressure,')).map(line => `${line.split(',')[0]} ${Number(line.split(',')[2])}`)
-    const stored = rows.filter(row => row.lane === 'A' && row.channel === 'pressure').flatMap(row => row.t_ms.map((t, i) => `${Math.round(Number(row.zero_ms) + t)} ${Number((row.v[i] / 100).toFixed(6))}`))
-    const [acked, logged, known] = [new Set(pressures('station.acked')), new Set(pressures('station.log')), new Set(stored)]
-    judged.stationAcknowledged = acked.size
-    judged.stationWrong = [...acked].filter(one => !known.has(one)).length + stored.filter(one => !logged.has(one)).length + stored.length - known.size
-    for (const lane of LANES) {
-      for (const [channel, samples] of Object.entries(sent[lane])) {
-        const factor = channel === 'scale' ? 1000 : 1
-        const stored = rows.filter(row => row.lane === lane && row.channel === channel).flatMap(row => row.t_ms.map((t, i) => [Math.round(Number(row.zero_ms) + t), Number((row.v[i] * factor).toFixed(6))])).sort((a, b) => a[0] - b[0])
-        judged.sent += samples.length
-        judged.stored += stored.length
-        judged.wrong += samples.filter(([ms, value], i) => stored[i]?.[0] !== ms || stored[i]?.[1] !== value).length
-      }
-    }
-    return judged
+    return samplesJudged({ databaseUrl: this.databaseUrl, folder: this.folder, sentFile: this.sentFile, lanes: LANES })
   }
 
   /** A page that only looks, and is never reloaded: its memory and its long tasks are what six live lanes cost. */
@@ -229,7 +194,7 @@ class Bench {
       await sleep((60_000 / KILLS_A_MINUTE / FAULTS.length) * (0.5 + Math.random()) * 0.8)
       if (Date.now() > endsAt - 8000) break
       const { serverKilled, databaseKilled, networkCut, reloaded, instrumentKilled } = this.faults
-      const counts = [serverKilled / 4, databaseKilled * 2, networkCut, reloaded, this.senders ? instrumentKilled / 2 : Infinity]
+      const counts = [serverKilled / 4, databaseKilled * 2, networkCut, reloaded, this.senders ? instrumentKilled / 3 : Infinity]
       await this[FAULTS[counts.indexOf(Math.min(...counts))]]()
     }
   }
@@ -243,10 +208,9 @@ class Bench {
 
   async killDatabase() {
     this.faults.databaseKilled++
-    process.kill(Number(readFileSync(join(this.clusterArgs.folder, 'postmaster.pid'), 'utf8').split('\n')[0]), 'SIGKILL')
+    process.kill(this.cluster.pid(), 'SIGKILL')
     await sleep(1500)
-    this.cluster = await startCluster(this.clusterArgs)
-    if (this.cluster.url('soak') !== this.databaseUrl) throw new Stop('The cluster came back at another address.')
+    await this.cluster.revive()
   }
 
   async cutNetwork() {
@@ -270,43 +234,14 @@ class Bench {
     this.paints.push(...await this.page.evaluate(() => globalThis.paints.splice(0)))
   }
 
-  #judge({ lanes }, { minutes, patience, memory, tasks, frames, samples, machineLateMs }) {
-    const broken = []
-    let worstOffMs = 0
-    for (const lane of lanes) {
-      const stored = lane.state.marks.filter(one => one.kind === 'disturbance' || one.kind === 'reading')
-      const wanted = this.pressed.filter(one => one.lane === lane.lane)
-      const [got, asked] = [stored, wanted].map(list => list.map(one => (one.kind === 'reading' ? one.payload?.typed ?? one.typed : 'k')).join(' '))
-      if (got !== asked) broken.push(`lane ${lane.lane}: ${wanted.length} pressed, ${stored.length} stored, or not in their order`)
-      else for (let i = 0; i < stored.length; i++) worstOffMs = Math.max(worstOffMs, Math.abs(stored[i].atMs - wanted[i].at))
-    }
-    const sorted = [...this.paints].sort((a, b) => a - b)
-    const paintP95Ms = p95(this.paints)
-    // In sixths of the whole: what grows with the marks shows here.
-    const paintP95BySixth = Array.from({ length: 6 }, (_, i) => p95(this.paints.slice(Math.floor((i * this.paints.length) / 6), Math.floor(((i + 1) * this.paints.length) / 6))))
-    const grownMB = Number((memory.at(-1) - memory[0]).toFixed(1))
-    const longestTaskMs = Math.max(0, ...tasks)
-    const framesInTime = Number((frames.filter(ms => ms <= LIMITS.frameMs * patience).length / Math.max(1, frames.length)).toFixed(4))
-    if (framesInTime < LIMITS.framesShare) broken.push(`${(100 * framesInTime).toFixed(1)} % of frames within ${LIMITS.frameMs * patience} ms`)
-    if (samples !== null && (samples.sent === 0 || samples.wrong > 0 || samples.stationAcknowledged === 0 || samples.stationWrong > 0 || samples.stored !== samples.sent)) broken.push(`of ${samples.sent} samples sent ${samples.stored} are stored, ${samples.wrong} not in their place; of the killed station’s ${samples.stationAcknowledged} acknowledged ${samples.stationWrong} wrong`)
-    if (sorted.length === 0) broken.push('no press was timed')
-    if (paintP95Ms >= LIMITS.paintP95Ms * patience) broken.push(`mark to paint ${paintP95Ms} ms (p95)`)
-    if (longestTaskMs > LIMITS.longestTaskMs * patience) broken.push(`a task of ${longestTaskMs} ms`)
-    if (grownMB >= LIMITS.grownMB) broken.push(`memory grew by ${grownMB} MB`)
-    if (worstOffMs > LIMITS.offMs * patience) broken.push(`a mark is ${worstOffMs} ms from its press`)
-    return { minutes, pressed: this.pressed.length, ...this.faults, paintP95Ms, paintP95BySixth, timed: sorted.length, machineLateMs, longestTaskMs, tasksOver50Ms: tasks.length, grownMB, worstOffMs, frames: frames.length, framesInTime, samples, broken }
-  }
-
   async stop() {
     this.station?.kill('SIGTERM')
     this.senders?.kill('SIGTERM')
     await this.browser?.close()
     await this.server?.stop()
     await this.cluster?.stop()
-    rmSync(this.folder, { recursive: true, force: true })
   }
 }
-const p95 = times => Math.round([...times].sort((a, b) => a - b)[Math.floor(times.length * 0.95)] ?? 0)
 
 /** How late a timer of this idle process comes [ms, the longest and the 99th of a hundred]: what the machine itself stalls, with nothing of ours to do. */
 function lateness() {

@@ -1,6 +1,6 @@
 /** Instruments that send by themselves: what is said of them, and what they are answered. */
 import { array, object, string, ValidationError } from 'yup'
-import type { ChannelRule } from '../core/formats/instrumentLine'
+import { LONGEST_LINE, type ChannelRule } from '../core/formats/instrumentLine'
 import { QUANTITY_KINDS } from '../core/quantity/kinds'
 import { LANES, type LaneName } from './benchAct'
 import { CHANNEL_NAMES, CHANNELS, type ChannelName } from './channels'
@@ -15,7 +15,7 @@ export interface FeedLine { id: string, name: string, lanes: FeedLanes, createdA
 /** With its token, which is shown this once. */
 export interface NewFeed extends FeedLine { token: string }
 
-/** Of one batch: how many lines became samples, were there already, or fell where no run stood; and the lines that were refused. */
+/** Of one batch: how many samples were stored, were there already, or fell where no run stood; and what was refused. */
 export interface IngestAck {
   batch: string
   stored: number
@@ -25,7 +25,7 @@ export interface IngestAck {
   refused: number
   problems: { line: number, text: string }[]
 }
-export const INGEST = { maxLines: 5000, maxBytes: 1_000_000, maxProblems: 20, maxBatchId: 80, /** How far an instrument's clock may be ahead, and how old a sample may be [ms]. */ aheadMs: 5000, oldMs: 3_600_000 } as const
+export const INGEST = { maxLines: 5000, maxSamples: 60_000, maxBytes: 2_000_000, longestLine: LONGEST_LINE, maxProblems: 20, maxBatchId: 80, /** How far an instrument's clock may be ahead, and how old a sample may be [ms]. */ aheadMs: 5000, oldMs: 3_600_000 } as const
 
 export const CHANNEL_RULES = Object.fromEntries(CHANNEL_NAMES.map(name => [name, { dimensions: QUANTITY_KINDS[CHANNELS[name].quantity].dimensions, low: CHANNELS[name].low, high: CHANNELS[name].high, limit: CHANNELS[name].limit }])) as Record<ChannelName, ChannelRule>
 

@@ -2,7 +2,7 @@
 import { formatClock, formatNumber } from '../core/quantity/format'
 import { EVENT_NAMES, type EventKind } from '../core/run/events'
 
-/** @property atMs when it was pressed; `ofMs`: where the mark it belongs to stands [ms on the run's clock], null: nowhere */
+/** @property atMs when it was pressed; `ofMs`: where the mark it belongs to stands [ms on the run's clock, of a rehearsal the stove's], null: nowhere */
 export interface AsidePress { id: string, kind: EventKind, as: 'twin' | 'double' | 'already' | 'undone' | 'moved', atMs: number, ofMs: number | null }
 
 /** "Rolling boil: pressed on another device too, 0.3 s later". */

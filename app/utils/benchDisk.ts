@@ -38,9 +38,12 @@ const disk = () => opened ??= openDB<BenchDb>('vulcanum-bench', 1, {
   terminated: () => { opened = null },
 })
 
-/** Kept before it is shown: resolves once the browser has it. */
+/** Kept before it is shown: resolves once the browser has it. Committed at once: waiting to see whether more is to be written costs another way there and back. */
 export async function keepAct(pending: PendingAct): Promise<void> {
-  await (await disk()).add('acts', JSON.parse(JSON.stringify(pending)) as PendingAct)
+  const tx = (await disk()).transaction('acts', 'readwrite')
+  const added = tx.store.add(JSON.parse(JSON.stringify(pending)) as PendingAct)
+  tx.commit()
+  await Promise.all([added, tx.done])
 }
 
 /** In the order they were pressed. */

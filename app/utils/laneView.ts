@@ -269,6 +269,6 @@ const markBeside = ({ marks }: Lane['state'], press: KeptPress) => (press.why ==
 export function laneMarks(lane: Lane): { id: string, time: string, words: string, asides: string[] }[] {
   const { state } = lane
   const zero = zeroOf(state) ?? 0
-  const beside = (mark: BenchMark): AsidePress[] => [...mark.twins.map(twin => ({ ...twin, as: 'twin' as const })), ...state.kept.filter(press => markBeside(state, press)?.id === mark.id).map(press => ({ ...press, as: press.why }))].map(({ id, as, atMs }) => ({ id, kind: mark.kind, as, atMs: atMs - zero, ofMs: mark.atMs - zero }))
+  const beside = (mark: BenchMark): AsidePress[] => [...mark.twins.map(twin => ({ ...twin, as: 'twin' as const })), ...state.kept.filter(press => markBeside(state, press)?.id === mark.id).map(press => ({ ...press, as: press.why }))].map(({ id, as, atMs }) => ({ id, kind: mark.kind, as, atMs: laneSeconds(lane, atMs - zero) * 1000, ofMs: laneSeconds(lane, mark.atMs - zero) * 1000 }))
   return state.marks.map(mark => ({ id: mark.id, time: formatClock(laneSeconds(lane, mark.atMs - zero)), words: `${EVENT_NAMES[mark.kind]}${mark.payload.waterC === undefined ? '' : ` ${formatNumber(mark.payload.waterC, 1)} °C`}${mark.payload.massG === undefined ? '' : ` ${formatNumber(mark.payload.massG, 1)} g`}${mark.payload.reason ? ` (${mark.payload.reason})` : ''}`, asides: beside(mark).map(asideWords) }))
 }

@@ -2,15 +2,19 @@
 import { connect } from 'node:net'
 
 const BATCH_EVERY_MS = 150
-/** As many samples of each channel are one batch, where nothing else says so. */
-const FULL_BATCH = 80
+/** Of each channel in a batch that waits for no clock [samples], as lines and as blocks. */
+const FULL_BATCH = { lines: 80, blocks: 1600 }
 const UNITS = { water: 'degC', scale: 'g', wind: 'm/s', air: 'degC', container: 'degC', pressure: 'hPa' }
 const VALUE = { water: n => 20 + (n % 500) / 10, scale: n => 420 - (n % 3000) / 100, wind: n => (n % 30) / 10, air: n => 12 + (n % 10) / 10, container: n => 8 + (n % 40) / 10, pressure: n => 905 + (n % 20) / 10 }
 
-process.once('message', ({ port, feeds, channels, seconds, samplesPerS }) => {
+/** Written beforehand: what writes them runs on the machine that is measured. */
+const WRITTEN = Object.fromEntries(Object.entries(VALUE).map(([channel, value]) => [channel, Array.from({ length: 3000 }, (_, n) => value(n).toFixed(2))]))
+const written = (channel, n) => WRITTEN[channel][n % 3000]
+
+process.once('message', ({ port, feeds, channels, seconds, samplesPerS, form }) => {
   const endsAt = performance.now() + seconds * 1000
   const began = performance.now()
-  void Promise.all(feeds.map(feed => sendAll({ port, feed, channels, endsAt, perBatch: samplesPerS === null ? FULL_BATCH : (samplesPerS * BATCH_EVERY_MS) / 1000 / feeds.length / channels.length, paced: samplesPerS !== null }))).then((all) => {
+  void Promise.all(feeds.map(feed => sendAll({ port, feed, channels, endsAt, form, perBatch: samplesPerS === null ? FULL_BATCH[form] : (samplesPerS * BATCH_EVERY_MS) / 1000 / feeds.length / channels.length, paced: samplesPerS !== null }))).then((all) => {
     const took = (performance.now() - began) / 1000
     const acks = all.flatMap(one => one.acks).sort((a, b) => a - b)
     const samples = all.reduce((sum, one) => sum + one.stored, 0)
@@ -18,7 +22,7 @@ process.once('message', ({ port, feeds, channels, seconds, samplesPerS }) => {
   })
 })
 
-function sendAll({ port, feed, channels, endsAt, perBatch, paced }) {
+function sendAll({ port, feed, channels, endsAt, form, perBatch, paced }) {
   return new Promise((resolve) => {
     const socket = connect(port, '127.0.0.1')
     socket.setEncoding('utf8').setNoDelay(true)
@@ -36,9 +40,15 @@ function sendAll({ port, feed, channels, endsAt, perBatch, paced }) {
       const firstMs = paced ? Math.max(lastMs + 1, nowMs - BATCH_EVERY_MS) : lastMs + 1
       const apart = paced ? Math.max(1, Math.floor((nowMs - firstMs) / Math.max(1, count))) : 1
       const lines = []
-      for (let i = 0; i < count; i++, n++) {
-        lastMs = firstMs + i * apart
-        for (const channel of channels) lines.push(`${lastMs},${channel},${VALUE[channel](n).toFixed(2)},${UNITS[channel]}`)
+      if (form === 'blocks') {
+        for (const channel of channels) lines.push(`{"t":${firstMs},"everyMs":${apart},"channel":"${channel}","unit":"${UNITS[channel]}","value":[${Array.from({ length: count }, (_, i) => written(channel, n + i))}]}`)
+        n += count
+        lastMs = firstMs + (count - 1) * apart
+      } else {
+        for (let i = 0; i < count; i++, n++) {
+          lastMs = firstMs + i * apart
+          for (const channel of channels) lines.push(`${lastMs},${channel},${written(channel, n)},${UNITS[channel]}`)
+        }
       }
       const id = `${run} ${++batches}`
       sentAt.set(id, performance.now())

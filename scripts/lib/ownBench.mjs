@@ -9,11 +9,12 @@ import { requireDependencies, requireNode } from './dependencies.mjs'
 import { makeDataFolder } from './paths.mjs'
 import { anyFreePort } from './ports.mjs'
 import { requirePrograms } from './postgresPrograms.mjs'
+import { Stop } from './say.mjs'
 import { startServer } from './server.mjs'
 import { unprivilegedUser } from './unprivileged.mjs'
 
-/** @returns programs, folder, databaseUrl, server, instrumentPort, peakMB() of the server, stop() */
-export async function ownBench(name) {
+/** @returns programs, folder, url(database), make(database), pid(), revive() after its end, stop() */
+export async function ownCluster(name) {
   requireNode()
   makeDataFolder()
   await requireDependencies()
@@ -21,18 +22,42 @@ export async function ownBench(name) {
   const folder = mkdtempSync(join(tmpdir(), `vulcanum-${name}-`))
   chmodSync(folder, 0o711)
   const programs = await requirePrograms()
-  const cluster = await startCluster({ programs, folder: join(folder, 'cluster'), stateFolder: folder, user: unprivilegedUser() })
-  await ensureDatabase(cluster.url('postgres'), name)
-  const databaseUrl = cluster.url(name)
-  await prepareDatabase(databaseUrl, { empty: false })
-  const instrumentPort = await anyFreePort()
-  const server = await startServer({ port: await anyFreePort(), databaseUrl, output: 'inherit', instrumentPort })
+  const place = { programs, folder: join(folder, 'cluster'), stateFolder: folder, user: unprivilegedUser() }
+  let cluster = await startCluster(place)
   return {
-    programs, folder, databaseUrl, server, instrumentPort, peakMB: () => Number(/VmHWM:\s+(\d+)/.exec(readFileSync(`/proc/${server.pid}/status`, 'utf8'))[1]) / 1024,
+    programs, folder, url: database => cluster.url(database),
+    async make(database) {
+      await ensureDatabase(cluster.url('postgres'), database)
+      await prepareDatabase(cluster.url(database), { empty: false })
+      return cluster.url(database)
+    },
+    pid: () => Number(readFileSync(join(place.folder, 'postmaster.pid'), 'utf8').split('\n')[0]),
+    async revive() {
+      const before = cluster.url('postgres')
+      cluster = await startCluster(place)
+      if (cluster.url('postgres') !== before) throw new Stop('The cluster came back at another address.')
+    },
     async stop() {
-      await server.stop()
       await cluster.stop()
       rmSync(folder, { recursive: true, force: true })
     },
   }
 }
+
+/** @returns programs, folder, databaseUrl, server, instrumentPort, peakMB() of the server, stop() */
+export async function ownBench(name) {
+  const cluster = await ownCluster(name)
+  const databaseUrl = await cluster.make(name)
+  const instrumentPort = await anyFreePort()
+  const server = await startServer({ port: await anyFreePort(), databaseUrl, output: 'inherit', instrumentPort })
+  return {
+    programs: cluster.programs, folder: cluster.folder, databaseUrl, server, instrumentPort, peakMB: () => peakMB(server.pid),
+    async stop() {
+      await server.stop()
+      await cluster.stop()
+    },
+  }
+}
+
+/** The most memory that a process has held. */
+export const peakMB = pid => Number(/VmHWM:\s+(\d+)/.exec(readFileSync(`/proc/${pid}/status`, 'utf8'))[1]) / 1024

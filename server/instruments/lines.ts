@@ -3,10 +3,10 @@ export class LineReader {
   #rest = ''
   constructor(private readonly longest: number) {}
 
-  /** The lines that ended with this piece; null: one grew beyond what a line may be. */
+  /** The lines that ended with this piece, without the empty ones; null: one grew beyond what a line may be. */
   take(piece: string): string[] | null {
     const parts = (this.#rest + piece).split(/\r?\n/)
     this.#rest = parts.pop()!
-    return this.#rest.length > this.longest || parts.some(part => part.length > this.longest) ? null : parts
+    return this.#rest.length > this.longest || parts.some(part => part.length > this.longest) ? null : parts.filter(part => part.trim() !== '')
   }
 }

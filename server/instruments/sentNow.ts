@@ -3,6 +3,7 @@ import { sql } from 'drizzle-orm'
 import { SENT_NOW, type SentNow } from '../../shared/bench'
 import type { ChannelName } from '../../shared/channels'
 import type { Connection } from '../database/connection'
+import type { Samples } from '../database/repositories/traces'
 import type { Feed } from './feeds'
 
 /** Told at the commit, with the readings. */
@@ -11,10 +12,12 @@ export const NOW_CHANNEL = 'vulcanum_now'
 const EVERY_MS = 500
 const toldAt = new Map<string, number>()
 
-export async function tellNow(tx: Connection, from: Feed, byChannel: ReadonlyMap<ChannelName, readonly [number, number][]>): Promise<void> {
+export async function tellNow(tx: Connection, from: Feed, byChannel: ReadonlyMap<ChannelName, Samples>): Promise<void> {
   const said = Object.fromEntries(SENT_NOW.flatMap((channel) => {
     const samples = byChannel.get(channel)
-    return samples === undefined || samples.length === 0 ? [] : [[channel, samples.reduce((last, one) => (one[0] >= last[0] ? one : last))]]
+    if (samples === undefined || samples.v.length === 0) return []
+    const newest = samples.tMs.reduce((last, t, i) => (t >= samples.tMs[last]! ? i : last), 0)
+    return [[channel, [samples.tMs[newest], samples.v[newest]]]]
   })) as SentNow
   if (Object.keys(said).length === 0 || performance.now() - (toldAt.get(from.id) ?? -Infinity) < EVERY_MS) return
   toldAt.set(from.id, performance.now())

@@ -6,8 +6,8 @@ import { feedOf, type Feed } from './feeds'
 import { ingest } from './ingest'
 
 export interface Session {
-  /** One line, whole. */
-  line: (text: string) => Promise<void>
+  /** Lines, whole, in their order; done when those that ask for an answer have it. */
+  take: (lines: readonly string[]) => Promise<void>
 }
 interface Wire { say: (answer: object) => void, close: () => void }
 
@@ -15,46 +15,60 @@ interface Wire { say: (answer: object) => void, close: () => void }
 export function openSession(db: Database, wire: Wire, now: () => Promise<number>): Session {
   let from: Feed | null = null
   let lines: string[] = []
+  let bytes = 0
   let token = ''
+  let over = false
   const refuse = (text: string) => {
+    over = true
     wire.say({ error: text })
     wire.close()
   }
-  const command = (text: string): { token?: unknown, batch?: unknown } | null => {
-    if (!text.startsWith('{')) return null
+  function hold(text: string) {
+    if (from === null) return refuse('Expected the token first: {"token":"…"}')
+    bytes += text.length
+    if (lines.length >= INGEST.maxLines || bytes > INGEST.maxBytes) return refuse(`More than ${INGEST.maxLines} lines or ${INGEST.maxBytes} characters without a batch’s id. Send {"batch":"…"} more often.`)
+    lines.push(text)
+  }
+  async function greet(shown: string) {
+    token = shown
+    from = await feedOf(db, token)
+    if (from === null) return refuse('This token is not known here, or was taken back. Take a new one on the Bench.')
+    wire.say({ hello: from.name, nowMs: await now() })
+  }
+  async function store(id: string) {
+    if (from === null) return refuse('Expected the token first: {"token":"…"}')
+    const batch = { id, lines }
+    lines = []
+    bytes = 0
+    // A token that was taken back opens nothing more, on an open connection either.
+    const still = await feedOf(db, token)
+    if (still === null) return refuse('This token was taken back. Take a new one on the Bench.')
     try {
-      const read = JSON.parse(text) as { token?: unknown, batch?: unknown }
-      return 'token' in read || 'batch' in read ? read : null
+      const taken = await ingest(db, still, batch, await now())
+      wire.say(taken.ok ? taken.ack : { batch: id, error: taken.text })
     } catch {
-      return null
+      wire.say({ batch: id, error: problemText({ code: 'away', what: 'It was not stored: the database did not answer', hint: 'Send the batch again under the same id.' }), again: true })
     }
   }
   return {
-    async line(text) {
-      const said = command(text.trim())
-      if (typeof said?.token === 'string') {
-        token = said.token
-        from = await feedOf(db, token)
-        if (from === null) return refuse('This token is not known here, or was taken back. Take a new one on the Bench.')
-        return wire.say({ hello: from.name, nowMs: await now() })
-      }
-      if (from === null) return refuse('Expected the token first: {"token":"…"}')
-      if (said === null) {
-        if (lines.length >= INGEST.maxLines) return refuse(`More than ${INGEST.maxLines} lines without a batch’s id. Send {"batch":"…"} more often.`)
-        lines.push(text)
-        return
-      }
-      const batch = { id: String(said.batch), lines }
-      lines = []
-      // A token that was taken back opens nothing more, on an open connection either.
-      const still = await feedOf(db, token)
-      if (still === null) return refuse('This token was taken back. Take a new one on the Bench.')
-      try {
-        const taken = await ingest(db, still, batch, await now())
-        wire.say(taken.ok ? taken.ack : { batch: batch.id, error: taken.text })
-      } catch {
-        wire.say({ batch: batch.id, error: problemText({ code: 'away', what: 'It was not stored: the database did not answer', hint: 'Send the batch again under the same id.' }), again: true })
+    async take(texts) {
+      for (const text of texts) {
+        if (over) return
+        const said = commandOf(text)
+        if (said === null) hold(text)
+        else await (typeof said.token === 'string' ? greet(said.token) : store(String(said.batch)))
       }
     },
+  }
+}
+
+/** What is said to the connection itself; null: a sample's line. */
+function commandOf(text: string): { token?: unknown, batch?: unknown } | null {
+  if (!/^\s*\{/.test(text) || !(text.includes('"batch"') || text.includes('"token"'))) return null
+  try {
+    const read = JSON.parse(text) as { token?: unknown, batch?: unknown }
+    return 'token' in read || 'batch' in read ? read : null
+  } catch {
+    return null
   }
 }

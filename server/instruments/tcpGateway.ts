@@ -1,6 +1,7 @@
 /** The TCP port for instruments, on loopback alone. Of several server processes one owns it, by a lock of the database; when that ends, the next takes it. */
 import { createServer, type Server, type Socket } from 'node:net'
 import pg from 'pg'
+import { LONGEST_BLOCK } from '../../core/formats/instrumentLine'
 import { INGEST } from '../../shared/feed'
 import { benchNow } from '../bench/benchClock'
 import type { Database } from '../database/connection'
@@ -9,9 +10,8 @@ import { openSession } from './session'
 
 const OWNER_LOCK = 7_202_605
 const AGAIN_MS = 3000
-const LONGEST_LINE = 2000
-/** Unread lines of one connection, beyond which it is not read further. */
-const MOST_WAITING = 4 * INGEST.maxLines
+/** Of one connection, read from the wire and not yet taken [characters]: beyond it, it is not read further. */
+const MOST_WAITING = 2 * INGEST.maxBytes
 
 /** Tries to own the port, again and again, until it is stopped. `owns` is told when it does, and when no more. */
 export function startTcpGateway(db: Database, url: string, port: number, owns: (is: boolean) => void = () => undefined): () => Promise<void> {
@@ -77,27 +77,21 @@ function serve(db: Database, socket: Socket, sockets: Set<Socket>): void {
   socket.on('error', () => socket.destroy())
   socket.setEncoding('utf8')
   socket.setNoDelay(true)
-  const reader = new LineReader(LONGEST_LINE)
+  const reader = new LineReader(INGEST.longestLine)
   const session = openSession(db, { say: answer => void socket.write(`${JSON.stringify(answer)}\n`), close: () => socket.end() }, () => benchNow(db))
   let turn = Promise.resolve()
   let waiting = 0
   socket.on('data', (piece: string) => {
     const lines = reader.take(piece)
     if (lines === null) {
-      socket.end(`${JSON.stringify({ error: `A line is longer than ${LONGEST_LINE} characters. One sample a line.` })}\n`)
+      socket.end(`${JSON.stringify({ error: `A line is longer than ${INGEST.longestLine} characters. One sample a line, or a block of at most ${LONGEST_BLOCK}.` })}\n`)
       return
     }
-    waiting += lines.length
+    waiting += piece.length
     if (waiting > MOST_WAITING) socket.pause()
-    for (const line of lines) {
-      if (line.trim() === '') {
-        waiting -= 1
-        continue
-      }
-      turn = turn.then(() => session.line(line)).catch(() => { socket.destroy() }).finally(() => {
-        waiting -= 1
-        if (waiting <= MOST_WAITING / 2 && socket.isPaused()) socket.resume()
-      })
-    }
+    turn = turn.then(() => (socket.destroyed ? undefined : session.take(lines))).catch(() => { socket.destroy() }).finally(() => {
+      waiting -= piece.length
+      if (waiting <= MOST_WAITING / 2 && socket.isPaused()) socket.resume()
+    })
   })
 }

@@ -31,7 +31,7 @@ export async function runPage(db: Connection, found: FoundRun, query: Record<str
   const rehearsed = await rehearsedOf(db, found)
   return {
     record, view, answer, reference, setup: setups[0] ?? null, trace: thinTrace(stored.trace, DRAWN_SAMPLES), channels: await channelsOf(db, record.id, rehearsed?.choice.speed ?? 1), ribbon: ribbonOf(stored, answer), findings: findingsOf(found), claim: await claimOf(db, found),
-    conventions: conventionsOf(found.method), photos: await photosOf(db, { runId: record.id }), benchNotes: await notesOf(db, record.id), presses: await pressesOf(db, record.id), rehearsed, ...await careOf(db, record.id),
+    conventions: conventionsOf(found.method), photos: await photosOf(db, { runId: record.id }), benchNotes: await notesOf(db, record.id), presses: await pressesOf(db, record.id, rehearsed?.choice.speed ?? 1), rehearsed, ...await careOf(db, record.id),
   }
 }
 

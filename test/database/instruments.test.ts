@@ -19,7 +19,7 @@ import { takeActs } from '../../server/bench/takeActs'
 import { readBenchNow } from '../../server/bench/lanes'
 import { addSurvey, surveysOf } from '../../server/kit/windSurveys'
 import { answerRun } from '../../server/runs/answerRun'
-import { rehearsedOf } from '../../server/runs/rehearsed'
+import { runPage } from '../../server/runs/runPage'
 import type { SentNow } from '../../shared/bench'
 import { burnOne } from '../../server/runs/burnOne'
 import type { Arming, BenchDeed } from '../../shared/benchAct'
@@ -106,12 +106,15 @@ it('a rehearsal has its scene, no container and a series of its own; its air is 
   await send(real, 'one', [`${at(1)},air,8.5,degC`])
   await expect.poll(() => heard).toEqual([{ air: [NOW + 1000, 8.5] }])
   await listener.end()
-  await tell(act(runId, NOW, { type: 'mark', kind: 'lit', payload: {} }), act(runId, NOW + 30_000, { type: 'mark', kind: 'shutOff', payload: {} }))
+  const knock = act(runId, NOW + 10_000, { type: 'mark', kind: 'disturbance', payload: {} })
+  await tell(act(runId, NOW, { type: 'mark', kind: 'lit', payload: {} }), knock, act(runId, NOW + 12_000, { type: 'undo', ofId: knock.id }), act(runId, NOW + 30_000, { type: 'mark', kind: 'shutOff', payload: {} }))
   await finish(runId)
   // Four times as fast: half a minute of ours is two of the stove's.
   const found = (await findRun(bench.db, runId))!
   expect(found.stored.events.map(event => event.s)).toEqual([0, 120])
-  expect((await rehearsedOf(bench.db, found))!.judgement.trueUsedG).toBeGreaterThan(3)
+  const page = await runPage(bench.db, found, {})
+  expect(page.rehearsed!.judgement.trueUsedG).toBeGreaterThan(3)
+  expect(page.presses.map(press => [press.as, press.atMs])).toEqual([['undone', 40_000]])
   expect((await seriesOf(bench.db, runId)).map(one => one.id)).toEqual([runId])
   expect(await tell(act(uuidv7(), NOW, { type: 'arm', arming: { rehearsal: { stove: 'a real one', speed: 3, trouble: false } } as unknown as Arming }))).toEqual(['refused'])
 })
@@ -147,6 +150,22 @@ describe('a batch', () => {
     expect(chunks).toHaveLength(1)
     expect(chunks[0]!.hash).toBe(hashOf([chunks[0]!.tMs, chunks[0]!.v]))
     expect((await findRun(bench.db, runId))!.stored.trace).toEqual(Array.from({ length: 120 }, (_, i) => [i, 20 + i / 2]))
+  })
+
+  it('as blocks is what its lines are, to the last bit; beyond what a batch may hold it is refused whole', async () => {
+    const runId = await burning('C')
+    const feed = await newFeed('fast', { wind: ['C'], container: ['C'] })
+    // Longer than a chunk, out of order; values that no short decimal is.
+    const values = Array.from({ length: 5000 }, (_, i) => Number((Math.abs(Math.sin(i)) * 10).toPrecision(12)))
+    const part = (first: number, list: number[]) => JSON.stringify({ t: NOW + first * 40, everyMs: 40, channel: 'wind', value: list, unit: 'm/s' })
+    const lines = [part(3000, values.slice(3000)), part(0, values.slice(0, 3000)), JSON.stringify({ t: [NOW - 2000, NOW + 500_000], channel: 'container', value: [-4.2, 3], unit: 'degC' })]
+    expect(await send(feed, 'blocks', lines)).toMatchObject({ ok: true, ack: { stored: 5001, refused: 1, problems: [{ line: 3, text: expect.stringContaining('in the future') as string }] } })
+    expect(await send(feed, 'as lines', values.slice(4990).map((value, i) => `${NOW + (4990 + i) * 40},wind,${value},m/s`))).toMatchObject({ ok: true, ack: { stored: 0, known: 10 } })
+    expect(await send(feed, 'too many', Array.from({ length: 13 }, () => part(0, values)))).toMatchObject({ ok: false, status: 413, text: expect.stringContaining('read 65000 samples') as string })
+    const stored = await channelTraces(bench.db, runId)
+    expect(stored.get('wind')).toEqual(values.map((value, i) => [(i * 40) / 1000, value]))
+    expect(stored.get('container')).toEqual([[-2, -4.2]])
+    await finish(runId)
   })
 
   it('garbage is refused line by line and in words, and what is good beside it is stored', async () => {

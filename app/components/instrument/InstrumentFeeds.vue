@@ -10,24 +10,20 @@ const emit = defineEmits<{ changed: [] }>()
 const name = ref('')
 const channel = ref<string | null>('water')
 const lanes = ref<LaneName[]>(['A'])
-const problem = ref('')
+const { problem, begin, stop } = useStarted<NewFeed>('/api/instruments/feeds', () => emit('changed'))
 const made = ref<NewFeed | null>(null)
 const choices = CHANNEL_NAMES.map(one => ({ value: one, label: CHANNELS[one].name }))
 const follows = (feed: FeedLine) => CHANNEL_NAMES.filter(one => feed.lanes[one]).map(one => `${CHANNELS[one].name.toLowerCase()} on ${feed.lanes[one]!.join(', ')}`).join('; ')
 
 async function add() {
-  const sent = await sendTo<NewFeed>('/api/instruments/feeds', 'POST', { id: uuidv7(), name: name.value, lanes: { [channel.value as ChannelName]: lanes.value } })
-  problem.value = sent.ok ? '' : sent.problems[0]!.text
-  if (!sent.ok) return
-  made.value = sent.value
+  const added = await begin({ id: uuidv7(), name: name.value, lanes: { [channel.value as ChannelName]: lanes.value } })
+  if (added === null) return
+  made.value = added
   name.value = ''
-  emit('changed')
 }
 async function takeBack(id: string) {
-  const sent = await sendTo(`/api/instruments/feeds/${id}`, 'DELETE')
-  problem.value = sent.ok ? '' : sent.problems[0]!.text
+  await stop(id)
   if (made.value?.id === id) made.value = null
-  emit('changed')
 }
 </script>
 

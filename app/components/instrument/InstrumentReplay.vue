@@ -8,20 +8,12 @@ const emit = defineEmits<{ changed: [] }>()
 const file = shallowRef<File | null>(null)
 const lane = ref<string | null>('A')
 const speed = ref<string | null>('1')
-const problem = ref('')
+const { problem, begin, stop } = useStarted<ReplayLine>('/api/instruments/replays', () => emit('changed'))
 const SPEEDS = [['1', 'at its own pace'], ['10', 'ten times as fast'], ['60', 'sixty times as fast']].map(([value, label]) => ({ value: value!, label: label! }))
 
-async function begin() {
+async function send() {
   problem.value = file.value === null ? 'File: choose one.' : ''
-  if (file.value === null) return
-  const sent = await sendTo<ReplayLine>('/api/instruments/replays', 'POST', { name: file.value.name, lane: lane.value, speed: Number(speed.value), text: await file.value.text() })
-  problem.value = sent.ok ? '' : sent.problems[0]!.text
-  emit('changed')
-}
-async function stop(id: string) {
-  const sent = await sendTo(`/api/instruments/replays/${id}`, 'DELETE')
-  problem.value = sent.ok ? '' : sent.problems[0]!.text
-  emit('changed')
+  if (file.value !== null) await begin({ name: file.value.name, lane: lane.value, speed: Number(speed.value), text: await file.value.text() })
 }
 </script>
 
@@ -39,7 +31,7 @@ async function stop(id: string) {
         </button>
       </li>
     </ul>
-    <form class="grid grid-cols-1 gap-2" aria-label="Send a recording" novalidate @submit.prevent="begin">
+    <form class="grid grid-cols-1 gap-2" aria-label="Send a recording" novalidate @submit.prevent="send">
       <label class="grid grid-cols-[6.5rem_minmax(0,1fr)] items-start gap-x-3 sm:grid-cols-[9rem_minmax(0,1fr)]"><span class="pt-1.5">File</span><input type="file" accept=".csv,.txt,.jsonl,.ndjson" @change="file = ($event.target as HTMLInputElement).files?.[0] ?? null"></label>
       <ChoiceBox v-model="lane" label="To lane" :choices="LANES.map(one => ({ value: one, label: one }))" />
       <ChoiceBox v-model="speed" label="Time runs" :choices="SPEEDS" />

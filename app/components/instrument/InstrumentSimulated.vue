@@ -6,24 +6,13 @@ import { FAULTS, SIMULATED, SIMULATED_KINDS, SIMULATED_STOVES, type SimulatedLin
 defineProps<{ running: readonly SimulatedLine[] }>()
 const emit = defineEmits<{ changed: [] }>()
 const start = reactive({ kind: 'thermometer' as string | null, lane: 'A' as string | null, stove: 'narrow-open' as string | null, fault: 'none' as string | null, hz: '1' as string | null, speed: '1' as string | null })
-const problem = ref('')
+const { problem, begin, stop } = useStarted<SimulatedLine>('/api/instruments/simulated', () => emit('changed'))
 const choices = (entries: readonly (readonly [string, string])[]) => entries.map(([value, label]) => ({ value, label }))
 const KINDS = choices(SIMULATED_KINDS.map(kind => [kind, SIMULATED[kind].name] as const))
 const STOVES = choices(SIMULATED_STOVES.map(stove => [stove, stove.replace('-', ', ')] as const))
 const FAULT_CHOICES = choices(Object.entries(FAULTS))
 const SPEEDS = choices([['1', 'as fast as a stove'], ['10', 'ten times'], ['60', 'sixty times']])
 const RATES = choices([['0.5', 'every two seconds'], ['1', 'every second'], ['10', 'ten a second']])
-
-async function begin() {
-  const sent = await sendTo<SimulatedLine>('/api/instruments/simulated', 'POST', { ...start, hz: Number(start.hz), speed: Number(start.speed) })
-  problem.value = sent.ok ? '' : sent.problems[0]!.text
-  emit('changed')
-}
-async function stop(id: string) {
-  const sent = await sendTo(`/api/instruments/simulated/${id}`, 'DELETE')
-  problem.value = sent.ok ? '' : sent.problems[0]!.text
-  emit('changed')
-}
 </script>
 
 <template>
@@ -41,7 +30,7 @@ async function stop(id: string) {
         </button>
       </li>
     </ul>
-    <form class="grid grid-cols-1 gap-2" aria-label="Start a simulated instrument" novalidate @submit.prevent="begin">
+    <form class="grid grid-cols-1 gap-2" aria-label="Start a simulated instrument" novalidate @submit.prevent="begin({ ...start, hz: Number(start.hz), speed: Number(start.speed) })">
       <ChoiceBox v-model="start.kind" label="Instrument" :choices="KINDS" />
       <ChoiceBox v-model="start.lane" label="On lane" :choices="choices(LANES.map(lane => [lane, lane] as const))" />
       <ChoiceBox v-model="start.stove" label="Stove" :choices="STOVES" />

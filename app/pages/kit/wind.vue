@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { useLocalStorage } from '@vueuse/core'
 import { v7 as uuidv7 } from 'uuid'
 import type { FieldProblem } from '#shared/readProblems'
 import { readSurvey, type TypedSurvey, type WindSurvey } from '#shared/windSurvey'
@@ -14,29 +15,27 @@ const placeId = ref<string | null>(typeof route.query.place === 'string' ? route
 const { data: surveys, refresh } = await useFetch<WindSurvey[]>(() => `/api/kit/places/${placeId.value}/surveys`, { default: () => [], immediate: placeId.value !== null })
 const newest = computed(() => surveys.value[0] ?? null)
 
-const fan = ref('')
-const stations = ref(['Station 1', 'Station 2'])
-const steps = ref(['Step 1', 'Step 2', 'Step 3'])
-const cells = ref<Record<string, string>>({})
+/** Kept in this browser on every keystroke: readings taken outdoors are not taken twice. Its id is the survey's: kept twice it is one. */
+const fresh = () => ({ id: uuidv7(), fan: '', stations: ['Station 1', 'Station 2'], steps: ['Step 1', 'Step 2', 'Step 3'], cells: {} as Record<string, string> })
+const draft = useLocalStorage('vulcanum.windSurvey', fresh(), { initOnMounted: true })
 const problems = ref<FieldProblem[]>([])
 const said = ref('')
 const keyOf = (station: number, step: number) => `${station}.${step}`
-/** The last survey's fan, stations and steps stand already: a series is the same again. */
+/** The last survey's fan, stations and steps stand already: a series is the same again. What was typed stays, on another place too. */
 function fromNewest() {
+  if (Object.values(draft.value.cells).some(typed => typed.trim() !== '')) return
   const last = newest.value
-  fan.value = last?.fan ?? ''
-  stations.value = last ? [...new Set(last.cells.map(cell => cell.station))] : ['Station 1', 'Station 2']
-  steps.value = last ? [...new Set(last.cells.map(cell => cell.step))] : ['Step 1', 'Step 2', 'Step 3']
-  cells.value = {}
+  draft.value = last ? { ...fresh(), fan: last.fan, stations: namesOf(last, 'station'), steps: namesOf(last, 'step') } : fresh()
 }
-watch(() => newest.value?.id, fromNewest, { immediate: true })
+onMounted(() => watch(() => newest.value?.id, fromNewest, { immediate: true }))
 
 const meter = useWindMeter()
 function take(station: number, step: number) {
-  if (meter.mean.value !== null) cells.value[keyOf(station, step)] = `${meter.mean.value.toFixed(1)} m/s`
+  if (meter.mean.value !== null) draft.value.cells[keyOf(station, step)] = `${meter.mean.value.toFixed(1)} m/s`
 }
 async function keep() {
-  const typed: TypedSurvey = { id: uuidv7(), personId: personId.value, units: units.value, fan: fan.value, cells: stations.value.flatMap((station, i) => steps.value.map((step, j) => ({ station, step, typed: cells.value[keyOf(i, j)] ?? '' }))) }
+  const { id, fan, stations, steps, cells } = draft.value
+  const typed: TypedSurvey = { id, personId: personId.value, units: units.value, fan, cells: stations.flatMap((station, i) => steps.map((step, j) => ({ station, step, typed: cells[keyOf(i, j)] ?? '' }))) }
   const read = readSurvey(typed)
   problems.value = read.ok ? [] : read.problems
   if (!read.ok) return
@@ -44,6 +43,7 @@ async function keep() {
   problems.value = sent.ok ? [] : sent.problems
   if (!sent.ok) return
   said.value = 'Kept. It is offered as the wind when a lane is set up here.'
+  draft.value = fresh()
   await refresh()
 }
 const shownWind = (survey: WindSurvey, station: string, step: string) => {
@@ -66,7 +66,7 @@ const namesOf = (survey: WindSurvey, of: 'station' | 'step') => [...new Set(surv
       <form class="enamel grid gap-3 p-4" aria-label="Wind survey" novalidate @submit.prevent="keep">
         <ChoiceBox v-model="placeId" label="Place" :choices="(kit?.places ?? []).map(one => ({ value: one.id, label: one.name }))" />
         <ChoiceBox v-model="personId" label="Who" :choices="people" />
-        <TextBox v-model="fan" label="Fan" example="box fan, 40 cm" />
+        <TextBox v-model="draft.fan" label="Fan" example="box fan, 40 cm" />
         <p role="status" class="text-ink-2">
           <template v-if="meter.mean.value !== null">
             The wind meter sends: <span class="figures">{{ shown(meter.mean.value, 'wind', units) }}</span>, mean of ten seconds.
@@ -78,28 +78,28 @@ const namesOf = (survey: WindSurvey, of: 'station' | 'step') => [...new Set(surv
           <table class="border-collapse">
             <thead>
               <tr>
-                <td /><th v-for="(_, j) in steps" :key="j" class="p-1">
-                  <input v-model="steps[j]" :aria-label="`Name of step ${j + 1}`" class="w-32">
+                <td /><th v-for="(_, j) in draft.steps" :key="j" class="p-1">
+                  <input v-model="draft.steps[j]" :aria-label="`Name of step ${j + 1}`" class="w-32">
                 </th>
               </tr>
             </thead>
             <tbody>
-              <tr v-for="(station, i) in stations" :key="i">
+              <tr v-for="(station, i) in draft.stations" :key="i">
                 <th class="p-1">
-                  <input v-model="stations[i]" :aria-label="`Name of station ${i + 1}`" class="w-32">
+                  <input v-model="draft.stations[i]" :aria-label="`Name of station ${i + 1}`" class="w-32">
                 </th>
-                <td v-for="(step, j) in steps" :key="j" class="p-1">
-                  <span class="flex gap-1"><input v-model="cells[keyOf(i, j)]" :aria-label="`Wind at ${station}, ${step}`" class="figures w-24" inputmode="decimal" autocomplete="off"><button v-if="meter.mean.value !== null" type="button" class="act-quiet px-2" :aria-label="`Take the meter at ${station}, ${step}`" @click="take(i, j)">Take</button></span>
+                <td v-for="(step, j) in draft.steps" :key="j" class="p-1">
+                  <span class="flex gap-1"><input v-model="draft.cells[keyOf(i, j)]" :aria-label="`Wind at ${station}, ${step}`" class="figures w-24" inputmode="decimal" autocomplete="off"><button v-if="meter.mean.value !== null" type="button" class="act-quiet px-2" :aria-label="`Take the meter at ${station}, ${step}`" @click="take(i, j)">Take</button></span>
                 </td>
               </tr>
             </tbody>
           </table>
         </div>
         <p class="flex flex-wrap gap-3">
-          <button type="button" class="act-quiet" @click="stations.push(`Station ${stations.length + 1}`)">
+          <button type="button" class="act-quiet" @click="draft.stations.push(`Station ${draft.stations.length + 1}`)">
             One more station
           </button>
-          <button type="button" class="act-quiet" @click="steps.push(`Step ${steps.length + 1}`)">
+          <button type="button" class="act-quiet" @click="draft.steps.push(`Step ${draft.steps.length + 1}`)">
             One more step
           </button>
         </p>

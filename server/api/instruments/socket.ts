@@ -3,8 +3,8 @@ import { useDatabase } from '#server/database/connection'
 import { openSession, type Session } from '#server/instruments/session'
 import { INGEST } from '#shared/feed'
 
-/** Of one socket, not yet read: beyond it, whoever sends does not wait for what is stored. */
-const MOST_WAITING = 4 * INGEST.maxLines
+/** Of one socket, not yet taken [characters]: beyond it, whoever sends does not wait for what is stored. */
+const MOST_WAITING = 2 * INGEST.maxBytes
 const open = new Map<string, { session: Session, turn: Promise<void>, waiting: number }>()
 
 /** The line protocol over a web socket: a message is one line or several, and is answered as over TCP. */
@@ -16,14 +16,15 @@ export default defineWebSocketHandler({
   message(peer, message) {
     const mine = open.get(peer.id)
     if (!mine) return
-    const lines = message.text().split(/\r?\n/).filter(line => line.trim() !== '')
-    mine.waiting += lines.length
+    const text = message.text()
+    mine.waiting += text.length
     if (mine.waiting > MOST_WAITING) {
-      peer.send(JSON.stringify({ error: `More than ${MOST_WAITING} lines wait. Wait for the answer to a batch before the next.` }))
+      peer.send(JSON.stringify({ error: `More than ${MOST_WAITING} characters wait. Wait for the answer to a batch before the next.` }))
       peer.close()
       return
     }
-    for (const line of lines) mine.turn = mine.turn.then(() => mine.session.line(line)).catch(() => peer.close()).finally(() => { mine.waiting -= 1 })
+    const lines = text.split(/\r?\n/).filter(line => line.trim() !== '')
+    mine.turn = mine.turn.then(() => mine.session.take(lines)).catch(() => peer.close()).finally(() => { mine.waiting -= text.length })
   },
   close(peer) {
     open.delete(peer.id)
