@@ -7,6 +7,8 @@ const FULL_BATCH = { lines: 80, blocks: 1600 }
 const UNITS = { water: 'degC', scale: 'g', wind: 'm/s', air: 'degC', container: 'degC', pressure: 'hPa' }
 const VALUE = { water: n => 20 + (n % 500) / 10, scale: n => 420 - (n % 3000) / 100, wind: n => (n % 30) / 10, air: n => 12 + (n % 10) / 10, container: n => 8 + (n % 40) / 10, pressure: n => 905 + (n % 20) / 10 }
 
+/** Sent before the first of them is acknowledged, where nothing is paced: one is read while the other is stored [batches]. */
+const IN_FLIGHT = 2
 /** Written beforehand: what writes them runs on the machine that is measured. */
 const WRITTEN = Object.fromEntries(Object.entries(VALUE).map(([channel, value]) => [channel, Array.from({ length: 3000 }, (_, n) => value(n).toFixed(2))]))
 const written = (channel, n) => WRITTEN[channel][n % 3000]
@@ -80,7 +82,7 @@ function sendAll({ port, feed, channels, endsAt, form, perBatch, paced }) {
           // As fast as it goes, samples come faster than milliseconds: their time begins half an hour ago.
           if (!paced) lastMs = answer.nowMs - 1_800_000
           began = performance.now()
-          next()
+          for (let i = 0; i < (paced ? 1 : IN_FLIGHT); i++) next()
           continue
         }
         if (answer.error) process.stderr.write(`${feed.lane}: ${answer.error}\n`)

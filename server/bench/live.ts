@@ -2,7 +2,7 @@
 import pg from 'pg'
 import type { BenchPush } from '../../shared/bench'
 import { useDatabase } from '../database/connection'
-import { SAMPLES_CHANNEL } from '../instruments/ingest'
+import { SAMPLES_CHANNEL } from '../instruments/storeBatches'
 import { NOW_CHANNEL, nowCame } from '../instruments/sentNow'
 import { benchNow } from './benchClock'
 import { readBenchSince } from './lanes'

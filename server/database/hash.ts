@@ -7,7 +7,19 @@ export function hashOf(value: unknown): string {
 
 export const sha256 = (bytes: string | Buffer): string => createHash('sha256').update(bytes).digest('hex')
 
-/** Of a long list of samples, by its bytes: a tenth of the time of its text. */
+/** Of lists of numbers, by their bytes: a tenth of the time of their text. */
+export function hashOfLists(...lists: readonly (readonly number[])[]): string {
+  const flat = new Float64Array(lists.reduce((sum, list) => sum + 1 + list.length, 0))
+  let at = 0
+  for (const list of lists) {
+    flat[at] = list.length
+    flat.set(list, at + 1)
+    at += 1 + list.length
+  }
+  return sha256(Buffer.from(flat.buffer))
+}
+
+/** Of a long list of samples, by its bytes. */
 export function hashOfSamples(samples: readonly (readonly [number, number])[]): string {
   const flat = new Float64Array(samples.length * 2)
   for (let i = 0; i < samples.length; i++) {

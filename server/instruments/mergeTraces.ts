@@ -1,7 +1,7 @@
 /** At a run's finish its traces, which came in many small batches out of any order, become few whole chunks in the order of time. */
 import { and, asc, eq, isNull } from 'drizzle-orm'
 import type { Connection } from '../database/connection'
-import { hashOf } from '../database/hash'
+import { hashOf, hashOfLists } from '../database/hash'
 import { insertChunks } from '../database/repositories/traces'
 import { trace, traceChunk } from '../database/schema'
 
@@ -16,14 +16,15 @@ export async function shiftTraces(tx: Connection, runId: string, laterByMs: numb
   const chunks = await tx.select({ id: traceChunk.id, tMs: traceChunk.tMs, v: traceChunk.v }).from(traceChunk).innerJoin(trace, eq(trace.id, traceChunk.traceId)).where(eq(trace.runId, runId))
   for (const { id, tMs, v } of chunks) {
     const moved = tMs.map(t => t - laterByMs)
-    await tx.update(traceChunk).set({ tMs: moved, firstMs: moved[0]!, lastMs: moved.at(-1)!, hash: hashOf([moved, v]) }).where(eq(traceChunk.id, id))
+    await tx.update(traceChunk).set({ tMs: moved, firstMs: moved[0]!, lastMs: moved.at(-1)!, hash: hashOfLists(moved, v) }).where(eq(traceChunk.id, id))
   }
 }
 
 async function mergeTrace(tx: Connection, traceId: string): Promise<void> {
   const chunks = await tx.select().from(traceChunk).where(eq(traceChunk.traceId, traceId)).orderBy(asc(traceChunk.seq))
   if (chunks.length < 2) return
-  for (const { id, tMs, v, hash } of chunks) if (hashOf([tMs, v]) !== hash) throw new Error(`Chunk ${id} is not as it was stored`)
+  // Earlier ones have the hash of their lists' text.
+  for (const { id, tMs, v, hash } of chunks) if (hashOfLists(tMs, v) !== hash && hashOf([tMs, v]) !== hash) throw new Error(`Chunk ${id} is not as it was stored`)
   const samples = chunks.flatMap(({ tMs, v }) => tMs.map((t, i): [number, number] => [t, v[i]!])).sort((a, b) => a[0] - b[0])
   await tx.delete(traceChunk).where(eq(traceChunk.traceId, traceId))
   await insertChunks(tx, traceId, samples)

@@ -35,6 +35,8 @@ export function openSession(db: Database, wire: Wire, now: () => Promise<number>
     if (from === null) return refuse('This token is not known here, or was taken back. Take a new one on the Bench.')
     wire.say({ hello: from.name, nowMs: await now() })
   }
+  /** The batch before this one, still being stored: this one is read meanwhile, the next after it waits. */
+  let before = Promise.resolve()
   async function store(id: string) {
     if (from === null) return refuse('Expected the token first: {"token":"…"}')
     const batch = { id, lines }
@@ -43,12 +45,13 @@ export function openSession(db: Database, wire: Wire, now: () => Promise<number>
     // A token that was taken back opens nothing more, on an open connection either.
     const still = await feedOf(db, token)
     if (still === null) return refuse('This token was taken back. Take a new one on the Bench.')
-    try {
-      const taken = await ingest(db, still, batch, await now())
-      wire.say(taken.ok ? taken.ack : { batch: id, error: taken.text })
-    } catch {
-      wire.say({ batch: id, error: problemText({ code: 'away', what: 'It was not stored: the database did not answer', hint: 'Send the batch again under the same id.' }), again: true })
-    }
+    const mine = ingest(db, still, batch, await now()).then(
+      taken => wire.say(taken.ok ? taken.ack : { batch: id, error: taken.text }),
+      () => wire.say({ batch: id, error: problemText({ code: 'away', what: 'It was not stored: the database did not answer', hint: 'Send the batch again under the same id.' }), again: true }),
+    )
+    const earlier = before
+    before = mine
+    await earlier
   }
   return {
     async take(texts) {

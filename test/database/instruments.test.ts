@@ -6,7 +6,7 @@ import { v7 as uuidv7 } from 'uuid'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import { anyFreePort } from '../../scripts/lib/ports.mjs'
 import { INGEST, type FeedLanes } from '../../shared/feed'
-import { hashOf } from '../../server/database/hash'
+import { hashOfLists } from '../../server/database/hash'
 import type { RunAnswer } from '../../core/formats/answer'
 import { findRun, seriesOf } from '../../server/database/repositories/runs'
 import { channelTraces } from '../../server/database/repositories/traces'
@@ -148,7 +148,7 @@ describe('a batch', () => {
     expect(await finish(runId)).toEqual(['taken'])
     const chunks = await bench.db.select().from(traceChunk).where(eq(traceChunk.traceId, own!.id))
     expect(chunks).toHaveLength(1)
-    expect(chunks[0]!.hash).toBe(hashOf([chunks[0]!.tMs, chunks[0]!.v]))
+    expect(chunks[0]!.hash).toBe(hashOfLists(chunks[0]!.tMs, chunks[0]!.v))
     expect((await findRun(bench.db, runId))!.stored.trace).toEqual(Array.from({ length: 120 }, (_, i) => [i, 20 + i / 2]))
   })
 
@@ -185,6 +185,18 @@ describe('a batch', () => {
     expect([...(await channelTraces(bench.db, runId, { but: 'air' })).values()]).toEqual([[[1, 21]]])
     await finish(runId)
     expect(await send(feed, 'late', [`${at(20)},water,22,degC`])).toMatchObject({ ok: true, ack: { stored: 0, idle: 1 } })
+  })
+
+  it('of several at once that cannot be stored holds up no other', async () => {
+    const runId = await burning('C')
+    const feeds = await Promise.all(['one', 'two', 'three', 'four'].map((name, i) => newFeed(`at once ${name}`, { [(['water', 'wind', 'air', 'container'] as const)[i]!]: ['C'] })))
+    const channels = ['water', 'wind', 'air', 'container']
+    // The third is no instrument that is known: its batch has nowhere to stand.
+    const sent = await Promise.allSettled(feeds.map((feed, i) => send(i === 2 ? { ...feed, id: uuidv7() } : feed, 'same id', [`${at(5)},${channels[i]},${i + 1},${i === 1 ? 'm/s' : 'degC'}`])))
+    expect(sent.map(one => (one.status === 'fulfilled' && one.value.ok ? one.value.ack.stored : one.status))).toEqual([1, 1, 'rejected', 1])
+    expect([...(await channelTraces(bench.db, runId)).keys()]).toEqual(['container', 'water', 'wind'])
+    expect(await send(feeds[0]!, 'with\u0000nothing', [])).toMatchObject({ ok: false, status: 422, text: expect.stringContaining('control characters') as string })
+    await finish(runId)
   })
 
   it('sampled before the first mark stays where it was in time when the clock begins', async () => {

@@ -5,7 +5,7 @@ import { CHANNELS, type ChannelName } from '../../../shared/channels'
 import { anyOf } from '../anyOf'
 import { floatArray, intArray } from '../arrayBytes'
 import type { Connection } from '../connection'
-import { hashOf } from '../hash'
+import { hashOfLists } from '../hash'
 import { trace, traceChunk } from '../schema'
 
 const CHUNK_SAMPLES = 4096
@@ -33,7 +33,7 @@ interface ChunkRow extends Samples { id: string, traceId: string, seq: number, h
 export function chunkRows(traceId: string, samples: Samples, firstSeq: number): ChunkRow[] {
   return Array.from({ length: Math.ceil(samples.tMs.length / CHUNK_SAMPLES) }, (_, i) => {
     const [tMs, v] = [samples.tMs, samples.v].map(list => list.slice(i * CHUNK_SAMPLES, (i + 1) * CHUNK_SAMPLES)) as [number[], number[]]
-    return { id: uuidv7(), traceId, seq: firstSeq + i, tMs, v, hash: hashOf([tMs, v]) }
+    return { id: uuidv7(), traceId, seq: firstSeq + i, tMs, v, hash: hashOfLists(tMs, v) }
   })
 }
 
