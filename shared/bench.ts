@@ -48,4 +48,15 @@ export const SENT_NOW = ['air', 'wind', 'pressure'] as const satisfies readonly 
 export type SentNow = Partial<Record<(typeof SENT_NOW)[number], [atMs: number, value: number]>>
 
 /** What instruments send of the runs on the bench: new points since the last push, thinned for a page, and the newest of all. Moments on the bench's clock [ms], values SI. */
-export interface SamplesPush { runId: string, channel: ChannelName, points: [atMs: number, value: number][], last: [atMs: number, value: number], /** The points are all so far, not those since. */ whole: boolean }
+export interface SamplesPush {
+  runId: string
+  channel: ChannelName
+  /** All so far where `whole`; else they stand in the place of what a page has from the first of them on. */
+  points: [atMs: number, value: number][]
+  last: [atMs: number, value: number]
+  /** Of the last chunk among them: a page that was away says it, and is told what came since. */
+  seq: number
+  whole: boolean
+}
+/** By run and channel, how far a page has samples. */
+export type SamplesHad = Record<string, Partial<Record<ChannelName, number>>>

@@ -55,6 +55,8 @@ export const useBench = defineStore('bench', () => {
     },
     seen: () => told.value.seq,
     heard: hear,
+    had: () => samplesHad(told.value.lanes.map(lane => lane.runId)),
+    have: () => samplesHere(told.value.lanes.map(lane => lane.runId)),
     sampled: (pushes) => {
       takeSamples(pushes)
       // Seen a few times a second, however often they come: six lanes with four instruments each would draw at every push.

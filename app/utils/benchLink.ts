@@ -1,6 +1,6 @@
 /** Between the page and the server: acts are sent in order by one tab at a time, changes come by one stream for all tabs of a browser. */
 import { FetchError } from 'ofetch'
-import type { Bench, BenchPush, SamplesPush, SentNow } from '#shared/bench'
+import type { Bench, BenchPush, SamplesHad, SamplesPush, SentNow } from '#shared/bench'
 import type { BenchAck } from '#shared/benchAct'
 import { dropPhoto, keepPhoto, pendingActs, settleActs, waitingPhotos, type DeviceCard } from './benchDisk'
 import { askServer, clockUnsure, retimed } from './benchTime'
@@ -12,6 +12,9 @@ export interface LinkEvents {
   seen: () => number
   heard: (push: Bench | BenchPush, whole: boolean) => void
   sampled: (pushes: SamplesPush[]) => void
+  /** How far this tab has samples of what burns; and all of them, for a tab that has none. */
+  had: () => SamplesHad
+  have: () => SamplesPush[]
   /** Of the air at this moment. */
   sentNow: (now: SentNow) => void
   online: (is: boolean) => void
@@ -20,9 +23,10 @@ export interface LinkEvents {
 }
 
 const AT_ONCE = 100
+const REOPEN_MS = 500
 const PAUSES_MS = [250, 500, 1000, 2000, 3000]
 const channel = typeof BroadcastChannel === 'undefined' ? null : new BroadcastChannel('vulcanum-bench')
-type Told = { type: 'samples', pushes: SamplesPush[] } | { type: 'now', now: SentNow } | { type: 'pressed' } | { type: 'settled' } | { type: 'push', push: Bench | BenchPush, whole: boolean } | { type: 'online', is: boolean }
+type Told = { type: 'samples', pushes: SamplesPush[] } | { type: 'wanted' } | { type: 'now', now: SentNow } | { type: 'pressed' } | { type: 'settled' } | { type: 'push', push: Bench | BenchPush, whole: boolean } | { type: 'online', is: boolean }
 export const tellTabs = (told: Told) => channel?.postMessage(told)
 
 /** One tab holds it at a time; where there are no locks, each does for itself: the server takes an act once. */
@@ -100,14 +104,17 @@ export function useBenchLink(device: () => DeviceCard, events: LinkEvents) {
   function listen() {
     void alone('vulcanum-bench-stream', () => new Promise<void>((resolve) => {
       let source: EventSource | null = null
+      let heard = false
       const open = () => {
         if (stopped) return resolve()
-        source = new EventSource('/api/bench/stream')
+        source = new EventSource(`/api/bench/stream?seen=${events.seen()}&had=${encodeURIComponent(JSON.stringify(events.had()))}`)
+        heard = false
         const on = (name: string, whole: boolean) => source!.addEventListener(name, (event) => {
           const push = JSON.parse((event as MessageEvent<string>).data) as Bench | BenchPush
           events.heard(push, whole)
           tellTabs({ type: 'push', push, whole })
-          if (whole) back(true)
+          if (!heard) back(true)
+          heard = true
         })
         source.addEventListener('samples', (event) => {
           const pushes = JSON.parse((event as MessageEvent<string>).data) as SamplesPush[]
@@ -122,8 +129,10 @@ export function useBenchLink(device: () => DeviceCard, events: LinkEvents) {
         on('bench', true)
         on('change', false)
         source.onerror = () => {
+          // Opened anew and not by itself, to say how far it had heard.
+          source?.close()
           back(false)
-          if (source?.readyState === EventSource.CLOSED) setTimeout(open, 1000)
+          setTimeout(open, REOPEN_MS)
         }
       }
       const back = (is: boolean) => {
@@ -138,13 +147,19 @@ export function useBenchLink(device: () => DeviceCard, events: LinkEvents) {
       }
     }))
   }
-  let stopStream: () => void = () => undefined
+  /** Null: the stream is another tab's. */
+  let stopStream: (() => void) | null = null
 
+  /** The tab with the stream tells one that was opened later. */
+  function tellWhatIsHere() {
+    if (stopStream !== null) tellTabs({ type: 'samples', pushes: events.have() })
+  }
   function onTold({ data }: MessageEvent<Told>) {
     if (data.type === 'push') events.heard(data.push, data.whole)
     else if (data.type === 'online') events.online(data.is)
     else if (data.type === 'samples') events.sampled(data.pushes)
     else if (data.type === 'now') events.sentNow(data.now)
+    else if (data.type === 'wanted') tellWhatIsHere()
     else events.elsewhere()
     if (data.type === 'pressed') send()
   }
@@ -154,6 +169,7 @@ export function useBenchLink(device: () => DeviceCard, events: LinkEvents) {
     start() {
       channel?.addEventListener('message', onTold)
       window.addEventListener('online', send)
+      tellTabs({ type: 'wanted' })
       listen()
       send()
     },
@@ -162,7 +178,7 @@ export function useBenchLink(device: () => DeviceCard, events: LinkEvents) {
       clearTimeout(timer)
       channel?.removeEventListener('message', onTold)
       window.removeEventListener('online', send)
-      stopStream()
+      stopStream?.()
     },
   }
 }

@@ -1,6 +1,6 @@
 /** Samples of the runs on the bench, to every page: read once a process as they are committed, by whichever process took them. */
 import { and, eq, inArray, isNull, sql } from 'drizzle-orm'
-import type { SamplesPush } from '../../shared/bench'
+import type { SamplesHad, SamplesPush } from '../../shared/bench'
 import type { ChannelName } from '../../shared/channels'
 import { anyOf } from '../database/anyOf'
 import type { Connection } from '../database/connection'
@@ -13,7 +13,7 @@ const POINT_MS = 400
 /** What is told within this time is told together. */
 const TOGETHER_MS = 80
 
-interface LiveTrace { runId: string, channel: ChannelName, seq: number, points: [number, number][], last: [number, number] }
+interface LiveTrace { runId: string, channel: ChannelName, seq: number, points: [number, number][], /** Of each point, its chunk's number. */ seqs: number[], last: [number, number], /** The chunk before its first point; 0: it is whole. */ after: number }
 const traces = new Map<string, LiveTrace>()
 const hearers = new Set<(pushes: string) => void>()
 const dirty = new Set<string>()
@@ -38,24 +38,34 @@ export function samplesCame(runId: string): void {
     const ids = [...dirty]
     dirty.clear()
     inTurn(async () => {
-      const pushes = await readOn(useDatabase(), ids)
-      if (pushes.length === 0) return
-      // Written once, however many hear it.
-      const told = JSON.stringify(pushes)
-      for (const hearer of hearers) hearer(told)
+      tell(await readOn(useDatabase(), ids))
     }).catch(() => undefined)
   }, Math.max(0, toldAt + TOGETHER_MS - performance.now()))
 }
 
-/** All so far of the runs on the bench; what comes next is told to those who hear. `begin` is called before anything else is told. */
-export function samplesSoFar(begin: (pushes: string) => void): Promise<void> {
+function tell(pushes: readonly SamplesPush[]): void {
+  if (pushes.length === 0) return
+  // Written once, however many hear it.
+  const told = JSON.stringify(pushes)
+  for (const hearer of hearers) hearer(told)
+}
+
+/** The runs on the bench, from where this page had them; what comes next is told to those who hear. `begin` is called before anything else is told. */
+export function samplesSince(had: SamplesHad, begin: (pushes: string) => void): Promise<void> {
   return inTurn(async () => {
     const db = useDatabase()
     const ids = (await db.select({ id: run.id }).from(run).where(inArray(run.state, ['draft', 'live']))).map(row => row.id)
-    for (const [key, one] of traces) if (!ids.includes(one.runId)) traces.delete(key)
-    await readOn(db, ids)
-    begin(JSON.stringify([...traces.values()].map(({ runId, channel, points, last }): SamplesPush => ({ runId, channel, points, last, whole: true }))))
+    // What was read only from where another page had it is read anew for one that has less.
+    for (const [key, { runId, channel, after }] of traces) if (!ids.includes(runId) || (had[runId]?.[channel] ?? 0) < after) traces.delete(key)
+    tell(await readOn(db, ids, had))
+    begin(JSON.stringify([...traces.values()].filter(one => one.seq > 0).flatMap(one => since(one, had[one.runId]?.[one.channel]))))
   })
+}
+function since({ runId, channel, points, seqs, last, seq }: LiveTrace, had: number | undefined): SamplesPush[] {
+  if (had === undefined) return [{ runId, channel, points, last, seq, whole: true }]
+  if (had === seq) return []
+  const first = seqs.findIndex(one => one > had)
+  return [{ runId, channel, points: first < 0 ? [] : points.slice(first), last, seq, whole: false }]
 }
 
 /** One reading after another, so that no page is told twice or in another order. */
@@ -65,39 +75,53 @@ function inTurn(work: () => Promise<void>): Promise<void> {
   return mine
 }
 
-async function readOn(db: Connection, runIds: readonly string[]): Promise<SamplesPush[]> {
+/** @param had a process that has just begun reads from there on: half an hour of six lanes is half a million samples */
+async function readOn(db: Connection, runIds: readonly string[], had: SamplesHad = {}): Promise<SamplesPush[]> {
   if (runIds.length === 0) return []
   const rows = await db.select({ id: trace.id, runId: trace.runId, channel: trace.channel, startedAt: run.startedAt }).from(trace).innerJoin(run, eq(run.id, trace.runId)).where(and(anyOf(trace.runId, runIds), isNull(trace.removedAt)))
   const pushes: SamplesPush[] = []
-  const newer = await chunksAfter(db, rows.map(({ id }) => ({ id, seq: traces.get(id)?.seq ?? 0 })))
-  for (const { id, runId, channel, startedAt } of rows) {
-    const known = traces.get(id)
+  const standing = rows.map((row) => {
+    const seq = had[row.runId]?.[row.channel as ChannelName] ?? 0
+    return { ...row, live: traces.get(row.id) ?? { runId: row.runId, channel: row.channel as ChannelName, seq, points: [], seqs: [], last: [-Infinity, 0], after: seq } satisfies LiveTrace }
+  })
+  const newer = await chunksAfter(db, standing.map(({ id, live }) => ({ id, seq: live.seq })))
+  for (const { id, live, startedAt } of standing) {
+    traces.set(id, live)
     const chunks = newer.get(id)
     if (chunks === undefined) continue
     const zeroMs = startedAt.getTime()
-    const fresh = chunks.flatMap(chunk => chunk.tMs.map((t, i): [number, number] => [zeroMs + t, chunk.v[i]!])).sort((a, b) => a[0] - b[0])
-    const standing = known ?? { runId, channel: channel as ChannelName, seq: 0, points: [], last: fresh[0]! }
-    const points = thinnedAfter(standing.points.at(-1)?.[0] ?? -Infinity, fresh)
-    const last = fresh.at(-1)![0] >= standing.last[0] ? fresh.at(-1)! : standing.last
-    traces.set(id, { ...standing, seq: chunks.at(-1)!.seq, points: [...standing.points, ...points], last })
-    pushes.push({ runId, channel: channel as ChannelName, points, last, whole: false })
+    const { points, seqs } = thinnedAfter(live.points.at(-1)?.[0] ?? -Infinity, zeroMs, chunks)
+    live.points.push(...points)
+    live.seqs.push(...seqs)
+    live.seq = chunks.at(-1)!.seq
+    live.last = chunks.map(({ tMs, v }): [number, number] => [zeroMs + tMs.at(-1)!, v.at(-1)!]).reduce((x, y) => (y[0] >= x[0] ? y : x), live.last)
+    const { runId, channel, last, seq } = live
+    pushes.push({ runId, channel, points, last, seq, whole: false })
   }
   return pushes
 }
 
+interface Chunk { seq: number, tMs: number[], v: number[] }
 /** All in one asking: six lanes have two dozen traces. */
-async function chunksAfter(db: Connection, known: { id: string, seq: number }[]): Promise<Map<string, { seq: number, tMs: number[], v: number[] }[]>> {
+async function chunksAfter(db: Connection, known: { id: string, seq: number }[]): Promise<Map<string, Chunk[]>> {
   const { rows } = await db.execute<{ id: string, seq: number, tMs: number[], v: number[] }>(sql`
     select c.trace_id as id, c.seq, to_json(c.t_ms) as "tMs", to_json(c.v) as v from json_to_recordset(${JSON.stringify(known)}::json) as known (id uuid, seq int) join trace_chunk c on c.trace_id = known.id and c.seq > known.seq order by c.trace_id, c.seq`)
   return byKey(rows, one => one.id)
 }
 
 /** Points not closer than they need be. What came late, between points that stand, is in the run and not on this drawing. */
-function thinnedAfter(afterMs: number, samples: readonly [number, number][]): [number, number][] {
+function thinnedAfter(afterMs: number, zeroMs: number, chunks: readonly Chunk[]): { points: [number, number][], seqs: number[] } {
   let next = afterMs + POINT_MS
-  return samples.filter(([atMs]) => {
-    if (atMs < next) return false
-    next = atMs + POINT_MS
-    return true
-  })
+  const points: [number, number][] = []
+  const seqs: number[] = []
+  for (const { seq, tMs, v } of [...chunks].sort((a, b) => a.tMs[0]! - b.tMs[0]!)) {
+    for (let i = 0; i < tMs.length; i++) {
+      const atMs = zeroMs + tMs[i]!
+      if (atMs < next) continue
+      points.push([atMs, v[i]!])
+      seqs.push(seq)
+      next = atMs + POINT_MS
+    }
+  }
+  return { points, seqs }
 }

@@ -5,8 +5,8 @@ import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { v7 as uuidv7 } from 'uuid'
 import { anyFreePort } from '../../scripts/lib/ports.mjs'
-import { clearBench, stage } from '../../scripts/lib/stageBench.mjs'
-import type { Bench } from '../../shared/bench'
+import { clearBench, mark, stage } from '../../scripts/lib/stageBench.mjs'
+import type { Bench, SamplesPush } from '../../shared/bench'
 import type { NewFeed } from '../../shared/feed'
 import { ownServer } from './ownServer'
 import { expect, open, test } from './page'
@@ -89,6 +89,48 @@ test('two lanes, four instruments, a reload and a killed server: every sample th
     await server.stop()
     rmSync(folder, { recursive: true, force: true })
   }
+})
+
+/** What a stream tells first: the bench, whole or what changed, and the samples. */
+async function firstTold(url: string): Promise<{ bench: Bench, whole: boolean, samples: SamplesPush[] }> {
+  const over = new AbortController()
+  const reader = (await fetch(url, { signal: over.signal })).body!.pipeThrough(new TextDecoderStream()).getReader()
+  let text = ''
+  const told = (name: string) => new RegExp(`event: ${name}\\n(?:.+\\n)*?data: (.*)\\n`).exec(text)?.[1]
+  while (!(told('bench') ?? told('change')) || !told('samples')) text += (await reader.read()).value ?? ''
+  over.abort()
+  return { bench: JSON.parse((told('bench') ?? told('change'))!) as Bench, whole: told('bench') !== undefined, samples: JSON.parse(told('samples')!) as SamplesPush[] }
+}
+
+test('a page that was away is told what came since and no more; one that has nothing, and a second tab, the whole', async ({ page, request, baseURL }) => {
+  await clearBench(baseURL!)
+  await stage(baseURL!, [{ lane: 'A', measured: { fuelBefore: '210 g' }, marks: [[200, mark('lit', undefined)], [190, mark('potOn', undefined)]] }])
+  const made = await (await request.post('/api/instruments/feeds', { data: { id: uuidv7(), name: 'probe', lanes: { water: ['A'] } } })).json() as { value: NewFeed }
+  const { serverMs } = await (await request.get('/api/bench')).json() as Bench
+  const send = async (batch: string, fromS: number, value: number[]) => {
+    const sent = await request.post(`/api/instruments/samples?batch=${batch}`, { headers: { 'authorization': `Bearer ${made.value.token}`, 'content-type': 'text/plain' }, data: JSON.stringify({ t: Math.round(serverMs) - fromS * 1000, everyMs: 1000, channel: 'water', value, unit: 'degC' }) })
+    expect(await sent.json()).toMatchObject({ stored: value.length })
+  }
+  await send('one', 180, Array.from({ length: 60 }, (_, i) => 15 + i))
+  const stream = `${baseURL!}/api/bench/stream`
+  const first = await firstTold(stream)
+  const [{ runId }] = first.bench.lanes as [Bench['lanes'][number]]
+  expect(first).toMatchObject({ whole: true, samples: [{ runId, channel: 'water', seq: 1, whole: true, last: [Math.round(serverMs) - 121_000, 74] }] })
+  expect(first.samples[0]!.points).toHaveLength(60)
+  await open(page, '/bench')
+  const drawn = (of: typeof page) => of.locator('[data-lane=A] .lane-trace')
+  await expect(drawn(page)).toHaveAttribute('aria-label', /Water, 60 readings/)
+  await send('two', 100, [80, 81, 82])
+  const since = await firstTold(`${stream}?seen=${first.bench.seq}&had=${encodeURIComponent(JSON.stringify({ [runId]: { water: 1 } }))}`)
+  expect(since).toMatchObject({ whole: false, bench: { seq: first.bench.seq, lanes: [] }, samples: [{ whole: false, seq: 2, last: [Math.round(serverMs) - 98_000, 82] }] })
+  expect(since.samples[0]!.points.map(point => point[1])).toEqual([80, 81, 82])
+  // Garbage and another database's numbers are as nothing heard.
+  expect(await firstTold(`${stream}?seen=99999999&had=%7B%22a`)).toMatchObject({ whole: true, samples: [{ whole: true }] })
+  const second = await page.context().newPage()
+  await open(second, '/bench')
+  for (const one of [page, second]) await expect(drawn(one)).toHaveAttribute('aria-label', /Water, 63 readings/)
+  await request.delete(`/api/instruments/feeds/${made.value.id}`)
+  await clearBench(baseURL!)
 })
 
 test('an instrument is added with its token, sends, shows on the lane, and is taken back; a simulated one starts and stops', async ({ page, request, baseURL }) => {

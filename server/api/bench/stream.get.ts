@@ -1,14 +1,15 @@
 import { benchNow } from '#server/bench/benchClock'
-import { readBenchNow } from '#server/bench/lanes'
+import { readBenchNow, readBenchSince } from '#server/bench/lanes'
 import { hear } from '#server/bench/live'
-import { hearSamples, samplesSoFar } from '#server/bench/liveSamples'
+import { hearSamples, samplesSince } from '#server/bench/liveSamples'
 import { hearNow } from '#server/instruments/sentNow'
+import { lastSeq } from '#server/bench/outbox'
 import { useDatabase } from '#server/database/connection'
-import type { BenchPush } from '#shared/bench'
+import type { Bench, BenchPush, SamplesHad } from '#shared/bench'
 
 const BEAT_MS = 10_000
 
-/** The bench as it stands, then each change. A page that re-connects gets the whole again: six lanes are small. */
+/** The bench as it stands, then each change. A page that was away says how far it had heard, and gets what came since. */
 export default defineEventHandler(async (event) => {
   const stream = createEventStream(event)
   const db = useDatabase()
@@ -22,7 +23,8 @@ export default defineEventHandler(async (event) => {
   const samples = (pushes: string) => void stream.push({ event: 'samples', data: pushes })
   const deafToNow = hearNow(now => void stream.push({ event: 'now', data: JSON.stringify(now) }))
   let deafToSamples = () => undefined as unknown
-  void samplesSoFar((pushes) => {
+  const { seen, had } = getQuery(event)
+  void samplesSince(readHad(had), (pushes) => {
     samples(pushes)
     deafToSamples = hearSamples(samples)
   }).catch(() => stream.close())
@@ -34,10 +36,26 @@ export default defineEventHandler(async (event) => {
     deafToNow()
     await stream.close()
   })
-  void readBenchNow(db, await benchNow(db)).then((bench) => {
-    push('bench', bench)
+  const begin = (name: 'bench' | 'change', bench: BenchPush | Bench) => {
+    push(name, bench)
     began = true
     for (const change of waiting) if (change.seq > bench.seq) push('change', change)
-  }, () => stream.close())
+  }
+  void (async () => {
+    const [after, last, serverMs] = [Number(seen ?? -1), await lastSeq(db), await benchNow(db)]
+    // A page that has heard more than there is had another database.
+    if (after >= 0 && after <= last) begin('change', await readBenchSince(db, after, serverMs))
+    else begin('bench', await readBenchNow(db, serverMs))
+  })().catch(() => stream.close())
   return stream.send()
 })
+
+/** What is no number of a chunk is as nothing had. */
+function readHad(text: unknown): SamplesHad {
+  try {
+    const read = JSON.parse(String(text)) as Record<string, Record<string, unknown> | null> | null
+    return Object.fromEntries(Object.entries(read ?? {}).map(([runId, channels]) => [runId, Object.fromEntries(Object.entries(channels ?? {}).filter(([, seq]) => Number.isInteger(seq) && (seq as number) > 0 && (seq as number) < 2 ** 31))]))
+  } catch {
+    return {}
+  }
+}

@@ -46,6 +46,8 @@ export const runRow = pgTable('run_row', {
   index('run_row_count').on(table.origin, table.voided, table.day), index('run_row_of_setup').on(table.setup, table.startedAt, table.runId), index('run_row_of_place').on(table.place, table.startedAt, table.runId),
   // The ranking, and the order by name.
   index('run_row_thriftiest').on(table.normalisedGPerL, table.runId), index('run_row_by_setup').on(sql`${table.setup} collate "und-x-icu"`, table.runId),
+  // One tester's, from the thriftiest on, and how many they are.
+  index('run_row_of_person').on(table.person, table.origin, table.voided, table.gPerL, table.runId),
 ])
 
 /** A word that a person put on a run; taken off again, it stays with when. */

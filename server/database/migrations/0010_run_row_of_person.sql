@@ -1,0 +1,1 @@
+CREATE INDEX "run_row_of_person" ON "run_row" USING btree ("person","origin","voided","g_per_l","run_id");
