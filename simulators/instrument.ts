@@ -53,13 +53,15 @@ export function runInstrument(kind: Kind): void {
   const lane = followLane({ bench: values.bench, lane: values.lane, setup: values.setup as CampaignSetup, conditions, speed: Math.min(60, Math.max(1, number(values.speed))), nowMs: wire.nowMs })
   const begun = performance.now()
   const shown = new Map<string, number>()
+  let lastMs = 0
   setInterval(() => {
     const seconds = (performance.now() - begun) / 1000
     const fading = values['battery-after'] === undefined ? 0 : Math.max(0, seconds - number(values['battery-after']))
     if (fading > 30 || random.uniform() < number(values.dropouts) + fading / 60) return
     const stuck = values['stuck-after'] !== undefined && seconds > number(values['stuck-after'])
     const now = lane.now()
-    const nowMs = wire.nowMs()
+    // Each moment once and in order, however the clock is corrected.
+    const nowMs = lastMs = Math.max(wire.nowMs(), lastMs + 1)
     const lines = kind.reads(now.played, now.scene, random).map(({ channel, unit, value, noise, step }) => {
       const noisy = value + random.normal() * (values.noise === undefined ? noise : number(values.noise)) + (number(values.drift) * seconds) / 60
       const read = stuck && shown.has(channel) ? shown.get(channel)! : Number((Math.round(noisy / step) * step).toFixed(6))

@@ -41,10 +41,10 @@ export function openWire({ port, token, name, say }: { port: number, token: stri
     if (answer.nowMs !== undefined) aheadMs = answer.nowMs - Date.now()
     if (answer.error) say(answer.error)
     if (answer.refused) say(`${answer.refused} refused: ${answer.problems?.[0]?.text ?? ''}`)
-    const at = waiting.findIndex(one => one.id === answer.batch)
-    if (at < 0) return
-    if (answer.again) setTimeout(() => waiting[at] && put(waiting[at]), AGAIN_MS)
-    else waiting.splice(at, 1)
+    const batch = waiting.find(one => one.id === answer.batch)
+    if (batch === undefined) return
+    if (answer.again) setTimeout(() => { if (waiting.includes(batch)) put(batch) }, AGAIN_MS)
+    else waiting.splice(waiting.indexOf(batch), 1)
   }
   open()
   return {
