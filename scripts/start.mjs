@@ -11,7 +11,6 @@ import { freePortFrom } from './lib/ports.mjs'
 import { requirePrograms } from './lib/postgresPrograms.mjs'
 import { runMain, say, step, Stop } from './lib/say.mjs'
 import { startServer } from './lib/server.mjs'
-import { networkAddresses, shareCertificate } from './lib/share.mjs'
 import { unprivilegedUser } from './lib/unprivileged.mjs'
 
 /** Instruments that keep a connection open send here, on loopback: docs/instruments.md. */
@@ -107,6 +106,8 @@ async function ownDatabase(empty, undo) {
 
 /** Where the network finds this machine, and the certificate it is shown there. */
 async function shareSettings() {
+  // Not before: it needs a package, and on a fresh machine this command installs them.
+  const { networkAddresses, shareCertificate } = await import('./lib/share.mjs')
   const addresses = networkAddresses()
   if (addresses.length === 0) throw new Stop('--share: this machine is on no network. Connect it first, or leave --share out.')
   return { port: await freePortFrom(SHARE_PORT, '0.0.0.0'), host: '0.0.0.0', addresses, ...await shareCertificate(join(dataFolder, 'share'), addresses) }

@@ -1,5 +1,5 @@
 /** `npm start` as a person meets it, faults and all, in a copy of the checkout in a folder with a space. Needs the build. */
-import { spawn, type ChildProcess } from 'node:child_process'
+import { spawn, spawnSync, type ChildProcess } from 'node:child_process'
 import { chmodSync, cpSync, existsSync, mkdirSync, mkdtempSync, readdirSync, readFileSync, rmSync, statSync, symlinkSync, writeFileSync } from 'node:fs'
 import { get } from 'node:https'
 import { createServer } from 'node:net'
@@ -82,6 +82,11 @@ const statusAt = (url: string) => new Promise<number>((done, fail) => void get(u
 }).on('error', fail))
 const runsAt = async (address: string) => ((await (await fetch(`${address}/api/runs`)).json()) as { count: number }).count
 const serverPid = () => processesWith(join(folder, 'scripts', 'serve.mjs'))[0]!
+
+it('before anything is installed, both commands can begin', () => {
+  rmSync(join(folder, 'node_modules'))
+  for (const script of ['start.mjs', 'test.mjs']) expect(spawnSync(process.execPath, [join(folder, 'scripts', script), '--help'], { cwd: folder, encoding: 'utf8' }), script).toMatchObject({ status: 0, stderr: '' })
+})
 
 describe('npm start', () => {
   it('serves the demonstration; a second start says the address; Ctrl-C leaves nothing; secrets are the owner’s alone', async () => {
