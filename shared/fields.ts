@@ -26,8 +26,7 @@ export type ReadFields = Record<string, string | number | boolean | null>
 
 const nothing = (label: string, expected: string) => `${label}: read nothing, expected ${expected}.`
 /** PostgreSQL keeps no NUL, and other control characters are never meant; line breaks and tabs are. */
-// eslint-disable-next-line no-control-regex -- control characters are what is looked for
-export const CONTROL = /[\u0000-\u0008\u000B\u000C\u000E-\u001F\u007F]/
+export const CONTROL = /(?![\t\n\r\u0080-\u009F])\p{Cc}/u
 
 /** Text that a person wrote, in any script. */
 export const plainText = (label: string, max: number) => string().default('')

@@ -110,20 +110,24 @@ function block({ t, everyMs, values, unit: typed }: BlockParts, { channel, rule,
   if (Number.isNaN(firstMs)) return fail(notATime(t, A_TIME))
   const stepMs = typeof everyMs === 'number' ? everyMs : NaN
   if (moments === null && !(stepMs >= 1)) return fail({ code: 'block-times', what: 'Block', got: `everyMs ${shown(String(everyMs))}`, limit: 'the milliseconds from value to value, at least 1, or "t" as a list of times' })
-  const read: InstrumentSamples & { atMs: number[] } = { channel, atMs: [], values: [], refused: null }
+  const atMs = new Array<number>(values.length)
+  const kept = new Array<number>(values.length)
+  let count = 0
+  let refused: InstrumentSamples['refused'] = null
   for (let i = 0; i < values.length; i++) {
     const value = values[i]
-    const atMs = moments === null ? Math.round(firstMs + i * stepMs) : momentOf(moments[i])
+    const at = moments === null ? Math.round(firstMs + i * stepMs) : momentOf(moments[i])
     const si = typeof value === 'number' ? toSI(value, unit) : NaN
-    if (si >= rule.low && si <= rule.high && !Number.isNaN(atMs)) {
-      read.atMs.push(atMs)
-      read.values.push(twelveDigits(si))
+    if (si >= rule.low && si <= rule.high && !Number.isNaN(at)) {
+      atMs[count] = at
+      kept[count++] = twelveDigits(si)
     } else {
-      read.refused ??= { count: 0, why: inBlock(i, wrongValue(si, String(value), typed, channel, rule) ?? notATime(moments![i], A_TIME)) }
-      read.refused.count += 1
+      refused ??= { count: 0, why: inBlock(i, wrongValue(si, String(value), typed, channel, rule) ?? notATime(moments![i], A_TIME)) }
+      refused.count += 1
     }
   }
-  return ok(read)
+  atMs.length = kept.length = count
+  return ok({ channel, atMs, values: kept, refused })
 }
 
 const inBlock = (i: number, problem: Problem): Problem => ({ ...problem, what: `Value ${i + 1} of the block: ${problem.what}` })

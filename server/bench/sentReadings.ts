@@ -1,4 +1,4 @@
-/** At a run's finish, what nobody read and an instrument sent becomes the run's reading: to be seen, and to be corrected, as any other. */
+/** At a run's finish, what nobody read and an instrument sent becomes the run's reading, seen and corrected as any other. */
 import { v7 as uuidv7 } from 'uuid'
 import type { ChannelName } from '../../shared/channels'
 import type { MeasuredQuantity } from '../../shared/measuredQuantity'

@@ -3,21 +3,31 @@
 const HEAD_BYTES = 20
 const [INT4, FLOAT8] = [23, 701]
 
-export const intArray = (values: readonly number[]): Buffer => arrayBytes(values, INT4, 4, (view, at, value) => view.setInt32(at, whole(value)))
-export const floatArray = (values: readonly number[]): Buffer => arrayBytes(values, FLOAT8, 8, (view, at, value) => view.setFloat64(at, value))
-
-/** One dimension, no nulls, the element's type, the length, the first index; then each element after its length. */
-function arrayBytes(values: readonly number[], type: number, size: number, write: (view: DataView, at: number, value: number) => void): Buffer {
-  const view = new DataView(new ArrayBuffer(HEAD_BYTES + values.length * (4 + size)))
-  for (const [i, word] of [1, 0, type, values.length, 1].entries()) view.setInt32(4 * i, word)
-  for (let i = 0, at = HEAD_BYTES; i < values.length; i++, at += 4 + size) {
-    view.setInt32(at, size)
-    write(view, at + 4, values[i]!)
+// A loop for each type: one that is given how to write takes two to four times as long.
+export function intArray(values: readonly number[]): Buffer {
+  const view = arrayOf(INT4, 4, values.length)
+  for (let i = 0, at = HEAD_BYTES; i < values.length; i++, at += 8) {
+    const value = values[i]!
+    // A number that does not fit would wrap in silence.
+    if ((value | 0) !== value) throw new RangeError(`${value} is no whole number of 32 bits`)
+    view.setInt32(at, 4)
+    view.setInt32(at + 4, value)
   }
   return Buffer.from(view.buffer)
 }
-/** A number that does not fit would wrap in silence. */
-function whole(value: number): number {
-  if ((value | 0) !== value) throw new RangeError(`${value} is no whole number of 32 bits`)
-  return value
+
+export function floatArray(values: readonly number[]): Buffer {
+  const view = arrayOf(FLOAT8, 8, values.length)
+  for (let i = 0, at = HEAD_BYTES; i < values.length; i++, at += 12) {
+    view.setInt32(at, 8)
+    view.setFloat64(at + 4, values[i]!)
+  }
+  return Buffer.from(view.buffer)
+}
+
+/** One dimension, no nulls, the element's type, the length, the first index; then, for the caller to write, each element after its length. */
+function arrayOf(type: number, size: number, length: number): DataView<ArrayBuffer> {
+  const view = new DataView(new ArrayBuffer(HEAD_BYTES + length * (4 + size)))
+  for (const [i, word] of [1, 0, type, length, 1].entries()) view.setInt32(4 * i, word)
+  return view
 }

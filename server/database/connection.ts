@@ -3,14 +3,15 @@ import { drizzle, type NodePgDatabase } from 'drizzle-orm/node-postgres'
 import pg from 'pg'
 import * as schema from './schema'
 
-export type Database = NodePgDatabase<typeof schema>
+export type Database = NodePgDatabase<typeof schema> & { $client: pg.Pool }
 /** Either the database or a transaction in it. */
-export type Connection = Database | Parameters<Parameters<Database['transaction']>[0]>[0]
+export type Connection = NodePgDatabase<typeof schema> | Parameters<Parameters<Database['transaction']>[0]>[0]
 
 export function openDatabase(url: string, maximum = 10): { db: Database, close: () => Promise<void> } {
   const pool = new pg.Pool({ connectionString: url, max: maximum, connectionTimeoutMillis: 10_000 })
-  // A connection that breaks while idle is replaced by the pool; without a listener it would end the process.
+  // A connection that breaks is replaced by the pool; without a listener it would end the process, idle or not.
   pool.on('error', () => undefined)
+  pool.on('connect', client => client.on('error', () => undefined))
   return { db: drizzle(pool, { schema }), close: () => pool.end() }
 }
 

@@ -25,11 +25,19 @@ const waiting: Waiting[] = []
 const busy = new Set<string>()
 /** So many transactions at a time; what comes meanwhile is stored together in the next. A transaction costs as much as two thousand samples. */
 const AT_ONCE = 2
+/** With so many samples a transaction's own cost is small, and the next batches go in the other: one would wait for the other's single batch [samples]. */
+const ENOUGH = 20_000
 let storing = 0
 
 function storeNext(): void {
   if (storing >= AT_ONCE) return
-  const group = waiting.filter(({ batch }, i) => !busy.has(batch.from.id) && waiting.findIndex(one => one.batch.from.id === batch.from.id) === i)
+  const next = waiting.filter(({ batch }, i) => !busy.has(batch.from.id) && waiting.findIndex(one => one.batch.from.id === batch.from.id) === i)
+  let samples = 0
+  const group = next.filter(({ batch }) => {
+    const room = samples < ENOUGH
+    samples += batch.read.count
+    return room
+  })
   if (group.length === 0) return
   for (const one of group) {
     waiting.splice(waiting.indexOf(one), 1)

@@ -6,7 +6,8 @@ import { CHANNELS, type ChannelName } from '../../shared/channels'
 import { INGEST, type IngestAck } from '../../shared/feed'
 import type { Connection, Database } from '../database/connection'
 import { anyOf } from '../database/anyOf'
-import { chunkRows, insertRows, type Samples } from '../database/repositories/traces'
+import { copyingTransaction, type Copying } from '../database/copyRows'
+import { chunkRows, copyChunks, type Samples } from '../database/repositories/traces'
 import { ingestBatch, run, trace } from '../database/schema'
 import type { Feed } from './feeds'
 import type { ReadLines } from './readBatch'
@@ -25,19 +26,22 @@ export type Ingested = { ok: true, ack: IngestAck } | { ok: false, status: 409 |
 export async function storeBatches(db: Database, batches: readonly TakenBatch[]): Promise<Ingested[]> {
   const known = await knownOf(db, batches)
   const fresh = batches.filter(one => !known.has(one))
-  const acks = await db.transaction(async (tx) => {
-    if (fresh.length === 0) return []
-    const made = await store(tx, fresh)
-    // Waits for the same batch by another way, which is known then.
-    const own = await tx.insert(ingestBatch).values(fresh.map(({ from, id, bodyHash, lines }, i) => ({ feedId: from.id, batchId: id, bodyHash, lines, ack: made[i]! }))).onConflictDoNothing().returning({ id: ingestBatch.batchId })
-    if (own.length < fresh.length) throw new Error('A batch was stored by another process meanwhile')
-    return made
-  })
+  const acks = fresh.length > 0 ? await storeFresh(db, fresh) : []
   return batches.map((one): Ingested => {
     const before = known.get(one)
     if (before === undefined) return { ok: true, ack: acks[fresh.indexOf(one)]! }
     if (before.bodyHash === one.bodyHash) return { ok: true, ack: before.ack }
     return { ok: false, status: 409, text: 'A batch of this id is stored with other lines. Nothing was changed; give each batch an id of its own.' }
+  })
+}
+
+async function storeFresh(db: Database, fresh: readonly TakenBatch[]): Promise<IngestAck[]> {
+  return copyingTransaction(db, async (copying) => {
+    const made = await store(copying, fresh)
+    // Waits for the same batch by another way, which is known then.
+    const own = await copying.tx.insert(ingestBatch).values(fresh.map(({ from, id, bodyHash, lines }, i) => ({ feedId: from.id, batchId: id, bodyHash, lines, ack: made[i]! }))).onConflictDoNothing().returning({ id: ingestBatch.batchId })
+    if (own.length < fresh.length) throw new Error('A batch was stored by another process meanwhile')
+    return made
   })
 }
 
@@ -52,7 +56,7 @@ type Refuse = (line: number, text: string, count?: number) => void
 /** Samples of one channel of one run [ms of its clock, SI], in order. */
 interface Part { from: Feed, ack: IngestAck, refuse: Refuse, channel: ChannelName, lane: LaneName, runId: string, samples: Samples }
 
-async function store(tx: Connection, batches: readonly TakenBatch[]): Promise<IngestAck[]> {
+async function store({ tx, copy }: Copying, batches: readonly TakenBatch[]): Promise<IngestAck[]> {
   const lanes = await standingLanes(tx, [...new Set(batches.flatMap(lanesOf))])
   const parts: Part[] = []
   const acks: IngestAck[] = []
@@ -76,7 +80,7 @@ async function store(tx: Connection, batches: readonly TakenBatch[]): Promise<In
       }
     }
   }
-  if (parts.length > 0) await storeParts(tx, parts)
+  if (parts.length > 0) await storeParts({ tx, copy }, parts)
   return acks
 }
 const lanesOf = ({ from, read }: TakenBatch): LaneName[] => [...read.byChannel.keys()].flatMap(channel => from.lanes[channel] ?? [])
@@ -85,8 +89,7 @@ const LONGEST_STAND_MS = 21 * 86_400_000
 
 /** On the run's clock, in the order of time, as nearly all come. */
 function inOrder({ tMs: atMs, v }: Samples, zeroMs: number): Samples {
-  const tMs = new Array<number>(atMs.length)
-  for (let i = 0; i < atMs.length; i++) tMs[i] = atMs[i]! - zeroMs
+  const tMs = atMs.map(at => at - zeroMs)
   if (isRising(tMs, 0)) return { tMs, v }
   const order = tMs.map((_, i) => i).sort((a, b) => tMs[a]! - tMs[b]!)
   return { tMs: order.map(i => tMs[i]!), v: order.map(i => v[i]!) }
@@ -107,7 +110,7 @@ async function standingLanes(tx: Connection, lanes: readonly LaneName[]): Promis
 interface OwnTrace { id: string, feedId: string | null }
 
 /** All parts in a handful of statements, however many they are. */
-async function storeParts(tx: Connection, parts: readonly Part[]): Promise<void> {
+async function storeParts({ tx, copy }: Copying, parts: readonly Part[]): Promise<void> {
   const traces = await tracesFor(tx, parts)
   const mine = parts.flatMap((part) => {
     const own = traces.get(keyOf(part))!
@@ -123,7 +126,7 @@ async function storeParts(tx: Connection, parts: readonly Part[]): Promise<void>
     return chunkRows(own.id, fresh, lastSeq + 1)
   })
   if (rows.length === 0) return
-  await insertRows(tx, rows)
+  await copyChunks(copy, rows)
   await tx.execute(sql`select pg_notify(${SAMPLES_CHANNEL}, id) from unnest(${sql.param([...new Set(mine.map(one => one.runId))])}::text[]) as id`)
 }
 const keyOf = ({ runId, channel }: { runId: string, channel: string }) => `${runId} ${channel}`

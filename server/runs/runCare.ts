@@ -4,14 +4,14 @@ import { alias } from 'drizzle-orm/pg-core'
 import { readCare, type TypedCare } from '../../shared/runCare'
 import type { ObservationLine } from '../../shared/observation'
 import type { DecisionLine, RunPage } from '../../shared/runRecord'
-import type { Connection, Database } from '../database/connection'
+import type { Connection } from '../database/connection'
 import { lockRevision } from '../database/repositories/corrections'
 import { decision, observation, person, run, runVoid } from '../database/schema'
 import { invalid, invalidAt, notFound, saved, type Outcome } from '../kit/outcome'
 import { freshen } from './freshen'
 
 /** Does what was asked, in one transaction, and works out anew every figure it moves. The same id again changes nothing. */
-export async function careForRun(db: Database, runId: string, input: unknown): Promise<Outcome<null>> {
+export async function careForRun(db: Connection, runId: string, input: unknown): Promise<Outcome<null>> {
   const read = readCare(input)
   if (!read.ok) return invalid(read.problems)
   const { typed } = read

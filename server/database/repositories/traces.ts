@@ -5,6 +5,7 @@ import { CHANNELS, type ChannelName } from '../../../shared/channels'
 import { anyOf } from '../anyOf'
 import { floatArray, intArray } from '../arrayBytes'
 import type { Connection } from '../connection'
+import { int4Bytes, int8Bytes, uuidBytes, type Copying } from '../copyRows'
 import { hashOfLists } from '../hash'
 import { trace, traceChunk } from '../schema'
 
@@ -23,7 +24,9 @@ export async function insertTrace(db: Connection, { runId, channel, importId = n
 
 /** Samples [ms, SI] in the order of time, as chunks that never change. */
 export async function insertChunks(db: Connection, traceId: string, samples: readonly (readonly [number, number])[], firstSeq = 1): Promise<void> {
-  for (const row of chunkRows(traceId, { tMs: samples.map(one => one[0]), v: samples.map(one => one[1]) }, firstSeq)) await insertRows(db, [row])
+  for (const { id, seq, tMs, v, hash } of chunkRows(traceId, { tMs: samples.map(one => one[0]), v: samples.map(one => one[1]) }, firstSeq)) {
+    await db.execute(sql`insert into trace_chunk (id, trace_id, seq, first_ms, last_ms, t_ms, v, hash) values (${id}, ${traceId}, ${seq}, ${tMs[0]}, ${tMs.at(-1)}, ${intArray(tMs)}, ${floatArray(v)}, ${hash})`)
+  }
 }
 
 /** The value `v[i]` [SI] at `tMs[i]`, in the order of time. */
@@ -32,15 +35,14 @@ interface ChunkRow extends Samples { id: string, traceId: string, seq: number, h
 
 export function chunkRows(traceId: string, samples: Samples, firstSeq: number): ChunkRow[] {
   return Array.from({ length: Math.ceil(samples.tMs.length / CHUNK_SAMPLES) }, (_, i) => {
-    const [tMs, v] = [samples.tMs, samples.v].map(list => list.slice(i * CHUNK_SAMPLES, (i + 1) * CHUNK_SAMPLES)) as [number[], number[]]
+    const [tMs, v] = [samples.tMs, samples.v].map(list => (list.length <= CHUNK_SAMPLES ? list : list.slice(i * CHUNK_SAMPLES, (i + 1) * CHUNK_SAMPLES))) as [number[], number[]]
     return { id: uuidv7(), traceId, seq: firstSeq + i, tMs, v, hash: hashOfLists(tMs, v) }
   })
 }
 
-/** In one statement, their lists as PostgreSQL's own bytes: as text each number is written and read digit by digit. */
-export async function insertRows(db: Connection, rows: readonly ChunkRow[]): Promise<void> {
-  const values = rows.map(({ id, traceId, seq, tMs, v, hash }) => sql`(${id}::uuid, ${traceId}::uuid, ${seq}::int, ${tMs[0]}::bigint, ${tMs.at(-1)}::bigint, ${intArray(tMs)}::int4[], ${floatArray(v)}::float8[], ${hash})`)
-  await db.execute(sql`insert into trace_chunk (id, trace_id, seq, first_ms, last_ms, t_ms, v, hash) values ${sql.join(values, sql`, `)}`)
+/** Their lists as PostgreSQL's own bytes: as text each number is written and read digit by digit. */
+export async function copyChunks(copy: Copying['copy'], rows: readonly ChunkRow[]): Promise<void> {
+  await copy('trace_chunk (id, trace_id, seq, first_ms, last_ms, t_ms, v, hash)', rows.map(({ id, traceId, seq, tMs, v, hash }) => [uuidBytes(id), uuidBytes(traceId), int4Bytes(seq), int8Bytes(tMs[0]!), int8Bytes(tMs.at(-1)!), intArray(tMs), floatArray(v), Buffer.from(hash)]))
 }
 
 // As JSON: lists that the driver reads digit by digit take ten times as long.
