@@ -51,13 +51,17 @@ function tell(pushes: readonly SamplesPush[]): void {
 }
 
 /** The runs on the bench, from where this page had them; what comes next is told to those who hear. `begin` is called before anything else is told. */
-export function samplesSince(had: SamplesHad, begin: (pushes: string) => void): Promise<void> {
+export function samplesSince(db: Connection, had: SamplesHad, begin: (pushes: string) => void): Promise<void> {
   return inTurn(async () => {
-    const db = useDatabase()
     const ids = (await db.select({ id: run.id }).from(run).where(inArray(run.state, ['draft', 'live']))).map(row => row.id)
     // What was read only from where another page had it is read anew for one that has less.
-    for (const [key, { runId, channel, after }] of traces) if (!ids.includes(runId) || (had[runId]?.[channel] ?? 0) < after) traces.delete(key)
-    tell(await readOn(db, ids, had))
+    const told = new Map<string, number>()
+    for (const [key, { runId, channel, after, seq }] of traces) {
+      if (ids.includes(runId) && (had[runId]?.[channel] ?? 0) >= after) continue
+      traces.delete(key)
+      told.set(key, seq)
+    }
+    tell(await readOn(db, ids, had, told))
     begin(JSON.stringify([...traces.values()].filter(one => one.seq > 0).flatMap(one => since(one, had[one.runId]?.[one.channel]))))
   })
 }
@@ -75,8 +79,11 @@ function inTurn(work: () => Promise<void>): Promise<void> {
   return mine
 }
 
-/** @param had a process that has just begun reads from there on: half an hour of six lanes is half a million samples */
-async function readOn(db: Connection, runIds: readonly string[], had: SamplesHad = {}): Promise<SamplesPush[]> {
+/**
+ * @param had a process that has just begun reads from there on: half an hour of six lanes is half a million samples
+ * @param told of traces that are read anew, how far those who hear have them
+ */
+async function readOn(db: Connection, runIds: readonly string[], had: SamplesHad = {}, told: ReadonlyMap<string, number> = new Map()): Promise<SamplesPush[]> {
   if (runIds.length === 0) return []
   const rows = await db.select({ id: trace.id, runId: trace.runId, channel: trace.channel, startedAt: run.startedAt }).from(trace).innerJoin(run, eq(run.id, trace.runId)).where(and(anyOf(trace.runId, runIds), isNull(trace.removedAt)))
   const pushes: SamplesPush[] = []
@@ -89,14 +96,14 @@ async function readOn(db: Connection, runIds: readonly string[], had: SamplesHad
     traces.set(id, live)
     const chunks = newer.get(id)
     if (chunks === undefined) continue
+    const before = told.get(id) ?? live.seq
     const zeroMs = startedAt.getTime()
     const { points, seqs } = thinnedAfter(live.points.at(-1)?.[0] ?? -Infinity, zeroMs, chunks)
     live.points.push(...points)
     live.seqs.push(...seqs)
     live.seq = chunks.at(-1)!.seq
     live.last = chunks.map(({ tMs, v }): [number, number] => [zeroMs + tMs.at(-1)!, v.at(-1)!]).reduce((x, y) => (y[0] >= x[0] ? y : x), live.last)
-    const { runId, channel, last, seq } = live
-    pushes.push({ runId, channel, points, last, seq, whole: false })
+    pushes.push(...since(live, before))
   }
   return pushes
 }

@@ -17,10 +17,11 @@ import { NOW_CHANNEL } from '../../server/instruments/sentNow'
 import { startTcpGateway } from '../../server/instruments/tcpGateway'
 import { takeActs } from '../../server/bench/takeActs'
 import { readBenchNow } from '../../server/bench/lanes'
+import { hearSamples, samplesSince } from '../../server/bench/liveSamples'
 import { addSurvey, surveysOf } from '../../server/kit/windSurveys'
 import { answerRun } from '../../server/runs/answerRun'
 import { runPage } from '../../server/runs/runPage'
-import type { SentNow } from '../../shared/bench'
+import type { SamplesPush, SentNow } from '../../shared/bench'
 import { burnOne } from '../../server/runs/burnOne'
 import type { Arming, BenchDeed } from '../../shared/benchAct'
 import type { BurnOneKit } from '../../shared/burnOne'
@@ -207,6 +208,28 @@ describe('a batch', () => {
     await send(feed, 'after', [`${at(5)},water,16,degC`])
     await finish(runId)
     expect((await findRun(bench.db, runId))!.stored.trace).toEqual([[-30, 15], [-10, 15.1], [5, 16]])
+  })
+
+  it('is told once to a page that hears, also when one comes that has less and all is read anew', async () => {
+    const runId = await burning('B')
+    const feed = await newFeed('probe', { water: ['B'] })
+    const sendAt = (id: string, ...seconds: number[]) => send(feed, id, seconds.map(s => `${at(s)},water,${20 + s},degC`))
+    await sendAt('one', 1, 2)
+    await sendAt('two', 3, 4)
+    const told: SamplesPush[][] = []
+    const begins: SamplesPush[][] = []
+    let deaf = () => undefined as unknown
+    await samplesSince(bench.db, { [runId]: { water: 1 } }, (pushes) => {
+      begins.push(JSON.parse(pushes) as SamplesPush[])
+      deaf = hearSamples(more => told.push(JSON.parse(more) as SamplesPush[]))
+    })
+    await sendAt('three', 5)
+    await samplesSince(bench.db, {}, pushes => begins.push(JSON.parse(pushes) as SamplesPush[]))
+    deaf()
+    const values = (pushes: SamplesPush[]) => pushes.filter(one => one.runId === runId).flatMap(one => one.points.map(([, value]) => value))
+    expect(begins.map(values)).toEqual([[23, 24], [21, 22, 23, 24, 25]])
+    expect(told.map(values)).toEqual([[25]])
+    await finish(runId)
   })
 
   it('of a token that was taken back is not known any more', async () => {

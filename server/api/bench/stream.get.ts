@@ -24,7 +24,7 @@ export default defineEventHandler(async (event) => {
   const deafToNow = hearNow(now => void stream.push({ event: 'now', data: JSON.stringify(now) }))
   let deafToSamples = () => undefined as unknown
   const { seen, had } = getQuery(event)
-  void samplesSince(readHad(had), (pushes) => {
+  void samplesSince(db, readHad(had), (pushes) => {
     samples(pushes)
     deafToSamples = hearSamples(samples)
   }).catch(() => stream.close())
