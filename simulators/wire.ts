@@ -9,12 +9,14 @@ const AGAIN_MS = 500
 export function openWire({ port, token, name, say }: { port: number, token: string, name: string, say: (line: string) => void }): Wire {
   const waiting: { id: string, lines: readonly string[] }[] = []
   let socket: Socket | null = null
+  // What was written before the token would come before it.
+  let greeted = false
   let n = 0
   let over = false
   let aheadMs = 0
   // A batch's id is its instrument's beginning and its number: a program that was started again has other ids.
   const begun = `${name} ${Date.now()}`
-  const put = (batch: { id: string, lines: readonly string[] }) => socket?.write(`${batch.lines.join('\n')}\n${JSON.stringify({ batch: batch.id })}\n`)
+  const put = (batch: { id: string, lines: readonly string[] }) => greeted && socket?.write(`${batch.lines.join('\n')}\n${JSON.stringify({ batch: batch.id })}\n`)
 
   function open() {
     if (over) return
@@ -23,6 +25,7 @@ export function openWire({ port, token, name, say }: { port: number, token: stri
     mine.setEncoding('utf8')
     mine.on('connect', () => {
       mine.write(`${JSON.stringify({ token })}\n`)
+      greeted = true
       for (const batch of waiting) put(batch)
     })
     mine.on('data', (piece: string) => {
@@ -32,7 +35,8 @@ export function openWire({ port, token, name, say }: { port: number, token: stri
     })
     mine.on('error', () => undefined)
     mine.on('close', () => {
-      if (socket === mine) socket = null
+      greeted = false
+      socket = null
       setTimeout(open, AGAIN_MS)
     })
   }
