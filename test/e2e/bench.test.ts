@@ -4,7 +4,7 @@ import sharp from 'sharp'
 import type { Bench } from '../../shared/bench'
 import type { RunPage } from '../../shared/runRecord'
 import { expect, open, test } from './page'
-import { clearBench, markElsewhere, stage } from '../../scripts/lib/stageBench.mjs'
+import { clearBench, EVERY_STATE, markElsewhere, stage } from '../../scripts/lib/stageBench.mjs'
 import { ownServer } from './ownServer'
 import { optionLike } from './typing'
 
@@ -405,3 +405,33 @@ test('once visited, the Bench opens without the server, lanes and all; what is m
   }
   faults.splice(0)
 })
+
+// WCAG 2.2, 2.5.8 asks 24 px of a target; interface: 64 px beside a flame. A scroll bar takes 15 px of 1280.
+for (const light of ['day', 'glare']) {
+  test(`from one lane to six, beside a scroll bar, nothing of a lane is cut in ${light}`, async ({ page, baseURL, context }) => {
+    await context.addCookies([{ name: 'light', value: light, url: baseURL! }])
+    await page.setViewportSize({ width: 1265, height: 720 })
+    for (const count of [1, 2, 3, 4, 6]) {
+      await clearBench(baseURL!)
+      await stage(baseURL!, EVERY_STATE.slice(0, count))
+      await open(page, '/bench')
+      await expect(page.locator('.lane')).toHaveCount(count)
+      const cut = await page.evaluate(() => {
+        const right = document.querySelector('.bench-spine')!.getBoundingClientRect().left
+        const inside = (part: DOMRect, whole: DOMRect) => part.left >= whole.left - 1 && part.right <= whole.right + 1 && part.top >= whole.top - 1 && part.bottom <= whole.bottom + 1
+        return [...document.querySelectorAll<HTMLElement>('.lane')].flatMap((one) => {
+          const box = one.getBoundingClientRect()
+          const says = one.querySelector<HTMLElement>('.lane-says')
+          return [
+            ...(box.right > right + 1 ? [`lane ${one.dataset.lane!} ends at ${box.right}`] : []),
+            ...[...one.querySelectorAll('button')].filter(button => !inside(button.getBoundingClientRect(), box)).map(button => `lane ${one.dataset.lane!}: ${button.textContent}`),
+            ...(says && says.scrollHeight > says.clientHeight + 1 ? [`lane ${one.dataset.lane!}: ${says.textContent}`] : []),
+            ...[...says?.querySelectorAll('button') ?? []].filter(button => !inside(button.getBoundingClientRect(), says!.getBoundingClientRect()) || button.getBoundingClientRect().height < 64).map(button => `lane ${one.dataset.lane!}, asked: ${button.textContent}`),
+          ]
+        })
+      })
+      expect(cut, `${count} lanes`).toEqual([])
+    }
+    await clearBench(baseURL!)
+  })
+}
