@@ -96,6 +96,8 @@ async function count(databaseUrl) {
 
 /** So much is copied, and no more held by this program [samples]. */
 const COPIED = 4_000_000
+/** It takes a second or two, and the machine has its moods: the best counts. */
+const COPY_TRIES = 3
 const COLUMNS = 'id, trace_id, seq, first_ms, last_ms, t_ms, v, hash'
 /** The same rows into a table of the same shape by COPY alone: a batch a commit, by as many connections as there were feeds; and all in one. */
 async function bareCopy({ programs, databaseUrl, folder }) {
@@ -112,6 +114,16 @@ async function bareCopy({ programs, databaseUrl, folder }) {
   const most = Math.round(COPIED / Number(await sql(`select avg(cardinality(t_ms)) from trace_chunk where ${ours}`)))
   const rows = (await sql(`copy (select ${COLUMNS} from trace_chunk where ${ours} order by seq, trace_id limit ${most}) to stdout`)).split('\n').filter(Boolean)
   const samples = rows.reduce((sum, row) => sum + row.split('\t')[5].split(',').length, 0)
+  const best = async (copying) => {
+    const took = []
+    for (let i = 0; i < COPY_TRIES; i++) {
+      await sql('truncate copied')
+      const began = performance.now()
+      await copying()
+      took.push((performance.now() - began) / 1000)
+    }
+    return Math.min(...took)
+  }
   const files = LANES.map((lane, i) => {
     const file = join(folder, `copy-${lane}.sql`)
     const own = rows.filter((_, j) => Math.floor(j / CHANNELS.length) % LANES.length === i)
@@ -119,17 +131,12 @@ async function bareCopy({ programs, databaseUrl, folder }) {
     writeFileSync(file, batches.map(batch => `copy copied (${COLUMNS}) from stdin;\n${batch.join('\n')}\n\\.\n`).join(''))
     return file
   })
-  const began = performance.now()
-  await Promise.all(files.map(file => once(psql('-f', file), 'close')))
-  const commitS = (performance.now() - began) / 1000
-  await sql('truncate copied')
+  const commitS = await best(() => Promise.all(files.map(file => once(psql('-f', file), 'close'))))
   const whole = join(folder, 'copy-whole.sql')
   const out = createWriteStream(whole)
   out.write(`copy copied (${COLUMNS}) from stdin;\n${rows.join('\n')}\n\\.\n`)
   await new Promise(done => out.end(done))
-  const wholeBegan = performance.now()
-  await once(psql('-f', whole), 'close')
-  const wholeS = (performance.now() - wholeBegan) / 1000
+  const wholeS = await best(() => once(psql('-f', whole), 'close'))
   return { rows: rows.length, samples, commitPerS: Math.round(samples / commitS), wholePerS: Math.round(samples / wholeS) }
 }
 

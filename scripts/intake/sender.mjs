@@ -5,13 +5,28 @@ const BATCH_EVERY_MS = 150
 /** Of each channel in a batch that waits for no clock [samples], as lines and as blocks. */
 const FULL_BATCH = { lines: 80, blocks: 1600 }
 const UNITS = { water: 'degC', scale: 'g', wind: 'm/s', air: 'degC', container: 'degC', pressure: 'hPa' }
+const CHANNELS = Object.keys(UNITS)
+/** After so many the values begin anew. */
+const PERIOD = 3000
 const VALUE = { water: n => 20 + (n % 500) / 10, scale: n => 420 - (n % 3000) / 100, wind: n => (n % 30) / 10, air: n => 12 + (n % 10) / 10, container: n => 8 + (n % 40) / 10, pressure: n => 905 + (n % 20) / 10 }
 
 /** Sent before the first of them is acknowledged, where nothing is paced: one is read while the other is stored [batches]. */
-const IN_FLIGHT = 2
+const IN_FLIGHT = 3
 /** Written beforehand: what writes them runs on the machine that is measured. */
-const WRITTEN = Object.fromEntries(Object.entries(VALUE).map(([channel, value]) => [channel, Array.from({ length: 3000 }, (_, n) => value(n).toFixed(2))]))
-const written = (channel, n) => WRITTEN[channel][n % 3000]
+const WRITTEN = Object.fromEntries(Object.entries(VALUE).map(([channel, value]) => [channel, Array.from({ length: PERIOD }, (_, n) => value(n).toFixed(2))]))
+const written = (channel, n) => WRITTEN[channel][n % PERIOD]
+/** The values of each channel one after another, twice round, and where each begins. */
+const IN_A_ROW = Object.fromEntries(CHANNELS.map((channel) => {
+  const starts = [0]
+  for (let n = 0; n < 2 * PERIOD; n++) starts.push(starts[n] + written(channel, n).length + 1)
+  return [channel, { text: Array.from({ length: 2 * PERIOD }, (_, n) => written(channel, n)).join(','), starts }]
+}))
+/** So many of them from the nth on, at most a period. */
+function inARow(channel, n, count) {
+  const { text, starts } = IN_A_ROW[channel]
+  const first = n % PERIOD
+  return text.slice(starts[first], starts[first + count] - 1)
+}
 
 process.once('message', ({ port, feeds, channels, seconds, samplesPerS, form }) => {
   const endsAt = performance.now() + seconds * 1000
@@ -43,7 +58,7 @@ function sendAll({ port, feed, channels, endsAt, form, perBatch, paced }) {
       const apart = paced ? Math.max(1, Math.floor((nowMs - firstMs) / Math.max(1, count))) : 1
       const lines = []
       if (form === 'blocks') {
-        for (const channel of channels) lines.push(`{"t":${firstMs},"everyMs":${apart},"channel":"${channel}","unit":"${UNITS[channel]}","value":[${Array.from({ length: count }, (_, i) => written(channel, n + i))}]}`)
+        for (const channel of channels) lines.push(`{"t":${firstMs},"everyMs":${apart},"channel":"${channel}","unit":"${UNITS[channel]}","value":[${inARow(channel, n, count)}]}`)
         n += count
         lastMs = firstMs + (count - 1) * apart
       } else {
