@@ -1,15 +1,15 @@
 /** One simulated instrument as a program of its own: `node --import tsx simulators/thermometer.ts --help`. */
 import { appendFileSync } from 'node:fs'
-import { parseArgs } from 'node:util'
+import { setTimeout as sleep } from 'node:timers/promises'
 import { CAMPAIGN_SETUPS, type CampaignSetup } from '../core/simulate/campaign'
+import { instrumentWith, type Reading } from '../core/simulate/instrumentFaults'
 import { seededRandom, type Random } from '../core/simulate/random'
 import type { Played, RehearsalScene } from '../core/simulate/rehearsal'
 import { simulatedPressure, type SimulatedConditions } from '../core/simulate/stove'
 import { followLane } from './lane'
+import { readOptions, refuse, type NumberRule } from './options'
 import { openWire } from './wire'
 
-/** `noise`: how far one reading lies from the next for no reason, in its unit; `step`: its resolution. */
-export interface Reading { channel: string, unit: string, value: number, noise: number, step: number }
 export interface Kind {
   name: string
   about: string
@@ -17,12 +17,13 @@ export interface Kind {
   reads: (played: Played, scene: RehearsalScene, random: Random) => Reading[]
 }
 
-const OPTIONS = {
-  'token': { type: 'string' }, 'port': { type: 'string', default: '7305' }, 'bench': { type: 'string', default: 'http://127.0.0.1:3000' }, 'lane': { type: 'string', default: 'A' }, 'setup': { type: 'string', default: 'narrow-open' },
-  'altitude': { type: 'string', default: '12' }, 'air': { type: 'string', default: '15' }, 'wind': { type: 'string', default: '0' }, 'start': { type: 'string', default: '15' }, 'water': { type: 'string', default: '473' },
-  'hz': { type: 'string', default: '1' }, 'speed': { type: 'string', default: '1' }, 'seed': { type: 'string', default: '1' }, 'noise': { type: 'string' }, 'drift': { type: 'string', default: '0' }, 'dropouts': { type: 'string', default: '0' },
-  'stuck-after': { type: 'string' }, 'battery-after': { type: 'string' }, 'log': { type: 'string' }, 'help': { type: 'boolean', default: false },
-} as const
+const NUMBERS = {
+  'port': [7305, 1, 65_535], 'altitude': [12, -430, 9000], 'air': [15, -60, 60], 'wind': [0, 0, 60], 'start': [15, 0, 100], 'water': [473, 1, 50_000], 'hz': [1, 0.05, 50], 'speed': [1, 1, 60], 'seed': [1, 0, 0xFFFF_FFFF],
+  'noise': [null, 0, 10_000], 'drift': [0, -10_000, 10_000], 'dropouts': [0, 0, 1], 'stuck-after': [null, 0, 1e6], 'battery-after': [null, 0, 1e6],
+} as const satisfies Record<string, NumberRule>
+/** Told to end while nobody acknowledges. */
+const ENDS_WITHIN_MS = 2000
+const TEXTS = { token: null, bench: 'http://127.0.0.1:3000', lane: 'A', setup: 'narrow-open', log: null }
 
 const help = ({ name, about }: Kind) => `${about}
 
@@ -37,40 +38,32 @@ node --import tsx simulators/${name}.ts --token TOKEN [--lane A] [--hz 1] [--spe
 `
 
 export function runInstrument(kind: Kind): void {
-  const { values } = parseArgs({ options: OPTIONS })
-  if (values.help || !values.token) {
-    process.stdout.write(help(kind))
-    process.exit(values.help ? 0 : 1)
-  }
-  if (!(values.setup in CAMPAIGN_SETUPS)) {
-    process.stderr.write(`--setup: read "${values.setup}", expected one of ${Object.keys(CAMPAIGN_SETUPS).join(', ')}.\n`)
-    process.exit(1)
-  }
-  const number = (text: string) => Number(text)
-  const random = seededRandom(number(values.seed) * 1000 + kind.name.length)
-  const conditions: SimulatedConditions = { waterKg: number(values.water) / 1000, startC: number(values.start), airC: number(values.air), pressurePa: simulatedPressure(number(values.altitude)), windMS: number(values.wind), setting: 1, lid: true }
-  const wire = openWire({ port: number(values.port), token: values.token, name: kind.name, say: line => process.stderr.write(`${line}\n`) })
-  const lane = followLane({ bench: values.bench, lane: values.lane, setup: values.setup as CampaignSetup, conditions, speed: Math.min(60, Math.max(1, number(values.speed))), nowMs: wire.nowMs })
+  const { numbers, texts: { token, bench, lane: laneName, setup, log } } = readOptions({ help: help(kind), numbers: NUMBERS, texts: TEXTS, needed: ['token'] })
+  if (!(setup! in CAMPAIGN_SETUPS)) refuse(`--setup: read "${setup}", expected one of ${Object.keys(CAMPAIGN_SETUPS).join(', ')}.`)
+  if (!/^[A-F]$/.test(laneName!)) refuse(`--lane: read "${laneName}", expected A to F.`)
+  const random = seededRandom(numbers.seed! * 1000 + kind.name.length)
+  const conditions: SimulatedConditions = { waterKg: numbers.water! / 1000, startC: numbers.start!, airC: numbers.air!, pressurePa: simulatedPressure(numbers.altitude!), windMS: numbers.wind!, setting: 1, lid: true }
+  const wire = openWire({ port: numbers.port!, token: token!, name: kind.name, say: line => process.stderr.write(`${line}\n`) })
+  const lane = followLane({ bench: bench!, lane: laneName!, setup: setup as CampaignSetup, conditions, speed: numbers.speed!, nowMs: wire.nowMs })
+  const show = instrumentWith({ noise: numbers.noise, driftPerMin: numbers.drift!, dropoutShare: numbers.dropouts!, stuckAfterS: numbers['stuck-after'], batteryAfterS: numbers['battery-after'] }, random)
   const begun = performance.now()
-  const shown = new Map<string, number>()
   let lastMs = 0
-  setInterval(() => {
-    const seconds = (performance.now() - begun) / 1000
-    const fading = values['battery-after'] === undefined ? 0 : Math.max(0, seconds - number(values['battery-after']))
-    if (fading > 30 || random.uniform() < number(values.dropouts) + fading / 60) return
-    const stuck = values['stuck-after'] !== undefined && seconds > number(values['stuck-after'])
+  const timer = setInterval(() => {
     const now = lane.now()
+    const readings = kind.reads(now.played, now.scene, random)
+    const shown = show((performance.now() - begun) / 1000, readings)
+    if (shown === null) return
     // Each moment once and in order, however the clock is corrected.
     const nowMs = lastMs = Math.max(wire.nowMs(), lastMs + 1)
-    const lines = kind.reads(now.played, now.scene, random).map(({ channel, unit, value, noise, step }) => {
-      const noisy = value + random.normal() * (values.noise === undefined ? noise : number(values.noise)) + (number(values.drift) * seconds) / 60
-      const read = stuck && shown.has(channel) ? shown.get(channel)! : Number((Math.round(noisy / step) * step).toFixed(6))
-      shown.set(channel, read)
-      return `${nowMs},${channel},${read},${unit}`
-    })
-    if (values.log) appendFileSync(values.log, `${lines.join('\n')}\n`)
+    const lines = readings.map(({ channel, unit }) => `${nowMs},${channel},${shown.get(channel)},${unit}`)
+    if (log) appendFileSync(log, `${lines.join('\n')}\n`)
     wire.send(lines)
-  }, 1000 / Math.min(50, Math.max(0.05, number(values.hz))))
+  }, 1000 / numbers.hz!)
   // It ends with whoever started it.
   process.on('disconnect', () => process.exit(0))
+  // Told to end, it first hears that what it sent is stored.
+  process.once('SIGTERM', () => {
+    clearInterval(timer)
+    void Promise.race([wire.settled(), sleep(ENDS_WITHIN_MS)]).then(() => process.exit(0))
+  })
 }

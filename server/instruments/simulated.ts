@@ -1,8 +1,10 @@
 /** Simulated instruments as programs of their own, started and stopped from the Bench. They end with this process, however it ends. */
 import { fork, type ChildProcess } from 'node:child_process'
+import { once } from 'node:events'
 import { mkdtempSync, rmSync, writeFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
+import { setTimeout as sleep } from 'node:timers/promises'
 import { v7 as uuidv7 } from 'uuid'
 import { readRecording } from '../../core/formats/recording'
 import { problemText } from '../../core/result'
@@ -86,6 +88,10 @@ export async function stopSimulated(db: Connection, id: string): Promise<Outcome
   const found = running.get(id)
   if (!found) return notFound('simulated instrument')
   running.delete(id)
+  // What it sent is stored before its token is taken back.
+  const over = once(found.child, 'exit')
   found.child.kill('SIGTERM')
+  await Promise.race([over, sleep(ENDS_WITHIN_MS)])
   return revokeFeed(db, id)
 }
+const ENDS_WITHIN_MS = 3000
