@@ -17,6 +17,7 @@ import { samplesJudged } from './soak/samplesJudged.mjs'
 
 const HELP = `npm run soak                     30 minutes, the server killed 50 times
 npm run soak -- --minutes 2      shorter; the faults keep their rate
+              --after 28     on a bench where so many minutes of presses and samples stand already, for what grows with them
               --silent       without the instruments: four channels of each lane, ten samples a second
               --patience 3       milliseconds may be three times the limits, for a machine that others use; presses are judged alike
 `
@@ -24,6 +25,8 @@ const LANES = ['A', 'B', 'C', 'D', 'E', 'F']
 const KILLS_A_MINUTE = 50 / 30
 /** Longer than a glove's double press: each key is an event of its own. */
 const BETWEEN_PRESSES_MS = 260
+/** Of one lane of six, as the keys come. */
+const SECONDS_A_PRESS = 4
 
 async function main() {
   const args = process.argv.slice(2)
@@ -31,11 +34,12 @@ async function main() {
   const asked = (name, usual) => (args.includes(name) ? Number(args[args.indexOf(name) + 1]) : usual)
   const minutes = asked('--minutes', 30)
   const patience = asked('--patience', 1)
-  if (!(minutes > 0 && patience >= 1)) throw new Stop(HELP)
+  const after = asked('--after', 0)
+  if (!(minutes > 0 && patience >= 1 && after >= 0 && after <= 50)) throw new Stop(HELP)
   await requireChromium()
   const bench = await Bench.start()
   try {
-    const summary = await bench.run(minutes, patience, !args.includes('--silent'))
+    const summary = await bench.run({ minutes, after, patience, followed: !args.includes('--silent') })
     say(JSON.stringify(summary, null, 1))
     if (summary.broken.length > 0) throw new Stop(`Not held: ${summary.broken.join('; ')}`)
     say('Every press and every sample is there once, in order, at its time.')
@@ -67,12 +71,14 @@ class Bench {
     this.server = await startServer({ port: this.port, databaseUrl: this.databaseUrl, output: 'ignore', instrumentPort: this.instrumentPort })
   }
 
-  async run(minutes, patience, followed) {
+  async run({ minutes, after, patience, followed }) {
     const { url } = this.server
-    await stage(url, LANES.map(lane => ({ lane, measured: { fuelBefore: '210 g' }, marks: [[120, mark('lit')], [110, mark('potOn')]] })))
+    const before = Object.fromEntries(LANES.map(lane => [lane, pressesBefore(after * 60)]))
+    await stage(url, LANES.map(lane => ({ lane, measured: { fuelBefore: '210 g' }, marks: [[after * 60 + 120, mark('lit')], [after * 60 + 110, mark('potOn')], ...before[lane].map(({ ago, kind, typed }) => [ago, mark(kind, typed)])] })))
+    await this.#take(url)
     this.context = await this.browser.newContext({ viewport: { width: 1280, height: 800 } })
     this.page = await this.context.newPage()
-    if (followed) await this.#follow(url)
+    if (followed) await this.#follow(url, after)
     const watcher = await this.#watcher(url)
     await this.#open()
     const endsAt = Date.now() + minutes * 60_000
@@ -95,8 +101,14 @@ class Bench {
     return judge({ lanes, pressed: this.pressed, paints: this.paints, faults: this.faults, minutes, patience, memory, tasks, frames, samples, machineLateMs: machine() })
   }
 
-  /** Four channels of each lane, by a program of its own that never hears of the faults. */
-  async #follow(url) {
+  /** What stands on the lanes before the first key counts as pressed. */
+  async #take(url) {
+    const { lanes } = await (await fetch(`${url}/api/bench`)).json()
+    for (const { lane, state } of lanes) this.pressed.push(...state.marks.filter(one => one.kind === 'reading' || one.kind === 'disturbance').map(one => ({ lane, kind: one.kind, at: one.atMs, typed: one.payload?.typed })))
+  }
+
+  /** Four channels of each lane, by a program of its own that never hears of the faults; with the minutes that went before. */
+  async #follow(url, after) {
     const feeds = []
     for (const lane of LANES) {
       const answer = await fetch(`${url}/api/instruments/feeds`, { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify({ id: uuidv7(), name: `soak ${lane}`, lanes: Object.fromEntries(['water', 'scale', 'wind', 'air'].map(channel => [channel, [lane]])) }) })
@@ -104,7 +116,8 @@ class Bench {
     }
     this.sentFile = join(this.folder, 'sent.json')
     this.senders = fork(at('scripts', 'soak', 'senders.ts'), [], { cwd: root, execArgv: ['--import', 'tsx'], stdio: ['ignore', 'ignore', 'inherit', 'ipc'] })
-    this.senders.send({ port: this.instrumentPort, feeds, file: this.sentFile })
+    this.senders.send({ port: this.instrumentPort, feeds, file: this.sentFile, beforeS: after * 60 })
+    await once(this.senders, 'message')
     const station = await fetch(`${url}/api/instruments/feeds`, { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify({ id: uuidv7(), name: 'soak station', lanes: { pressure: ['A'] } }) })
     this.stationToken = (await station.json()).value.token
     this.#startStation()
@@ -241,6 +254,11 @@ class Bench {
     await this.server?.stop()
     await this.cluster?.stop()
   }
+}
+
+/** Knocks and readings of one lane, as many as its keys would have made. */
+function pressesBefore(seconds) {
+  return Array.from({ length: Math.floor(seconds / SECONDS_A_PRESS) }, (_, i) => ({ ago: Math.round(seconds - i * SECONDS_A_PRESS), ...(i % 3 === 0 ? { kind: 'reading', typed: `${(20 + (i % 60)).toFixed(1)} °C` } : { kind: 'disturbance' }) }))
 }
 
 /** How late a timer of this idle process comes [ms, the longest and the 99th of a hundred]: what the machine itself stalls, with nothing of ours to do. */

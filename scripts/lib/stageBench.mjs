@@ -15,7 +15,10 @@ async function send(address, acts) {
 /** @param typed of a reading; a mark of another kind carries nothing */
 export const mark = (kind, typed) => ({ type: 'mark', kind, payload: typed === undefined ? {} : { typed } })
 
-/** Arms the lanes and makes their marks, each so many seconds ago. */
+/** So many acts the bench takes at once. */
+const MOST_ACTS = 200
+
+/** Arms the lanes a quarter of an hour before now, or before the first mark, and makes their marks, each so many seconds ago. */
 export async function stage(address, lanes) {
   const kit = await read(address, '/api/kit')
   const { serverMs } = await read(address, '/api/bench')
@@ -25,7 +28,8 @@ export async function stage(address, lanes) {
       lane, test, setupId: kit.setups.find(one => one.name === setup).id, fuelBatchId: kit.fuels.find(one => one.kind === fuel).id, methodId: kit.methods.find(one => one.body.test === test).id, personId: kit.people[0].id,
       placeId: kit.places.find(one => one.name === 'Ash Gate hut').id, containerId: null, setting: '', breakIn: false, zone: 'UTC', instruments: {}, measured: { water: '473 g', waterStart: '19 °C', ...measured }, overrides: {}, rehearsal: null,
     }
-    await send(address, [stamped(runId, serverMs - 900_000, { type: 'arm', arming }), ...marks.map(([ago, deed]) => stamped(runId, serverMs - ago * 1000, deed))])
+    const acts = [stamped(runId, serverMs - Math.max(900, ...marks.map(([ago]) => ago + 60)) * 1000, { type: 'arm', arming }), ...marks.map(([ago, deed]) => stamped(runId, serverMs - ago * 1000, deed))]
+    for (let i = 0; i < acts.length; i += MOST_ACTS) await send(address, acts.slice(i, i + MOST_ACTS))
   }
 }
 
