@@ -44,33 +44,8 @@ export function laneState(lane: Lane): LaneState {
   return order.weighOut && !readings.some(one => one.quantity === order.weighOut) ? 'cooling' : 'done'
 }
 
-/** The first of any of these kinds. */
-function timeOf(lane: Lane, ...kinds: EventKind[]): number | null {
-  const firsts = firstTimes(lane)
-  let first: number | null = null
-  for (const kind of kinds) {
-    const at = firsts.get(kind)
-    if (at !== undefined && (first === null || at < first)) first = at
-  }
-  return first
-}
 const endOf = (lane: Lane): number | null => (isLit(lane) ? null : lane.state.marks.findLast(mark => ['shutOff', 'snuffed', 'flameOut', 'gaveUp', 'stopped'].includes(mark.kind))?.atMs ?? null)
 
-/** Worked out once for a lane as it stands: every press makes another, and the clocks ask ten times a second. */
-function once<T>(work: (lane: Lane) => T): (lane: Lane) => T {
-  const known = new WeakMap<Lane, { value: T }>()
-  return (lane) => {
-    const found = known.get(lane) ?? { value: work(lane) }
-    known.set(lane, found)
-    return found.value
-  }
-}
-/** By kind: a lane is asked for a dozen of them each second, and has hundreds of marks. */
-const firstTimes = once((lane) => {
-  const firsts = new Map<EventKind, number>()
-  for (const { kind, atMs } of lane.state.marks) if (!firsts.has(kind)) firsts.set(kind, atMs)
-  return firsts
-})
 const isLit = once(lane => isBurning(lane.state))
 const clockTimes = once((lane) => {
   const convention = lane.method?.body.clock ?? 'potOn'
@@ -80,11 +55,6 @@ const clockTimes = once((lane) => {
     others: (['lit', 'bloomed', 'potOn'] as const).filter(kind => kind !== chosen).map(kind => [kind, timeOf(lane, kind)] as const),
   }
 })
-
-/** Seconds of what burns in one of ours: of a stove one, of a rehearsal's as fast as it runs. */
-const paceOf = (lane: Lane): number => lane.rehearsal?.choice.speed ?? 1
-/** From a stretch of the bench's clock [ms] to the lane's own seconds. */
-export const laneSeconds = (lane: Lane, ms: number): number => (ms * paceOf(lane)) / 1000
 
 /** What is slower than a clock is worked out once a second, each lane in a part of it of its own: six at once would hold the page up. */
 export const laneSecond = ({ lane }: Lane, nowMs: number): number => {
@@ -106,17 +76,6 @@ export function laneClocks(lane: Lane, nowMs: number): Clocks {
 const SHORT_WORDS = { lit: 'lit', bloomed: 'full flame', potOn: 'pot on' } as const
 const CLOCK_WORDS = { lit: 'from lighting', bloomed: 'from full flame', potOn: 'from pot-on' } as const
 
-/** Water since pot-on, with the start: [seconds from pot-on, °C]; where a thermometer sends, its points, with what was read by eye among them. */
-export function laneWater(lane: Lane, live: readonly (readonly [number, number])[] = liveTrace(lane.runId, 'water')?.points ?? []): [number, number][] {
-  const zero = timeOf(lane, 'potOn') ?? timeOf(lane, 'lit')
-  const start = lane.readings.find(one => one.quantity === 'waterStart')
-  if (zero === null) return []
-  const readings = lane.state.marks.flatMap((mark): [number, number][] => (mark.kind === 'reading' && mark.payload.waterC !== undefined ? [[laneSeconds(lane, mark.atMs - zero), mark.payload.waterC]] : []))
-  const sent = live.map(([atMs, tempC]): [number, number] => [laneSeconds(lane, atMs - zero), tempC]).filter(([s]) => s >= 0)
-  if (sent.length > 0) return [...sent, ...readings.filter(([s]) => s > 0)].sort((a, b) => a[0] - b[0])
-  return start ? [[0, start.value], ...readings.filter(([s]) => s > 0)] : readings
-}
-
 export interface Boil { callS: number | null, seenS: number | null }
 
 /** What the readings foretell of the burning water: asked for by lane, prompts and margin in the same second. */
@@ -135,22 +94,10 @@ const foreseenFrom = once((lane) => {
   return `${said.length} ${said.at(-1)?.id} ${said.reduce((sum, mark) => sum + mark.atMs, 0)} ${lane.readings.map(one => one.id).join()} ${lane.boilingC}`
 })
 
-/** Points not closer than so many seconds of the bench's clock. */
-function apart(points: readonly [number, number][], leastS: number): [number, number][] {
-  let next = -Infinity
-  return points.filter(([atMs]) => {
-    if (atMs < next) return false
-    next = atMs + leastS * 1000
-    return true
-  })
-}
-/** A boil is foretold as well from a point a second as from ten. */
-const FORETOLD_FROM_S = 0.9
-
 /** So many samples are a thermometer that sends, and no reading or two. */
 const SENT_AT_LEAST = 20
 function foresee(lane: Lane, nowMs: number): Foreseen | null {
-  const zero = timeOf(lane, 'potOn') ?? timeOf(lane, 'lit')
+  const zero = waterZero(lane)
   const { method } = lane
   if (zero === null || timeOf(lane, 'rollingBoil', 'targetReached', 'gaveUp', 'stopped') !== null) return null
   const targetC = typeof method?.body.boil === 'object' ? method.body.boil.targetC : lane.boilingC
@@ -158,8 +105,8 @@ function foresee(lane: Lane, nowMs: number): Foreseen | null {
   if (targetC === null || out !== null || lane.kind === 'coolDown' || lane.kind === 'burnOff') return null
   // A piece that was fed starts the fall, or the rise, anew.
   const fedS = Math.max(-Infinity, ...lane.state.marks.filter(mark => mark.kind === 'relit' || mark.kind === 'fuelAdded').map(mark => laneSeconds(lane, mark.atMs - zero)))
-  const readings = laneWater(lane, apart(liveTrace(lane.runId, 'water')?.points ?? [], FORETOLD_FROM_S)).filter(([s]) => s >= fedS)
-  const sent = apart(liveTrace(lane.runId, 'water')?.points ?? [], FORETOLD_FROM_S).map(([atMs, tempC]): [number, number] => [laneSeconds(lane, atMs - zero), tempC]).filter(([s]) => s >= fedS)
+  const since = (points: readonly WaterPoint[]) => (fedS === -Infinity ? points : points.filter(([s]) => s >= fedS))
+  const [readings, sent] = [since(laneWater(lane, true)), since(thinSentWater(lane) ?? [])]
   if (sent.length >= SENT_AT_LEAST) return foreseeSent({ readings, boilingC: targetC, nowS: laneSeconds(lane, nowMs - zero) }, sent)
   return foreseeBoil({ readings, boilingC: targetC, nowS: laneSeconds(lane, nowMs - zero) })
 }
@@ -190,12 +137,12 @@ function disagreement(lane: Lane): Saying | null {
   const boil = lane.state.marks.find(mark => mark.kind === 'rollingBoil')
   const other = lane.state.kept.find(press => press.kind === 'rollingBoil' && press.why === 'already')
   if (!boil || !other || other.atMs === boil.atMs) return null
-  const at = (ms: number) => formatClock(laneSeconds(lane, ms - (timeOf(lane, 'potOn') ?? timeOf(lane, 'lit') ?? ms)))
+  const at = (ms: number) => formatClock(laneSeconds(lane, ms - (waterZero(lane) ?? ms)))
   return { key: `boils.${other.id}`, kind: 'offer', words: `Boil called at ${at(boil.atMs)} and at ${at(other.atMs)}. Which?`, answers: [{ words: at(boil.atMs), act: { type: 'settled' } }, { words: at(other.atMs), act: { type: 'move', ofId: boil.id, toMs: other.atMs } }] }
 }
 
 function unseenBoil(lane: Lane, foreseen: Foreseen | null): Saying | null {
-  const zero = timeOf(lane, 'potOn') ?? timeOf(lane, 'lit')
+  const zero = waterZero(lane)
   if (zero === null || foreseen?.boiledAtS == null || !lane.order.marks.includes('rollingBoil')) return null
   const atMs = Math.round(zero + (foreseen.boiledAtS * 1000) / paceOf(lane))
   return { key: 'unseen', kind: 'offer', words: `The readings say it boiled at ${formatClock(foreseen.boiledAtS)}, and nobody pressed.`, answers: [{ words: 'I was late', act: { type: 'boilAt', atMs } }, { words: 'Not yet', act: { type: 'settled' } }] }
@@ -205,9 +152,9 @@ function unseenBoil(lane: Lane, foreseen: Foreseen | null): Saying | null {
 function feeding(lane: Lane): Saying | null {
   const out = lane.state.marks.findLast(mark => mark.kind === 'flameOut')
   if (!out || isLit(lane) || timeOf(lane, 'gaveUp', 'stopped', 'snuffed', 'shutOff') !== null || timeOf(lane, 'rollingBoil') !== null || lane.kind === 'burnOff' || lane.kind === 'simmer') return null
-  const last = laneWater(lane).at(-1)
-  const zero = timeOf(lane, 'potOn') ?? timeOf(lane, 'lit') ?? out.atMs
-  return { key: `feed.${out.id}`, kind: 'offer', words: `Flame out ${formatClock(laneSeconds(lane, out.atMs - zero))}${last ? `, water ${formatNumber(last[1], 0)} °C` : ''}. Feeding another?`, answers: [{ words: 'Lit again', act: { type: 'mark', kind: 'relit' } }, { words: 'No, it is over', act: { type: 'settled' } }] }
+  const lastC = lastWaterC(lane)
+  const zero = waterZero(lane) ?? out.atMs
+  return { key: `feed.${out.id}`, kind: 'offer', words: `Flame out ${formatClock(laneSeconds(lane, out.atMs - zero))}${lastC === null ? '' : `, water ${formatNumber(lastC, 0)} °C`}. Feeding another?`, answers: [{ words: 'Lit again', act: { type: 'mark', kind: 'relit' } }, { words: 'No, it is over', act: { type: 'settled' } }] }
 }
 
 function warnings(lane: Lane, nowMs: number, foreseen: Foreseen | null): Saying[] {

@@ -2,7 +2,8 @@
 import type { SamplesHad, SamplesPush } from '#shared/bench'
 import type { ChannelName } from '#shared/channels'
 
-export interface LiveTrace { points: [number, number][], last: [number, number], seq: number }
+/** `cuts`: how often points were taken back; else they are only added to. */
+export interface LiveTrace { points: [number, number][], last: [number, number], seq: number, cuts: number }
 const traces = new Map<string, Map<ChannelName, LiveTrace>>()
 const ofRun = (runId: string): Map<ChannelName, LiveTrace> => {
   const known = traces.get(runId) ?? new Map<ChannelName, LiveTrace>()
@@ -15,12 +16,14 @@ export function takeSamples(pushes: readonly SamplesPush[]): void {
     const standing = whole ? undefined : ofRun(runId).get(channel)
     if (standing) {
       const fromMs = points[0]?.[0] ?? Infinity
+      const before = standing.points.length
       while (standing.points.length > 0 && standing.points.at(-1)![0] >= fromMs) standing.points.pop()
+      if (standing.points.length < before) standing.cuts++
       standing.points.push(...points)
       standing.last = last
       standing.seq = seq
     } else {
-      ofRun(runId).set(channel, { points: [...points], last, seq })
+      ofRun(runId).set(channel, { points: [...points], last, seq, cuts: 0 })
     }
   }
 }
@@ -30,4 +33,4 @@ export const liveTrace = (runId: string, channel: ChannelName): LiveTrace | null
 export const samplesHad = (runIds: readonly string[]): SamplesHad => Object.fromEntries(runIds.flatMap(runId => (traces.has(runId) ? [[runId, Object.fromEntries([...traces.get(runId)!].map(([channel, { seq }]) => [channel, seq]))]] : [])))
 
 /** All of these runs, for a tab that was opened after them. */
-export const samplesHere = (runIds: readonly string[]): SamplesPush[] => runIds.flatMap(runId => [...traces.get(runId) ?? []].map(([channel, one]) => ({ runId, channel, ...one, whole: true })))
+export const samplesHere = (runIds: readonly string[]): SamplesPush[] => runIds.flatMap(runId => [...traces.get(runId) ?? []].map(([channel, { points, last, seq }]) => ({ runId, channel, points, last, seq, whole: true })))

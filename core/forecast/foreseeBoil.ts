@@ -35,20 +35,26 @@ const NEAR_BOIL_K = 0.5
 
 /** Since when the water falls though it has not boiled [s]; null: it does not. */
 export function fallingSinceOf({ readings, boilingC }: Pick<SeenSoFar, 'readings' | 'boilingC'>): number | null {
-  const sorted = [...readings].sort((a, b) => a[0] - b[0])
+  const sorted = inOrder(readings)
   return reachedAt(sorted, boilingC) === null ? fallingSince(sorted, boilingC) : null
 }
 
 /** What the readings so far say. Source: newton. */
 export function foreseeBoil({ readings, boilingC, nowS }: SeenSoFar): Foreseen {
-  const sorted = [...readings].sort((a, b) => a[0] - b[0])
+  const sorted = inOrder(readings)
   const boiledAtS = reachedAt(sorted, boilingC)
   const fallingSinceS = boiledAtS === null ? fallingSince(sorted, boilingC) : null
   const none: Foreseen = { boil: null, stallsAtC: null, fallingSinceS, boiledAtS }
-  const rising = sorted.filter(([s]) => fallingSinceS === null || s <= fallingSinceS)
+  const rising = fallingSinceS === null ? sorted : sorted.filter(([s]) => s <= fallingSinceS)
   const [first, last] = [rising[0], rising.at(-1)]
   if (boiledAtS !== null || fallingSinceS !== null || rising.length < 3 || last![1] - first![1] < 4) return none
   return { ...none, ...posterior(thinned(rising), boilingC, nowS) }
+}
+
+/** As they nearly always come: a thermometer's thousands are not sorted each second. */
+function inOrder(readings: SeenSoFar['readings']): SeenSoFar['readings'] {
+  for (let i = 1; i < readings.length; i++) if (readings[i]![0] < readings[i - 1]![0]) return [...readings].sort((a, b) => a[0] - b[0])
+  return readings
 }
 
 /** The first reading at the boil, less the way it came [s]: between two readings, on the straight line. */

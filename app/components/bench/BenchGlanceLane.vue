@@ -3,8 +3,8 @@ import type { Lane } from '#shared/bench'
 
 /** One lane from across the room. */
 const props = defineProps<{ lane: Lane }>()
-const { clock, next, state, temperature } = useLaneView(toRef(props, 'lane'))
-const lastC = computed(() => laneWater(props.lane).at(-1)?.[1] ?? null)
+const { bench, clock, next, state, temperature } = useLaneView(toRef(props, 'lane'))
+const lastC = computed(() => (bench.sampled >= 0 ? lastWaterC(props.lane) : null))
 </script>
 
 <template>

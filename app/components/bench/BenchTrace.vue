@@ -11,19 +11,23 @@ const LEFT = 20
 const zero = computed(() => props.lane.state.marks.find(mark => mark.kind === 'potOn')?.atMs ?? props.lane.state.marks[0]?.atMs ?? null)
 /** Anew with each press, and each second where an instrument sends. */
 const second = computed(() => (liveTrace(props.lane.runId, 'water') === null && props.nowMs > 0 ? 0 : Math.floor(props.nowMs / 1000)))
-const water = computed(() => (second.value >= 0 ? laneWater(props.lane) : []))
 const size = computed(() => ({ w: SIZES[props.layout][0], h: SIZES[props.layout][1] }))
 /** Steps of a minute, so that the drawing stands still between. */
 const spanS = computed(() => Math.max(300, zero.value === null ? 0 : Math.ceil(laneSeconds(props.lane, props.nowMs - zero.value) / 60) * 60 + 60))
-const topC = computed(() => Math.max(props.lane.boilingC ?? 100, ...water.value.map(([, c]) => c)) + 4)
-const bottomC = computed(() => Math.min(0, ...water.value.map(([, c]) => c)))
-const x = (s: number) => LEFT + (Math.min(s, spanS.value) / spanS.value) * (size.value.w - LEFT - PAD)
-const y = (c: number) => size.value.h - PAD - ((c - bottomC.value) / (topC.value - bottomC.value)) * (size.value.h - 2 * PAD)
+/** In a box: the list itself stays the same while it grows. */
+const water = computed(() => ({ points: second.value >= 0 ? laneWater(props.lane) : [] }))
+const count = computed(() => water.value.points.length)
 /** No more points than the drawing has room for. */
 const drawn = computed(() => {
-  const every = Math.max(1, Math.floor(water.value.length / size.value.w))
-  return every === 1 ? water.value : water.value.filter((_, i) => i % every === 0 || i === water.value.length - 1)
+  const { points } = water.value
+  const every = Math.max(1, Math.floor(points.length / size.value.w))
+  return points.filter((_, i) => i % every === 0 || i === points.length - 1)
 })
+const lastC = computed(() => drawn.value.at(-1)?.[1] ?? null)
+const topC = computed(() => drawn.value.reduce((top, [, c]) => Math.max(top, c), props.lane.boilingC ?? 100) + 4)
+const bottomC = computed(() => drawn.value.reduce((bottom, [, c]) => Math.min(bottom, c), 0))
+const x = (s: number) => LEFT + (Math.min(s, spanS.value) / spanS.value) * (size.value.w - LEFT - PAD)
+const y = (c: number) => size.value.h - PAD - ((c - bottomC.value) / (topC.value - bottomC.value)) * (size.value.h - 2 * PAD)
 const line = computed(() => drawn.value.map(([s, c]) => `${x(s).toFixed(1)},${y(c).toFixed(1)}`).join(' '))
 /** Each kind of post as one path: a lane that was pressed three hundred times draws as fast as a new one. */
 const xs = (of: (mark: BenchMark) => number[]) => props.lane.state.marks.filter(mark => zero.value !== null && mark.kind !== 'reading' && mark.atMs >= zero.value - 1000).flatMap(of).map(ms => x(Math.max(0, laneSeconds(props.lane, ms - zero.value!))))
@@ -33,16 +37,16 @@ const others = computed(() => posts(xs(mark => (mark.kind === 'rollingBoil' ? []
 const twins = computed(() => posts(xs(mark => mark.twins.map(twin => twin.atMs))))
 /** A round dot is a line of no length with round ends. */
 const DOTS_AT_MOST = 120
-const dots = computed(() => (water.value.length > DOTS_AT_MOST ? [] : water.value).map(([s, c]) => `M${x(s).toFixed(1)},${y(c).toFixed(1)}h0`).join(''))
+const dots = computed(() => (count.value > DOTS_AT_MOST ? [] : drawn.value).map(([s, c]) => `M${x(s).toFixed(1)},${y(c).toFixed(1)}h0`).join(''))
 </script>
 
 <template>
-  <svg class="lane-trace" :viewBox="`0 0 ${size.w} ${size.h}`" preserveAspectRatio="none" role="img" :aria-label="water.length ? `Water, ${water.length} readings, last ${water.at(-1)![1].toFixed(1)} °C` : 'No reading yet'">
+  <svg class="lane-trace" :viewBox="`0 0 ${size.w} ${size.h}`" preserveAspectRatio="none" role="img" :aria-label="lastC === null ? 'No reading yet' : `Water, ${count} readings, last ${lastC.toFixed(1)} °C`">
     <line v-if="lane.boilingC !== null" :x1="PAD" :x2="size.w - PAD" :y1="y(lane.boilingC)" :y2="y(lane.boilingC)" class="stroke-edge" stroke-dasharray="6 4" vector-effect="non-scaling-stroke" />
     <path :d="others" class="stroke-flame" stroke-width="2" vector-effect="non-scaling-stroke" />
     <path :d="boils" class="stroke-ink" stroke-width="4" vector-effect="non-scaling-stroke" />
     <path :d="twins" class="stroke-ink" stroke-width="2" stroke-dasharray="3 3" vector-effect="non-scaling-stroke" />
-    <polyline v-if="water.length" :points="line" fill="none" class="stroke-water" stroke-width="3" vector-effect="non-scaling-stroke" />
+    <polyline v-if="lastC !== null" :points="line" fill="none" class="stroke-water" stroke-width="3" vector-effect="non-scaling-stroke" />
     <path :d="dots" class="stroke-water" fill="none" stroke-linecap="round" :stroke-width="layout === 'cell' ? 5 : 8" vector-effect="non-scaling-stroke" />
   </svg>
 </template>
