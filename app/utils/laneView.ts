@@ -133,13 +133,13 @@ export function laneSays(lane: Lane, nowMs: number, foreseen: Foreseen | null, s
 }
 
 /** The boil was called twice, too far apart to be one. */
-function disagreement(lane: Lane): Saying | null {
+const disagreement = once((lane): Saying | null => {
   const boil = lane.state.marks.find(mark => mark.kind === 'rollingBoil')
   const other = lane.state.kept.find(press => press.kind === 'rollingBoil' && press.why === 'already')
   if (!boil || !other || other.atMs === boil.atMs) return null
   const at = (ms: number) => formatClock(laneSeconds(lane, ms - (waterZero(lane) ?? ms)))
   return { key: `boils.${other.id}`, kind: 'offer', words: `Boil called at ${at(boil.atMs)} and at ${at(other.atMs)}. Which?`, answers: [{ words: at(boil.atMs), act: { type: 'settled' } }, { words: at(other.atMs), act: { type: 'move', ofId: boil.id, toMs: other.atMs } }] }
-}
+})
 
 function unseenBoil(lane: Lane, foreseen: Foreseen | null): Saying | null {
   const zero = waterZero(lane)
@@ -150,8 +150,8 @@ function unseenBoil(lane: Lane, foreseen: Foreseen | null): Saying | null {
 
 /** A flame that went out before the boil may be fed. */
 function feeding(lane: Lane): Saying | null {
-  const out = lane.state.marks.findLast(mark => mark.kind === 'flameOut')
-  if (!out || isLit(lane) || timeOf(lane, 'gaveUp', 'stopped', 'snuffed', 'shutOff') !== null || timeOf(lane, 'rollingBoil') !== null || lane.kind === 'burnOff' || lane.kind === 'simmer') return null
+  const out = isLit(lane) ? undefined : lane.state.marks.findLast(mark => mark.kind === 'flameOut')
+  if (!out || timeOf(lane, 'gaveUp', 'stopped', 'snuffed', 'shutOff') !== null || timeOf(lane, 'rollingBoil') !== null || lane.kind === 'burnOff' || lane.kind === 'simmer') return null
   const lastC = lastWaterC(lane)
   const zero = waterZero(lane) ?? out.atMs
   return { key: `feed.${out.id}`, kind: 'offer', words: `Flame out ${formatClock(laneSeconds(lane, out.atMs - zero))}${lastC === null ? '' : `, water ${formatNumber(lastC, 0)} °C`}. Feeding another?`, answers: [{ words: 'Lit again', act: { type: 'mark', kind: 'relit' } }, { words: 'No, it is over', act: { type: 'settled' } }] }

@@ -1,5 +1,5 @@
 /** While it burns, of a thermometer that sends: the boil is the plateau of its trace, whatever the probe's offset; the rest is foretold as from readings by eye. */
-import { findBoil } from '../trace/findBoil'
+import { findBoil, NEAR_K } from '../trace/findBoil'
 import { fallingSinceOf, foreseeBoil, type Foreseen, type SeenSoFar } from './foreseeBoil'
 
 /** A plateau that is found so surely is offered [s]. */
@@ -19,7 +19,11 @@ export function foreseeSent({ readings, boilingC, nowS }: SeenSoFar, sent: reado
 /** A probe that reads high is no boil: the readings alone do not say it. */
 const OFFSET_ROOM_K = 4
 
+/** A level lies among its samples: far below the boil, as for most of a run, none is sought [K]. */
+const LEVEL_ROOM_K = 2
+
 function plateauAt(trace: readonly (readonly [number, number])[], boilingC: number): number | null {
+  if (!trace.some(([, c]) => c >= boilingC - NEAR_K - LEVEL_ROOM_K)) return null
   const found = findBoil(trace, { boilingC })
   if (!found.ok || found.value.status !== 'boiled' || found.value.atS === null || found.value.u! > SURE_U_S) return null
   const newest = trace.slice(-3).map(([, c]) => c).sort((a, b) => a - b)[1]!

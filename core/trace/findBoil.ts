@@ -28,7 +28,7 @@ const TOP_POINTS = 4
 const PLATEAU_POINTS = 4
 const PLATEAU_S = 12
 /** Further from the boiling point no level is a boil [K]. */
-const NEAR_K = 4
+export const NEAR_K = 4
 const BELOW_LEVEL_K = 0.5
 /** How much of the rise is fitted: over less, slow wiggles of convection move the knee [K]. */
 const FIT_K = 45

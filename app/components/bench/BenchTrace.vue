@@ -1,5 +1,4 @@
 <script setup lang="ts">
-import type { BenchMark } from '#core/run/benchStep'
 import type { Lane } from '#shared/bench'
 
 /** The water so far: readings as dots on a line, marks as posts, the boiling point above. */
@@ -26,26 +25,44 @@ const drawn = computed(() => {
 const lastC = computed(() => drawn.value.at(-1)?.[1] ?? null)
 const topC = computed(() => drawn.value.reduce((top, [, c]) => Math.max(top, c), props.lane.boilingC ?? 100) + 4)
 const bottomC = computed(() => drawn.value.reduce((bottom, [, c]) => Math.min(bottom, c), 0))
-const x = (s: number) => LEFT + (Math.min(s, spanS.value) / spanS.value) * (size.value.w - LEFT - PAD)
-const y = (c: number) => size.value.h - PAD - ((c - bottomC.value) / (topC.value - bottomC.value)) * (size.value.h - 2 * PAD)
-const line = computed(() => drawn.value.map(([s, c]) => `${x(s).toFixed(1)},${y(c).toFixed(1)}`).join(' '))
-/** Each kind of post as one path: a lane that was pressed three hundred times draws as fast as a new one. */
-const xs = (of: (mark: BenchMark) => number[]) => props.lane.state.marks.filter(mark => zero.value !== null && mark.kind !== 'reading' && mark.atMs >= zero.value - 1000).flatMap(of).map(ms => x(Math.max(0, laneSeconds(props.lane, ms - zero.value!))))
-const posts = (at: number[]) => at.map(one => `M${one.toFixed(1)},${PAD}V${size.value.h - PAD}`).join('')
-const boils = computed(() => posts(xs(mark => (mark.kind === 'rollingBoil' ? [mark.atMs] : []))))
-const others = computed(() => posts(xs(mark => (mark.kind === 'rollingBoil' ? [] : [mark.atMs]))))
-const twins = computed(() => posts(xs(mark => mark.twins.map(twin => twin.atMs))))
+/** Worked out before the points are walked: a reactive value asked for at each of them would cost more than the drawing. */
+const x = computed(() => {
+  const [span, room] = [spanS.value, size.value.w - LEFT - PAD]
+  return (s: number) => LEFT + (Math.min(s, span) / span) * room
+})
+const y = computed(() => {
+  const [bottom, perK, foot] = [bottomC.value, (size.value.h - 2 * PAD) / (topC.value - bottomC.value), size.value.h - PAD]
+  return (c: number) => foot - (c - bottom) * perK
+})
+const points = computed(() => {
+  const [atX, atY] = [x.value, y.value]
+  return drawn.value.map(([s, c]) => `${atX(s).toFixed(1)},${atY(c).toFixed(1)}`)
+})
+const line = computed(() => points.value.join(' '))
 /** A round dot is a line of no length with round ends. */
 const DOTS_AT_MOST = 120
-const dots = computed(() => (count.value > DOTS_AT_MOST ? [] : drawn.value).map(([s, c]) => `M${x(s).toFixed(1)},${y(c).toFixed(1)}h0`).join(''))
+const dots = computed(() => (count.value > DOTS_AT_MOST ? [] : points.value).map(point => `M${point}h0`).join(''))
+/** Each kind of post as one path: a lane that was pressed three hundred times draws as fast as a new one. */
+const posts = computed(() => {
+  const [atX, zeroMs, foot] = [x.value, zero.value, size.value.h - PAD]
+  const paths = { boils: '', others: '', twins: '' }
+  if (zeroMs === null) return paths
+  const post = (ms: number) => `M${atX(Math.max(0, laneSeconds(props.lane, ms - zeroMs))).toFixed(1)},${PAD}V${foot}`
+  for (const mark of props.lane.state.marks) {
+    if (mark.kind === 'reading' || mark.atMs < zeroMs - 1000) continue
+    paths[mark.kind === 'rollingBoil' ? 'boils' : 'others'] += post(mark.atMs)
+    for (const twin of mark.twins) paths.twins += post(twin.atMs)
+  }
+  return paths
+})
 </script>
 
 <template>
   <svg class="lane-trace" :viewBox="`0 0 ${size.w} ${size.h}`" preserveAspectRatio="none" role="img" :aria-label="lastC === null ? 'No reading yet' : `Water, ${count} readings, last ${lastC.toFixed(1)} °C`">
     <line v-if="lane.boilingC !== null" :x1="PAD" :x2="size.w - PAD" :y1="y(lane.boilingC)" :y2="y(lane.boilingC)" class="stroke-edge" stroke-dasharray="6 4" vector-effect="non-scaling-stroke" />
-    <path :d="others" class="stroke-flame" stroke-width="2" vector-effect="non-scaling-stroke" />
-    <path :d="boils" class="stroke-ink" stroke-width="4" vector-effect="non-scaling-stroke" />
-    <path :d="twins" class="stroke-ink" stroke-width="2" stroke-dasharray="3 3" vector-effect="non-scaling-stroke" />
+    <path :d="posts.others" class="stroke-flame" stroke-width="2" vector-effect="non-scaling-stroke" />
+    <path :d="posts.boils" class="stroke-ink" stroke-width="4" vector-effect="non-scaling-stroke" />
+    <path :d="posts.twins" class="stroke-ink" stroke-width="2" stroke-dasharray="3 3" vector-effect="non-scaling-stroke" />
     <polyline v-if="lastC !== null" :points="line" fill="none" class="stroke-water" stroke-width="3" vector-effect="non-scaling-stroke" />
     <path :d="dots" class="stroke-water" fill="none" stroke-linecap="round" :stroke-width="layout === 'cell' ? 5 : 8" vector-effect="non-scaling-stroke" />
   </svg>
