@@ -9,29 +9,37 @@ import { boilingPointFromPressure } from '../../core/water/saturation'
 import type { Bench, BenchPush, Lane } from '../../shared/bench'
 import type { LaneName } from '../../shared/benchAct'
 import type { Setting, TestName } from '../../core/method/method'
+import { byKey } from '../database/byKey'
 import type { Connection, Database } from '../database/connection'
 import { currentMeasurements, findRuns, type FoundRun } from '../database/repositories/runs'
-import { event, fuel, fuelBatch, photo, run, runNote } from '../database/schema'
+import { fuel, fuelBatch, photo, run, runNote } from '../database/schema'
+import { eventRows, type EventRow } from './eventRows'
 import { changesAfter, lastSeq } from './outbox'
-
-type EventRow = typeof event.$inferSelect
 
 /** The rows of a run as the lane's state. A mark keeps the id of its first row, wherever it was moved since. */
 export function stateOfRows(rows: readonly EventRow[], zeroMs: number, order: BenchState['order']): BenchState {
-  const superseded = new Map(rows.flatMap(row => (row.supersedesId === null ? [] : [[row.supersedesId, row] as const])))
+  const superseded = new Map<string, EventRow>()
+  for (const row of rows) if (row.supersedesId !== null) superseded.set(row.supersedesId, row)
   const headOf = (row: EventRow): EventRow => (superseded.has(row.id) ? headOf(superseded.get(row.id)!) : row)
   const press = (row: EventRow): Press => ({ id: row.id, kind: row.kind, atMs: zeroMs + row.atMs, device: row.deviceId })
   const first = rows.filter(row => row.supersedesId === null)
   const aside = first.filter(row => row.payload.press !== undefined)
-  const marks = first.filter(row => row.payload.press === undefined && !headOf(row).voided).map((row): BenchMark => {
-    const { press: _press, ofId: _ofId, ...payload } = headOf(row).payload
-    return { ...press(row), atMs: zeroMs + headOf(row).atMs, payload, twins: aside.filter(one => one.payload.press === 'twin' && one.payload.ofId === row.id).map(press) }
-  })
-  const undone = first.filter(row => row.payload.press === undefined && headOf(row).voided).map(row => row.id)
+  const twins = byKey(aside.filter(row => row.payload.press === 'twin'), row => row.payload.ofId!)
+  const marks: BenchMark[] = []
+  const undone: string[] = []
+  for (const row of first) {
+    if (row.payload.press !== undefined) continue
+    const head = headOf(row)
+    if (head.voided) undone.push(row.id)
+    else {
+      const { press: _press, ofId: _ofId, ...payload } = head.payload
+      marks.push({ ...press(row), atMs: zeroMs + head.atMs, payload, twins: (twins.get(row.id) ?? []).map(press) })
+    }
+  }
   return {
     ...emptyBench(order), marks: marks.sort((a, b) => a.atMs - b.atMs || (a.id < b.id ? -1 : 1)),
     kept: aside.flatMap(row => (row.payload.press === 'twin' ? [] : [{ ...press(row), why: row.payload.press! }])),
-    undone: [...undone, ...aside.filter(row => row.payload.press === 'twin' && undone.includes(row.payload.ofId!)).map(row => row.id)],
+    undone: [...undone, ...undone.flatMap(id => (twins.get(id) ?? []).map(row => row.id))],
   }
 }
 
@@ -42,14 +50,12 @@ export function headOfMark(rows: readonly EventRow[], id: string): EventRow | nu
   return head
 }
 
-export const eventRows = (db: Connection, runIds: string[]) => db.select().from(event).where(inArray(event.runId, runIds)).orderBy(asc(event.seq))
-
 export const orderOf = ({ method, stored }: FoundRun) => benchOrder(method ?? BOIL, stored.burner?.kind ?? null)
 
 /** Those of these runs that stand on the bench. */
 async function lanesOf(db: Connection, runIds: string[]): Promise<Lane[]> {
   if (runIds.length === 0) return []
-  const found = await findRuns(db, runIds, { traces: false })
+  const found = await findRuns(db, runIds, { traces: false, events: false })
   const rows = await db.select({ id: run.id, lane: run.lane, bench: run.bench, startedAt: run.startedAt, fuelKind: fuel.kind }).from(run).leftJoin(fuelBatch, eq(fuelBatch.id, run.fuelBatchId)).leftJoin(fuel, eq(fuel.id, fuelBatch.fuelId)).where(inArray(run.id, runIds))
   const events = await eventRows(db, runIds)
   const measurements = await currentMeasurements(db, runIds)
@@ -63,7 +69,7 @@ async function lanesOf(db: Connection, runIds: string[]): Promise<Lane[]> {
     return [{
       lane: row.lane, runId: row.id, armedAtMs: row.bench.armedAtMs, test: method?.test ?? record.kind as TestName, kind: record.kind, method: method && record.method ? { name: record.method.name, n: record.method.n, body: method } : null,
       setup: record.setup, burner: one.stored.burner?.kind ?? null, fuelKind: row.fuelKind, fuel: record.fuel, person: record.person, place: record.place, zone: record.zone, setting: record.setting as Setting | null, hasLid: one.stored.lid,
-      boilingC: boilingOf(one), order, state: stateOfRows(events.filter(each => each.runId === row.id), row.startedAt.getTime(), order.marks),
+      boilingC: boilingOf(one), order, state: stateOfRows(events.get(row.id) ?? [], row.startedAt.getTime(), order.marks),
       readings: measurements.filter(each => each.runId === row.id).map(({ id, quantity, value, typed, atMs }) => ({ id, quantity, value, typed, atMs })),
       notes: notes.filter(each => each.runId === row.id).map(({ id, text, atMs }) => ({ id, text, atMs })), photos: photos.find(each => each.runId === row.id)?.n ?? 0, rehearsal: row.bench.rehearsal ?? null,
     }]

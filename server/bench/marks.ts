@@ -1,5 +1,5 @@
 /** Marks of a lane: the state machine says what a press is, the rows keep it. */
-import { desc, eq } from 'drizzle-orm'
+import { eq } from 'drizzle-orm'
 import { benchStep, outcomeOf, type BenchState, type MarkPayload } from '../../core/run/benchStep'
 import { problemText } from '../../core/result'
 import { parseQuantity } from '../../core/quantity/parseQuantity'
@@ -9,13 +9,14 @@ import type { Connection } from '../database/connection'
 import { findRuns } from '../database/repositories/runs'
 import { event, run } from '../database/schema'
 import { shiftTraces } from '../instruments/mergeTraces'
-import { eventRows, headOfMark, orderOf, stateOfRows } from './lanes'
+import { eventRows, type EventRow } from './eventRows'
+import { headOfMark, orderOf, stateOfRows } from './lanes'
 import { refused, TAKEN, type Ack, type Deed, type RunOnBench } from './takeActs'
 
 const FINISHED = 'This run is finished. Correct it on its page; what was sent is kept in this browser.'
 
-async function standing(tx: Connection, found: RunOnBench): Promise<{ rows: (typeof event.$inferSelect)[], state: BenchState }> {
-  const rows = await eventRows(tx, [found.id])
+async function standing(tx: Connection, found: RunOnBench): Promise<{ rows: readonly EventRow[], state: BenchState }> {
+  const rows = (await eventRows(tx, [found.id])).get(found.id)!
   return { rows, state: stateOfRows(rows, found.startedAt.getTime(), await orderFor(tx, found.id)) }
 }
 
@@ -24,22 +25,20 @@ const orders = new Map<string, BenchState['order']>()
 async function orderFor(tx: Connection, runId: string): Promise<BenchState['order']> {
   const known = orders.get(runId)
   if (known) return known
-  const [whole] = await findRuns(tx, [runId], { traces: false })
+  const [whole] = await findRuns(tx, [runId], { traces: false, events: false })
   const { marks } = orderOf(whole!)
   orders.set(runId, marks)
   return marks
 }
 
-async function nextSeq(tx: Connection, runId: string): Promise<number> {
-  const [last] = await tx.select({ seq: event.seq }).from(event).where(eq(event.runId, runId)).orderBy(desc(event.seq)).limit(1)
-  return (last?.seq ?? 0) + 1
-}
+/** The run's row is locked: nobody else adds to them. */
+const nextSeq = (rows: readonly EventRow[]): number => (rows.at(-1)?.seq ?? 0) + 1
 
 export async function takeMark(tx: Connection, found: RunOnBench, { act, deed, deviceId }: Deed<'mark'>): Promise<Ack> {
   if (found.state === 'finished' || found.state === 'void') return refused(FINISHED)
   const payload = readPayload(deed.kind, deed.payload, act.units)
   if (payload === null) return refused(`${deed.payload.typed ?? ''}: not a quantity that ${deed.kind === 'reading' ? 'a temperature' : 'a mass'} can be read from.`)
-  const { state } = await standing(tx, found)
+  const { rows, state } = await standing(tx, found)
   const next = benchStep(state, { type: 'mark', id: act.id, kind: deed.kind, nowMs: act.atMs, device: deviceId, payload })
   if (!next.ok) return refused(problemText(next.problem))
   const outcome = outcomeOf(next.value, act.id)!
@@ -51,7 +50,7 @@ export async function takeMark(tx: Connection, found: RunOnBench, { act, deed, d
   }
   const aside = outcome.as === 'mark' ? null : outcome.as === 'twin' ? { press: 'twin' as const, ofId: outcome.ofId } : { press: outcome.as as 'double' | 'already' }
   await tx.insert(event).values({
-    id: act.id, runId: found.id, seq: await nextSeq(tx, found.id), kind: deed.kind, atMs: act.atMs - zeroMs, ...clocks(act), deviceId, source: 'bench', payload: { ...payload, ...aside }, voided: aside !== null,
+    id: act.id, runId: found.id, seq: nextSeq(rows), kind: deed.kind, atMs: act.atMs - zeroMs, ...clocks(act), deviceId, source: 'bench', payload: { ...payload, ...aside }, voided: aside !== null,
     reason: aside === null ? null : ASIDE_WORDS[aside.press], personId: found.personId,
   })
   return { as: outcome.as === 'undone' ? 'already' : outcome.as }
@@ -77,7 +76,7 @@ export async function undoMark(tx: Connection, found: RunOnBench, { act, deed: {
   const next = benchStep(state, { type: 'undo', ofId })
   const head = headOfMark(rows, ofId)
   if (!next.ok || head === null) return refused('That mark is not there to be undone.')
-  await tx.insert(event).values({ id: act.id, runId: found.id, seq: await nextSeq(tx, found.id), kind: head.kind, atMs: head.atMs, ...clocks(act), deviceId, source: 'bench', payload: head.payload, supersedesId: head.id, voided: true, reason: 'undone', personId: found.personId })
+  await tx.insert(event).values({ id: act.id, runId: found.id, seq: nextSeq(rows), kind: head.kind, atMs: head.atMs, ...clocks(act), deviceId, source: 'bench', payload: head.payload, supersedesId: head.id, voided: true, reason: 'undone', personId: found.personId })
   return TAKEN
 }
 
@@ -87,6 +86,6 @@ export async function moveMark(tx: Connection, found: RunOnBench, { act, deed: {
   const next = benchStep(state, { type: 'move', ofId, toMs })
   if (!next.ok) return refused(`${next.problem.what}.`)
   const head = headOfMark(rows, ofId)!
-  await tx.insert(event).values({ id: act.id, runId: found.id, seq: await nextSeq(tx, found.id), kind: head.kind, atMs: toMs - found.startedAt.getTime(), ...clocks(act), deviceId, source: 'bench', payload: head.payload, supersedesId: head.id, reason: 'moved', personId: found.personId })
+  await tx.insert(event).values({ id: act.id, runId: found.id, seq: nextSeq(rows), kind: head.kind, atMs: toMs - found.startedAt.getTime(), ...clocks(act), deviceId, source: 'bench', payload: head.payload, supersedesId: head.id, reason: 'moved', personId: found.personId })
   return TAKEN
 }

@@ -1,11 +1,12 @@
 /** What a finished run's page says of the presses beside its marks. */
 import type { AsidePress } from '../../shared/keptPress'
 import type { Connection } from '../database/connection'
-import { eventRows, headOfMark } from './lanes'
+import { eventRows } from './eventRows'
+import { headOfMark } from './lanes'
 
 /** @param pace seconds of what burns in one of the bench's: of a rehearsal as fast as it ran */
 export async function pressesOf(db: Connection, runId: string, pace = 1): Promise<AsidePress[]> {
-  const rows = (await eventRows(db, [runId])).filter(row => row.source === 'bench')
+  const rows = (await eventRows(db, [runId])).get(runId)!.filter(row => row.source === 'bench')
   const standing = (id: string | undefined) => (id === undefined ? null : headOfMark(rows, id))
   const beside = rows.filter(row => row.payload.press !== undefined).map(({ id, kind, atMs, payload }): AsidePress => {
     // A double was meant for the mark just before it, though Next had gone on by then.

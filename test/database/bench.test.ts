@@ -6,6 +6,7 @@ import type { Bench, Lane } from '../../shared/bench'
 import { LANES, type Arming, type BenchAct, type BenchDeed } from '../../shared/benchAct'
 import { emptyTypedRun } from '../../shared/typedRun'
 import { benchNow, startBenchClock } from '../../server/bench/benchClock'
+import { eventRows } from '../../server/bench/eventRows'
 import { readBenchNow, readBenchSince } from '../../server/bench/lanes'
 import { takeActs } from '../../server/bench/takeActs'
 import { findRun } from '../../server/database/repositories/runs'
@@ -86,6 +87,25 @@ describe('the bench’s door', () => {
     // A press is kept, whatever it is.
     expect((await send([mark(runId, 302_900, 'rollingBoil'), mark(runId, 500_000, 'rollingBoil')])).map(ack => ack.as).every(as => ['double', 'already', 'twin'].includes(as))).toBe(true)
     expect(await base.db.select().from(event).where(eq(event.runId, runId))).toHaveLength(5)
+    await cleared()
+  })
+
+  it('of a lane only what came since is read: what was undone is not there, what came meanwhile is, each once', async () => {
+    const runId = await armed()
+    const whole = () => base.db.select({ id: event.id, seq: event.seq }).from(event).where(eq(event.runId, runId)).orderBy(event.seq)
+    const read = async () => (await eventRows(base.db, [runId])).get(runId)!.map(({ id, seq }) => ({ id, seq }))
+    await send([mark(runId, 60_000, 'lit'), mark(runId, 62_000, 'potOn')])
+    expect(await read()).toEqual(await whole())
+    await expect(base.db.transaction(async (tx) => {
+      await tx.insert(event).values({ id: uuidv7(), runId, seq: 3, kind: 'disturbance', atMs: 9000, source: 'bench', payload: {}, personId: kit.personId })
+      expect((await eventRows(tx, [runId])).get(runId)).toHaveLength(3)
+      throw new Error('undone')
+    })).rejects.toThrow('undone')
+    await send([mark(runId, 70_000, 'disturbance')])
+    expect(await read()).toEqual(await whole())
+    await Promise.all(Array.from({ length: 12 }, (_, i) => [send([mark(runId, 80_000 + i * 2000, 'disturbance')]), read(), bench()]).flat())
+    expect(await read()).toEqual(await whole())
+    expect((await laneOf(runId)).state.marks).toHaveLength(15)
     await cleared()
   })
 

@@ -147,8 +147,8 @@ export async function findRun(db: Connection, id: string): Promise<FoundRun | nu
   return { ...found, record: { ...found.record, history: await historyOf(db, id) } }
 }
 
-/** Many runs at once, without their histories: a handful of queries whatever their number. In no order. `traces` false: as if they had none. */
-export async function findRuns(db: Connection, ids: string[], { traces: withTraces = true } = {}): Promise<FoundRun[]> {
+/** Many runs at once, without their histories: a handful of queries whatever their number. In no order. `traces`, `events` false: as if they had none. */
+export async function findRuns(db: Connection, ids: string[], { traces: withTraces = true, events: withEvents = true } = {}): Promise<FoundRun[]> {
   if (ids.length === 0) return []
   const rows = await db.select({ run, person: person.name, place: place.name, placeVersion, setup: setup.name, setupId: setup.id, setupN: setupVersion.n, fuelBatch, fuel, method: { id: method.id, name: method.name, n: methodVersion.n, body: methodVersion.body }, container: container.name }).from(run)
     .innerJoin(person, eq(person.id, run.personId)).innerJoin(setupVersion, eq(setupVersion.id, run.setupVersionId)).innerJoin(setup, eq(setup.id, setupVersion.setupId))
@@ -157,7 +157,7 @@ export async function findRuns(db: Connection, ids: string[], { traces: withTrac
     .leftJoin(methodVersion, eq(methodVersion.id, run.methodVersionId)).leftJoin(method, eq(method.id, methodVersion.methodId)).where(anyOf(run.id, ids))
   const parts = byKey(await partsOf(db, [...new Set(rows.map(row => row.run.setupVersionId))]), one => one.setupVersionId)
   const measurements = byKey(await currentMeasurements(db, ids), one => one.runId)
-  const events = byKey(await currentEvents(db, ids), one => one.runId)
+  const events = byKey(withEvents ? await currentEvents(db, ids) : [], one => one.runId)
   const decisions = await db.select({ runId: decision.runId, question: decision.question, answer: decision.answer }).from(decision).where(anyOf(decision.runId, ids)).orderBy(asc(decision.recordedAt))
   const decided = byKey(decisions, one => one.runId)
   const answered = (runId: string, question: string) => decided.get(runId)?.findLast(one => one.question === question)?.answer ?? null
