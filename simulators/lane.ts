@@ -3,8 +3,7 @@ import { CAMPAIGN_SETUPS, type CampaignSetup } from '../core/simulate/campaign'
 import { plainScene, playScene, sceneAtRest, type Played, type RehearsalScene, type SceneMark } from '../core/simulate/rehearsal'
 import { simulatedPressureAtBoiling, type SimulatedConditions } from '../core/simulate/stove'
 import type { Lane } from '../shared/bench'
-
-const POLL_MS = 200
+import { followBench } from './benchStream'
 
 export interface SimulatedLane { /** The stove at this moment, and where it burns. */ now: () => { played: Played, scene: RehearsalScene }, close: () => void }
 
@@ -29,11 +28,8 @@ export function followLane({ bench, lane, setup, conditions: told, speed, nowMs 
   let marks: SceneMark[] = []
   let zeroMs = nowMs()
   let played = sceneAtRest(scene)
-  const timer = setInterval(() => void poll().catch(() => undefined), POLL_MS)
-
-  async function poll() {
-    const answer = await fetch(`${bench}/api/bench`, { signal: AbortSignal.timeout(2000) })
-    const found = ((await answer.json()) as { lanes: Lane[] }).lanes.find(one => one.lane === lane)
+  const close = followBench(bench, (lanes) => {
+    const found = lanes.find(one => one.lane === lane)
     const another = found !== undefined && found.runId !== runId
     // Another run: cold hardware and fresh water.
     if (another) {
@@ -46,9 +42,9 @@ export function followLane({ bench, lane, setup, conditions: told, speed, nowMs 
     // A mark comes after its moment: what was played without it is played anew.
     marks = fresh
     played = sceneAtRest(scene, marks[0]?.s ?? stoveNow())
-  }
+  })
   const stoveNow = () => ((nowMs() - zeroMs) / 1000) * scene.choice.speed
-  return { close: () => clearInterval(timer), now: () => {
+  return { close, now: () => {
     played = marks.length === 0 ? { ...played, s: stoveNow() } : playScene(scene, marks, stoveNow(), { from: played })
     return { played, scene }
   } }

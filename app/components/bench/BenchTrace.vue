@@ -44,11 +44,11 @@ const DOTS_AT_MOST = 120
 const dots = computed(() => (count.value > DOTS_AT_MOST ? [] : points.value).map(point => `M${point}h0`).join(''))
 /** Each kind of post as one path: a lane that was pressed three hundred times draws as fast as a new one. */
 const posts = computed(() => {
-  const [atX, zeroMs, foot] = [x.value, zero.value, size.value.h - PAD]
+  const [lane, atX, zeroMs, foot] = [props.lane, x.value, zero.value, size.value.h - PAD]
   const paths = { boils: '', others: '', twins: '' }
   if (zeroMs === null) return paths
-  const post = (ms: number) => `M${atX(Math.max(0, laneSeconds(props.lane, ms - zeroMs))).toFixed(1)},${PAD}V${foot}`
-  for (const mark of props.lane.state.marks) {
+  const post = (ms: number) => `M${atX(Math.max(0, laneSeconds(lane, ms - zeroMs))).toFixed(1)},${PAD}V${foot}`
+  for (const mark of lane.state.marks) {
     if (mark.kind === 'reading' || mark.atMs < zeroMs - 1000) continue
     paths[mark.kind === 'rollingBoil' ? 'boils' : 'others'] += post(mark.atMs)
     for (const twin of mark.twins) paths.twins += post(twin.atMs)

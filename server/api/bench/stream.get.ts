@@ -9,7 +9,7 @@ import type { Bench, BenchPush, SamplesHad } from '#shared/bench'
 
 const BEAT_MS = 10_000
 
-/** The bench as it stands, then each change. A page that was away says how far it had heard, and gets what came since. */
+/** The bench as it stands, then each change. A page that was away says how far it had heard, and gets what came since. `only=lanes`: without what instruments send, for those that look at the lanes alone. */
 export default defineEventHandler(async (event) => {
   const stream = createEventStream(event)
   const db = useDatabase()
@@ -21,13 +21,16 @@ export default defineEventHandler(async (event) => {
     else waiting.push(change)
   })
   const samples = (pushes: string) => void stream.push({ event: 'samples', data: pushes })
-  const deafToNow = hearNow(now => void stream.push({ event: 'now', data: JSON.stringify(now) }))
+  const { seen, had, only } = getQuery(event)
+  let deafToNow = () => undefined as unknown
   let deafToSamples = () => undefined as unknown
-  const { seen, had } = getQuery(event)
-  void samplesSince(db, readHad(had), (pushes) => {
-    samples(pushes)
-    deafToSamples = hearSamples(samples)
-  }).catch(() => stream.close())
+  if (only !== 'lanes') {
+    deafToNow = hearNow(now => void stream.push({ event: 'now', data: JSON.stringify(now) }))
+    void samplesSince(db, readHad(had), (pushes) => {
+      samples(pushes)
+      deafToSamples = hearSamples(samples)
+    }).catch(() => stream.close())
+  }
   const beat = setInterval(() => void benchNow(db).then(serverMs => stream.push({ event: 'beat', data: JSON.stringify({ serverMs }) })), BEAT_MS)
   stream.onClosed(async () => {
     clearInterval(beat)
