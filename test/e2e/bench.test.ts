@@ -222,7 +222,9 @@ test('four lanes are lit together, and a second device shows them within 300 ms;
   }
   expect(lags.sort((a, b) => a - b)[2]).toBeLessThan(300)
   await settle(page)
-  await Promise.all([next(page, 'A').click(), next(phone, 'A').click()])
+  // At the same moment of the one clock: a press that came later would find Next gone on.
+  const together = Date.now() + 500
+  for (const one of [page, phone]) await one.evaluate(at => void setTimeout(() => document.querySelector<HTMLElement>('[data-lane=A] [data-next]')!.click(), at - Date.now()), together)
   await expect(next(page, 'A')).toHaveText('Out')
   await expect(next(phone, 'A')).toHaveText('Out')
   await expect.poll(async () => (await bench(page)).lanes[0]!.state.marks.at(-1)).toMatchObject({ kind: 'rollingBoil', twins: [{ kind: 'rollingBoil' }] })
