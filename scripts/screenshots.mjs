@@ -91,9 +91,9 @@ runMain(async () => {
   for (const [name, list, wanted, at] of BY_NAME) named.push([name, `${at}/${(await (await fetch(address + list)).json()).find(one => one.name === wanted).id}`, 'day', 1280, name === 'method' ? 1200 : 900])
   if (!only || only === 'rehearsal') named.push(['rehearsal', await rehearsed(browser, address), 'day', 1280, 900])
   const wanted = [...PICTURES, ...named, ...BENCH].filter(([name]) => !only || name === only)
-  let leave = async () => undefined
+  let leave = null
   for (const [name, path, light, width, height, press, scroll] of wanted) {
-    if (name === BENCH[0][0]) {
+    if (leave === null && BENCH.some(([one]) => one === name)) {
       await stage(address, EVERY_STATE.slice(0, 4))
       leave = await followed(address)
     }
@@ -102,6 +102,7 @@ runMain(async () => {
     const page = await context.newPage()
     await page.goto(address + path)
     await page.waitForFunction(() => window.useNuxtApp?.().isHydrating === false)
+    if (path === '/bench') await page.locator('[data-lane=A]').waitFor()
     if (name === 'import') {
       const fuels = await page.getByLabel('Fuel', { exact: true }).locator('option').allInnerTexts()
       await page.getByLabel('Fuel', { exact: true }).selectOption({ label: fuels.find(text => /isobutane/i.test(text)) })
@@ -116,7 +117,7 @@ runMain(async () => {
     await context.close()
     say(`docs/screenshots/${name}.png`)
   }
-  await leave()
+  await leave?.()
   await clearBench(address)
   await fetch(`${address}/api/imports/${importId}`, { method: 'DELETE' })
   await browser.close()
