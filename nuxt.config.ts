@@ -1,3 +1,4 @@
+import { fileURLToPath } from 'node:url'
 import tailwindcss from '@tailwindcss/vite'
 import { markdownPages } from './scripts/lib/markdownPages.mjs'
 import { writeServiceWorker } from './scripts/lib/serviceWorker.mjs'
@@ -17,7 +18,10 @@ export default defineNuxtConfig({
   css: ['~/assets/css/main.css'],
   compatibilityDate: '2026-03-01',
   // Packages whose second half is named only by a condition of their package.json, which the tracer does not follow.
-  nitro: { experimental: { websocket: true }, externals: { traceInclude: ['async-function', 'generator-function', 'async-generator-function'].map(name => `node_modules/${name}/require.mjs`) } },
+  nitro: {
+    experimental: { websocket: true },
+    externals: { traceInclude: ['async-function', 'generator-function', 'async-generator-function'].map(name => `node_modules/${name}/require.mjs`) },
+  },
   vite: { plugins: [tailwindcss(), markdownPages()], worker: { format: 'es' } },
   typescript: {
     strict: true,
@@ -25,6 +29,10 @@ export default defineNuxtConfig({
     nodeTsConfig: { include: ['../cli/**/*.ts', '../core/**/*.ts', '../test/**/*.ts', '../*.ts', '../server/demo/**/*.ts'], compilerOptions: { noUncheckedIndexedAccess: true } },
   },
   telemetry: false,
-  hooks: { 'nitro:build:public-assets': nitro => writeServiceWorker(nitro.options.output.publicDir) },
+  hooks: {
+    // The interface answers in one shape; what it leaves, pages answer.
+    'nitro:init': (nitro) => { nitro.options.errorHandler = [fileURLToPath(new URL('server/http/errors', import.meta.url)), ...[nitro.options.errorHandler ?? []].flat()] },
+    'nitro:build:public-assets': nitro => writeServiceWorker(nitro.options.output.publicDir),
+  },
   eslint: { config: { stylistic: { semi: false, quotes: 'single', braceStyle: '1tbs' } } },
 })

@@ -98,7 +98,7 @@ runMain(async () => {
       leave = await followed(address)
     }
     const context = await browser.newContext({ viewport: { width, height }, locale: 'en-GB', timezoneId: 'Atlantic/Azores' })
-    await context.addCookies([{ name: 'light', value: light, url: address }])
+    await context.addCookies([{ name: 'vulcanum_light', value: encodeURIComponent(JSON.stringify(light)), url: address }])
     const page = await context.newPage()
     await page.goto(address + path)
     await page.waitForFunction(() => window.useNuxtApp?.().isHydrating === false)

@@ -110,7 +110,7 @@ async function shareSettings() {
   const { networkAddresses, shareCertificate } = await import('./lib/share.mjs')
   const addresses = networkAddresses()
   if (addresses.length === 0) throw new Stop('--share: this machine is on no network. Connect it first, or leave --share out.')
-  return { port: await freePortFrom(SHARE_PORT, '0.0.0.0'), host: '0.0.0.0', addresses, ...await shareCertificate(join(dataFolder, 'share'), addresses) }
+  return { port: await freePortFrom(SHARE_PORT, '0.0.0.0'), addresses, ...await shareCertificate(join(dataFolder, 'share'), addresses) }
 }
 const SHARE_PORT = 3443
 

@@ -1,17 +1,19 @@
 /** What a device tells the bench: each act with its own id, the moment by three clocks, and what was done; and what it is told back. */
-import { array, boolean, lazy, mixed, number, object, string, ValidationError, type Schema } from 'yup'
+import { array, boolean, lazy, mixed, number, object, ValidationError, type Schema } from 'yup'
 import { EVENT_KINDS, type EventKind } from '../core/run/events'
 import { SETTINGS, TESTS, type Setting, type TestName } from '../core/method/method'
 import type { MarkPayload } from '../core/run/benchStep'
 import type { UnitSystem } from '../core/quantity/kinds'
 import { plainText } from './fields'
 import { MAX_ACTS, MAX_TEXT } from './limits'
+import { isMoment, YEARS } from './moments'
 import { MEASURED_NAMES, MEASURED_QUANTITIES, type MeasuredQuantity } from './measuredQuantity'
 import { fieldProblems, shown, type FieldProblem } from './readProblems'
 import { rehearsalSchema, type RehearsalAsked } from './rehearsal'
 import { boxes, quantityBox } from './typedBoxes'
 import { isZone, READING_INSTRUMENTS, type ReadingInstrument } from './typedRun'
 import { UUID } from './uuid'
+import { string } from './words'
 
 export const LANES = ['A', 'B', 'C', 'D', 'E', 'F'] as const
 export type LaneName = (typeof LANES)[number]
@@ -75,7 +77,11 @@ export interface BenchAck {
 
 const id = (what: string) => string().required(`${what}: read nothing, expected an id.`).matches(UUID, ({ value }) => `${what}: read ${shown(value)}, expected an id. Choose one from the list.`)
 const idOrNull = (what: string) => string().nullable().default(null).matches(UUID, { message: ({ value }: { value: unknown }) => `${what}: read ${shown(value)}, expected an id. Choose one from the list.`, excludeEmptyString: true })
-const ms = (what: string) => number().required(`${what}: read nothing, expected milliseconds.`).test('finite', `${what}: expected a number of milliseconds.`, value => Number.isFinite(value))
+const ms = (what: string) => number().required(`${what}: read nothing, expected milliseconds.`)
+const moment = (what: string) => ms(what).test('moment', ({ value }) => `${what}: read ${shown(value)}, expected a moment in ${YEARS}, in milliseconds.`, isMoment)
+/** No device has run for longer than ten years. */
+const MONO_MOST_MS = 3.2e11
+const monotonic = (what: string) => ms(what).test('monotonic', ({ value }) => `${what}: read ${shown(value)}, expected milliseconds since the device began.`, value => value >= 0 && value <= MONO_MOST_MS)
 
 const armingSchema = object({
   lane: string().required().oneOf(LANES, 'Lane: expected A to F.'), test: string().default('boil').oneOf(TESTS, 'Test: choose a method from the list.'),
@@ -92,14 +98,14 @@ const payloadSchema = object({ waterC: number(), massG: number(), reason: plainT
 const DEEDS: Record<BenchDeed['type'], Schema> = {
   arm: object({ type: string().required(), arming: armingSchema.required() }),
   mark: object({ type: string().required(), kind: string().required().oneOf(EVENT_KINDS, ({ value }) => `Mark: read ${shown(value)}, expected an event.`), payload: payloadSchema }),
-  undo: object({ type: string().required(), ofId: id('Mark') }), move: object({ type: string().required(), ofId: id('Mark'), toMs: ms('To') }),
+  undo: object({ type: string().required(), ofId: id('Mark') }), move: object({ type: string().required(), ofId: id('Mark'), toMs: moment('To') }),
   read: object({ type: string().required(), quantity: string().required().oneOf(MEASURED, 'Reading: choose which it is.'), typed: string().required('Reading: read nothing.').max(MAX_TEXT.typed) })
     .test('quantity', (value, context) => boxes(MEASURED, key => quantityBox(MEASURED_NAMES[key], MEASURED_QUANTITIES[key])).validate({ [value.quantity]: value.typed }, { context: context.options.context }).then(() => true, (error: Error) => context.createError({ message: error.message }))),
   note: object({ type: string().required(), text: plainText('Note', MAX_TEXT.description).required('Note: read nothing.') }),
   finish: object({ type: string().required() }), clear: object({ type: string().required() }),
 }
 const actSchema = object({
-  id: id('Act'), runId: id('Run'), units: string().oneOf(['metric', 'trail']).required(), atMs: ms('Time'), monoMs: ms('Time'), wallMs: ms('Time'), clockSession: string().required().max(80),
+  id: id('Act'), runId: id('Run'), units: string().oneOf(['metric', 'trail']).required(), atMs: moment('Time'), monoMs: monotonic('Time'), wallMs: moment('Device’s clock'), clockSession: string().required().max(80),
   deed: lazy(value => DEEDS[(value as BenchDeed | undefined)?.type as BenchDeed['type']] ?? mixed().test('deed', 'Deed: expected arm, mark, undo, move, read, note, finish or clear.', () => false)),
 })
 const envelope = object({ device: object({ id: id('Device'), name: string().required().max(MAX_TEXT.name) }).required(), acts: array(mixed()).required().max(MAX_ACTS, `Acts: expected at most ${MAX_ACTS} at once.`) })

@@ -1,5 +1,5 @@
 /** The first burn of an empty bench: a few blanks that make kit, place and person. */
-import { object, string, ValidationError } from 'yup'
+import { object, ValidationError } from 'yup'
 import { BURNER_KINDS, type BurnerKind } from '../core/formats/document'
 import { FUEL_KINDS } from '../core/constants/fuels'
 import { parseQuantity } from '../core/quantity/parseQuantity'
@@ -7,6 +7,7 @@ import type { UnitSystem } from '../core/quantity/kinds'
 import { MAX_TEXT } from './limits'
 import { fieldProblems, type FieldProblem } from './readProblems'
 import { quantityBox, unitsOf } from './typedBoxes'
+import { string } from './words'
 
 export interface TypedBurnOne {
   units: UnitSystem

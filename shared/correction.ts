@@ -1,5 +1,5 @@
 /** A correction: another reading or time in place of one that stands, with the reason. */
-import { number, object, string, ValidationError } from 'yup'
+import { number, object, ValidationError } from 'yup'
 import { parseQuantity, type Quantity } from '../core/quantity/parseQuantity'
 import type { UnitSystem } from '../core/quantity/kinds'
 import { problemText } from '../core/result'
@@ -9,6 +9,7 @@ import { fieldProblems, type FieldProblem } from './readProblems'
 import { unitsOf } from './typedBoxes'
 import { TIME_NAMES, TYPED_EVENTS, type TypedEventKind } from './typedRun'
 import { UUID } from './uuid'
+import { string } from './words'
 
 export interface TypedCorrection {
   /** Made by the browser: the same sent twice is one correction. */

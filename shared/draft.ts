@@ -1,10 +1,11 @@
 /** A draft as it travels: whatever has been typed so far, right or wrong, and its stop-watch. */
-import { boolean, mixed, number, object, string, ValidationError } from 'yup'
+import { boolean, mixed, number, object, ValidationError } from 'yup'
 import type { BenchState } from '../core/run/benchStep'
 import type { TypedRun } from './typedRun'
 import { UUID } from './uuid'
 import { fieldProblems, type FieldProblem } from './readProblems'
 import { traceProblems } from './traceProblems'
+import { string } from './words'
 
 export interface DraftBody { typed: TypedRun, lane: BenchState | null }
 export interface Draft { id: string, body: DraftBody, revision: number, updatedAt: string }

@@ -1,5 +1,5 @@
 /** Instruments that send by themselves: what is said of them, and what they are answered. */
-import { array, object, string, ValidationError } from 'yup'
+import { array, object, ValidationError } from 'yup'
 import { LONGEST_LINE, type ChannelRule } from '../core/formats/instrumentLine'
 import { QUANTITY_KINDS } from '../core/quantity/kinds'
 import { LANES, type LaneName } from './benchAct'
@@ -8,6 +8,7 @@ import { plainText } from './fields'
 import { MAX_TEXT } from './limits'
 import { fieldProblems, type FieldProblem } from './readProblems'
 import { UUID } from './uuid'
+import { string } from './words'
 
 /** Which lanes a channel is of: air and wind may be of all. A channel that is not named is not taken. */
 export type FeedLanes = Partial<Record<ChannelName, LaneName[]>>

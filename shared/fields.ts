@@ -1,11 +1,13 @@
 /** Fields of a record as data: one list makes the form, the check on both sides, and the reading into SI. */
-import { boolean, object, string, ValidationError } from 'yup'
+import { boolean, object, ValidationError } from 'yup'
 import type { QuantityKindName, UnitSystem } from '../core/quantity/kinds'
 import { parseNumber } from '../core/quantity/parseNumber'
 import { parseQuantity } from '../core/quantity/parseQuantity'
 import type { Limit } from './limits'
+import { isDay, YEARS } from './moments'
 import { fieldProblems, shown, type FieldProblem } from './readProblems'
 import { quantityBox, type Box } from './typedBoxes'
+import { string } from './words'
 
 export interface Choice { value: string, label: string }
 interface Named { key: string, label: string, hint?: string, required?: boolean }
@@ -50,7 +52,10 @@ function schemaOf(spec: FieldSpec): Box {
       return required ? text.trim().required(nothing(label, 'a few words')) : text
     }
     case 'flag': return boolean().default(false)
-    case 'date': return string().default('').test('date', ({ value }) => `${label}: read ${shown(value)}, expected a date such as 2026-03-14.`, text => !text || (/^\d{4}-\d{2}-\d{2}$/.test(text) && !Number.isNaN(Date.parse(text))))
+    case 'date': {
+      const day = string().default('').test('date', ({ value }) => `${label}: read ${shown(value)}, expected a date such as 2026-03-14, in ${YEARS}.`, text => !text || isDay(text))
+      return required ? day.required(nothing(label, 'a date such as 2026-03-14')) : day
+    }
   }
 }
 

@@ -2,6 +2,7 @@
 import type { QuantityKindName } from '../core/quantity/kinds'
 import type { CheckKind } from '../core/kit/instrumentCorrection'
 import type { Choice, FieldSpec } from './fields'
+import { isMoment } from './moments'
 import { MAX_TEXT } from './limits'
 import type { Measures } from './thing'
 
@@ -23,5 +24,5 @@ export const checkFields = (measures: Measures): FieldSpec[] => [
 /** The moment of a check; null where it is none, or is yet to come. */
 export function readCheckTime(text: string, nowMs: number): Date | null {
   const at = new Date(text)
-  return Number.isNaN(at.getTime()) || at.getTime() > nowMs + 300_000 || at.getTime() < Date.parse('1950-01-01') ? null : at
+  return isMoment(at.getTime()) && at.getTime() <= nowMs + 300_000 ? at : null
 }

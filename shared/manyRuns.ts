@@ -1,9 +1,10 @@
 /** What is done to many runs at once: void them, take that back, tag them. */
-import { array, object, string, ValidationError } from 'yup'
+import { array, object, ValidationError } from 'yup'
 import { plainText } from './fields'
 import { MAX_PICKED_RUNS, MAX_TEXT } from './limits'
 import { fieldProblems, type FieldProblem } from './readProblems'
 import { UUID } from './uuid'
+import { string } from './words'
 
 export const MANY_ACTS = ['void', 'unvoid', 'tag', 'untag'] as const
 export interface ManyRuns {

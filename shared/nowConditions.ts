@@ -1,11 +1,12 @@
 /** The conditions now: where the bench stands and what was last read there. */
-import { object, string, ValidationError } from 'yup'
+import { object, ValidationError } from 'yup'
 import type { MeasuredQuantity } from './measuredQuantity'
 import { MEASURED_NAMES, MEASURED_QUANTITIES } from './measuredQuantity'
 import { fieldProblems, type FieldProblem } from './readProblems'
 import { boxes, quantityBox, unitsOf } from './typedBoxes'
 import { parseQuantity } from '../core/quantity/parseQuantity'
 import type { UnitSystem } from '../core/quantity/kinds'
+import { string } from './words'
 
 export const NOW_QUANTITIES = ['altitude', 'stationPressure', 'air', 'wind', 'humidity'] as const satisfies readonly MeasuredQuantity[]
 export type NowQuantity = (typeof NOW_QUANTITIES)[number]

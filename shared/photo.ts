@@ -1,9 +1,10 @@
 /** Photos: what is told of one, and whose it is. */
-import { number, object, string, ValidationError } from 'yup'
+import { number, object, ValidationError } from 'yup'
 import { plainText } from './fields'
 import { MAX_TEXT } from './limits'
 import { fieldProblems, type FieldProblem } from './readProblems'
 import { UUID } from './uuid'
+import { string } from './words'
 
 export interface PhotoMeta { id: string, width: number, height: number, caption: string, atMs: number | null, person: string | null, at: string }
 export const PHOTO_OWNERS = ['run', 'thing', 'setup'] as const

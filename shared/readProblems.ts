@@ -4,6 +4,8 @@ import type { ValidationError } from 'yup'
 export interface FieldProblem {
   path: string
   text: string
+  /** What to do, where the text does not say it. */
+  hint?: string
 }
 
 export function fieldProblems(error: ValidationError): FieldProblem[] {

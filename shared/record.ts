@@ -1,10 +1,11 @@
 /** A record that a person edits, as it travels: an id made by the browser, the revision that was seen, and its fields as typed. */
-import { number, object, string, ValidationError } from 'yup'
+import { number, object, ValidationError } from 'yup'
 import type { UnitSystem } from '../core/quantity/kinds'
 import { readFields, plainText, type FieldSpec, type ReadFields, type TypedFields } from './fields'
 import { MAX_TEXT } from './limits'
 import { fieldProblems, type FieldProblem } from './readProblems'
 import { UUID } from './uuid'
+import { string } from './words'
 
 export interface TypedRecord {
   id: string

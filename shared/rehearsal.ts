@@ -1,11 +1,12 @@
 /** A rehearsal as it is set up: which stove stands in, how fast, and whether something may go wrong. */
-import { boolean, number, object, string } from 'yup'
+import { boolean, number, object } from 'yup'
 import { fuelOfKind, type FuelForm } from '../core/constants/fuels'
 import type { TestName } from '../core/method/method'
 import { unitOf } from '../core/quantity/units'
 import { CAMPAIGN_SETUPS, CAMPAIGN_WATER_KG, type CampaignSetup } from '../core/simulate/campaign'
 import type { CallBias, CalledKind, Judgement } from '../core/rehearse/judge'
 import { rehearsalScene, type RehearsalChoice, type RehearsalScene } from '../core/simulate/rehearsal'
+import { string } from './words'
 
 export const REHEARSAL_STOVES = Object.keys(CAMPAIGN_SETUPS) as CampaignSetup[]
 export const STOVE_WORDS: Record<CampaignSetup, string> = { 'narrow-open': 'gas, narrow pot in the open', 'wide-sheltered': 'gas, wide pot, sheltered head', 'finned': 'gas, finned pot', 'spirit-cone': 'spirit in a cone', 'tablet': 'a tablet in a wrap' }

@@ -1,10 +1,11 @@
 /** What can be said of a run after it was burned, as it is sent. */
-import { number, object, string, ValidationError } from 'yup'
+import { number, object, ValidationError } from 'yup'
 import { plainText } from './fields'
 import { MAX_TEXT } from './limits'
 import { OBSERVATIONS, OBSERVATION_SCALES, type ObservationScale } from './observation'
 import { fieldProblems, type FieldProblem } from './readProblems'
 import { UUID } from './uuid'
+import { string } from './words'
 
 export const CARES = ['void', 'unvoid', 'breakIn', 'notBreakIn', 'decide', 'observe'] as const
 /** Questions a tester decides, with the answers there are. */

@@ -1,6 +1,7 @@
 /** Which runs are listed, in which order, in which groups: as a page's address and the list's own door both spell it. */
 import type { Origin } from '../core/formats/document'
 import type { RunLine } from './runRecord'
+import { isDay } from './moments'
 import { isUuid } from './uuid'
 
 export const RUN_SORTS = ['startedAt', 'setup', 'place', 'fuel', 'method', 'person', 'timeToBoilS', 'gPerL', 'normalisedGPerL', 'efficiency', 'burnRateGPerMin', 'firepowerW'] as const
@@ -51,7 +52,6 @@ export type RunChoices = Record<'setup' | 'place' | 'fuel' | 'method' | 'person'
 export const NO_FILTER: RunFilter = { setup: '', place: '', fuel: '', method: '', person: '', tag: '', remark: '', origin: '', voided: '', from: '', to: '', import: '', words: '' }
 const FILTER_KEYS = Object.keys(NO_FILTER) as (keyof RunFilter)[]
 const ALLOWED: Partial<Record<keyof RunFilter, readonly string[]>> = { remark: RUN_REMARKS, origin: ['measured', 'rehearsal', 'published', 'all'], voided: ['shown'] }
-const DAY = /^\d{4}-\d{2}-\d{2}$/
 const MOST_CHARACTERS = 300
 
 /** From a query, of the address or of a request; what it does not name, or names wrongly, does not matter. */
@@ -66,7 +66,6 @@ export function readRunList(query: Record<string, unknown>): RunListQuery {
   const known = RUN_SORTS.find(one => one === by)
   return { filter, sort: known ? { by: known, down: direction === 'down' } : { by: 'startedAt', down: true }, group: RUN_GROUPS.find(one => one === text('group')) ?? null }
 }
-const isDay = (text: string) => DAY.test(text) && !Number.isNaN(Date.parse(`${text}T00:00:00Z`)) && new Date(`${text}T00:00:00Z`).toISOString().startsWith(text)
 
 /** The shortest query that names it. */
 export function writeRunList({ filter, sort, group }: RunListQuery): Record<string, string> {

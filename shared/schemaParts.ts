@@ -1,7 +1,8 @@
 /** Parts the records' schemas are made of, each with a message that says what was read and what is expected. */
-import { array, boolean, mixed, number, object, string, type Schema } from 'yup'
+import { array, boolean, mixed, number, object, type Schema } from 'yup'
 import { shown } from './readProblems'
 import type { Limit } from './limits'
+import { string } from './words'
 
 const read = (value: unknown, expected: string) => `read ${shown(value)}, expected ${expected}`
 

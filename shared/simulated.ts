@@ -1,7 +1,8 @@
 /** Simulated instruments as they are started from the Bench. */
-import { number, object, string, ValidationError, type Schema } from 'yup'
+import { number, object, ValidationError, type Schema } from 'yup'
 import { LANES, type LaneName } from './benchAct'
 import { fieldProblems, type FieldProblem } from './readProblems'
+import { string } from './words'
 
 export const SIMULATED = { thermometer: { name: 'Thermometer', file: 'thermometer' }, scale: { name: 'Scale', file: 'scale' }, windMeter: { name: 'Wind meter', file: 'windMeter' }, weatherStation: { name: 'Weather station', file: 'weatherStation' } } as const
 export type SimulatedKind = keyof typeof SIMULATED

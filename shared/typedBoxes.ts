@@ -1,8 +1,9 @@
 /** Boxes that quantities are typed into: their schema, the same for every form. */
-import { object, string, type AnyObject, type Schema } from 'yup'
+import { object, type AnyObject, type Schema } from 'yup'
 import { parseQuantity } from '../core/quantity/parseQuantity'
 import type { QuantityKindName, UnitSystem } from '../core/quantity/kinds'
 import { problemText } from '../core/result'
+import { string } from './words'
 
 export type Box = Schema<unknown, AnyObject, unknown, 'd'>
 

@@ -1,17 +1,19 @@
 /** A run typed by hand: what was typed, kept as typed; its schema; and the reading of it into measurements and events. */
-import { array, boolean, lazy, object, string, ValidationError } from 'yup'
+import { array, boolean, lazy, object, ValidationError } from 'yup'
 import { parseQuantity, type Quantity } from '../core/quantity/parseQuantity'
 import type { QuantityKindName, UnitSystem } from '../core/quantity/kinds'
 import { SETTINGS, TESTS, type Setting, type TestName } from '../core/method/method'
 import { EVENT_NAMES, type EventKind } from '../core/run/events'
 import { plainText } from './fields'
 import { MAX_EVENTS, MAX_TEXT } from './limits'
+import { isMoment, YEARS } from './moments'
 import { MEASURED_NAMES, MEASURED_QUANTITIES, type MeasuredQuantity } from './measuredQuantity'
 import { fieldProblems, shown, type FieldProblem } from './readProblems'
 import { traceProblems } from './traceProblems'
 import { UUID } from './uuid'
 import { boxes, quantityBox, unitsOf } from './typedBoxes'
 import { crossCheck } from './typedRunChecks'
+import { string } from './words'
 
 /** How a typed run's heating ended, when not by a boil. */
 export const TYPED_EVENTS = ['lit', 'bloomed', 'potOn', 'firstBubbles', 'rollingBoil', 'targetReached', 'flameLeftPot', 'shutOff', 'snuffed', 'flameOut', 'gaveUp', 'stopped'] as const satisfies readonly EventKind[]
@@ -86,7 +88,7 @@ const lineSchema = object({
 
 export const typedRunSchema = object({
   id: uuid('Run'), units: string().oneOf(['metric', 'trail']).required(),
-  startedAt: string().required('Date: read nothing, expected a date and time.').test('date', ({ value }) => `Date: read ${shown(value)}, expected a date and time such as 2026-03-14T09:30. Choose it again.`, text => !Number.isNaN(Date.parse(text))),
+  startedAt: string().required('Date: read nothing, expected a date and time.').test('date', ({ value }) => `Date: read ${shown(value)}, expected a date and time such as 2026-03-14T09:30, in ${YEARS}. Choose it again.`, text => isMoment(Date.parse(text))),
   zone: string().required().max(60).test('zone', ({ value }) => `Zone: read ${shown(value)}, expected a time zone such as Europe/Lisbon.`, isZone), personId: uuid('Who'), setupId: uuid('Set-up'), fuelBatchId: uuid('Fuel'),
   placeId: string().nullable().default(null).matches(UUID, { message: ({ value }: { value: unknown }) => `Place: read ${shown(value)}, expected an id. Choose one from the list.`, excludeEmptyString: true }),
   test: string().default('boil').oneOf(TESTS, 'Test: choose a method from the list.'), methodId: idOrNull('Method'), containerId: idOrNull('Container'),

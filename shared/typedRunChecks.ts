@@ -9,7 +9,6 @@ import type { FieldProblem } from './readProblems'
 import type { ReadRun, TypedEventKind, TypedRun } from './typedRun'
 
 const CLOCK_SLACK_MS = 5 * 60_000
-const EARLIEST = Date.parse('1950-01-01')
 
 export function crossCheck(typed: TypedRun, read: ReadRun, nowMs: number): FieldProblem[] {
   return [dateProblem(typed, nowMs), ...crossCheckReadings(read, null, typed.test)].filter(problem => problem !== null)
@@ -22,9 +21,7 @@ export const crossCheckReadings = (read: ReadRun, placeAltitudeM: number | null 
 const find = (read: ReadRun, quantity: MeasuredQuantity) => read.measurements.find(one => one.quantity === quantity)
 
 function dateProblem({ startedAt }: TypedRun, nowMs: number): FieldProblem | null {
-  const at = Date.parse(startedAt)
-  if (at > nowMs + CLOCK_SLACK_MS) return { path: 'startedAt', text: `Date: ${startedAt} is in the future. Check the day and the year.` }
-  return at < EARLIEST ? { path: 'startedAt', text: `Date: ${startedAt} is before 1950. Check the year.` } : null
+  return Date.parse(startedAt) > nowMs + CLOCK_SLACK_MS ? { path: 'startedAt', text: `Date: ${startedAt} is in the future. Check the day and the year.` } : null
 }
 
 function fuelProblems(read: ReadRun): FieldProblem[] {

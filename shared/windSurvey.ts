@@ -1,11 +1,12 @@
 /** A wind survey: m/s at the pot for each step of a fan at each station, before a wind series begins. */
-import { array, object, string, ValidationError } from 'yup'
+import { array, object, ValidationError } from 'yup'
 import { parseQuantity } from '../core/quantity/parseQuantity'
 import { plainText } from './fields'
 import { MAX_TEXT } from './limits'
 import { fieldProblems, type FieldProblem } from './readProblems'
 import { quantityBox, unitsOf } from './typedBoxes'
 import { UUID } from './uuid'
+import { string } from './words'
 
 export interface SurveyCell { station: string, step: string, windMS: number, typed: string }
 export interface WindSurvey { id: string, fan: string, person: string, createdAt: string, cells: SurveyCell[] }

@@ -3,13 +3,11 @@ import type { UnitSystem } from '#core/quantity/kinds'
 export const LIGHTS = ['day', 'glare', 'dark'] as const
 export type Light = (typeof LIGHTS)[number]
 export const LIGHT_NAMES: Record<Light, string> = { day: 'Day', glare: 'Glare', dark: 'Dark bench' }
-const A_YEAR_S = 365 * 24 * 3600
 
 /** Light and units of this browser: cookies, so that the server draws the first page in them. */
 export function usePreferences() {
-  const stored = { maxAge: A_YEAR_S, sameSite: 'strict' as const, path: '/' }
-  const light = useCookie<Light>('light', { ...stored, default: () => 'day' })
-  const units = useCookie<UnitSystem>('units', { ...stored, default: () => 'metric' })
+  const light = useChosenCookie<Light>('light', LIGHTS, 'day')
+  const units = useChosenCookie<UnitSystem>('units', ['metric', 'trail'], 'metric')
   const leavingDark = useState('leavingDark', () => false)
 
   /** The next light. Leaving Dark bench takes two presses: eyes and an invisible flame depend on it. */

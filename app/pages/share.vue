@@ -2,12 +2,25 @@
 import { useIntervalFn } from '@vueuse/core'
 import type { PairedDevice, ShareState } from '#shared/share'
 
-/** A second device: the address to photograph, the code to type there, and who was let in. */
+/** A second device: the address to photograph, the code to type there, who asks to be let in, and who was. Pairing is open while this page is. */
 useHead({ title: 'A second device · Vulcanum' })
 const { data, error, refresh } = await useFetch<ShareState>('/api/share')
-const clock = useClock()
-// A device that pairs, or a code that ends, shows here without a reload.
-useIntervalFn(() => void refresh(), 3000)
+const pairing = computed(() => data.value?.shared?.pairing ?? null)
+const asking = computed(() => pairing.value?.asking ?? [])
+
+const openPairing = async () => { data.value = await $fetch<ShareState>('/api/share/pairing', { method: 'POST' }) }
+onMounted(() => { if (data.value?.shared) void openPairing() })
+onBeforeUnmount(() => { if (data.value?.shared) void $fetch('/api/share/pairing', { method: 'DELETE' }).catch(() => undefined) })
+// A device that asks, or a code that ends, shows here without a reload; and pairing stays open only while this is asked for.
+useIntervalFn(() => void refresh(), 2000)
+
+async function answer(id: string, yes: boolean) {
+  try {
+    data.value = await $fetch<ShareState>(`/api/share/pairing/${id}`, { method: 'POST', body: { yes } })
+  } catch {
+    await refresh()
+  }
+}
 async function forget(device: PairedDevice) {
   await $fetch(`/api/share/devices/${device.id}`, { method: 'DELETE' })
   await refresh()
@@ -31,32 +44,29 @@ async function forget(device: PairedDevice) {
         It is then open to devices on the same network that you let in by a code; to no others, and to nothing outside.
       </p>
     </section>
-    <section v-else-if="data?.shared" class="enamel grid gap-6 p-4 md:grid-cols-[240px_minmax(0,1fr)]">
-      <div>
-        <figure v-for="one in data.shared.addresses" :key="one.url" class="mb-3">
-          <img class="qr photo" :src="`data:image/svg+xml;utf8,${encodeURIComponent(one.qr)}`" :alt="`The address ${one.url} as a picture`">
-          <figcaption class="figures break-all">
-            {{ one.url }}
-          </figcaption>
-        </figure>
-        <p v-if="!data.shared.addresses.length" class="font-bold">
-          This machine is on no network.
-        </p>
-      </div>
-      <div>
-        <p>Open the address on the other device, on the same network. It will warn that it does not know the certificate: it was made by this machine for itself. Go on, and type this code:</p>
-        <p class="figures my-3 text-4xl tracking-widest" data-code>
-          {{ data.shared.code.slice(0, 3) }} {{ data.shared.code.slice(3) }}
-        </p>
-        <p class="text-ink-2">
-          Good for one device, {{ Math.max(0, Math.ceil((data.shared.untilMs - clock) / 60000)) }} more minutes.
-        </p>
-        <h2 class="mt-4">
-          Without trusting the certificate
-        </h2>
-        <p>Marks, readings and clocks work. What is lost: the Bench does not open there while this machine cannot be reached (what was pressed before is kept all the same), and the screen may go dark by itself. Installing the certificate on the device brings both back.</p>
-      </div>
-    </section>
+    <template v-else-if="data?.shared">
+      <ShareAsking :asking="asking" @answer="answer" />
+      <section class="enamel grid gap-6 p-4 md:grid-cols-[240px_minmax(0,1fr)]">
+        <div>
+          <figure v-for="one in data.shared.addresses" :key="one.url" class="mb-3">
+            <img class="qr photo" :src="`data:image/svg+xml;utf8,${encodeURIComponent(one.qr)}`" :alt="`The address ${one.url} as a picture`">
+            <figcaption class="figures break-all">
+              {{ one.url }}
+            </figcaption>
+          </figure>
+          <p v-if="!data.shared.addresses.length" class="font-bold">
+            This machine is on no network.
+          </p>
+        </div>
+        <div>
+          <ShareCode :pairing="pairing" @open="openPairing" />
+          <h2 class="mt-4">
+            Without trusting the certificate
+          </h2>
+          <p>Marks, readings and clocks work. What is lost: the Bench does not open there while this machine cannot be reached (what was pressed before is kept all the same), and the screen may go dark by itself. Installing the certificate on the device brings both back.</p>
+        </div>
+      </section>
+    </template>
     <section v-if="data?.devices.length" class="mt-4" aria-label="Devices let in">
       <h2 class="mb-1">
         Let in

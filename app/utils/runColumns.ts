@@ -16,7 +16,7 @@ const USUAL: RunColumnKey[] = ['when', 'setup', 'place', 'fuel', 'ribbon', 'boil
 
 /** The columns of this browser, in their order; a cookie, so that the first drawing has them. */
 export function useRunColumns() {
-  const chosen = useCookie<RunColumnKey[]>('run-columns', { maxAge: 365 * 24 * 3600, sameSite: 'strict', path: '/', default: () => USUAL })
+  const chosen = useListCookie<RunColumnKey>('columns', RUN_COLUMNS, USUAL)
   const columns = computed(() => RUN_COLUMNS.filter(key => chosen.value.includes(key) || key === 'when'))
   const toggle = (key: RunColumnKey) => { chosen.value = chosen.value.includes(key) ? chosen.value.filter(one => one !== key) : [...chosen.value, key] }
   return { columns, toggle }

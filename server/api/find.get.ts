@@ -4,6 +4,6 @@ import { find } from '#server/find/find'
 const MOST_CHARACTERS = 200
 
 export default defineEventHandler((event) => {
-  const { words } = getQuery(event)
+  const { words } = readQuery(event)
   return find(useDatabase(), typeof words === 'string' ? words.slice(0, MOST_CHARACTERS) : '')
 })

@@ -1,5 +1,5 @@
 /** A lane set up: the run begins to exist, with what is known before anything burns. */
-import { sql } from 'drizzle-orm'
+import { eq, sql } from 'drizzle-orm'
 import { burnerFuelMismatch } from '../../core/kit/burnerFuel'
 import { KIND_OF_TEST } from '../../core/method/method'
 import { fuelOfKind } from '../../core/constants/fuels'
@@ -25,6 +25,7 @@ export async function arm(tx: Connection, { act, deed: { arming } }: Deed<'arm'>
   const why = burnerFuelMismatch(resolved.value.burner?.burner ?? null, resolved.value.fuelKind)
   if (why !== null && !arming.overrides.burnerAndFuel?.trim()) return refusedFor([{ path: 'overrides.burnerAndFuel', text: why }])
   await tx.execute(sql`select pg_advisory_xact_lock(${LANE_LOCK})`)
+  if ((await tx.select({ id: run.id }).from(run).where(eq(run.id, act.runId))).length > 0) return refused('This lane was set up already. Set it up anew.')
   const lane = await freeLane(tx, arming.lane, LANES)
   if (lane === null) return refused('All six lanes are taken. Finish one, then arm this again.', 'lane')
   // What stands in for instruments needs none of theirs, nor their corrections.

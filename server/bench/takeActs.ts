@@ -3,6 +3,7 @@ import { eq, sql } from 'drizzle-orm'
 import { readAct, type BenchAck, type BenchAct, type BenchDeed } from '../../shared/benchAct'
 import type { FieldProblem } from '../../shared/readProblems'
 import type { Connection, Database } from '../database/connection'
+import { failureOf, type Failure } from '../database/failure'
 import { hashOf } from '../database/hash'
 import { benchAct, device, run } from '../database/schema'
 import { arm } from './arm'
@@ -17,7 +18,7 @@ export const refused = (text: string, path = ''): Ack => ({ as: 'refused', probl
 export const refusedFor = (problems: FieldProblem[]): Ack => ({ as: 'refused', problems })
 export const TAKEN: Ack = { as: 'taken' }
 
-export interface TakenActs { acks: BenchAck[], /** The database failed at an act; what is acknowledged is stored. */ broke: boolean }
+export interface TakenActs { acks: BenchAck[], /** The database failed at an act; what is acknowledged is stored. Null: it did not. */ broke: Failure | null }
 
 /** In the order they came. What cannot be read or taken is refused by itself; the others go on. */
 export async function takeActs(db: Database, { device: from, acts }: { device: { id: string, name: string }, acts: readonly unknown[] }): Promise<TakenActs> {
@@ -26,21 +27,30 @@ export async function takeActs(db: Database, { device: from, acts }: { device: {
     await db.insert(device).values(from).onConflictDoNothing()
     for (const input of acts) {
       const read = await readAct(input)
-      acks.push(read.ok ? await takeAct(db, from.id, read.act) : { id: idOf(input), as: 'refused', problems: read.problems })
+      acks.push(read.ok ? await takeOrRefuse(db, from.id, read.act) : { id: idOf(input), as: 'refused', problems: read.problems })
     }
-    return { acks, broke: false }
+    return { acks, broke: null }
   } catch (error) {
-    if (isBug(error)) throw error
-    return { acks, broke: true }
+    const broke = failureOf(error)
+    if (broke === null) throw error
+    return { acks, broke }
   }
 }
 
-const idOf = (input: unknown): string => String((input as { id?: unknown } | null)?.id ?? '')
-/** A lost connection and a database that is going down or coming up are no bugs: the device sends again. */
-const isBug = (error: unknown): boolean => {
-  const cause = (error as { cause?: unknown }).cause ?? error
-  const { code = '', message = '' } = cause as { code?: string, message?: string }
-  return !(/^(08|57P|53)/.test(code) || /^E[A-Z]+$/.test(code) || /terminat|timeout|connect/i.test(message))
+const idOf = (input: unknown): string => {
+  const id = (input as { id?: unknown } | null)?.id
+  return typeof id === 'string' ? id : ''
+}
+
+/** One act that cannot be taken, whatever the reason, holds up no other: the device keeps it and shows it. While the database is away all wait. */
+async function takeOrRefuse(db: Database, deviceId: string, act: BenchAct): Promise<BenchAck> {
+  try {
+    return await takeAct(db, deviceId, act)
+  } catch (error) {
+    if (failureOf(error) !== null) throw error
+    console.error(`An act of type ${act.deed.type} could not be taken`, error)
+    return { id: act.id, ...refused('This could not be taken here. Enter it on the run’s page.') }
+  }
 }
 
 async function takeAct(db: Database, deviceId: string, act: BenchAct): Promise<BenchAck> {

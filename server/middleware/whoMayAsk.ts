@@ -1,39 +1,46 @@
 import type { H3Event } from 'h3'
-import type { TLSSocket } from 'node:tls'
 import { useDatabase } from '#server/database/connection'
+import { isApi, rightOf } from '#server/http/access'
+import { cameByNetwork, foreign, innerCaller, isInner, mayAsk, STRANGER, type Caller } from '#server/http/caller'
+import { plainPath } from '#server/http/requestPath'
 import { deviceOf } from '#server/share/devices'
+import { sharedHosts } from '#server/share/settings'
 import { DEVICE_COOKIE } from '#shared/share'
 import { answerProblems } from '../utils/answerProblems'
 
-const LOOPBACK = /^(127(\.\d+){3}|localhost|\[::1\])(:\d+)?$/
-/** What a device may see before it is paired: the page that asks for the code, and what that page is made of. */
-const BEFORE_PAIRING = /^\/(pair|api\/pair|icon\.svg|_nuxt\/.*)$/
-/** Pairing is granted at this machine, not from outside. */
-const AT_THE_MACHINE = /^\/(share|api\/share)(\/|$)/
+/** The page that says what went wrong: drawn by the server for itself. */
+const ERROR_PAGE = '/__nuxt_error'
 
-/** The host an Origin names; '' for "null" (a sandboxed frame, a file) and for what is no origin at all. */
-function hostOf(origin: string): string {
-  return URL.canParse(origin) ? new URL(origin).host : ''
-}
-
-/** Without accounts: pages of this very machine, and, where it is shared, devices that were paired. Another site's page in the same browser may not, sandboxed or not. */
-export default defineEventHandler((event) => {
-  const host = event.node.req.headers.host ?? ''
-  const origin = event.node.req.headers.origin
-  const foreign = origin !== undefined && hostOf(origin) !== host
-  const refuse = () => answerProblems(event, 403, [{ path: '', text: `Refused: asked as "${host}"${foreign ? ` by ${origin}` : ''}. Open Vulcanum at its own address.` }])
-  // What came by HTTPS came from the network: the loopback address speaks plain HTTP.
-  if ((event.node.req.socket as Partial<TLSSocket>).encrypted) return foreign ? refuse() : fromTheNetwork(event)
-  return LOOPBACK.test(host) && !foreign ? undefined : refuse()
+/** The one gate. Closed, unless the table of routes says that whoever asks may. */
+export default defineEventHandler(async (event) => {
+  const request = event.node.req
+  const inner = isInner(request)
+  const path = plainPath(request.url ?? '/')
+  if (inner && path === ERROR_PAGE) return
+  if (path === null) return refuse(event, 400, 'This address is not spelled plainly. Open Vulcanum at its own address, and go on from there.')
+  if (!inner) {
+    const why = foreign(request, { shared: cameByNetwork(request) ? sharedHosts() : null, isPage: !isApi(path) })
+    if (why !== null) return refuse(event, 403, `Refused: ${why}. Open Vulcanum at its own address.`)
+  }
+  const caller = event.context.caller = inner ? innerCaller(request) : await callerOf(event)
+  const right = rightOf(event.method, path)
+  // Who was not let in is not told what there is.
+  if (right === null) return caller.as === 'stranger' ? shutOut(event, path) : refuse(event, 404, `There is nothing at ${event.method} ${path.slice(0, 100)}.`)
+  if (mayAsk(caller, right)) return
+  if (right === 'machine') return refuse(event, 403, 'Devices are paired at the machine that runs Vulcanum. Open this page there.')
+  return shutOut(event, path)
 })
 
-async function fromTheNetwork(event: H3Event) {
-  const path = getRequestURL(event).pathname
+const refuse = (event: H3Event, status: number, text: string) => answerProblems(event, status, [{ path: '', text }])
+
+function shutOut(event: H3Event, path: string) {
+  if (isApi(path)) return refuse(event, 401, 'This device is not paired. Open /pair on it, and type the code that the other screen shows.')
+  return sendRedirect(event, '/pair', 302)
+}
+
+async function callerOf(event: H3Event): Promise<Caller> {
+  if (!cameByNetwork(event.node.req)) return { as: 'machine' }
   const token = getCookie(event, DEVICE_COOKIE)
   const device = token ? await deviceOf(useDatabase(), token) : null
-  event.context.pairedDevice = device
-  if (AT_THE_MACHINE.test(path)) return answerProblems(event, 403, [{ path: '', text: 'Devices are paired at the machine that runs Vulcanum. Open this page there.' }])
-  if (device !== null || BEFORE_PAIRING.test(path)) return
-  if (path.startsWith('/api/')) return answerProblems(event, 401, [{ path: '', text: 'This device is not paired. Open /pair on it, and type the code that the other screen shows.' }])
-  return sendRedirect(event, '/pair', 302)
+  return device === null ? STRANGER : { as: 'device', ...device }
 }

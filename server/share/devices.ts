@@ -6,6 +6,7 @@ import type { PairedDevice } from '../../shared/share'
 import type { Connection } from '../database/connection'
 import { sha256 } from '../database/hash'
 import { device } from '../database/schema'
+import { endStreams } from './openStreams'
 
 export async function pairDevice(db: Connection, name: string): Promise<{ id: string, token: string }> {
   const token = randomBytes(32).toString('base64url')
@@ -20,12 +21,19 @@ export async function deviceOf(db: Connection, token: string): Promise<{ id: str
   return found ?? null
 }
 
+/** Whether it may still hear. */
+export async function isLetIn(db: Connection, id: string): Promise<boolean> {
+  const [found] = await db.select({ id: device.id }).from(device).where(and(eq(device.id, id), isNull(device.revokedAt)))
+  return found !== undefined
+}
+
 export async function pairedDevices(db: Connection): Promise<PairedDevice[]> {
   const rows = await db.select({ id: device.id, name: device.name, createdAt: device.createdAt }).from(device).where(and(isNotNull(device.tokenHash), isNull(device.revokedAt))).orderBy(desc(device.createdAt))
   return rows.map(({ createdAt, ...row }) => ({ ...row, pairedAt: createdAt.toISOString() }))
 }
 
-/** Its token opens nothing more; its marks stay. */
+/** Its token opens nothing more, and what it holds open ends; its marks stay. */
 export async function forgetDevice(db: Connection, id: string): Promise<void> {
   await db.update(device).set({ revokedAt: new Date() }).where(and(eq(device.id, id), isNotNull(device.tokenHash)))
+  endStreams(id)
 }

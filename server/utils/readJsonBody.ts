@@ -1,5 +1,6 @@
 import type { H3Event } from 'h3'
 import { MAX_BODY_BYTES } from '#shared/limits'
+import { plainJson, TooDeep } from '#shared/plainJson'
 
 type Read<T> = { ok: true, value: T } | { ok: false, status: number, text: string }
 export type Body = Read<unknown>
@@ -23,13 +24,14 @@ export async function readBytes(event: H3Event, maxBytes: number, what: string, 
   return { ok: true, value: Buffer.concat(chunks) }
 }
 
-/** The request's JSON. */
+/** The request's JSON, in the form in which it is kept. */
 export async function readJsonBody(event: H3Event): Promise<Body> {
   const body = await readBytes(event, MAX_BODY_BYTES, 'The request', 'Shorten the notes, and bring traces in as files.')
   if (!body.ok) return body
   try {
-    return { ok: true, value: JSON.parse(body.value.toString('utf8')) }
-  } catch {
+    return { ok: true, value: plainJson(JSON.parse(body.value.toString('utf8'))) }
+  } catch (error) {
+    if (error instanceof TooDeep) return { ok: false, status: 422, text: 'The request: nested deeper than any record is. Send it flat.' }
     return { ok: false, status: 400, text: `The request: read ${body.value.length} bytes that are not JSON. Send one JSON object.` }
   }
 }

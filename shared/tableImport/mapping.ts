@@ -1,5 +1,5 @@
 /** How somebody's table is to be read: what each column is, in which unit, and what was asked because it cannot be told. */
-import { array, boolean, lazy, number, object, string, ValidationError } from 'yup'
+import { array, boolean, lazy, number, object, ValidationError } from 'yup'
 import { BURNER_KINDS, ORIGINS, type BurnerKind, type Origin } from '../../core/formats/document'
 import { FUEL_KINDS } from '../../core/constants/fuels'
 import { UNITS } from '../../core/quantity/units'
@@ -9,6 +9,7 @@ import { isZone } from '../typedRun'
 import { UUID } from '../uuid'
 import { DATE_ORDERS, type DateOrder, type DecimalMark } from '../../core/formats/tableCells'
 import { NAME_TARGETS, targetOf, type NameTarget, type TargetKey } from './targets'
+import { string } from '../words'
 
 /** Times written as 5.12 for five minutes and twelve seconds: no unit, a habit. */
 export const MINUTES_DOT_SECONDS = 'm.ss'

@@ -13,6 +13,7 @@ import { crossCheckReadings } from '../typedRunChecks'
 import { isZone, TYPED_EVENTS, type ReadRun, type TypedEventKind } from '../typedRun'
 import { isUuid } from '../uuid'
 import { clock24, hangsOnDateOrder, hangsOnDecimalMark, isBareNumber, momentAt, plainNumber, readDate } from '../../core/formats/tableCells'
+import { EARLIEST_MS } from '../moments'
 import { MINUTES_DOT_SECONDS, type TableMapping } from './mapping'
 import { targetOf, type NameTarget, type TargetKey } from './targets'
 
@@ -37,7 +38,6 @@ export interface ImportedRow {
 }
 export type ReadRow = { ok: true, row: ImportedRow } | { ok: false, problems: RowProblem[] }
 
-const EARLIEST = Date.parse('1950-01-01')
 const YES = /^(yes|y|true|1|x|ja|oui|sí|si)$/i
 
 /** @param nowMs the time, against which a date in the future is told */
@@ -144,7 +144,7 @@ function momentOf(at: (key: TargetKey) => Filled | undefined, mapping: TableMapp
   if (time && !clock) faulty(time.i, `Time of day: read ${shown(time.cell)}, expected a time such as 14:05.`)
   const startedAt = momentAt(clock ? { ...date, time: clock24(clock[1]!, clock[2]) } : date, zone)
   if (Date.parse(startedAt) > nowMs) faulty(day?.i ?? null, `Date: ${shown(written)} is in the future. Check the order of day and month, and the year.`)
-  if (Date.parse(startedAt) < EARLIEST) faulty(day?.i ?? null, `Date: ${shown(written)} is before 1950. Check the year.`)
+  if (Date.parse(startedAt) < EARLIEST_MS) faulty(day?.i ?? null, `Date: ${shown(written)} is before 1970. Check the year.`)
   return { startedAt, zone }
 }
 export const ORDER_WORDS = { dmy: 'day first', mdy: 'month first', ymd: 'year first' } as const

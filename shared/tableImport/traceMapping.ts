@@ -1,5 +1,5 @@
 /** How a logger's table is read: its time, what each other column follows, and which run it belongs to from when on. */
-import { array, number, object, string, ValidationError } from 'yup'
+import { array, number, object, ValidationError } from 'yup'
 import { parseChannelRows, rawSeconds, type ParsedChannels, type TimeFormat } from '../../core/formats/parseChannels'
 import { timeFormat } from '../../core/formats/parseTrace'
 import { DATE_ORDERS, hangsOnDateOrder, type DateOrder, type DecimalMark } from '../../core/formats/tableCells'
@@ -13,6 +13,7 @@ import { fieldProblems, type FieldProblem } from '../readProblems'
 import { UUID } from '../uuid'
 import { LOOKED_AT } from './guess'
 import { readHeading } from './header'
+import { string } from '../words'
 
 export const TIME_FORMATS = ['seconds', 'minutes', 'clock', 'stamp'] as const satisfies readonly TimeFormat[]
 export interface ChannelColumnMapping { to: ChannelName | 'time' | '', unit: string }

@@ -411,7 +411,7 @@ test('once visited, the Bench opens without the server, lanes and all; what is m
 // WCAG 2.2, 2.5.8 asks 24 px of a target; interface: 64 px beside a flame. A scroll bar takes 15 px of 1280.
 for (const light of ['day', 'glare']) {
   test(`from one lane to six, beside a scroll bar, nothing of a lane is cut in ${light}`, async ({ page, baseURL, context }) => {
-    await context.addCookies([{ name: 'light', value: light, url: baseURL! }])
+    await context.addCookies([{ name: 'vulcanum_light', value: encodeURIComponent(JSON.stringify(light)), url: baseURL! }])
     await page.setViewportSize({ width: 1265, height: 720 })
     for (const count of [1, 2, 3, 4, 6]) {
       await clearBench(baseURL!)

@@ -91,7 +91,7 @@ test('a photo is attached to a moment, dimmed in the dark, and taken out; what i
   expect((await request.get('/api/health')).status()).toBe(200)
   expect((await request.get('/api/photos/01990000-0000-7000-8000-000000000001')).status()).toBe(404)
 
-  await context.addCookies([{ name: 'light', value: 'dark', url: baseURL! }])
+  await context.addCookies([{ name: 'vulcanum_light', value: '%22dark%22', url: baseURL! }])
   await open(page, LATE)
   await photos.getByRole('button', { name: 'Look at flame to the left' }).click()
   const brightest = await page.getByRole('dialog').getByRole('img').screenshot()

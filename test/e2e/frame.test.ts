@@ -11,7 +11,7 @@ test('lights are set on the server, walk by a key, and leaving the dark takes tw
   await expect(html).toHaveAttribute('data-light', 'glare')
   await page.keyboard.press('Shift+L')
   await expect(html).toHaveAttribute('data-light', 'dark')
-  expect((await context.cookies()).find(cookie => cookie.name === 'light')?.value).toBe('dark')
+  expect((await context.cookies()).find(cookie => cookie.name === 'vulcanum_light')?.value).toBe(encodeURIComponent('"dark"'))
   // The first bytes from the server are dark already.
   expect(await (await page.request.get(RUN)).text()).toMatch(/<html[^>]*data-light="dark"/)
   await page.keyboard.press('Shift+L')

@@ -22,7 +22,7 @@ async function pagesOf(page: Page): Promise<string[]> {
 }
 test.beforeAll(({ baseURL }) => stage(baseURL!, EVERY_STATE))
 test.afterAll(({ baseURL }) => clearBench(baseURL!))
-const inLight = (context: BrowserContext, baseURL: string, light: string) => context.addCookies([{ name: 'light', value: light, url: baseURL }])
+const inLight = (context: BrowserContext, baseURL: string, light: string) => context.addCookies([{ name: 'vulcanum_light', value: encodeURIComponent(JSON.stringify(light)), url: baseURL }])
 
 for (const light of ['day', 'glare']) {
   test(`no serious violation on any page in ${light}`, async ({ page, context, baseURL }) => {

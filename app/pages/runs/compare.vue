@@ -13,7 +13,7 @@ const GRADES = { clean: 'Like with like.', corrected: 'Like with like, after cor
   <div class="max-w-4xl space-y-3">
     <h1>Picked runs compared</h1>
     <p v-if="error" role="alert" class="font-bold">
-      {{ error.data?.message ?? 'The runs could not be read. Go back to the logbook and pick them again.' }}
+      {{ error.data?.problems?.[0]?.text ?? 'The runs could not be read. Go back to the logbook and pick them again.' }}
     </p>
     <template v-else-if="data">
       <section class="enamel p-4" aria-label="Like with like">

@@ -2,9 +2,10 @@ import { benchNow } from '#server/bench/benchClock'
 import { readBenchNow, readBenchSince } from '#server/bench/lanes'
 import { takeActs } from '#server/bench/takeActs'
 import { useDatabase } from '#server/database/connection'
+import { FAILURE_STATUS, FAILURE_WORDS } from '#server/database/failure'
 import { readSentActs } from '#shared/benchAct'
 
-/** 200: every act has its answer. 503: the database failed at one; what is acknowledged is stored, the rest is to be sent again. 409: an id came with another content. */
+/** 200: every act has its answer. 503, 507: the database is away, or its disk is full; what is acknowledged is stored, the rest is to be sent again. 409: an id came with another content. */
 export default defineEventHandler(async (event) => {
   const body = await readJsonBody(event)
   if (!body.ok) return answerProblems(event, body.status, [{ path: '', text: body.text }])
@@ -12,10 +13,14 @@ export default defineEventHandler(async (event) => {
   if (!read.ok) return answerProblems(event, 422, read.problems)
   const db = useDatabase()
   // A paired device is who its token says, whatever it calls itself.
-  const device = (event.context.pairedDevice as { id: string, name: string } | null | undefined) ?? read.sent.device
+  const { caller } = event.context
+  const device = caller.as === 'device' ? { id: caller.id, name: caller.name } : read.sent.device
   const { acks, broke } = await takeActs(db, { ...read.sent, device })
-  setResponseStatus(event, broke ? 503 : acks.some(ack => ack.as === 'conflict') ? 409 : 200)
-  if (broke) return { acks, bench: null, whole: false }
+  if (broke !== null) {
+    setResponseStatus(event, FAILURE_STATUS[broke])
+    return { acks, bench: null, whole: false, problems: [{ path: '', ...FAILURE_WORDS[broke] }] }
+  }
+  setResponseStatus(event, acks.some(ack => ack.as === 'conflict') ? 409 : 200)
   // A page that says how much it has seen is told what changed since.
   const { seen } = body.value as { seen?: unknown }
   const whole = !(Number.isInteger(seen) && (seen as number) >= 0)

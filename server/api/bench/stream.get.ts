@@ -5,6 +5,8 @@ import { hearSamples, samplesSince } from '#server/bench/liveSamples'
 import { hearNow } from '#server/instruments/sentNow'
 import { lastSeq } from '#server/bench/outbox'
 import { useDatabase } from '#server/database/connection'
+import { isLetIn } from '#server/share/devices'
+import { keepStream } from '#server/share/openStreams'
 import type { Bench, BenchPush, SamplesHad } from '#shared/bench'
 
 const BEAT_MS = 10_000
@@ -21,7 +23,7 @@ export default defineEventHandler(async (event) => {
     else waiting.push(change)
   })
   const samples = (pushes: string) => void stream.push({ event: 'samples', data: pushes })
-  const { seen, had, only } = getQuery(event)
+  const { seen, had, only } = readQuery(event)
   let deafToNow = () => undefined as unknown
   let deafToSamples = () => undefined as unknown
   if (only !== 'lanes') {
@@ -31,9 +33,17 @@ export default defineEventHandler(async (event) => {
       deafToSamples = hearSamples(samples)
     }).catch(() => stream.close())
   }
-  const beat = setInterval(() => void benchNow(db).then(serverMs => stream.push({ event: 'beat', data: JSON.stringify({ serverMs }) })), BEAT_MS)
+  const { caller } = event.context
+  const ended = caller.as === 'device' ? keepStream(caller.id, () => void stream.close()) : () => undefined
+  const beat = setInterval(() => void beatOnce().catch(() => undefined), BEAT_MS)
+  async function beatOnce() {
+    // It may have been forgotten at another process.
+    if (caller.as === 'device' && !await isLetIn(db, caller.id)) return stream.close()
+    await stream.push({ event: 'beat', data: JSON.stringify({ serverMs: await benchNow(db) }) })
+  }
   stream.onClosed(async () => {
     clearInterval(beat)
+    ended()
     deaf()
     deafToSamples()
     deafToNow()

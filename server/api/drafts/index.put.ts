@@ -8,6 +8,7 @@ export default defineEventHandler(async (event) => {
   const read = readSentDraft(body.value)
   if (!read.ok) return answerProblems(event, 422, read.problems)
   const outcome = await keepDraft(useDatabase(), read.sent)
-  if (outcome.status !== 'kept') setResponseStatus(event, 409)
-  return outcome
+  if (outcome.status === 'kept') return outcome
+  setResponseStatus(event, 409)
+  return { ...outcome, problems: [{ path: '', text: outcome.status === 'logged' ? 'This draft was logged already: it is a run now.' : 'This draft was changed on another page. Choose which one stays.' }] }
 })

@@ -4,8 +4,8 @@ import { MOST_COMPARED } from '#shared/runComparison'
 import { isUuid } from '#shared/uuid'
 
 export default defineEventHandler((event) => {
-  const { runs: asked, mixed } = getQuery(event)
+  const { runs: asked, mixed } = readQuery(event)
   const ids = typeof asked === 'string' ? asked.split(',') : []
-  if (ids.length === 0 || ids.length > MOST_COMPARED || !ids.every(isUuid)) throw createError({ statusCode: 400, statusMessage: 'Which runs?', message: `Runs: expected one to ${MOST_COMPARED} ids. Pick them in the logbook.` })
+  if (ids.length === 0 || ids.length > MOST_COMPARED || !ids.every(isUuid)) throw createError({ statusCode: 400, message: `Runs: expected one to ${MOST_COMPARED} ids. Pick them in the logbook.` })
   return compareRuns(useDatabase(), ids, mixed === 'yes')
 })

@@ -6,7 +6,7 @@ import { PHOTO } from '#shared/limits'
 /** The body is the picture itself; whose it is stands in the query. */
 export default defineEventHandler(async (event) => {
   const id = requireId(event)
-  const query = readPhotoQuery(getQuery(event))
+  const query = readPhotoQuery(readQuery(event))
   if (!query.ok) return answerProblems(event, 422, query.problems)
   const body = await readBytes(event, PHOTO.maxBytes, 'Photo', 'Choose a smaller one, or let the camera take it smaller.')
   if (!body.ok) return answerProblems(event, body.status, [{ path: '', text: body.text }])

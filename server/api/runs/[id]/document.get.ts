@@ -6,5 +6,5 @@ import { conventionsOf, optionsFor, runViewFrom } from '#shared/runOptions'
 export default defineEventHandler(async (event) => {
   const run = await requireRun(event)
   setHeader(event, 'content-disposition', `attachment; filename="vulcanum-run-${run.stored.id.slice(-8)}.json"`)
-  return requestFor(useDatabase(), run, optionsFor(runViewFrom(getQuery(event), conventionsOf(run.method))))
+  return requestFor(useDatabase(), run, optionsFor(runViewFrom(readQuery(event), conventionsOf(run.method))))
 })

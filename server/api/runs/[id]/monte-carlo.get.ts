@@ -8,15 +8,15 @@ import { conventionsOf, optionsFor, runViewFrom } from '#shared/runOptions'
 /** Monte Carlo of a run's figure, for exports: the same draws as on its page, seed for seed. */
 export default defineEventHandler(async (event) => {
   const run = await requireRun(event)
-  const query = getQuery(event)
+  const query = readQuery(event)
   const whole = (text: unknown, otherwise: number, { min, max }: { min: number, max: number }, name: string) => {
     const value = text === undefined ? otherwise : Number(text)
     if (Number.isInteger(value) && value >= min && value <= max) return value
-    throw createError({ statusCode: 400, statusMessage: 'Out of range', message: `${name}: read "${String(text).slice(0, 40)}", expected a whole number from ${min} to ${max}.` })
+    throw createError({ statusCode: 400, message: `${name}: read "${String(text).slice(0, 40)}", expected a whole number from ${min} to ${max}.` })
   }
   const draws = whole(query.draws, MONTE_CARLO.usualDraws, MONTE_CARLO.draws, 'draws')
   const seed = whole(query.seed, MONTE_CARLO.usualSeed, MONTE_CARLO.seed, 'seed')
   const result = monteCarloRun(await requestFor(useDatabase(), run, optionsFor(runViewFrom(query, conventionsOf(run.method)))), run.stored.id, { draws, seed })
-  if (!result.ok) throw createError({ statusCode: 422, statusMessage: 'Nothing to draw', message: problemText(result.problem) })
+  if (!result.ok) throw createError({ statusCode: 422, message: problemText(result.problem) })
   return result.value
 })

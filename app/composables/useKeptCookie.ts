@@ -1,0 +1,21 @@
+import { array, string, type Schema } from 'yup'
+
+const A_YEAR_S = 365 * 24 * 3600
+
+/** What this browser keeps for the first bytes of a page to know: under the product's name, since others of this host set cookies too, and only where it is what it should be. */
+function useKeptCookie<T>(name: string, schema: Schema<T>, otherwise: () => T) {
+  const decode = (text: string): T => {
+    try {
+      const read: unknown = JSON.parse(decodeURIComponent(text))
+      return schema.isValidSync(read, { strict: true }) ? read as T : otherwise()
+    } catch {
+      return otherwise()
+    }
+  }
+  return useCookie<T>(`vulcanum_${name}`, { maxAge: A_YEAR_S, sameSite: 'strict', path: '/', default: otherwise, decode, encode: value => encodeURIComponent(JSON.stringify(value)) })
+}
+
+/** One of these words. */
+export const useChosenCookie = <T extends string>(name: string, words: readonly T[], otherwise: T) => useKeptCookie<T>(name, string<T>().oneOf([...words]).required() as unknown as Schema<T>, () => otherwise)
+/** Some of these words. */
+export const useListCookie = <T extends string>(name: string, words: readonly T[], otherwise: readonly T[]) => useKeptCookie<T[]>(name, array(string<T>().oneOf([...words]).required()).required() as unknown as Schema<T[]>, () => [...otherwise])

@@ -1,0 +1,6 @@
+import { pairing } from '#server/share/state'
+
+export default defineEventHandler(() => {
+  pairing.close()
+  return null
+})

@@ -1,0 +1,5 @@
+import type { Caller } from './caller'
+
+declare module 'h3' {
+  interface H3EventContext { /** Set by the gate. */ caller: Caller }
+}

@@ -1,0 +1,30 @@
+/** What goes wrong, answered in one shape: a status, and problems with the path of their field. */
+import { randomUUID } from 'node:crypto'
+import type { H3Error, H3Event } from 'h3'
+import { send, setResponseHeaders, setResponseStatus } from 'h3'
+import { FAILURE_STATUS, FAILURE_WORDS, failureOf } from '../database/failure'
+import type { FieldProblem } from '../../shared/readProblems'
+import { isApi } from './access'
+
+interface Answered { status: number, problems: FieldProblem[] }
+
+/** Nitro's: for the interface, and for pages whose own drawing is of no use, such as one that the gate refused. */
+export default async function answerError(error: H3Error, event: H3Event): Promise<void> {
+  const path = (event.node.req.url ?? '/').split('?', 1)[0]!
+  if (event.handled || !isApi(path)) return
+  const { status, problems } = problemsOf(error, `${event.method} ${path.slice(0, 200)}`)
+  setResponseStatus(event, status)
+  setResponseHeaders(event, { 'content-type': 'application/json', 'cache-control': 'no-store', 'x-content-type-options': 'nosniff' })
+  await send(event, JSON.stringify({ problems }))
+}
+
+/** What was refused says why; a fault of ours says its number in the log and nothing more. */
+export function problemsOf(error: H3Error, asked: string): Answered {
+  const failure = failureOf(error)
+  if (failure !== null) return { status: FAILURE_STATUS[failure], problems: [{ path: '', ...FAILURE_WORDS[failure] }] }
+  const { statusCode = 500, unhandled, message, data } = error
+  if (!unhandled && statusCode < 500) return { status: statusCode, problems: [{ path: (data as { path?: string } | undefined)?.path ?? '', text: message }] }
+  const number = randomUUID().slice(0, 8)
+  console.error(`Fault ${number}: ${asked}\n`, error.cause ?? error)
+  return { status: 500, problems: [{ path: '', text: `Something went wrong here, and not with what you sent. Nothing of it was stored.`, hint: `The server’s log has more under ${number}.` }] }
+}
