@@ -1,10 +1,13 @@
 import { fileURLToPath } from 'node:url'
 import tailwindcss from '@tailwindcss/vite'
+import { security } from './server/http/securityHeaders'
+import { bundleServerWorkers } from './scripts/lib/serverWorkers.mjs'
 import { markdownPages } from './scripts/lib/markdownPages.mjs'
 import { writeServiceWorker } from './scripts/lib/serviceWorker.mjs'
 
 export default defineNuxtConfig({
-  modules: ['@pinia/nuxt', '@nuxt/eslint'],
+  modules: ['@pinia/nuxt', '@nuxt/eslint', 'nuxt-security'],
+  $production: { nitro: { entry: fileURLToPath(new URL('server/entry.ts', import.meta.url)) } },
   components: [{ path: '~/components', pathPrefix: false }],
   devtools: { enabled: false },
   app: {
@@ -31,8 +34,12 @@ export default defineNuxtConfig({
   telemetry: false,
   hooks: {
     // The interface answers in one shape; what it leaves, pages answer.
-    'nitro:init': (nitro) => { nitro.options.errorHandler = [fileURLToPath(new URL('server/http/errors', import.meta.url)), ...[nitro.options.errorHandler ?? []].flat()] },
+    'nitro:init': (nitro) => {
+      nitro.options.errorHandler = [fileURLToPath(new URL('server/http/errors', import.meta.url)), ...[nitro.options.errorHandler ?? []].flat()]
+      nitro.hooks.hook('compiled', () => bundleServerWorkers(nitro.options.output.serverDir))
+    },
     'nitro:build:public-assets': nitro => writeServiceWorker(nitro.options.output.publicDir),
   },
   eslint: { config: { stylistic: { semi: false, quotes: 'single', braceStyle: '1tbs' } } },
+  security,
 })

@@ -1,6 +1,7 @@
 /** Results as CSV: one row a run, figures of the same answer as screen and JSON. */
 import Papa from 'papaparse'
 import type { ReduceAnswer } from '../core/formats/answer'
+import { FORMULA } from './runTable'
 
 const COLUMNS = [
   'id', 'setup', 'origin', 'kind', 'status', 'ended', 'boilingPointC', 'litres', 'timeToBoilS', 'timeToBoilU', 'boilFrom', 'fuelToBoilG', 'efficiency', 'efficiencyU',
@@ -16,5 +17,5 @@ export function answerCsv(answer: ReduceAnswer): string {
     const factors = RUNG_COLUMNS.map(name => run.ladder.find(rung => rung.rung === name)?.factor ?? '')
     return [...COLUMNS.map(column => run[column] ?? ''), ...factors, ...TEST_COLUMNS.map(name => run.test[name] ?? ''), run.missing.join(' '), run.flags.map(flag => flag.code).join(' '), '']
   })
-  return Papa.unparse({ fields, data }, { newline: '\n', escapeFormulae: true })
+  return Papa.unparse({ fields, data }, { newline: '\n', escapeFormulae: FORMULA })
 }

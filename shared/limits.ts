@@ -34,6 +34,6 @@ export const MONTE_CARLO = { usualDraws: 20_000, usualSeed: 1, draws: { min: 100
 export const PHOTO = { maxBytes: 15_000_000, maxPixels: 100_000_000, longestPx: 2400, thumbnailPx: 320 } as const
 
 /** A table of runs or a logger's file that is brought in. */
-export const IMPORT = { maxBytes: 30_000_000, maxUnpackedBytes: 150_000_000, maxCells: 8_000_000, maxRuns: 50_000, maxDocuments: 20_000 } as const
+export const IMPORT = { maxBytes: 30_000_000, maxUnpackedBytes: 150_000_000, maxCells: 4_000_000, maxColumns: 500, maxCellCharacters: 20_000, maxRuns: 50_000, maxDocuments: 20_000, /** Of reading one file [ms]. */ longestMs: 30_000 } as const
 /** A whole bench as one file. */
 export const PACKAGE_MAX_BYTES = 2_000_000_000

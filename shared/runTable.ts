@@ -50,8 +50,8 @@ export const TABLE_COLUMNS: readonly TableColumn[] = [
   words('figure.status', 'Status', (_, line) => line?.status ?? null), words('figure.ended', 'Ended', (_, line) => line?.ended ?? null), words('figure.flag', 'Remark', (_, line) => line?.worstFlag?.text ?? null),
 ]
 
-/** A text that a spreadsheet would take for a formula is written so that it stays text; one that looks written so already gets one more, so that all come back. */
-const FORMULA = /^'*[=+\-@\t\r]/
+/** A text that a spreadsheet would take for a formula, after spaces, line ends or another separator too, is written so that it stays text; one that looks written so already gets one more, so that all come back. */
+export const FORMULA = /^'*(?:[\t\r]|[\s\p{Cf};,|]*[=+\-@＝＋－＠])/u
 export const asText = (cell: Cell): Cell => (typeof cell === 'string' && FORMULA.test(cell) ? `'${cell}` : cell)
 /** The same, read back. */
 export const fromText = (cell: string): string => (cell.startsWith('\'') && FORMULA.test(cell) ? cell.slice(1) : cell)

@@ -1,4 +1,5 @@
 /** Traces are checked by a plain loop: Yup takes milliseconds over a long list of numbers. */
+import { LONGEST_TRACE_S } from '../core/formats/parseChannels'
 import { MAX_TRACE_SAMPLES } from './limits'
 import { shown, type FieldProblem } from './readProblems'
 
@@ -12,6 +13,7 @@ export function traceProblems(trace: unknown, name = 'trace', unit = '°C'): Fie
     if (!Array.isArray(pair) || pair.length !== 2 || !Number.isFinite(pair[0]) || !Number.isFinite(pair[1])) {
       return [{ path: `${name}[${i}]`, text: `read ${shown(pair)}, expected [seconds, ${unit}]` }]
     }
+    if (Math.abs(pair[0] as number) > LONGEST_TRACE_S) return [{ path: `${name}[${i}]`, text: `read ${shown(pair)}, expected seconds on the run’s clock, within a week of its zero. Are they milliseconds, or seconds since 1970?` }]
   }
   return []
 }

@@ -3,7 +3,8 @@ import { parseNumber } from '../quantity/parseNumber'
 import { fail, ok, type Problem, type R } from '../result'
 import { plainNumber, readDate, type DateOrder, type DecimalMark } from './tableCells'
 
-export type TimeFormat = 'seconds' | 'minutes' | 'clock' | 'stamp'
+/** `seconds` and `milliseconds`: from any zero, also that of 1970. */
+export type TimeFormat = 'seconds' | 'milliseconds' | 'minutes' | 'clock' | 'stamp'
 
 export interface ChannelColumn {
   column: number
@@ -51,8 +52,9 @@ export function rawSeconds(cell: string, format: TimeFormat, order: DateOrder | 
     return Date.parse(`${new Date(Date.UTC(date.year, date.month - 1, date.day)).toISOString().slice(0, 10)}T${date.time}Z`) / 1000
   }
   const value = parseNumber(cell)
-  return value === null ? null : value * (format === 'minutes' ? 60 : 1)
+  return value === null ? null : value * SECONDS_IN[format]
 }
+const SECONDS_IN = { seconds: 1, milliseconds: 0.001, minutes: 60 }
 export const isClock = (cell: string): boolean => CLOCK.test(cell.trim())
 
 /**
@@ -84,7 +86,20 @@ export function parseChannelRows(rows: readonly (readonly string[])[], mapping: 
     }
   }
   if (times.length < 2) return fail({ code: 'no-samples', what: `${times.length === 0 ? 'No' : 'Only one'} sample was found`, hint: 'Choose the columns of time and temperature, and the rows of the header.' })
+  const spanS = extent(times)
+  if (spanS > LONGEST_TRACE_S) return fail({ code: 'too-long', what: 'Times', got: `${Math.round(spanS / 86_400)} days from the first sample to the last`, limit: `at most ${LONGEST_TRACE_S / 86_400}`, hint: 'Are they in milliseconds, or in another column? Say so.' })
   return ok(onOneClock(times, read, Math.max(0, ...empty)))
+}
+
+/** Longer than any burn: what is written so is in another unit. */
+export const LONGEST_TRACE_S = 604_800
+function extent(times: readonly number[]): number {
+  let [least, most] = [Infinity, -Infinity]
+  for (const s of times) {
+    least = Math.min(least, s)
+    most = Math.max(most, s)
+  }
+  return most - least
 }
 
 function readValue(cell: string, { factor, shift }: ChannelColumn, decimal: DecimalMark | null): number | null | 'fault' {
@@ -93,7 +108,7 @@ function readValue(cell: string, { factor, shift }: ChannelColumn, decimal: Deci
   return value === null ? 'fault' : (value + shift) * factor
 }
 
-const TIME_WORDS: Record<TimeFormat, string> = { seconds: 'seconds', minutes: 'minutes', clock: 'a time such as 5:12', stamp: 'a date and time such as 2026-03-14T09:30:00' }
+const TIME_WORDS: Record<TimeFormat, string> = { seconds: 'seconds', milliseconds: 'milliseconds', minutes: 'minutes', clock: 'a time such as 5:12', stamp: 'a date and time such as 2026-03-14T09:30:00' }
 const at = (row: number, column: number, got: string, limit: string): Problem => ({
   code: 'bad-cell', what: `Row ${row + 1}, column ${column + 1}`, where: `${row + 1}:${column + 1}`, got: `"${got.slice(0, 40)}"`, limit, hint: 'Mend the file, or choose another column.',
 })

@@ -39,9 +39,13 @@ export function guessTraceMapping(rows: readonly (readonly string[])[]): TraceMa
   return { headerRows, timeColumn, tempColumn, time: timeFormat(sample[0]?.[timeColumn] ?? '', header[timeColumn] ?? ''), temp: saysF || Math.max(...temps) > LIKELY_C.max ? 'F' : 'C' }
 }
 
+/** From 1973 on the milliseconds since 1970 are more than this; no count of seconds or minutes is. */
+const EPOCH_MS_FROM = 1e11
 export function timeFormat(cell: string, header: string): TimeFormat {
   if (isClock(cell)) return 'clock'
-  if (parseNumber(cell) === null) return 'stamp'
+  const value = parseNumber(cell)
+  if (value === null) return 'stamp'
+  if (value >= EPOCH_MS_FROM || /^ms$|\bms\b|_ms$|milli/i.test(header.trim())) return 'milliseconds'
   return /min/i.test(header) ? 'minutes' : 'seconds'
 }
 

@@ -10,6 +10,9 @@ const listed: Rights = { GET: 'device', POST: 'device' }
 const kept: Rights = { GET: 'device', PUT: 'device', DELETE: 'device' }
 const taken: Rights = { DELETE: 'device' }
 
+/** Where a connection becomes a web socket. */
+export const INSTRUMENT_SOCKET = '/api/instruments/socket'
+
 /** Routes of the interface, as their files are named. */
 export const API: Record<string, Rights> = {
   '/api/bench': readBy,
@@ -33,7 +36,7 @@ export const API: Record<string, Rights> = {
   '/api/instruments/samples': madeBy,
   '/api/instruments/simulated': listed,
   '/api/instruments/simulated/[id]': taken,
-  '/api/instruments/socket': readBy,
+  [INSTRUMENT_SOCKET]: readBy,
   '/api/kit': readBy,
   '/api/kit/containers': readBy,
   '/api/kit/containers/[id]': kept,

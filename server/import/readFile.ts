@@ -1,7 +1,9 @@
 /** Somebody's file as rows of text, or as the contract's runs, told by what is in it and not by its name. */
 import Papa from 'papaparse'
+import { plainLines } from '../../core/formats/lineEnds'
 import { fail, ok, type R } from '../../core/result'
 import { IMPORT } from '../../shared/limits'
+import { CellCount } from './cellLimits'
 import { decodeText } from './decodeText'
 import { isZip, readWorkbook, type Sheet } from './workbook'
 
@@ -35,14 +37,22 @@ async function zipped(name: string, bytes: Buffer): Promise<R<FileContent>> {
 }
 
 function readText(name: string, text: string): R<FileContent> {
-  const { data, errors } = Papa.parse<string[]>(text, { delimitersToGuess: ['\t', ';', ',', '|'] })
-  const quotes = errors.find(error => error.type === 'Quotes')
-  if (quotes) return fail({ code: 'quotes', what: `Row ${(quotes.row ?? 0) + 1} of ${name}`, got: 'a quotation mark that is opened and never closed', limit: 'a pair', hint: 'Mend it there, and choose the file again. Nothing was stored.' })
-  const rows = data.at(-1)?.every(cell => cell === '') ? data.slice(0, -1) : data
-  const cells = rows.reduce((sum, row) => sum + row.length, 0)
-  if (cells > IMPORT.maxCells) return fail({ code: 'too-large', what: name, got: `${(cells / 1e6).toFixed(1)} million cells`, limit: `at most ${IMPORT.maxCells / 1e6} million`, hint: 'Bring a part of it at a time. Nothing was stored.' })
-  // PostgreSQL keeps no NUL; a file that has some was refused before.
-  return ok({ kind: 'table', sheets: [{ name: '', rows }], notes: [] })
+  const plain = plainLines(text)
+  const count = new CellCount(name)
+  const rows: string[][] = []
+  let openQuote: number | null = null
+  Papa.parse<string[]>(plain.text, {
+    newline: '\n', delimitersToGuess: ['\t', ';', ',', '|'],
+    step: ({ data, errors }, parser) => {
+      openQuote ??= errors.some(error => error.type === 'Quotes') ? rows.length + 1 : null
+      if (count.take(data)) rows.push(data)
+      else parser.abort()
+    },
+  })
+  if (count.fault) return count.fault
+  if (openQuote !== null) return fail({ code: 'quotes', what: `Row ${openQuote} of ${name}`, got: 'a quotation mark that is opened and never closed', limit: 'a pair', hint: 'Mend it there, and choose the file again. Nothing was stored.' })
+  if (rows.at(-1)?.every(cell => cell === '')) rows.pop()
+  return ok({ kind: 'table', sheets: [{ name: '', rows }], notes: plain.mixed ? ['Its lines end in more than one way; each was taken as the end of a row. Look at rows that break off.'] : [] })
 }
 
 function readJson(name: string, text: string): R<FileContent> {
@@ -59,8 +69,20 @@ function readJson(name: string, text: string): R<FileContent> {
   }
   const list = Array.isArray(read) ? read : Object.values(read as object).find(Array.isArray) as unknown[] | undefined
   if (!list || list.length === 0 || !list.every(isFlat)) return fail({ code: 'not-a-table', what: `${name} is JSON, and no table`, hint: 'Expected a list of objects whose values are texts and numbers, or a document of runs that Vulcanum wrote.' })
-  const keys = [...new Set(list.flatMap(row => Object.keys(row)))]
-  return ok({ kind: 'table', sheets: [{ name: '', rows: [keys, ...list.map(row => keys.map(key => cellOf(row[key])))] }], notes: [] })
+  const count = new CellCount(name)
+  const keys = new Set<string>()
+  for (const row of list) {
+    for (const key of Object.keys(row)) keys.add(key)
+    if (keys.size > IMPORT.maxColumns) break
+  }
+  const rows = [[...keys]]
+  if (!count.take(rows[0]!)) return count.fault!
+  for (const row of list) {
+    const cells = rows[0]!.map(key => cellOf(row[key]))
+    if (!count.take(cells)) return count.fault!
+    rows.push(cells)
+  }
+  return ok({ kind: 'table', sheets: [{ name: '', rows }], notes: [] })
 }
 
 const isFlat = (row: unknown): row is Record<string, unknown> => typeof row === 'object' && row !== null && !Array.isArray(row) && Object.values(row).every(value => typeof value !== 'object' || value === null)

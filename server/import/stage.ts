@@ -1,40 +1,35 @@
-/** A file that was chosen becomes rows that wait: read once, kept until they are stored or thrown away. */
-import { and, asc, eq } from 'drizzle-orm'
-import { problemText } from '../../core/result'
-import type { ImportKind, SheetLine } from '../../shared/tableImport/imports'
+/** A file that was chosen becomes rows that wait: read once, in a thread of its own, kept until they are stored or thrown away. */
+import { and, asc, eq, sql } from 'drizzle-orm'
+import { problemText, type R } from '../../core/result'
+import { IMPORT } from '../../shared/limits'
 import type { Connection, Database } from '../database/connection'
-import { bulkInsert } from '../database/bulkInsert'
-import { hashOf, sha256 } from '../database/hash'
 import { importChunk, tableImport } from '../database/schema'
 import { invalidAt, saved, type Outcome } from '../kit/outcome'
-import { readFile } from './readFile'
-
-/** Rows a chunk; also how often progress is told. */
-export const CHUNK_ROWS = 500
+import { inThread, TooMuch } from '../workers/pool'
+import { CHUNK_ROWS, type StagedFile } from './stagedFile'
 
 /** Sent twice under one id, it is there once. */
-export async function stageImport(db: Database, { id, name, bytes }: { id: string, name: string, bytes: Buffer }): Promise<Outcome<{ id: string }>> {
+export async function stageImport(db: Database, { id, name, bytes, signal }: { id: string, name: string, bytes: Buffer, signal?: AbortSignal }): Promise<Outcome<{ id: string }>> {
   const [standing] = await db.select({ id: tableImport.id }).from(tableImport).where(eq(tableImport.id, id))
   if (standing) return saved({ id })
-  const read = await readFile(name, bytes)
-  if (!read.ok) return invalidAt('file', problemText(read.problem))
-  const content = read.value
-  const sheets: { line: SheetLine, rows: readonly unknown[] }[] = content.kind === 'table'
-    ? content.sheets.map(({ name: sheet, rows }) => ({ line: { name: sheet, rows: rows.length }, rows: rows.map(cells => cells.map(cell => cell.replaceAll('\0', '\uFFFD'))) }))
-    : [{ line: { name: '', rows: content.documents.length }, rows: content.documents }]
-  const headings = content.kind === 'table' ? headingsHash(content.sheets.map(sheet => sheet.rows)) : 'documents'
-  await db.transaction(async (tx) => {
-    await tx.insert(tableImport).values({ id, fileName: name, fileHash: sha256(bytes), bytes: bytes.length, kind: content.kind satisfies ImportKind, sheets: sheets.map(sheet => sheet.line), notes: content.notes, headingsHash: headings })
-    for (const [sheet, { rows }] of sheets.entries()) {
-      for (let seq = 0; seq * CHUNK_ROWS < rows.length; seq++) await bulkInsert(tx, importChunk, [{ importId: id, sheet, seq, rows: rows.slice(seq * CHUNK_ROWS, (seq + 1) * CHUNK_ROWS) }])
-    }
-  })
-  return saved({ id })
+  try {
+    const read = await inThread<R<StagedFile>>('stageFile', { name, bytes }, { signal, longestMs: IMPORT.longestMs })
+    if (!read.ok) return invalidAt('file', problemText(read.problem))
+    await keepStaged(db, { id, fileName: name, bytes: bytes.length }, read.value)
+    return saved({ id })
+  } catch (error) {
+    if (error instanceof TooMuch) return invalidAt('file', error.what === 'queue' ? 'Many files are being read here at this moment. Try again when they are.' : `${name}: it takes too much ${error.what} to read. Bring a part of it at a time. Nothing was stored.`)
+    throw error
+  }
 }
 
-/** The first row with more words than figures stands for the headings: tables that one program wrote are alike in it. */
-function headingsHash(sheets: readonly (readonly (readonly string[])[])[]): string {
-  return hashOf(sheets.map(rows => rows.slice(0, 20).find(row => row.filter(cell => /\p{L}{2}/u.test(cell)).length >= 2)?.map(cell => cell.trim().toLowerCase()) ?? []))
+async function keepStaged(db: Database, file: { id: string, fileName: string, bytes: number }, { chunks, ...about }: StagedFile): Promise<void> {
+  await db.transaction(async (tx) => {
+    await tx.insert(tableImport).values({ ...file, ...about })
+    for (const { sheet, seq, json } of chunks) {
+      await tx.execute(sql`insert into ${importChunk} (import_id, sheet, seq, rows) values (${file.id}, ${sheet}, ${seq}, ${Buffer.from(json).toString('utf8')}::jsonb)`)
+    }
+  })
 }
 
 /** The rows of a sheet as they came, a chunk at a time, with the number of the first. */

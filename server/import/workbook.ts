@@ -4,6 +4,7 @@ import ExcelJS from 'exceljs'
 import yauzl from 'yauzl'
 import { fail, ok, type R } from '../../core/result'
 import { IMPORT } from '../../shared/limits'
+import { CellCount } from './cellLimits'
 
 export interface Sheet { name: string, rows: string[][] }
 
@@ -15,9 +16,9 @@ export async function readWorkbook(name: string, bytes: Buffer): Promise<R<Sheet
   if (!inside.value.some(entry => entry.name === 'xl/workbook.xml')) return fail({ code: 'not-a-workbook', what: `${name} is a zip archive, and no workbook`, hint: 'Unpack it, and choose the table in it.' })
   const names = [...(inside.value.find(entry => entry.name === 'xl/workbook.xml')!.text).matchAll(/<(?:\w+:)?sheet\s[^>]*?name="([^"]*)"/g)].map(found => unescapeXml(found[1]!))
   try {
-    return ok(await readSheets(bytes, names))
+    return ok(await readSheets(name, bytes, names))
   } catch (error) {
-    if (error instanceof TooManyCells) return fail({ code: 'too-large', what: name, got: `more than ${IMPORT.maxCells / 1e6} million cells`, limit: 'fewer', hint: 'Bring a part of it at a time. Nothing was stored.' })
+    if (error instanceof TooMuch) return error.fault
     return fail({ code: 'broken-workbook', what: `${name} cannot be read as a workbook`, hint: 'Open it where it was made, save it again as .xlsx or CSV, and choose that.' })
   }
 }
@@ -64,25 +65,40 @@ function measureZip(name: string, bytes: Buffer): Promise<R<ZipEntry[]>> {
   })
 }
 
-class TooManyCells extends Error {}
+class TooMuch extends Error {
+  constructor(readonly fault: R<never>) { super('too much') }
+}
 
-async function readSheets(bytes: Buffer, names: readonly string[]): Promise<Sheet[]> {
+async function readSheets(name: string, bytes: Buffer, names: readonly string[]): Promise<Sheet[]> {
   const reader = new ExcelJS.stream.xlsx.WorkbookReader(Readable.from([bytes]), { sharedStrings: 'cache', styles: 'cache', hyperlinks: 'ignore', worksheets: 'emit', entries: 'ignore' })
   const sheets: Sheet[] = []
-  let cells = 0
+  const count = new CellCount(name)
+  const take = (rows: string[][], row: string[]) => {
+    if (!count.take(row)) throw new TooMuch(count.fault!)
+    rows.push(row)
+  }
   for await (const sheet of reader) {
     const rows: string[][] = []
     for await (const row of sheet) {
-      while (rows.length < row.number - 1 && rows.length < IMPORT.maxCells) rows.push([])
-      const read: string[] = []
-      row.eachCell({ includeEmpty: true }, cell => void read.push(cellText(cell)))
-      rows.push(read)
-      cells += read.length
-      if (cells + rows.length > IMPORT.maxCells) throw new TooManyCells()
+      while (rows.length < row.number - 1) take(rows, [])
+      take(rows, cellsOf(row))
     }
     sheets.push({ name: names[sheets.length] ?? `Sheet ${sheets.length + 1}`, rows })
   }
   return sheets
+}
+
+/** Up to the last cell that says something. One that stands far out is told by its column, and is not filled up to. */
+function cellsOf(row: ExcelJS.Row): string[] {
+  const cells: string[] = []
+  row.eachCell({ includeEmpty: false }, (cell, column) => {
+    const text = cellText(cell)
+    if (text === '') return
+    const at = Math.min(Number(column), IMPORT.maxColumns + 1)
+    while (cells.length < at - 1) cells.push('')
+    cells[at - 1] = text
+  })
+  return cells
 }
 
 /** As it is seen there; of a formula, what it came to. */

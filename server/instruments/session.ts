@@ -2,12 +2,15 @@
 import { problemText } from '../../core/result'
 import { INGEST } from '../../shared/feed'
 import type { Database } from '../database/connection'
+import { SOCKETS } from '../http/limits'
 import { feedOf, type Feed } from './feeds'
 import { ingest } from './ingest'
 
 export interface Session {
   /** Lines, whole, in their order; done when those that ask for an answer have it. */
   take: (lines: readonly string[]) => Promise<void>
+  /** The connection has ended. */
+  end: () => void
 }
 interface Wire { say: (answer: object) => void, close: () => void }
 
@@ -18,6 +21,7 @@ export function openSession(db: Database, wire: Wire, now: () => Promise<number>
   let bytes = 0
   let token = ''
   let over = false
+  const late = setTimeout(() => refuse(`No token came within ${SOCKETS.greetWithinMs / 1000} s. Say it first: {"token":"…"}`), SOCKETS.greetWithinMs).unref()
   const refuse = (text: string) => {
     over = true
     wire.say({ error: text })
@@ -33,6 +37,7 @@ export function openSession(db: Database, wire: Wire, now: () => Promise<number>
     token = shown
     from = await feedOf(db, token)
     if (from === null) return refuse('This token is not known here, or was taken back. Take a new one on the Bench.')
+    clearTimeout(late)
     wire.say({ hello: from.name, nowMs: await now() })
   }
   /** The batch before this one, still being stored: this one is read meanwhile, the next after it waits. */
@@ -54,6 +59,7 @@ export function openSession(db: Database, wire: Wire, now: () => Promise<number>
     await earlier
   }
   return {
+    end: () => clearTimeout(late),
     async take(texts) {
       for (const text of texts) {
         if (over) return

@@ -5,6 +5,7 @@ import { LONGEST_BLOCK } from '../../core/formats/instrumentLine'
 import { INGEST } from '../../shared/feed'
 import { benchNow } from '../bench/benchClock'
 import type { Database } from '../database/connection'
+import { SOCKETS } from '../http/limits'
 import { LineReader } from './lines'
 import { openSession } from './session'
 
@@ -40,6 +41,7 @@ export function startTcpGateway(db: Database, url: string, port: number, owns: (
         return again()
       }
       server = createServer(socket => serve(db, socket, sockets))
+      server.maxConnections = SOCKETS.most
       server.on('error', () => {
         client = null
         void mine.end().catch(() => undefined)
@@ -79,6 +81,7 @@ function serve(db: Database, socket: Socket, sockets: Set<Socket>): void {
   socket.setNoDelay(true)
   const reader = new LineReader(INGEST.longestLine)
   const session = openSession(db, { say: answer => void socket.write(`${JSON.stringify(answer)}\n`), close: () => socket.end() }, () => benchNow(db))
+  socket.on('close', () => session.end())
   let turn = Promise.resolve()
   let waiting = 0
   socket.on('data', (piece: string) => {

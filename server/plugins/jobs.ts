@@ -1,4 +1,5 @@
 import { startJobs } from '../jobs/queue'
+import { endThreads } from '../workers/pool'
 
 const AGAIN_MS = 2000
 
@@ -16,5 +17,6 @@ export default defineNitroPlugin((nitro) => {
   nitro.hooks.hook('close', async () => {
     over = true
     await stop?.()
+    await endThreads()
   })
 })

@@ -15,7 +15,7 @@ import { LOOKED_AT } from './guess'
 import { readHeading } from './header'
 import { string } from '../words'
 
-export const TIME_FORMATS = ['seconds', 'minutes', 'clock', 'stamp'] as const satisfies readonly TimeFormat[]
+export const TIME_FORMATS = ['seconds', 'milliseconds', 'minutes', 'clock', 'stamp'] as const satisfies readonly TimeFormat[]
 export interface ChannelColumnMapping { to: ChannelName | 'time' | '', unit: string }
 export interface TraceMapping {
   sheet: number
@@ -54,7 +54,7 @@ export function guessChannels(rows: readonly (readonly string[])[], sheet = 0): 
   const headings = (rows[first - 1] ?? []).map(readHeading)
   const cellsOf = (i: number) => body.map(row => row[i] ?? '').filter(cell => cell.trim() !== '')
   const width = Math.max(...body.map(row => row.length))
-  const timeOf = (i: number) => timeFormat(cellsOf(i)[0] ?? '', headings[i]?.unit ?? '')
+  const timeOf = (i: number) => timeFormat(cellsOf(i)[0] ?? '', headings[i]?.unit || rows[first - 1]?.[i] || '')
   const candidates = Array.from({ length: width }, (_, i) => i).filter(i => rises(cellsOf(i), timeOf(i)))
   const time = candidates.find(i => /time|sec|clock|date|elapsed|zeit/.test(headings[i]?.words ?? '')) ?? candidates[0]
   if (time === undefined) return null

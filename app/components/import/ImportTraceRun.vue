@@ -15,7 +15,7 @@ const runs = computed(() => {
   if (runId === '' || found.some(one => one.value === runId) || !own.value) return found
   return [{ value: runId, label: `${dateInZone(own.value.record.startedAt, own.value.record.zone)} ${own.value.record.setup}` }, ...found]
 })
-const TIMES = { seconds: 'seconds', minutes: 'minutes', clock: 'm:ss', stamp: 'date and time' }
+const TIMES = { seconds: 'seconds', milliseconds: 'milliseconds', minutes: 'minutes', clock: 'm:ss', stamp: 'date and time' }
 const formats = TIME_FORMATS.map(value => ({ value, label: TIMES[value] }))
 const ORDERS = [{ value: 'dmy', label: 'day first: 14/3/2026' }, { value: 'mdy', label: 'month first: 3/14/2026' }, { value: 'ymd', label: 'year first: 26/3/14' }]
 const asks = computed(() => props.asksOrder || mapping.value.dateOrder !== '')

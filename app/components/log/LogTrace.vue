@@ -12,7 +12,7 @@ const mapping = ref<TraceMapping | null>(null)
 const problem = ref('')
 const pasted = ref('')
 const id = useId()
-const TIMES: Record<TimeFormat, string> = { seconds: 'seconds', minutes: 'minutes', clock: 'm:ss', stamp: 'date and time' }
+const TIMES: Record<TimeFormat, string> = { seconds: 'seconds', milliseconds: 'milliseconds', minutes: 'minutes', clock: 'm:ss', stamp: 'date and time' }
 const TEMPS: Record<TempUnit, string> = { C: '°C', F: '°F' }
 const columns = computed(() => {
   const header = mapping.value && mapping.value.headerRows > 0 ? rows.value[mapping.value.headerRows - 1]! : []

@@ -1,6 +1,7 @@
 import { benchNow } from '#server/bench/benchClock'
 import { useDatabase } from '#server/database/connection'
 import { openSession, type Session } from '#server/instruments/session'
+import { socketClosed, socketOpened } from '#server/http/upgrade'
 import { INGEST } from '#shared/feed'
 
 /** Of one socket, not yet taken [characters]: beyond it, whoever sends does not wait for what is stored. */
@@ -10,6 +11,7 @@ const open = new Map<string, { session: Session, turn: Promise<void>, waiting: n
 /** The line protocol over a web socket: a message is one line or several, and is answered as over TCP. */
 export default defineWebSocketHandler({
   open(peer) {
+    socketOpened()
     const db = useDatabase()
     open.set(peer.id, { session: openSession(db, { say: answer => void peer.send(JSON.stringify(answer)), close: () => peer.close() }, () => benchNow(db)), turn: Promise.resolve(), waiting: 0 })
   },
@@ -27,6 +29,8 @@ export default defineWebSocketHandler({
     mine.turn = mine.turn.then(() => mine.session.take(lines)).catch(() => peer.close()).finally(() => { mine.waiting -= text.length })
   },
   close(peer) {
+    socketClosed()
+    open.get(peer.id)?.session.end()
     open.delete(peer.id)
   },
 })

@@ -12,5 +12,5 @@ export default defineEventHandler(async (event) => {
   if (!body.ok) return answerProblems(event, body.status, [{ path: 'file', text: body.text }])
   const db = useDatabase()
   await dropOldStaged(db)
-  return answerOutcome(event, await stageImport(db, { id, name: shown, bytes: body.value }))
+  return answerOutcome(event, await stageImport(db, { id, name: shown, bytes: body.value, signal: whileAsked(event) }))
 })
