@@ -7,6 +7,7 @@ import { runMain, say, step, Stop } from './lib/say.mjs'
 
 const HELP = `npm run restore -- FILE               in the place of the bench that is being served, else of the demonstration
 npm run restore -- --empty FILE       in the place of your own bench, where none is being served
+                   --unchecked        a back-up of an earlier version, which carries no hash: nothing tells whether it is as it was written
 
 A back-up of an earlier version is brought to this one. What stood before is kept in the cluster, under the name that is said.
 `
@@ -15,12 +16,12 @@ async function main() {
   const args = process.argv.slice(2)
   if (args.includes('--help')) return say(HELP)
   const [file, ...more] = args.filter(arg => !arg.startsWith('--'))
-  if (!file || more.length > 0 || args.some(arg => arg.startsWith('--') && arg !== '--empty')) throw new Stop(HELP)
+  if (!file || more.length > 0 || args.some(arg => arg.startsWith('--') && !['--empty', '--unchecked'].includes(arg))) throw new Stop(HELP)
   requireNode()
   await requireDependencies()
   const bench = await openBench({ empty: args.includes('--empty') })
   try {
-    const before = await step('Restoring', () => restore({ ...bench, file: resolve(file) }))
+    const before = await step('Restoring', () => restore({ ...bench, file: resolve(file), unchecked: args.includes('--unchecked') }))
     // The server of before holds what it has read; the start that watches over it starts it again.
     if (bench.holder?.serverPid) process.kill(bench.holder.serverPid, 'SIGTERM')
     say(before ? `Restored. What stood before is kept as the database ${before}.` : 'Restored.')

@@ -1,6 +1,7 @@
 /** A database into a file, and out of it again, by PostgreSQL's own programs. */
 import { chmodSync, existsSync, readFileSync, renameSync, rmSync, statSync } from 'node:fs'
 import { join } from 'node:path'
+import { addHash, checkHash } from './backupHash.mjs'
 import { ensureDatabase, prepareDatabase } from './databases.mjs'
 import { at } from './paths.mjs'
 import { run } from './processes.mjs'
@@ -21,6 +22,7 @@ export async function backUp({ programs, url, file }) {
     // Queued work belongs to this machine and this hour; figures are worked out from the facts.
     await run(join(programs, 'pg_dump'), [...args, '-Fc', '--no-owner', '--exclude-schema=pgboss', '-f', part, name], { env })
     await contentsOf(programs, part)
+    await addHash(part)
     chmodSync(part, 0o600)
     renameSync(part, file)
   } catch (error) {
@@ -38,10 +40,12 @@ async function contentsOf(programs, file) {
 /**
  * Puts a back-up in the place of a database. It is read into one of its own and brought to this version first; only then do the two change
  * places, so that a back-up that cannot be read changes nothing. What stood before stays, under another name.
+ * @param unchecked a file that carries no hash, as earlier versions wrote it, is taken all the same
  * @returns the name that what stood before has now; null: nothing stood there
  */
-export async function restore({ programs, adminUrl, url, file, empty }) {
+export async function restore({ programs, adminUrl, url, file, empty, unchecked = false }) {
   if (!existsSync(file)) throw new Stop(`There is no file ${file}.`)
+  await checkHash(file, { unchecked })
   await contentsOf(programs, file)
   const { args, name, env } = connection(url)
   const fresh = `${name}_restoring`

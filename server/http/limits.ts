@@ -10,3 +10,8 @@ export const THREAD_LIMITS = { threads: 2, queue: 16, longestMs: 30_000, idleMs:
 
 /** Connections of instruments, by web socket or TCP: how many each, how long one may stay without saying its token [ms], and the longest message [bytes]. */
 export const SOCKETS = { most: 200, greetWithinMs: 10_000, longestMessage: 2_100_000 } as const
+
+/** Whole benches that are packed at a time. */
+export const MOST_PACKING = 2
+/** Whoever takes nothing of an answer for so long is let go [ms]. */
+export const SLOWEST_READER_MS = 60_000

@@ -2,7 +2,9 @@
 import { getTableConfig } from 'drizzle-orm/pg-core'
 import { fieldTypeOf, PACKAGED, primaryKeyOf, type PackagedTable } from './tables'
 
-export const FORMAT = 1
+export const FORMAT = 2
+/** Those that this version reads. */
+export const FORMATS_READ = [1, 2]
 export interface Resource { name: string, path: string, bytes: number, hash: string, [more: string]: unknown }
 export interface Descriptor { profile: string, name: string, created: string, vulcanum: { format: number, /** Changes of the schema that it knows. */ schema: number }, resources: Resource[] }
 export const DESCRIPTOR_PATH = 'datapackage.json'

@@ -9,17 +9,19 @@ export interface PackagedTable {
   columns: Column[]
   /** SQL that picks rows; '' for all. */
   where: string
+  /** Changes of the schema from which on it is there. */
+  since: number
 }
 
-const one = (table: PgTable, { without = [], where = '' }: { without?: string[], where?: string } = {}): PackagedTable =>
-  ({ table, name: getTableName(table), columns: Object.values(getTableColumns(table)).filter(column => !without.includes(column.name)), where })
+const one = (table: PgTable, { without = [], where = '', since = 0 }: { without?: string[], where?: string, since?: number } = {}): PackagedTable =>
+  ({ table, name: getTableName(table), columns: Object.values(getTableColumns(table)).filter(column => !without.includes(column.name)), where, since })
 
 const STORED = 'state in (\'stored\', \'undone\')'
 export const PACKAGED: readonly PackagedTable[] = [
-  one(schema.person), one(schema.place), one(schema.placeVersion), one(schema.windSurvey), one(schema.thing), one(schema.thingVersion), one(schema.setup), one(schema.setupVersion), one(schema.setupPart), one(schema.setupDecision),
+  one(schema.person), one(schema.place), one(schema.placeVersion), one(schema.windSurvey, { since: 10 }), one(schema.thing), one(schema.thingVersion), one(schema.setup), one(schema.setupVersion), one(schema.setupPart), one(schema.setupDecision),
   one(schema.fuel), one(schema.fuelBatch), one(schema.price), one(schema.amendment), one(schema.container), one(schema.method), one(schema.methodVersion), one(schema.instrumentCheck),
   // The token that lets a device in is of this bench alone.
-  one(schema.device, { without: ['token_hash'] }), one(schema.tableImport, { where: STORED }), one(schema.feed, { without: ['token_hash'] }),
+  one(schema.device, { without: ['token_hash'] }), one(schema.tableImport, { where: STORED }), one(schema.feed, { without: ['token_hash'], since: 9 }),
   one(schema.run), one(schema.containerEntry), one(schema.measurement), one(schema.event), one(schema.trace), one(schema.traceChunk), one(schema.decision), one(schema.runVoid), one(schema.runNote), one(schema.observation), one(schema.runTag),
   // Pictures are files of their own.
   one(schema.photo, { without: ['bytes', 'thumbnail'] }),
@@ -49,9 +51,11 @@ export function fieldTypeOf(column: Column): FieldType {
 }
 
 const quoted = (column: Column) => `"${column.name}"`
-// In PostgreSQL's words: ’*[=+\-@\t\r] at the beginning, as shared/runTable.ts has it.
-const FORMULA = '^\'\'*[=+\\-@\\t\\r]'
-const WRITTEN_FORMULA = '^\'\'+[=+\\-@\\t\\r]'
+// In PostgreSQL's words, as shared/runTable.ts has it: what a spreadsheet would work out, after spaces, line ends and separators too.
+const WORKED_OUT = '([\\t\\r]|[\\s\\u00a0\\ufeff;,|]*[=+\\-@＝＋－＠])'
+const FORMULA = `^''*${WORKED_OUT}`
+/** By the format of the package: the first knew fewer. */
+const WRITTEN_FORMULA: Record<number, string> = { 1: '^\'\'+[=+\\-@\\t\\r]', 2: `^''+${WORKED_OUT}` }
 
 /** A column as its cell is written: dates as ISO, lists as JSON, and no text that a spreadsheet would run. */
 export function written(column: Column): string {
@@ -65,11 +69,11 @@ export function written(column: Column): string {
   }
 }
 
-/** The same, read back from text. */
-export function readBack(column: Column): string {
+/** The same, read back from text of a package of this format. */
+export function readBack(column: Column, format: number): string {
   const name = quoted(column)
   const type = column.getSQLType()
   if (fieldTypeOf(column) === 'array') return type === 'text[]' ? `case when ${name} is not null then array(select jsonb_array_elements_text(${name}::jsonb)) end` : `translate(${name}, '[]', '{}')::${type}`
-  if (type === 'text') return `case when ${name} ~ '${WRITTEN_FORMULA}' then substr(${name}, 2) else ${name} end`
+  if (type === 'text') return `case when ${name} ~ '${WRITTEN_FORMULA[format]!}' then substr(${name}, 2) else ${name} end`
   return `${name}::${type === 'bigserial' ? 'bigint' : type}`
 }

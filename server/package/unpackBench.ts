@@ -8,11 +8,13 @@ import pg from 'pg'
 import { from as copyFrom } from 'pg-copy-streams'
 import yauzl from 'yauzl'
 import type { Connection, Database } from '../database/connection'
+import { failureOf } from '../database/failure'
 import * as schema from '../database/schema'
 import { invalidAt, saved, type Outcome } from '../kit/outcome'
 import { backfillRows } from '../runs/freshen'
-import { csvPath, DESCRIPTOR_PATH, FORMAT, type Descriptor, type Resource } from './descriptor'
+import { csvPath, DESCRIPTOR_PATH, FORMATS_READ, type Descriptor, type Resource } from './descriptor'
 import { photoPath } from './packBench'
+import { firstFault } from './rowChecks'
 import { PACKAGED, readBack, type PackagedTable } from './tables'
 
 const MOST_UNPACKED = 8_000_000_000
@@ -51,7 +53,12 @@ export async function unpackBench(url: string, file: string): Promise<Outcome<{ 
     await client.query('delete from method')
     for (const packaged of PACKAGED) {
       const resource = descriptor.resources.find(one => one.path === csvPath(packaged.name))
-      if (resource) await load(client, zip, packaged, resource)
+      if (resource) await load(client, zip, { packaged, resource, format: descriptor.vulcanum.format })
+      else if (descriptor.vulcanum.schema >= packaged.since) throw new Broken(`${csvPath(packaged.name)} is missing from the package. Nothing was changed.`)
+    }
+    for (const packaged of PACKAGED) {
+      const fault = await firstFault(client, packaged)
+      if (fault !== null) throw new Broken(`${fault}. Nothing was changed; the package was altered.`)
     }
     await loadPhotos(client, zip, descriptor)
     await backfillRows(db)
@@ -62,12 +69,16 @@ export async function unpackBench(url: string, file: string): Promise<Outcome<{ 
   } catch (error) {
     await client.query('rollback').catch(() => undefined)
     if (error instanceof Broken) return invalidAt('file', error.message)
-    throw error
+    if (failureOf(error) !== null) throw error
+    console.error('A package could not be read', error)
+    return invalidAt('file', 'This package cannot be read to its end: it was altered, or broke off on the way. Nothing was changed; choose it again.')
   } finally {
     zip?.close()
     await client.end().catch(() => undefined)
   }
 }
+
+const isResource = (one: unknown): one is Resource => typeof one === 'object' && one !== null && typeof (one as Resource).path === 'string' && typeof (one as Resource).hash === 'string'
 
 async function readDescriptor(zip: Zip): Promise<Descriptor> {
   const text = await zip.text(DESCRIPTOR_PATH, DESCRIPTOR_MOST)
@@ -76,7 +87,8 @@ async function readDescriptor(zip: Zip): Promise<Descriptor> {
   try {
     const read = JSON.parse(text) as Descriptor
     if (typeof read.vulcanum?.schema !== 'number' || !Array.isArray(read.resources)) throw no()
-    if (read.vulcanum.format !== FORMAT) throw new Broken(`This package has format ${String(read.vulcanum.format)}, and this version reads ${FORMAT}. Nothing was changed.`)
+    if (!FORMATS_READ.includes(read.vulcanum.format)) throw new Broken(`This package has format ${String(read.vulcanum.format).slice(0, 20)}, and this version reads ${FORMATS_READ.join(' and ')}. Nothing was changed.`)
+    if (!read.resources.every(isResource)) throw no()
     return read
   } catch (error) {
     throw error instanceof Broken ? error : no()
@@ -84,7 +96,8 @@ async function readDescriptor(zip: Zip): Promise<Descriptor> {
 }
 
 /** Through a table of texts, so that each cell is cast by its column, and a fault names its file. */
-async function load(client: pg.Client, zip: Zip, packaged: PackagedTable, resource: Resource): Promise<void> {
+interface Load { packaged: PackagedTable, resource: Resource, format: number }
+async function load(client: pg.Client, zip: Zip, { packaged, resource, format }: Load): Promise<void> {
   const { name, columns } = packaged
   const header = await zip.firstLine(resource.path)
   const known = new Map(columns.map(column => [column.name, column]))
@@ -95,7 +108,7 @@ async function load(client: pg.Client, zip: Zip, packaged: PackagedTable, resour
   try {
     await client.query(`create temp table incoming (${there.map(one => `"${one}" text`).join(', ')}) on commit drop`)
     await zip.pour(resource, client.query(copyFrom('copy incoming from stdin with (format csv, header)')))
-    await client.query(`insert into "${name}" (${list}${name === 'photo' ? ', bytes, thumbnail' : ''}) select ${there.map(one => readBack(known.get(one)!)).join(', ')}${name === 'photo' ? ', \'\', \'\'' : ''} from incoming`)
+    await client.query(`insert into "${name}" (${list}${name === 'photo' ? ', bytes, thumbnail' : ''}) select ${there.map(one => readBack(known.get(one)!, format)).join(', ')}${name === 'photo' ? ', \'\', \'\'' : ''} from incoming`)
     await client.query('drop table incoming')
   } catch (error) {
     if (error instanceof Broken || !(error instanceof pg.DatabaseError)) throw error

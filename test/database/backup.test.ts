@@ -55,6 +55,16 @@ describe('a back-up', () => {
     await drop()
   }, 120_000)
 
+  it('of a version that wrote no hash comes in where that is said, and only then', async () => {
+    const { url } = await makeTestDatabase('backup_unhashed', 'own')
+    const whole = readFileSync(file('now'))
+    writeFileSync(file('unhashed'), whole.subarray(0, whole.lastIndexOf('\nvulcanum-backup')))
+    const fresh = url.replace(/\/[^/]+$/, '/backup_unhashed_fresh')
+    await expect(restore({ programs, adminUrl, url: fresh, file: file('unhashed'), empty: false })).rejects.toThrow(/--unchecked/)
+    expect(await restore({ programs, adminUrl, url: fresh, file: file('unhashed'), empty: false, unchecked: true })).toBeNull()
+    expect((await reading(fresh, allLines)).length).toBeGreaterThan(100)
+  }, 120_000)
+
   it.each(['first-schema', 'second-schema'])('of the %s comes into this version with its runs', async (name) => {
     const { url } = await makeEmptyDatabase(`backup_${name.replace('-', '_')}`)
     await reading(url, db => db.execute(sql.raw(readFileSync(new URL(`../reference/frozen/${name}.sql`, import.meta.url), 'utf8'))))
@@ -75,8 +85,16 @@ describe('a back-up', () => {
     writeFileSync(file('broken'), whole.subarray(0, whole.length >> 1))
     const again = { programs, adminUrl, url, empty: true }
     await expect(restore({ ...again, file: file('missing') })).rejects.toThrow(/There is no file/)
-    await expect(restore({ ...again, file: file('none') })).rejects.toThrow(/is not a back-up/)
-    await expect(restore({ ...again, file: file('broken') })).rejects.toThrow(/could not be restored\. Nothing was changed|broke off/)
+    await expect(restore({ ...again, file: file('none') })).rejects.toThrow(/no back-up that this version wrote/)
+    await expect(restore({ ...again, file: file('none'), unchecked: true })).rejects.toThrow(/is not a back-up/)
+    await expect(restore({ ...again, file: file('broken') })).rejects.toThrow(/does not end with its hash/)
+    await expect(restore({ ...again, file: file('broken'), unchecked: true })).rejects.toThrow(/could not be restored\. Nothing was changed|broke off/)
+    // Wherever one byte is another, it is told before anything is read; spread over the file, its last bytes with them.
+    for (let i = 0; i < 14; i++) {
+      const at = i === 13 ? whole.length - 2 : Math.floor((whole.length - 1) * (i / 13))
+      writeFileSync(file('flipped'), Buffer.from(whole).fill(whole[at]! ^ 0x10, at, at + 1))
+      await expect(restore({ ...again, file: file('flipped') }), `byte ${at}`).rejects.toThrow(/is not as it was written|does not end with its hash/)
+    }
     await expect(restore({ ...again, file: file('now') })).rejects.toThrow(/could not be prepared|demonstration/)
     const newer = await makeTestDatabase('backup_newer', 'own')
     await newer.db.execute(sql`insert into drizzle.__drizzle_migrations (hash, created_at) values ('later', 9999999999999)`)

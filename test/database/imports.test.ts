@@ -1,4 +1,5 @@
 /** Files brought in, on PostgreSQL: whole or not at all, partly by choice, undone, remembered; documents that come back as they went; a bench packed and unpacked. */
+import { createHash } from 'node:crypto'
 import { mkdtemp, readFile as readDisk, rm, writeFile } from 'node:fs/promises'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
@@ -33,6 +34,8 @@ import { savePhoto } from '../../server/kit/photos'
 import { savePerson } from '../../server/kit/places'
 import { LEFT_BEHIND, PACKAGED } from '../../server/package/tables'
 import { packBench } from '../../server/package/packBench'
+import { packToFile } from '../../server/package/packToFile'
+import { unjudged } from '../../server/package/rowChecks'
 import { unpackBench } from '../../server/package/unpackBench'
 import { exportRuns } from '../../server/runs/exportRuns'
 import { figuresLeft, workOutNext } from '../../server/runs/freshen'
@@ -308,6 +311,79 @@ describe('a whole bench', () => {
     }
   }, 60_000)
 })
+
+describe('a package that is whole by its hashes', () => {
+  it('every JSON column of it is held against a shape', () => {
+    expect(unjudged(PACKAGED)).toEqual([])
+  })
+
+  it('and says what cannot be, is refused by file, column and reason; a byte that is another never passes; the bench stays as it was', async () => {
+    const folder = await mkdtemp(join(tmpdir(), 'vulcanum-pack-'))
+    const bench = await makeTestDatabase('imports_shapes')
+    try {
+      const good = join(folder, 'good.zip')
+      await writeFile(good, packBench(demo.url, new Date()))
+      const parts = await contents(good)
+      const cases: [string, string, (text: string) => string, RegExp][] = [
+        ['no tables', 'datapackage.json', text => JSON.stringify({ ...JSON.parse(text) as object, resources: [] }), /data\/person\.csv is missing/],
+        ['resources that are none', 'datapackage.json', text => JSON.stringify({ ...JSON.parse(text) as object, resources: [null, 1] }), /no bench that Vulcanum packed/],
+        ['properties of another shape', 'data/thing_version.csv', text => text.replace(/"massKg"": \d[\d.]*/, '"massKg"": {}'), /thing_version\.csv, column properties/],
+        ['a method without its body', 'data/method_version.csv', text => text.replace(/"steps"": \[/, '"steps"": 5, ""stops"": ['), /method_version\.csv, column body/],
+        ['an event that is none', 'data/event.csv', text => text.replace(',rollingBoil,', ',rollingBoils,'), /event\.csv, column kind: read "rollingBoils"/],
+        ['a time before all', 'data/run.csv', text => text.replace(/,20\d\d-/, ',0020-'), /run\.csv, column started_at|run\.csv, column created_at/],
+        ['a zone that is none', 'data/place.csv', text => text.replace(/[A-Z][a-z]+\/[A-Z][a-z]+/, 'Nowhere/None'), /place\.csv, column zone/],
+        ['a figure that is none', 'data/measurement.csv', text => text.replace(/,\d+\.\d+,/, ',NaN,'), /measurement\.csv, column value/],
+      ]
+      for (const [name, path, change, words] of cases) {
+        const file = join(folder, 'case.zip')
+        await writeFile(file, await rehashed(parts, path, change))
+        expect(problemsOf(await unpackBench(bench.url, file)), name).toMatch(words)
+      }
+      const whole = await readDisk(good)
+      for (let i = 1; i < 24; i++) {
+        const at = Math.floor(whole.length * (i / 24))
+        const file = join(folder, 'flipped.zip')
+        await writeFile(file, Buffer.from(whole).fill(whole[at]! ^ 0x21, at, at + 1))
+        const outcome = await unpackBench(bench.url, file)
+        // A byte of the archive's own dates or of its unread headers changes nothing of what is in it.
+        if (outcome.status === 'saved') {
+          expect(await bench.db.$count(run)).toBe(await demo.db.$count(run))
+          break
+        }
+        expect(outcome.status, `byte ${at}`).toBe('invalid')
+      }
+    } finally {
+      await bench.drop()
+      await rm(folder, { recursive: true })
+    }
+  }, 120_000)
+
+  it('downloads that nobody reads hold no connection to the database', async () => {
+    const streams = await Promise.all([packToFile(demo.url, NOW_DATE), packToFile(demo.url, NOW_DATE), packToFile(demo.url, NOW_DATE)])
+    expect(streams.filter(one => one === null)).toHaveLength(1)
+    const mine = streams.filter(one => one !== null)
+    const { rows } = await demo.db.execute<{ n: number }>(sql`select count(*)::int as n from pg_stat_activity where datname = current_database() and state like 'idle in transaction%'`)
+    expect(rows[0]!.n).toBe(0)
+    for (const one of mine) expect((await readAll(one)).subarray(0, 2).toString()).toBe('PK')
+  }, 60_000)
+})
+const NOW_DATE = new Date('2026-11-01T00:00:00Z')
+async function readAll(stream: AsyncIterable<Buffer>): Promise<Buffer> {
+  const chunks: Buffer[] = []
+  for await (const chunk of stream) chunks.push(chunk)
+  return Buffer.concat(chunks)
+}
+/** One file of a package changed, and the package made whole again by its hashes. */
+async function rehashed(parts: Map<string, Buffer>, path: string, change: (text: string) => string): Promise<Buffer> {
+  const before = parts.get(path)!.toString()
+  const after = Buffer.from(change(before))
+  expect(after.toString() === before, `${path} was changed`).toBe(false)
+  const all = new Map(parts).set(path, after)
+  if (path === 'datapackage.json') return zipOf(all)
+  const descriptor = JSON.parse(all.get('datapackage.json')!.toString()) as { resources: { path: string, hash: string, bytes: number }[] }
+  for (const one of descriptor.resources) if (one.path === path) Object.assign(one, { hash: `sha256:${createHash('sha256').update(after).digest('hex')}`, bytes: after.length })
+  return zipOf(all.set('datapackage.json', Buffer.from(JSON.stringify(descriptor))))
+}
 
 async function contents(file: string): Promise<Map<string, Buffer>> {
   const found = new Map<string, Buffer>()
