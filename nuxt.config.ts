@@ -1,7 +1,7 @@
 import { fileURLToPath } from 'node:url'
 import tailwindcss from '@tailwindcss/vite'
 import { security } from './server/http/securityHeaders'
-import { bundleServerWorkers } from './scripts/lib/serverWorkers.mjs'
+import { bundlePrograms } from './scripts/lib/serverPrograms.mjs'
 import { markdownPages } from './scripts/lib/markdownPages.mjs'
 import { writeServiceWorker } from './scripts/lib/serviceWorker.mjs'
 
@@ -36,7 +36,7 @@ export default defineNuxtConfig({
     // The interface answers in one shape; what it leaves, pages answer.
     'nitro:init': (nitro) => {
       nitro.options.errorHandler = [fileURLToPath(new URL('server/http/errors', import.meta.url)), ...[nitro.options.errorHandler ?? []].flat()]
-      nitro.hooks.hook('compiled', () => bundleServerWorkers(nitro.options.output.serverDir))
+      nitro.hooks.hook('compiled', () => bundlePrograms(nitro.options.output.serverDir))
     },
     'nitro:build:public-assets': nitro => writeServiceWorker(nitro.options.output.publicDir),
   },

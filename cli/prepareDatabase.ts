@@ -1,4 +1,5 @@
 /** Run by the start and test commands: migrates the database of DATABASE_URL and, where asked, loads the demonstration. */
+import { existsSync } from 'node:fs'
 import { fileURLToPath } from 'node:url'
 import { claimDatabase, migrateDatabase, type Purpose } from '../server/database/migrate'
 import { openDatabase } from '../server/database/connection'
@@ -6,7 +7,8 @@ import { ensureShippedMethods } from '../server/methods/methods'
 import { backfillRows } from '../server/runs/freshen'
 import { loadDemonstration } from '../server/demo/load'
 
-const MIGRATIONS = fileURLToPath(new URL('../server/database/migrations', import.meta.url))
+/** Beside the built server, or among the sources. */
+const MIGRATIONS = ['../migrations', '../server/database/migrations'].map(path => fileURLToPath(new URL(path, import.meta.url))).find(path => existsSync(path))!
 
 async function main(wanted: Purpose): Promise<void> {
   const url = process.env.DATABASE_URL

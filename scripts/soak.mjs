@@ -1,4 +1,4 @@
-/** `npm run soak`: six lanes live under faults, each followed by instruments, for as long as asked; every press and every sample is looked for in the database afterwards, once, in order, at its time. */
+/** `npm run soak`: six lanes live under faults, each followed by instruments, for as long as asked; server and database are only killed, and come again as `npm start` brings them; every press and every sample is looked for in the database afterwards, once, in order, at its time. */
 import { fork } from 'node:child_process'
 import { once } from 'node:events'
 import { join } from 'node:path'
@@ -10,7 +10,7 @@ import { at, root } from './lib/paths.mjs'
 import { anyFreePort } from './lib/ports.mjs'
 import { sleep } from './lib/processes.mjs'
 import { runMain, say, Stop } from './lib/say.mjs'
-import { startServer } from './lib/server.mjs'
+import { keepServer } from './lib/keepServer.mjs'
 import { mark, stage } from './lib/stageBench.mjs'
 import { judge } from './soak/judge.mjs'
 import { samplesJudged } from './soak/samplesJudged.mjs'
@@ -68,7 +68,7 @@ class Bench {
   }
 
   async serve() {
-    this.server = await startServer({ port: this.port, databaseUrl: this.databaseUrl, output: 'ignore', instrumentPort: this.instrumentPort })
+    this.server = await keepServer({ port: this.port, databaseUrl: this.databaseUrl, output: 'ignore', instrumentPort: this.instrumentPort })
   }
 
   async run({ minutes, after, patience, followed }) {
@@ -214,16 +214,14 @@ class Bench {
 
   async killServer() {
     this.faults.serverKilled++
-    process.kill(this.server.pid, 'SIGKILL')
+    process.kill(this.server.pid(), 'SIGKILL')
     await sleep(300 + Math.random() * 2500)
-    await this.serve()
   }
 
   async killDatabase() {
     this.faults.databaseKilled++
     process.kill(this.cluster.pid(), 'SIGKILL')
     await sleep(1500)
-    await this.cluster.revive()
   }
 
   async cutNetwork() {

@@ -1,16 +1,16 @@
 /** `npm start`: everything from a bare checkout to the page, and everything stopped again by Ctrl-C. */
 import { join } from 'node:path'
 import { requireBuild } from './lib/build.mjs'
-import { startCluster } from './lib/cluster.mjs'
 import { clusterFolder } from './lib/clusterFolder.mjs'
 import { ensureDatabase, prepareDatabase } from './lib/databases.mjs'
 import { requireDependencies, requireNode } from './lib/dependencies.mjs'
+import { keepCluster } from './lib/keepCluster.mjs'
+import { keepServer } from './lib/keepServer.mjs'
 import { addressOfHolder, announce, releaseLock, takeLock } from './lib/lock.mjs'
 import { dataFolder, makeDataFolder } from './lib/paths.mjs'
-import { freePortFrom } from './lib/ports.mjs'
+import { freePortFrom, isFree } from './lib/ports.mjs'
 import { requirePrograms } from './lib/postgresPrograms.mjs'
 import { runMain, say, step, Stop } from './lib/say.mjs'
-import { startServer } from './lib/server.mjs'
 import { unprivilegedUser } from './lib/unprivileged.mjs'
 
 /** Instruments that keep a connection open send here, on loopback: docs/instruments.md. */
@@ -91,13 +91,13 @@ async function bringUp({ empty, shared, wantedPort, undo, stopAll }) {
   await requireBuild()
   const port = await freePortFrom(wantedPort)
   if (port !== wantedPort) say(`  Port ${wantedPort} is taken: using ${port}.`)
-  await serve({ port, databaseUrl, empty, share: shared ? await shareSettings() : null, undo, stopAll, restarts: [] })
+  await serve({ port, databaseUrl, empty, share: shared ? await shareSettings() : null, undo, stopAll })
 }
 
 async function ownDatabase(empty, undo) {
   const programs = await requirePrograms()
   const user = unprivilegedUser()
-  const cluster = await startCluster({ programs, folder: clusterFolder(user), stateFolder: dataFolder, user })
+  const cluster = await keepCluster({ programs, folder: clusterFolder(user), stateFolder: dataFolder, user })
   undo.push(cluster.stop)
   const name = empty ? 'vulcanum' : 'vulcanum_demo'
   await ensureDatabase(cluster.url('postgres'), name)
@@ -114,31 +114,28 @@ async function shareSettings() {
 }
 const SHARE_PORT = 3443
 
-const MOST_RESTARTS_A_MINUTE = 5
-
 /** Serves, and serves again when the server is killed. */
-async function serve({ port, databaseUrl, empty, share, undo, stopAll, restarts }) {
-  const again = async (code, signal) => {
-    const now = Date.now()
-    const recent = restarts.filter(at => now - at < 60_000)
-    if (recent.length >= MOST_RESTARTS_A_MINUTE) {
-      say(`The server ended ${recent.length} times within a minute; giving up.`)
+async function serve({ port, databaseUrl, empty, share, undo, stopAll }) {
+  const server = await keepServer({ port, databaseUrl, share, instrumentPort: await instrumentPort() }, {
+    onServing({ url, instance, pid }) {
+      announce({ empty, url, instance, serverPid: pid })
+      if (share) say(`\nShared on this network at ${share.addresses.map(address => `https://${address}:${share.port}`).join(', ')}\nThe code that lets a device in stands at ${url}/share`)
+      say(`\nVulcanum is at ${url}${empty ? '' : '  (demonstration: all invented)'}\nCtrl-C stops it.`)
+    },
+    async onGivenUp() {
       await stopAll()
       process.exit(1)
-    }
-    say(`The server ended (${signal ?? code}). Starting it again.`)
-    undo.splice(undo.indexOf(server.stop), 1)
-    await serve({ port, databaseUrl, empty, share, undo, stopAll, restarts: [...recent, now] })
-  }
-  const server = await startServer({ port, databaseUrl, share, instrumentPort: Number(process.env.VULCANUM_INSTRUMENT_PORT ?? INSTRUMENT_PORT), onExit: (code, signal) => void again(code, signal).catch(async (error) => {
-    process.stderr.write(`${error.message}\n`)
-    await stopAll()
-    process.exit(1)
-  }) })
+    },
+  })
   undo.push(server.stop)
-  announce({ empty, url: server.url, instance: server.instance, serverPid: server.pid })
-  if (share) say(`\nShared on this network at ${share.addresses.map(address => `https://${address}:${share.port}`).join(', ')}\nThe code that lets a device in stands at ${server.url}/share`)
-  say(`\nVulcanum is at ${server.url}${empty ? '' : '  (demonstration: all invented)'}\nCtrl-C stops it.`)
+}
+
+/** Another instance's port is left to it; what this one goes without is said. */
+async function instrumentPort() {
+  const wanted = Number(process.env.VULCANUM_INSTRUMENT_PORT ?? INSTRUMENT_PORT)
+  if (!(wanted > 0) || await isFree(wanted)) return wanted
+  say(`  Port ${wanted}, where instruments keep a connection open, is taken: none can here, simulated ones and rehearsals with them. Stop what holds it, or name another: VULCANUM_INSTRUMENT_PORT=${wanted + 1} npm start`)
+  return 0
 }
 
 runMain(main)

@@ -15,7 +15,7 @@ import { runMain, say, step, Stop } from './lib/say.mjs'
 import { startServer } from './lib/server.mjs'
 import { unprivilegedUser } from './lib/unprivileged.mjs'
 
-const PARTS = ['lint', 'types', 'unit', 'db', 'e2e', 'start', 'soak']
+const PARTS = ['lint', 'types', 'unit', 'db', 'e2e', 'start', 'fuzz', 'soak']
 const HELP = `npm test                    all: ${PARTS.join(', ')}
 npm test -- unit db         some
 npm run test:e2e -- FILE    one browser test; what follows a part is handed to its runner
@@ -82,6 +82,14 @@ class Bench {
     await requirePrograms()
     const code = await runHere(process.execPath, [at('scripts', 'soak.mjs'), '--minutes', '2', '--patience', '6'])
     this.#count('soak', code, code === 0 ? 1 : 0, code === 0 ? 0 : 1)
+  }
+
+  /** A tenth of what `npm run fuzz` sends. */
+  async fuzz() {
+    await requireBuild()
+    await requirePrograms()
+    const code = await runHere(process.execPath, [at('scripts', 'fuzz.mjs'), '--count', '2000'])
+    this.#count('fuzz', code, code === 0 ? 1 : 0, code === 0 ? 0 : 1)
   }
 
   async e2e(handedOn) {

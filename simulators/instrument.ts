@@ -7,7 +7,7 @@ import { seededRandom, type Random } from '../core/simulate/random'
 import type { Played, RehearsalScene } from '../core/simulate/rehearsal'
 import { simulatedPressure, type SimulatedConditions } from '../core/simulate/stove'
 import { followLane } from './lane'
-import { readOptions, refuse, type NumberRule } from './options'
+import { readOptions, refuse, requireToken, type NumberRule } from './options'
 import { openWire } from './wire'
 
 export interface Kind {
@@ -23,12 +23,12 @@ const NUMBERS = {
 } as const satisfies Record<string, NumberRule>
 /** Told to end while nobody acknowledges. */
 const ENDS_WITHIN_MS = 2000
-const TEXTS = { token: null, bench: 'http://127.0.0.1:3000', lane: 'A', setup: 'narrow-open', log: null }
+const TEXTS = { bench: 'http://127.0.0.1:3000', lane: 'A', setup: 'narrow-open', log: null }
 
 const help = ({ name, about }: Kind) => `${about}
 
-node --import tsx simulators/${name}.ts --token TOKEN [--lane A] [--hz 1] [--speed 1]
-  --token        of an instrument that was added on the Bench      --port 7305, --bench http://127.0.0.1:3000
+VULCANUM_TOKEN=… node --import tsx simulators/${name}.ts [--lane A] [--hz 1] [--speed 1]
+  VULCANUM_TOKEN of an instrument that was added on the Bench      --port 7305, --bench http://127.0.0.1:3000
   --setup        ${Object.keys(CAMPAIGN_SETUPS).join(', ')}
   --altitude M  --air C  --wind M/S  --start C  --water G          where it burns, and what
   --noise SD     in its own unit        --drift PER-MINUTE         --dropouts SHARE of readings that are lost
@@ -38,12 +38,13 @@ node --import tsx simulators/${name}.ts --token TOKEN [--lane A] [--hz 1] [--spe
 `
 
 export function runInstrument(kind: Kind): void {
-  const { numbers, texts: { token, bench, lane: laneName, setup, log } } = readOptions({ help: help(kind), numbers: NUMBERS, texts: TEXTS, needed: ['token'] })
+  const { numbers, texts: { bench, lane: laneName, setup, log } } = readOptions({ help: help(kind), numbers: NUMBERS, texts: TEXTS, needed: [] })
+  const token = requireToken(help(kind))
   if (!(setup! in CAMPAIGN_SETUPS)) refuse(`--setup: read "${setup}", expected one of ${Object.keys(CAMPAIGN_SETUPS).join(', ')}.`)
   if (!/^[A-F]$/.test(laneName!)) refuse(`--lane: read "${laneName}", expected A to F.`)
   const random = seededRandom(numbers.seed! * 1000 + kind.name.length)
   const conditions: SimulatedConditions = { waterKg: numbers.water! / 1000, startC: numbers.start!, airC: numbers.air!, pressurePa: simulatedPressure(numbers.altitude!), windMS: numbers.wind!, setting: 1, lid: true }
-  const wire = openWire({ port: numbers.port!, token: token!, name: kind.name, say: line => process.stderr.write(`${line}\n`) })
+  const wire = openWire({ port: numbers.port!, token, name: kind.name, say: line => process.stderr.write(`${line}\n`) })
   const lane = followLane({ bench: bench!, lane: laneName!, setup: setup as CampaignSetup, conditions, speed: numbers.speed!, nowMs: wire.nowMs })
   const show = instrumentWith({ noise: numbers.noise, driftPerMin: numbers.drift!, dropoutShare: numbers.dropouts!, stuckAfterS: numbers['stuck-after'], batteryAfterS: numbers['battery-after'] }, random)
   const begun = performance.now()

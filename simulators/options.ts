@@ -39,6 +39,12 @@ function numberOf(name: string, text: string | undefined, [usual, low, high]: Nu
   return value >= low && value <= high ? value : refuse(`--${name}: read "${text}", expected a number from ${low} to ${high}.`)
 }
 
+/** From the environment: a command line may be read by every user of the machine. */
+export function requireToken(help: string): string {
+  const token = process.env.VULCANUM_TOKEN ?? ''
+  return token === '' ? refuse(`VULCANUM_TOKEN: missing.\n\n${help}`) : token
+}
+
 export function refuse(words: string): never {
   process.stderr.write(`${words}\n`)
   process.exit(1)

@@ -17,6 +17,8 @@ export const useBench = defineStore('bench', () => {
   const photosWaiting = ref(0)
   /** Null: not known yet. */
   const online = ref<boolean | null>(null)
+  /** What the server said of it; '': it did not answer. */
+  const offlineWhy = ref('')
   const nowMs = ref(0)
   /** Grows with every push of samples: what shows the newest one watches it. */
   const sampled = ref(0)
@@ -50,8 +52,10 @@ export const useBench = defineStore('bench', () => {
   let showing: ReturnType<typeof setTimeout> | null = null
   let shownAt = -Infinity
   const link = useBenchLink(() => device.value, {
+    // The bench with them before they are let go of: a lane that was just set up would be gone for a moment, and what is being typed on it.
     settled: (push, whole) => {
-      void readPending().then(() => hear(push, whole))
+      hear(push, whole)
+      void readPending()
     },
     seen: () => told.value.seq,
     heard: hear,
@@ -67,8 +71,11 @@ export const useBench = defineStore('bench', () => {
       }, Math.max(0, shownAt + SHOWN_EVERY_MS - performance.now()))
     },
     sentNow: (now) => { sentNow.value = { ...sentNow.value, ...now } },
-    online: (is) => { online.value = is },
-    elsewhere: () => void readPending().then(refetch),
+    online: (is, why) => {
+      online.value = is
+      offlineWhy.value = why ?? ''
+    },
+    elsewhere: what => void (what === 'pressed' ? readPending() : refetch().then(readPending)),
   })
   async function refetch() {
     try {
@@ -163,7 +170,7 @@ export const useBench = defineStore('bench', () => {
   }
   const nextOf = (lane: Lane) => nextEvent(lane.state)
 
-  return { sampled, sentNow, told, lanes, pending, refused, photosWaiting, online, nowMs, device, selected, said, ready, burning, freeLane, laneAt, waitingOf, start, press, mark, undo, nudge, read, photograph, forget, nextOf }
+  return { sampled, sentNow, told, lanes, pending, refused, photosWaiting, online, offlineWhy, nowMs, device, selected, said, ready, burning, freeLane, laneAt, waitingOf, start, press, mark, undo, nudge, read, photograph, forget, nextOf }
 })
 
 /** Once the next frame is drawn; soon, where none is. */

@@ -2,6 +2,7 @@
 import { FetchError } from 'ofetch'
 import type { Bench, BenchPush, SamplesHad, SamplesPush, SentNow } from '#shared/bench'
 import type { BenchAck } from '#shared/benchAct'
+import type { FieldProblem } from '#shared/readProblems'
 import { dropPhoto, keepPhoto, pendingActs, settleActs, waitingPhotos, type DeviceCard } from './benchDisk'
 import { askServer, clockUnsure, retimed } from './benchTime'
 
@@ -17,16 +18,19 @@ export interface LinkEvents {
   have: () => SamplesPush[]
   /** Of the air at this moment. */
   sentNow: (now: SentNow) => void
-  online: (is: boolean) => void
+  /** `why` it is not, where the server said it. */
+  online: (is: boolean, why?: string) => void
   /** Another tab pressed or sent something. */
-  elsewhere: () => void
+  elsewhere: (what: 'pressed' | 'settled') => void
 }
 
 const AT_ONCE = 100
+/** The server answered, and did not take what was sent: it says why. */
+class NotTaken extends Error {}
 const REOPEN_MS = 500
 const PAUSES_MS = [250, 500, 1000, 2000, 3000]
 const channel = typeof BroadcastChannel === 'undefined' ? null : new BroadcastChannel('vulcanum-bench')
-type Told = { type: 'samples', pushes: SamplesPush[] } | { type: 'wanted' } | { type: 'now', now: SentNow } | { type: 'pressed' } | { type: 'settled' } | { type: 'push', push: Bench | BenchPush, whole: boolean } | { type: 'online', is: boolean }
+type Told = { type: 'samples', pushes: SamplesPush[] } | { type: 'wanted' } | { type: 'now', now: SentNow } | { type: 'pressed' } | { type: 'settled' } | { type: 'push', push: Bench | BenchPush, whole: boolean } | { type: 'online', is: boolean, why?: string }
 export const tellTabs = (told: Told) => channel?.postMessage(told)
 
 /** One tab holds it at a time; where there are no locks, each does for itself: the server takes an act once. */
@@ -59,10 +63,12 @@ export function useBenchLink(device: () => DeviceCard, events: LinkEvents) {
         await sendPhotos()
         failures = 0
         events.online(true)
-      } catch {
+      } catch (error) {
         failures++
         wanted = true
-        events.online(false)
+        const why = error instanceof NotTaken ? error.message : undefined
+        events.online(false, why)
+        tellTabs({ type: 'online', is: false, why })
         return
       }
     }
@@ -74,14 +80,15 @@ export function useBenchLink(device: () => DeviceCard, events: LinkEvents) {
       if (waiting.length === 0) return
       if (clockUnsure()) await askServer()
       const acts = waiting.map(({ pending }) => retimed(pending.act))
-      const answer = await $fetch<{ acks: BenchAck[], bench: Bench | BenchPush | null, whole: boolean }>('/api/bench/acts', { method: 'POST', body: { device: device(), acts, seen: events.seen() }, retry: 0, timeout: 15_000, ignoreResponseError: true })
-      if (!Array.isArray(answer?.acks)) throw new FetchError('The server did not take them.')
+      const answer = await $fetch<{ acks: BenchAck[], bench: Bench | BenchPush | null, whole: boolean, problems?: FieldProblem[] }>('/api/bench/acts', { method: 'POST', body: { device: device(), acts, seen: events.seen() }, retry: 0, timeout: 15_000, ignoreResponseError: true })
+      const why = answer?.problems?.[0]?.text ?? 'The server did not take them.'
+      if (!Array.isArray(answer?.acks)) throw new NotTaken(why)
       const settled = answer.acks.map(ack => ({ ack, at: waiting.find(({ pending }) => pending.act.id === ack.id) })).filter(one => one.at !== undefined)
       const refused = settled.filter(({ ack }) => ack.as === 'refused' || ack.as === 'conflict').map(({ ack, at }) => ({ ack, act: at!.pending.act, lane: at!.pending.preview?.lane ?? null }))
       await settleActs(settled.map(({ at }) => at!.key), refused)
       if (answer.bench) events.settled(answer.bench, answer.whole)
       tellTabs({ type: 'settled' })
-      if (settled.length < waiting.length) throw new FetchError('The database did not take them all.')
+      if (settled.length < waiting.length) throw new NotTaken(why)
     }
   }
 
@@ -156,11 +163,11 @@ export function useBenchLink(device: () => DeviceCard, events: LinkEvents) {
   }
   function onTold({ data }: MessageEvent<Told>) {
     if (data.type === 'push') events.heard(data.push, data.whole)
-    else if (data.type === 'online') events.online(data.is)
+    else if (data.type === 'online') events.online(data.is, data.why)
     else if (data.type === 'samples') events.sampled(data.pushes)
     else if (data.type === 'now') events.sentNow(data.now)
     else if (data.type === 'wanted') tellWhatIsHere()
-    else events.elsewhere()
+    else events.elsewhere(data.type)
     if (data.type === 'pressed') send()
   }
 

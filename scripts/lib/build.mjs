@@ -6,7 +6,7 @@ import { at, builtServer } from './paths.mjs'
 import { run } from './processes.mjs'
 import { step } from './say.mjs'
 
-const SOURCES = ['app', 'core', 'shared', 'server', 'public', 'nuxt.config.ts', 'package.json', 'package-lock.json', 'scripts/lib/serviceWorker.mjs', 'scripts/lib/serverWorkers.mjs']
+const SOURCES = ['app', 'core', 'shared', 'server', 'public', 'nuxt.config.ts', 'package.json', 'package-lock.json', 'simulators', 'cli', 'scripts/lib/serviceWorker.mjs', 'scripts/lib/serverPrograms.mjs']
 const stamp = at('.output', '.sources')
 
 function files(path) {

@@ -1,5 +1,8 @@
 /** Databases of a cluster: wait for them, make them, bring them up to date. */
 import { existsSync, readFileSync } from 'node:fs'
+import { join } from 'node:path'
+import { builtApp } from './builtApp.mjs'
+import { at } from './paths.mjs'
 import { run, sleep } from './processes.mjs'
 import { Stop } from './say.mjs'
 
@@ -40,7 +43,9 @@ export async function ensureDatabase(adminUrl, name) {
 /** Migrates a database and, unless it is the tester's own, loads the demonstration. */
 export async function prepareDatabase(url, { empty }) {
   try {
-    return await run(process.execPath, ['--import', 'tsx', 'cli/prepareDatabase.ts', ...(empty ? ['--empty'] : [])], { env: { ...process.env, DATABASE_URL: url } })
+    const built = existsSync(at('.output', 'server', 'programs', 'prepareDatabase.mjs')) && builtApp()
+    const program = built ? [join(built.folder, '.output', 'server', 'programs', 'prepareDatabase.mjs')] : ['--import', 'tsx', 'cli/prepareDatabase.ts']
+    return await run(process.execPath, [...program, ...(empty ? ['--empty'] : [])], { ...(built ? { cwd: built.folder, ...built.as } : {}), env: { ...process.env, DATABASE_URL: url } })
   } catch (error) {
     throw new Stop(`The database could not be prepared.\n${error.message.split('\n').slice(1).join('\n')}`)
   }

@@ -3,17 +3,16 @@ import { chmodSync, mkdtempSync, readFileSync, rmSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { requireBuild } from './build.mjs'
-import { startCluster } from './cluster.mjs'
 import { ensureDatabase, prepareDatabase } from './databases.mjs'
 import { requireDependencies, requireNode } from './dependencies.mjs'
+import { keepCluster } from './keepCluster.mjs'
 import { makeDataFolder } from './paths.mjs'
 import { anyFreePort } from './ports.mjs'
 import { requirePrograms } from './postgresPrograms.mjs'
-import { Stop } from './say.mjs'
 import { startServer } from './server.mjs'
 import { unprivilegedUser } from './unprivileged.mjs'
 
-/** @returns programs, folder, url(database), make(database), pid(), revive() after its end, stop() */
+/** @returns programs, folder, url(database), make(database), pid(), stop(). It is kept as `npm start` keeps it: killed, it comes again by itself. */
 export async function ownCluster(name) {
   requireNode()
   makeDataFolder()
@@ -23,7 +22,7 @@ export async function ownCluster(name) {
   chmodSync(folder, 0o711)
   const programs = await requirePrograms()
   const place = { programs, folder: join(folder, 'cluster'), stateFolder: folder, user: unprivilegedUser() }
-  let cluster = await startCluster(place)
+  const cluster = await keepCluster(place)
   return {
     programs, folder, url: database => cluster.url(database),
     async make(database) {
@@ -31,12 +30,7 @@ export async function ownCluster(name) {
       await prepareDatabase(cluster.url(database), { empty: false })
       return cluster.url(database)
     },
-    pid: () => Number(readFileSync(join(place.folder, 'postmaster.pid'), 'utf8').split('\n')[0]),
-    async revive() {
-      const before = cluster.url('postgres')
-      cluster = await startCluster(place)
-      if (cluster.url('postgres') !== before) throw new Stop('The cluster came back at another address.')
-    },
+    pid: cluster.pid,
     async stop() {
       await cluster.stop()
       rmSync(folder, { recursive: true, force: true })

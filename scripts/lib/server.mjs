@@ -1,7 +1,8 @@
-/** The built server as a child: it ends when this command does, however that ends. */
+/** The built server as a child, never as root: it ends when this command does, however that ends. */
 import { fork } from 'node:child_process'
 import { randomUUID } from 'node:crypto'
-import { at, root } from './paths.mjs'
+import { join } from 'node:path'
+import { builtApp } from './builtApp.mjs'
 import { end, sleep } from './processes.mjs'
 import { Stop } from './say.mjs'
 
@@ -15,7 +16,8 @@ export async function startServer({ port, databaseUrl, onExit, output = 'inherit
     ...process.env, NODE_ENV: 'production', HOST: '127.0.0.1', NITRO_HOST: '127.0.0.1', PORT: String(port), NITRO_PORT: String(port),
     DATABASE_URL: databaseUrl, VULCANUM_INSTANCE: instance, NITRO_SHUTDOWN_TIMEOUT: '1000', VULCANUM_SHARE: share === null ? '' : JSON.stringify(share), VULCANUM_INSTRUMENT_PORT: String(instrumentPort),
   }
-  const child = fork(at('scripts', 'serve.mjs'), [], { cwd: root, env, stdio: ['ignore', 'ignore', output, 'ipc'], detached: true })
+  const { folder, as } = builtApp()
+  const child = fork(join(folder, 'scripts', 'serve.mjs'), [], { cwd: folder, ...as, env, stdio: ['ignore', 'ignore', output, 'ipc'], detached: true })
   let ended = false
   let asked = false
   child.on('exit', (code, signal) => {

@@ -1,9 +1,10 @@
 /** What `--share` needs: the addresses of this machine on its network, and a certificate of its own for them. */
 import { createPublicKey, X509Certificate } from 'node:crypto'
-import { chmodSync, existsSync, mkdirSync, readFileSync, writeFileSync } from 'node:fs'
+import { chmodSync, chownSync, existsSync, mkdirSync, readFileSync, writeFileSync } from 'node:fs'
 import { networkInterfaces } from 'node:os'
 import { join } from 'node:path'
 import { generate } from 'selfsigned'
+import { unprivilegedUser } from './unprivileged.mjs'
 
 const A_DAY_MS = 86_400_000
 /** Phones take no certificate of their own making for longer. */
@@ -31,6 +32,9 @@ export async function shareCertificate(folder, addresses) {
     writeFileSync(certFile, made.cert, { mode: 0o600 })
     for (const file of [keyFile, certFile]) chmodSync(file, 0o600)
   }
+  // The server reads them, and is not root.
+  const user = unprivilegedUser()
+  if (user) for (const path of [folder, keyFile, certFile]) chownSync(path, user.uid, user.gid)
   return { keyFile, certFile }
 }
 

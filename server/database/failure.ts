@@ -27,6 +27,6 @@ function causes(error: unknown): Coded[] {
 
 export const FAILURE_STATUS = { away: 503, full: 507 } as const
 export const FAILURE_WORDS = {
-  away: { text: 'The database does not answer. Nothing was stored.', hint: 'It comes back by itself; try again in a moment.' },
-  full: { text: 'The disk of the machine that runs Vulcanum is full. Nothing was stored.', hint: 'Make room there; it goes on by itself.' },
+  away: { text: 'The database does not answer; nothing was stored. It comes back by itself: try again in a moment.' },
+  full: { text: 'The disk of the machine that runs Vulcanum is full; nothing was stored. Make room there: it goes on by itself.' },
 } as const

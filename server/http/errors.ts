@@ -25,10 +25,10 @@ export default async function answerError(error: H3Error, event: H3Event): Promi
 export function problemsOf(error: H3Error, asked: string): Answered {
   const failure = failureOf(error)
   if (failure !== null) return { status: FAILURE_STATUS[failure], problems: [{ path: '', ...FAILURE_WORDS[failure] }] }
-  if (error.cause instanceof TooMuch) return { status: 503, problems: [{ path: '', text: `This takes too much ${error.cause.what === 'queue' ? 'at once' : error.cause.what} here.`, hint: 'Ask for less, or again in a moment.' }] }
+  if (error.cause instanceof TooMuch) return { status: 503, problems: [{ path: '', text: `This takes too much ${error.cause.what === 'queue' ? 'at once' : error.cause.what} here. Ask for less, or again in a moment.` }] }
   const { statusCode = 500, unhandled, message, data } = error
   if (!unhandled && statusCode < 500) return { status: statusCode, problems: [{ path: (data as { path?: string } | undefined)?.path ?? '', text: message }] }
   const number = randomUUID().slice(0, 8)
   console.error(`Fault ${number}: ${asked}\n`, error.cause ?? error)
-  return { status: 500, problems: [{ path: '', text: `Something went wrong here, and not with what you sent. Nothing of it was stored.`, hint: `The server’s log has more under ${number}.` }] }
+  return { status: 500, problems: [{ path: '', text: `Something went wrong here, and not with what you sent; nothing of it was stored. The server’s log has more under ${number}.` }] }
 }

@@ -32,7 +32,7 @@ export function keepRehearsals(db: Connection, at: Answers): () => void {
       // Its feed has the run's id: a program that was begun again goes on with the same traces.
       const made = await saveFeed(db, { id, name: `Rehearsal, lane ${lane}`, lanes: Object.fromEntries(FOLLOWED.map(channel => [channel, [lane]])) })
       if (made.status !== 'saved' || over) continue
-      const child = forkSimulator('rehearsal', at, ['--token', made.value.token, '--lane', lane, '--hz', String(rehearsalHz(bench.rehearsal.choice.speed)), '--seed', String(bench.rehearsal.choice.seed)])
+      const child = forkSimulator('rehearsal', at, { token: made.value.token, args: ['--lane', lane, '--hz', String(rehearsalHz(bench.rehearsal.choice.speed)), '--seed', String(bench.rehearsal.choice.seed)] })
       // It starts again at the next look.
       child.on('exit', () => { if (running.get(id) === child) running.delete(id) })
       running.set(id, child)

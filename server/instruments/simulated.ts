@@ -1,9 +1,10 @@
 /** Simulated instruments as programs of their own, started and stopped from the Bench. They end with this process, however it ends. */
 import { fork, type ChildProcess } from 'node:child_process'
 import { once } from 'node:events'
-import { mkdtempSync, rmSync, writeFileSync } from 'node:fs'
+import { existsSync, mkdtempSync, rmSync, writeFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
+import { fileURLToPath } from 'node:url'
 import { setTimeout as sleep } from 'node:timers/promises'
 import { v7 as uuidv7 } from 'uuid'
 import { readRecording } from '../../core/formats/recording'
@@ -25,19 +26,23 @@ export const listSimulated = (): SimulatedLine[] => [...running.values()].map(on
 /** Where this server answers, and where instruments keep a connection open; port 0: nowhere. */
 export interface Answers { bench: string, port: number }
 export const answersHere = (): Answers => ({ bench: `http://127.0.0.1:${process.env.PORT ?? '3000'}`, port: Number(process.env.VULCANUM_INSTRUMENT_PORT || 0) })
-export const forkSimulator = (file: string, { bench, port }: Answers, args: string[]): ChildProcess =>
-  fork(join(process.cwd(), 'simulators', `${file}.ts`), ['--port', String(port), '--bench', bench, ...args], { execArgv: ['--import', 'tsx'], stdio: ['ignore', 'ignore', 'pipe', 'ipc'] })
+/** Beside the built server as one file, else as it is written. Its token does not stand on its command line, where every user of the machine may read it. */
+export function forkSimulator(file: string, { bench, port }: Answers, { token, args }: { token: string, args: string[] }): ChildProcess {
+  const built = fileURLToPath(new URL(`./programs/simulators/${file}.mjs`, import.meta.url))
+  const [program, execArgv] = existsSync(built) ? [built, []] : [join(process.cwd(), 'simulators', `${file}.ts`), ['--import', 'tsx']]
+  return fork(program, ['--port', String(port), '--bench', bench, ...args], { execArgv, env: { ...process.env, VULCANUM_TOKEN: token }, stdio: ['ignore', 'ignore', 'pipe', 'ipc'] })
+}
 
 export async function startSimulated(db: Connection, input: unknown, at: Answers): Promise<Outcome<SimulatedLine>> {
   const read = readSimulated(input)
   if (!read.ok) return invalid(read.problems)
-  if (at.port === 0) return invalidAt('', 'No port is open for instruments here. Start with npm start.')
+  if (at.port === 0) return invalidAt('', 'No port is open for instruments here: another program had it when this began. Start again with another, VULCANUM_INSTRUMENT_PORT=7306 npm start.')
   if (running.size >= MOST) return invalidAt('', `Instruments: ${MOST} are running. Stop one first.`)
   const { start } = read
   const id = uuidv7()
   const made = await saveFeed(db, { id, name: `Simulated ${SIMULATED[start.kind].name.toLowerCase()}, lane ${start.lane}`, lanes: Object.fromEntries(CHANNELS_OF[start.kind].map(channel => [channel, [start.lane]])) })
   if (made.status !== 'saved') return made
-  const child = forkSimulator(SIMULATED[start.kind].file, at, ['--token', made.value.token, '--lane', start.lane, '--setup', start.stove, '--hz', String(start.hz), '--speed', String(start.speed), '--seed', String(LANE_SEED[start.lane]), ...FAULT_ARGS[start.fault]])
+  const child = forkSimulator(SIMULATED[start.kind].file, at, { token: made.value.token, args: ['--lane', start.lane, '--setup', start.stove, '--hz', String(start.hz), '--speed', String(start.speed), '--seed', String(LANE_SEED[start.lane]), ...FAULT_ARGS[start.fault]] })
   const line: SimulatedLine = { ...start, id, said: '' }
   child.stderr!.setEncoding('utf8').on('data', (said: string) => { line.said = said.trim().split('\n').at(-1)!.slice(0, 200) })
   child.on('exit', () => running.delete(id))
@@ -55,7 +60,7 @@ export async function startReplay(db: Connection, input: unknown, at: Answers): 
   const read = readReplay(input)
   if (!read.ok) return invalid(read.problems)
   const { name, lane, speed, text } = read.start
-  if (at.port === 0) return invalidAt('', 'No port is open for instruments here. Start with npm start.')
+  if (at.port === 0) return invalidAt('', 'No port is open for instruments here: another program had it when this began. Start again with another, VULCANUM_INSTRUMENT_PORT=7306 npm start.')
   if (running.size + replaying.size >= MOST) return invalidAt('', `Instruments: ${MOST} are running. Stop one first.`)
   const recording = readRecording(text.split(/\r?\n/), CHANNEL_RULES)
   if (!recording.ok) return invalidAt('text', problemText(recording.problem))
@@ -66,7 +71,7 @@ export async function startReplay(db: Connection, input: unknown, at: Answers): 
   const folder = mkdtempSync(join(tmpdir(), 'vulcanum-replay-'))
   const file = join(folder, 'recording.txt')
   writeFileSync(file, text)
-  const child = forkSimulator('replay', at, ['--token', made.value.token, '--file', file, '--speed', String(speed)])
+  const child = forkSimulator('replay', at, { token: made.value.token, args: ['--file', file, '--speed', String(speed)] })
   const line: ReplayLine = { id, name, lane, speed, said: '' }
   child.stderr!.setEncoding('utf8').on('data', (said: string) => { line.said = said.trim().split('\n').at(-1)!.slice(0, 200) })
   child.on('exit', () => {

@@ -1,7 +1,8 @@
 import type { H3Event } from 'h3'
 import { useDatabase } from '#server/database/connection'
-import { isApi, rightOf } from '#server/http/access'
+import { isApi, routeOf } from '#server/http/access'
 import { cameByNetwork, foreign, innerCaller, isInner, mayAsk, STRANGER, type Caller } from '#server/http/caller'
+import { mustWait } from '#server/http/rates'
 import { plainPath } from '#server/http/requestPath'
 import { deviceOf } from '#server/share/devices'
 import { sharedHosts } from '#server/share/settings'
@@ -23,11 +24,16 @@ export default defineEventHandler(async (event) => {
     if (why !== null) return refuse(event, 403, `Refused: ${why}. Open Vulcanum at its own address.`)
   }
   const caller = event.context.caller = inner ? innerCaller(request) : await callerOf(event)
-  const right = rightOf(event.method, path)
+  const route = routeOf(event.method, path)
+  const waitS = inner ? null : await mustWait(route?.asked ?? '', caller, request.socket.remoteAddress ?? '')
+  if (waitS !== null) {
+    setResponseHeader(event, 'retry-after', waitS)
+    return refuse(event, 429, `This was asked for too often. Wait ${waitS} s, then try again.`)
+  }
   // Who was not let in is not told what there is.
-  if (right === null) return caller.as === 'stranger' ? shutOut(event, path) : refuse(event, 404, `There is nothing at ${event.method} ${path.slice(0, 100)}.`)
-  if (mayAsk(caller, right)) return
-  if (right === 'machine') return refuse(event, 403, 'Devices are paired at the machine that runs Vulcanum. Open this page there.')
+  if (route === null) return caller.as === 'stranger' ? shutOut(event, path) : refuse(event, 404, `There is nothing at ${event.method} ${path.slice(0, 100)}.`)
+  if (mayAsk(caller, route.right)) return
+  if (route.right === 'machine') return refuse(event, 403, 'Devices are paired at the machine that runs Vulcanum. Open this page there.')
   return shutOut(event, path)
 })
 

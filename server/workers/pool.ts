@@ -13,7 +13,7 @@ let pool: Piscina | null = null
 
 /** In the built server the threads lie bundled beside it; else they are read as they are written. */
 function threadFile(name: string): { filename: string, execArgv: string[] } {
-  const built = fileURLToPath(new URL(`./threads/${name}.mjs`, import.meta.url))
+  const built = fileURLToPath(new URL(`./programs/threads/${name}.mjs`, import.meta.url))
   if (existsSync(built)) return { filename: built, execArgv: [] }
   return { filename: fileURLToPath(new URL(`./threads/${name}.ts`, import.meta.url)), execArgv: ['--import', 'tsx'] }
 }

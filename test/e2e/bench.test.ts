@@ -339,7 +339,7 @@ test('the rest of the bench’s controls: nudge, skip, pedal, glance, prompts, c
   await expect(next(page, 'A')).toContainText('Light')
   await page.keyboard.press('PageDown')
   await expect(next(page, 'A')).toHaveText('Pot on')
-  await expect.poll(async () => (await bench(page)).lanes[0]!.state.marks.length).toBe(1)
+  await expect.poll(async () => (await bench(page)).lanes[0]?.state.marks.length).toBe(1)
   const litAt = (await bench(page)).lanes[0]!.state.marks[0]!.atMs
   for (const key of [',', ',', '.']) await page.keyboard.press(key)
   await expect.poll(async () => (await bench(page)).lanes[0]!.state.marks[0]!.atMs - litAt).toBe(-1000)

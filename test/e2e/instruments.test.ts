@@ -30,7 +30,7 @@ test('two lanes, four instruments, a reload and a killed server: every sample th
       for (const [kind, channel] of [['thermometer', 'water'], ['scale', 'scale']] as const) {
         const made = await (await request.post(`${server.url}/api/instruments/feeds`, { data: { id: uuidv7(), name: `${kind} ${lane}`, lanes: { [channel]: [lane] } } })).json() as { value: NewFeed }
         const log = logs[`${lane} ${channel}`] = join(folder, `${lane}-${kind}.csv`)
-        programs.push(fork(join(process.cwd(), 'simulators', `${kind}.ts`), ['--token', made.value.token, '--port', String(port), '--bench', server.url, '--lane', lane, '--hz', '10', '--speed', '60', '--log', log], { execArgv: ['--import', 'tsx'], stdio: ['ignore', 'ignore', 'ignore', 'ipc'] }))
+        programs.push(fork(join(process.cwd(), 'simulators', `${kind}.ts`), ['--port', String(port), '--bench', server.url, '--lane', lane, '--hz', '10', '--speed', '60', '--log', log], { execArgv: ['--import', 'tsx'], env: { ...process.env, VULCANUM_TOKEN: made.value.token }, stdio: ['ignore', 'ignore', 'ignore', 'ipc'] }))
       }
     }
     const page = await (await browser.newContext({ baseURL: server.url, viewport: { width: 1280, height: 800 } })).newPage()

@@ -37,7 +37,8 @@ test('who was not let in gets the pairing page and what it is made of, by every 
   expect(spelled.length).toBeGreaterThan(200)
   for (const path of spelled) {
     const { status, location, body } = await askRaw(port, path, { headers: { host: `127.0.0.1:${port}` } })
-    const told = secrets.filter(one => body.includes(one))
+    // What was asked for may be said back; what is here may not.
+    const told = secrets.filter(one => body.includes(one) && !path.toLowerCase().includes(one))
     const isPairing = status === 200 && body.includes('Pair this device')
     const isAsset = status === 200 && body.startsWith('<svg')
     expect({ path, told, kept: isPairing || isAsset || (status === 302 && location === '/pair') || (status >= 400 && status < 500) }, `${path} gave ${status}`).toEqual({ path, told: [], kept: true })

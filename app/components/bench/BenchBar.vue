@@ -30,7 +30,7 @@ const pedal = usePedal()
     <NuxtLink to="/bench/instruments" class="bench-bar-act">Instruments</NuxtLink>
     <NuxtLink to="/share" class="bench-bar-act">A second device</NuxtLink>
     <span class="min-w-0 flex-1 text-right">
-      <strong v-if="bench.online === false" class="bg-caution px-2 py-1 text-on-caution" data-offline>No server: marks are kept in this browser</strong>
+      <strong v-if="bench.online === false" class="bg-caution px-2 py-1 text-on-caution" data-offline>{{ bench.offlineWhy ? `${bench.offlineWhy} Marks are kept in this browser.` : 'No server: marks are kept in this browser' }}</strong>
       <span v-else-if="bench.photosWaiting" class="text-ink-2">{{ bench.photosWaiting === 1 ? '1 photo waits' : `${bench.photosWaiting} photos wait` }}</span>
     </span>
   </div>

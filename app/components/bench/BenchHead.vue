@@ -16,7 +16,7 @@ const last = computed(() => lastPressed(props.lane.state))
       {{ lane.lane }}
     </h2>
     <span class="min-w-0 flex-1 truncate" dir="auto">{{ lane.setup }}<span class="text-ink-2"> · {{ lane.method?.name ?? 'no method' }}</span></span>
-    <span v-if="waiting > 0" class="lane-kept-words" data-kept>{{ waiting === 1 ? '1 mark' : `${waiting} marks` }} kept here<template v-if="bench.online === false">: no server</template></span>
+    <span v-if="waiting > 0" class="lane-kept-words" data-kept>{{ waiting === 1 ? '1 mark' : `${waiting} marks` }} kept here<template v-if="bench.online === false">: {{ bench.offlineWhy ? 'not taken' : 'no server' }}</template></span>
     <strong v-if="lane.rehearsal" data-rehearsal>rehearsal<template v-if="lane.rehearsal.choice.speed > 1">, × {{ lane.rehearsal.choice.speed }}</template></strong>
     <strong class="lane-state-word" :class="state === 'burning' ? 'text-flame' : ''">{{ WORDS[state] }}</strong>
     <button v-if="undoable && last" type="button" class="lane-undo-small" :aria-label="`Undo ${lastMarkWords(lane)}`" aria-keyshortcuts="Z" @click="emit('undo')">

@@ -2,6 +2,7 @@ import { benchNow } from '#server/bench/benchClock'
 import { useDatabase } from '#server/database/connection'
 import { feedOf } from '#server/instruments/feeds'
 import { ingest } from '#server/instruments/ingest'
+import { wrongToken } from '#server/http/rates'
 import { INGEST } from '#shared/feed'
 
 /** One batch: its lines are the body, its id stands in the header or the query; answered once it is stored. */
@@ -9,7 +10,14 @@ export default defineEventHandler(async (event) => {
   const db = useDatabase()
   const token = /^Bearer (\S+)$/.exec(getHeader(event, 'authorization') ?? '')?.[1] ?? ''
   const from = token === '' ? null : await feedOf(db, token)
-  if (from === null) return answerProblems(event, 401, [{ path: 'authorization', text: 'This token is not known here, or was taken back. Take a new one on the Bench.' }])
+  if (from === null) {
+    const waitS = await wrongToken(event.node.req.socket.remoteAddress ?? '')
+    if (waitS !== null) {
+      setResponseHeader(event, 'retry-after', waitS)
+      return answerProblems(event, 429, [{ path: 'authorization', text: `Too many tokens that are not known here came from this address. Wait ${waitS} s, then send again.` }])
+    }
+    return answerProblems(event, 401, [{ path: 'authorization', text: 'This token is not known here, or was taken back. Take a new one on the Bench.' }])
+  }
   const body = await readBytes(event, INGEST.maxBytes, 'Batch', 'Send it in parts.')
   if (!body.ok) return answerProblems(event, body.status, [{ path: '', text: body.text }])
   const { batch } = readQuery(event)
