@@ -86,9 +86,10 @@ function oneStop(undo) {
 
 async function bringUp({ empty, shared, wantedPort, undo, stopAll }) {
   await requireDependencies()
+  // Before the database: what prepares it is built too.
+  await requireBuild()
   const databaseUrl = process.env.DATABASE_URL || await ownDatabase(empty, undo)
   await step(empty ? 'Preparing your database' : 'Preparing the demonstration', () => prepareDatabase(databaseUrl, { empty }))
-  await requireBuild()
   const port = await freePortFrom(wantedPort)
   if (port !== wantedPort) say(`  Port ${wantedPort} is taken: using ${port}.`)
   await serve({ port, databaseUrl, empty, share: shared ? await shareSettings() : null, undo, stopAll })

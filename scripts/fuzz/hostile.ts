@@ -26,7 +26,7 @@ export function harmed(good: unknown): fc.Arbitrary<string> {
     const copy = structuredClone(good)
     for (const [i, value] of harms) {
       const path = places[i]
-      if (path) putAt(copy, path, value)
+      if (path) putAt(copy, path, structuredClone(value))
     }
     return JSON.stringify(copy) ?? ''
   })

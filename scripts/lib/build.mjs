@@ -21,9 +21,12 @@ function sourcesHash() {
   return hash.digest('hex')
 }
 
+/** Whether what is built is of the sources as they are. */
+export const isBuilt = (wanted = sourcesHash()) => existsSync(builtServer) && existsSync(stamp) && readFileSync(stamp, 'utf8') === wanted
+
 export async function requireBuild() {
   const wanted = sourcesHash()
-  if (existsSync(builtServer) && existsSync(stamp) && readFileSync(stamp, 'utf8') === wanted) return
+  if (isBuilt(wanted)) return
   await step('Building the application', () => run(process.execPath, [at('node_modules', 'nuxt', 'bin', 'nuxt.mjs'), 'build'], { env: { ...process.env, NUXT_TELEMETRY_DISABLED: '1', NODE_ENV: 'production' } }))
   writeFileSync(stamp, wanted)
 }

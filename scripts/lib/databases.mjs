@@ -1,8 +1,8 @@
 /** Databases of a cluster: wait for them, make them, bring them up to date. */
 import { existsSync, readFileSync } from 'node:fs'
 import { join } from 'node:path'
+import { isBuilt } from './build.mjs'
 import { builtApp } from './builtApp.mjs'
-import { at } from './paths.mjs'
 import { run, sleep } from './processes.mjs'
 import { Stop } from './say.mjs'
 
@@ -43,7 +43,8 @@ export async function ensureDatabase(adminUrl, name) {
 /** Migrates a database and, unless it is the tester's own, loads the demonstration. */
 export async function prepareDatabase(url, { empty }) {
   try {
-    const built = existsSync(at('.output', 'server', 'programs', 'prepareDatabase.mjs')) && builtApp()
+    // A build of other sources may know another schema.
+    const built = isBuilt() && builtApp()
     const program = built ? [join(built.folder, '.output', 'server', 'programs', 'prepareDatabase.mjs')] : ['--import', 'tsx', 'cli/prepareDatabase.ts']
     return await run(process.execPath, [...program, ...(empty ? ['--empty'] : [])], { ...(built ? { cwd: built.folder, ...built.as } : {}), env: { ...process.env, DATABASE_URL: url } })
   } catch (error) {

@@ -9,7 +9,7 @@ import { listedOptions } from '../../shared/runOptions'
 import type { Connection } from '../database/connection'
 import { hashOf, hashOfSamples } from '../database/hash'
 import { cachedResult, keepResult } from '../database/repositories/results'
-import { findRuns, seriesOf, type FoundRun } from '../database/repositories/runs'
+import { findRuns, seriesOf, seriesStamp, type FoundRun } from '../database/repositories/runs'
 
 type Options = ReturnType<typeof defaultOptions>
 type Asked = Pick<FoundRun, 'stored' | 'apart'>
@@ -43,12 +43,12 @@ export function requestOf({ stored, apart }: Asked, others: readonly StoredRun[]
   return { ...options, runs: [toRunDocument(stored), ...series] }
 }
 
-const inputHash = ({ trace, scaleTrace, ...rest }: RunDocument, apart: boolean, series: object[]): string => hashOf([rest, hashOfSamples(trace), hashOfSamples(scaleTrace), apart, series])
+const inputHash = ({ trace, scaleTrace, ...rest }: RunDocument, apart: boolean, series: string): string => hashOf([rest, hashOfSamples(trace), hashOfSamples(scaleTrace), apart, series])
 
 /** @param asked options other than the contract's defaults. The answer holds this run alone, and its set-up. */
 export async function answerRun(db: Connection, run: Asked, asked = defaultOptions()): Promise<ReduceAnswer> {
   const { stored, apart } = run
-  const series = apart ? [] : await seriesOf(db, stored.id)
+  const series = apart ? '' : await seriesStamp(db, stored.id)
   const key = { runId: stored.id, optionsHash: hashOf(asked), inputHash: inputHash(toRunDocument(stored), apart, series), coreVersion: CORE_VERSION }
   const kept = await cachedResult(db, key)
   if (kept) return kept

@@ -26,12 +26,13 @@ const DRAWN_SAMPLES = 2000
 export async function runPage(db: Connection, found: FoundRun, query: Record<string, unknown>): Promise<RunPage> {
   const { record, stored } = found
   const view = runViewFrom(query, conventionsOf(found.method))
-  const { runs: [answer], reference, setups } = await answerRun(db, found, optionsFor(view))
+  const [{ runs: [answer], reference, setups }, rehearsed] = await Promise.all([answerRun(db, found, optionsFor(view)), rehearsedOf(db, found)])
   if (!answer || 'error' in answer) throw new Error(answer?.error ?? 'The run could not be reduced.')
-  const rehearsed = await rehearsedOf(db, found)
+  const pace = rehearsed?.choice.speed ?? 1
+  const [channels, claim, photos, benchNotes, presses, care] = await Promise.all([channelsOf(db, record.id, pace), claimOf(db, found), photosOf(db, { runId: record.id }), notesOf(db, record.id), pressesOf(db, record.id, pace), careOf(db, record.id)])
   return {
-    record, view, answer, reference, setup: setups[0] ?? null, trace: thinTrace(stored.trace, DRAWN_SAMPLES), channels: await channelsOf(db, record.id, rehearsed?.choice.speed ?? 1), ribbon: ribbonOf(stored, answer), findings: findingsOf(found), claim: await claimOf(db, found),
-    conventions: conventionsOf(found.method), photos: await photosOf(db, { runId: record.id }), benchNotes: await notesOf(db, record.id), presses: await pressesOf(db, record.id, rehearsed?.choice.speed ?? 1), rehearsed, ...await careOf(db, record.id),
+    record, view, answer, reference, setup: setups[0] ?? null, trace: thinTrace(stored.trace, DRAWN_SAMPLES), channels, ribbon: ribbonOf(stored, answer), findings: findingsOf(found), claim,
+    conventions: conventionsOf(found.method), photos, benchNotes, presses, rehearsed, ...care,
   }
 }
 

@@ -117,6 +117,23 @@ describe('the bench’s door', () => {
     await cleared()
   })
 
+  it('acts that no database or calendar can hold are each refused in words, and hold up none before or after', async () => {
+    const runId = await armed()
+    const good = () => mark(runId, 60_000 + Math.round(Math.random() * 1e6) * 2000, 'disturbance')
+    const bad: unknown[] = [
+      { ...good(), atMs: 1e300 }, { ...good(), wallMs: 1e20 }, { ...good(), monoMs: -1 }, { ...good(), atMs: Date.UTC(-1, 0, 1) }, { ...good(), atMs: Number.NaN }, mark(runId, 5, 'stopped', { reason: 'rain\0' }), act(runId, 6, { type: 'note', text: 'lone \ud800' }), mark(runId, 7, 'stopped', { reason: '\ud800' }),
+      JSON.parse('{"__proto__": {"id": 1}}'), { ...good(), deed: JSON.parse('{"type": "__proto__"}') as object }, { ...good(), deed: { type: 'move', ofId: uuidv7(), toMs: 1e300 } }, { ...good(), units: { toString: 1 } }, null, 'x', [[]],
+    ]
+    for (const one of bad) {
+      const acks = await send([good(), one, good()])
+      expect([acks[0]!.as, acks[2]!.as], JSON.stringify(one)).toEqual(['mark', 'mark'])
+      // Text that is not well formed may be refused or kept as it can be; never is it the end of the others.
+      if (acks[1]!.as === 'refused') expect(acks[1]!.problems!.every(problem => problem.text.length > 5)).toBe(true)
+      else expect(JSON.stringify(one)).toContain('\\ud800')
+    }
+    await cleared()
+  })
+
   it('six lanes and no more; a taken one gives way to the next free; a cleared one leaves nothing behind', async () => {
     const ids = await Promise.all(LANES.map(() => armed()))
     expect((await bench()).lanes.map(lane => lane.lane)).toEqual([...LANES])

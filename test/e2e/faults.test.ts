@@ -11,6 +11,7 @@ import { startServer } from '../../scripts/lib/server.mjs'
 import { mark, stage } from '../../scripts/lib/stageBench.mjs'
 import { unprivilegedUser } from '../../scripts/lib/unprivileged.mjs'
 import type { Bench } from '../../shared/bench'
+import { ownServer } from './ownServer'
 import { expect, open, test as base } from './page'
 
 const DISK = '400m'
@@ -77,6 +78,38 @@ test('a full disk is said on the Bench, presses are kept, and all are stored soo
   expect(Date.now() - killed).toBeLessThan(10_000)
   await page.reload()
   await expect(page.locator('[data-lane=A]')).toBeVisible()
+})
+
+base('a server that is asked to end in the middle of an import keeps nothing of it, says so, and stores it whole the second time', async () => {
+  const server = await ownServer()
+  try {
+    const at = (path: string) => `${server.url}${path}`
+    const ask = async <T>(path: string, method: string, body: string) => (await (await fetch(at(path), { method, body, headers: { 'content-type': 'application/json' } })).json()) as T
+    const { people, fuels } = (await (await fetch(at('/api/kit'))).json()) as Record<string, { id: string, fuel?: string }[]>
+    const id = crypto.randomUUID()
+    const rows = Array.from({ length: 4000 }, (_, i) => `2019-01-01T${String(i % 24).padStart(2, '0')}:00:00Z,Cut off ${i % 7},473,${8 + (i % 10)} °C,212.4,204,${3 + (i % 3)}:10`)
+    await ask(`/api/imports/${id}?name=cut.csv`, 'PUT', ['Started,Set-up,Water (g),Start temp,Fuel before (g),Fuel after (g),Boil', ...rows].join('\n'))
+    const { guessed } = (await (await fetch(at(`/api/imports/${id}`))).json()) as { guessed: { usual: object, names: object } }
+    const made = Object.fromEntries(Array.from({ length: 7 }, (_, i) => [`Cut off ${i}`, { make: true, burner: 'canister-top' }]))
+    const mapping = { ...guessed, zone: 'UTC', names: { ...guessed.names, setup: made }, usual: { ...guessed.usual, fuel: fuels!.find(one => /propane/i.test(one.fuel ?? ''))!.id, person: people![0]!.id } }
+    const store = () => ask(`/api/imports/${id}/store`, 'POST', JSON.stringify({ what: 'runs', mapping, personId: people![0]!.id, leaveOut: false, again: false }))
+    const now = async () => (await (await fetch(at(`/api/imports/${id}`))).json()) as { state: string, done: number, stored: number, trouble: string }
+    await store()
+    await expect.poll(async () => (await now()).done, { intervals: [20] }).toBeGreaterThan(0)
+    // SIGTERM, and killed where it does not end.
+    await server.stop()
+    await server.again()
+    await expect.poll(async () => (await now()).state, { timeout: 20_000 }).toBe('staged')
+    const broken = await now()
+    expect([broken.stored, broken.trouble]).toEqual([0, expect.stringMatching(/Nothing of it was kept; store it again/)])
+    expect(((await (await fetch(at(`/api/runs?import=${id}`))).json()) as { count: number }).count).toBe(0)
+    await store()
+    await expect.poll(async () => (await now()).state, { timeout: 60_000 }).toBe('stored')
+    expect(((await (await fetch(at(`/api/runs?import=${id}`))).json()) as { count: number }).count).toBe(4000)
+    await ask(`/api/imports/${id}/undo`, 'POST', JSON.stringify({ personId: people![0]!.id, reason: 'a test' }))
+  } finally {
+    await server.stop()
+  }
 })
 
 base('a file that is made to stop the server is refused in words, others go on meanwhile, and so does who brought it', async ({ page, baseURL }) => {

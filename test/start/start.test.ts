@@ -8,7 +8,7 @@ import { join, resolve } from 'node:path'
 import { afterEach, beforeEach, describe, expect, it } from 'vitest'
 import { networkAddresses } from '../../scripts/lib/share.mjs'
 
-const COPIED = ['scripts', 'cli', 'core', 'shared', 'server', 'app', 'public', '.output', 'package.json', 'package-lock.json', 'nuxt.config.ts']
+const COPIED = ['scripts', 'cli', 'core', 'shared', 'server', 'simulators', 'app', 'public', '.output', 'package.json', 'package-lock.json', 'nuxt.config.ts']
 const PORT = 3400 + (process.pid % 400)
 let folder: string
 let running: Start[] = []
@@ -146,6 +146,44 @@ describe('npm start', () => {
     expect(await runsAt(await third.address())).toBe(runs)
   })
 
+  it('survives kill -9 of the database: within ten seconds the page answers again by itself, with all that stood', async () => {
+    const start = new Start()
+    const address = await start.address()
+    const runs = await runsAt(address)
+    const postmaster = Number(readFileSync(join(folder, '.data', 'cluster', 'postmaster.pid'), 'utf8').split('\n')[0])
+    process.kill(postmaster, 'SIGKILL')
+    const killed = Date.now()
+    await expect.poll(() => runsAt(address).catch(() => 0), { timeout: 10_000, interval: 200 }).toBe(runs)
+    expect(Date.now() - killed).toBeLessThan(10_000)
+    await start.says(/The database ended\. Starting it again\.[\s\S]*The database is back\./)
+    expect((await (await fetch(`${address}/runs`)).text())).toContain('<h1')
+  })
+
+  it.runIf(process.getuid?.() === 0)('runs nothing that listens as root, and shows no token on a command line', async () => {
+    const start = new Start()
+    const address = await start.address()
+    const uidOf = (pid: number) => Number(/^Uid:\s+(\d+)/m.exec(readText(`/proc/${pid}/status`))?.[1] ?? -1)
+    const postmaster = Number(readFileSync(join(folder, '.data', 'cluster', 'postmaster.pid'), 'utf8').split('\n')[0])
+    expect([uidOf(serverPid()), uidOf(postmaster)].every(uid => uid > 0)).toBe(true)
+    const started = await fetch(`${address}/api/instruments/simulated`, { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify({ kind: 'scale', lane: 'A', stove: 'tablet', fault: 'none', hz: 1, speed: 1 }) })
+    expect(started.status).toBe(200)
+    const simulators = () => processesWith(join(folder, '.output', 'server', 'programs', 'simulators'))
+    await expect.poll(simulators, { timeout: 5000 }).toHaveLength(1)
+    const [pid] = simulators()
+    expect([uidOf(pid!) > 0, /token/i.test(readText(`/proc/${pid}/cmdline`))]).toEqual([true, false])
+    const { value: { id } } = (await started.json()) as { value: { id: string } }
+    await fetch(`${address}/api/instruments/simulated/${id}`, { method: 'DELETE' })
+    await expect.poll(simulators, { timeout: 10_000 }).toEqual([])
+  })
+
+  it('a second instance leaves the first its instruments’ port, and says what it goes without', async () => {
+    const squatter = createServer().listen(PORT + 50, '127.0.0.1')
+    const start = new Start([], { VULCANUM_INSTRUMENT_PORT: String(PORT + 50) })
+    expect(await runsAt(await start.address())).toBeGreaterThan(5)
+    expect(start.output).toContain(`Port ${PORT + 50}, where instruments keep a connection open, is taken`)
+    squatter.close()
+  })
+
   it('is backed up while it serves, and a back-up is put in its place: the page shows what stood then', async () => {
     const command = async (name: string, ...args: string[]) => {
       const child = spawn(process.execPath, [`scripts/${name}.mjs`, ...args], { cwd: folder, env: { ...process.env, DATABASE_URL: '' } })
@@ -164,7 +202,7 @@ describe('npm start', () => {
     expect(await runsAt(address)).toBe(runs - 1)
     expect(await command('restore', 'then.backup')).toMatchObject({ code: 0, output: expect.stringMatching(/kept as the database vulcanum_demo_before_\d+/) })
     await expect.poll(() => runsAt(address).catch(() => 0), { timeout: 20_000 }).toBe(runs)
-    expect((await command('restore', 'package.json')).output).toContain('is not a back-up')
+    expect((await command('restore', 'package.json')).output).toContain('no back-up that this version wrote')
   })
 
   it.runIf(process.getuid?.() === 0)('puts the data elsewhere, and says where, when the database’s user cannot enter the checkout', async () => {
@@ -172,9 +210,10 @@ describe('npm start', () => {
     const start = new Start()
     expect(await runsAt(await start.address())).toBeGreaterThan(5)
     const [, elsewhere] = await start.says(/the database lies in (\S+)\./)
+    const [, built] = await start.says(/from a copy of what was built, in (\S+)\./)
     expect(existsSync(join(elsewhere!, 'PG_VERSION'))).toBe(true)
     await start.stop()
-    rmSync(elsewhere!, { recursive: true, force: true })
+    for (const one of [elsewhere!, built!]) rmSync(one, { recursive: true, force: true })
   })
 
   it.each<[string, string[], Record<string, string>, RegExp]>([

@@ -9,7 +9,7 @@ const id = String(route.params.id)
 /** The address as it stands: the server reads it with the conventions of the run's method. */
 const query = computed(() => Object.fromEntries(Object.entries(route.query).filter((pair): pair is [string, string] => typeof pair[1] === 'string')))
 const { data: page, error, refresh } = await useRunPage(id, query)
-if (error.value) throw createError({ statusCode: error.value.statusCode ?? 500, message: error.value.data?.message ?? 'The run could not be read.', fatal: true })
+if (error.value) throw createError({ statusCode: error.value.statusCode ?? 500, message: error.value.data?.problems?.[0]?.text ?? 'The run could not be read.', fatal: true })
 useHead({ title: () => `${page.value?.record.setup ?? 'Run'} · Vulcanum` })
 
 const margin = useMargin()

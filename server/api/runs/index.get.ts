@@ -8,5 +8,5 @@ export default defineEventHandler((event) => {
   const query = readQuery(event)
   const after = typeof query.after === 'string' ? readCursor(query.after) : null
   if (query.after !== undefined && after === null) throw createError({ statusCode: 400, message: 'This is not where a page of the list begins. Reload the list.' })
-  return listRuns(useDatabase(), readRunList(query), { after, limit: PAGE_OF_RUNS })
+  return answerInCommon(event, () => listRuns(useDatabase(), readRunList(query), { after, limit: PAGE_OF_RUNS }))
 })

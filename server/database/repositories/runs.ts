@@ -1,5 +1,5 @@
 /** Runs: written once by their typed form, read whole or as a list. */
-import { and, asc, desc, eq, notExists } from 'drizzle-orm'
+import { and, asc, desc, eq, notExists, sql } from 'drizzle-orm'
 import { alias } from 'drizzle-orm/pg-core'
 import { v7 as uuidv7 } from 'uuid'
 import type { StoredRun } from '../../../core/formats/toRunDocument'
@@ -251,6 +251,15 @@ export async function seriesOf(db: Connection, runId: string): Promise<{ id: str
   if (own === undefined) return []
   return db.select({ id: run.id, revision: run.revision }).from(run).innerJoin(setupVersion, eq(setupVersion.id, run.setupVersionId))
     .where(and(eq(setupVersion.heatHash, own.heatHash), eq(run.origin, own.origin), eq(run.state, 'finished'), eq(run.breakIn, false))).orderBy(asc(run.startedAt), asc(run.id))
+}
+
+/** The runs of the series and their revisions as one word, made where they stand: a series of a thousand is not sent for each reader of one of its pages. */
+export async function seriesStamp(db: Connection, runId: string): Promise<string> {
+  const own = alias(run, 'own')
+  const ownVersion = alias(setupVersion, 'own_version')
+  const [row] = await db.select({ stamp: sql<string | null>`md5(string_agg(${run.id}::text || ':' || ${run.revision}, ',' order by ${run.startedAt}, ${run.id}))` }).from(own).innerJoin(ownVersion, eq(ownVersion.id, own.setupVersionId))
+    .innerJoin(setupVersion, eq(setupVersion.heatHash, ownVersion.heatHash)).innerJoin(run, and(eq(run.setupVersionId, setupVersion.id), eq(run.origin, own.origin), eq(run.state, 'finished'), eq(run.breakIn, false))).where(eq(own.id, runId))
+  return row?.stamp ?? ''
 }
 
 /** The current value is the one that nothing supersedes. */

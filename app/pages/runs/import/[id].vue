@@ -11,7 +11,7 @@ const runId = typeof route.query.run === 'string' ? route.query.run : ''
   <div class="grid max-w-6xl grid-cols-1 gap-4">
     <p><NuxtLink to="/runs/import">Bring another in</NuxtLink></p>
     <p v-if="error || !page" role="alert" class="font-bold">
-      {{ error?.data?.message ?? 'This could not be read. Check that Vulcanum is running, then reload.' }}
+      {{ error?.data?.problems?.[0]?.text ?? 'This could not be read. Check that Vulcanum is running, then reload.' }}
     </p>
     <template v-else>
       <h1 dir="auto">
