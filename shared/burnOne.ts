@@ -5,8 +5,9 @@ import { FUEL_KINDS } from '../core/constants/fuels'
 import { parseQuantity } from '../core/quantity/parseQuantity'
 import type { UnitSystem } from '../core/quantity/kinds'
 import { MAX_TEXT } from './limits'
-import { fieldProblems, type FieldProblem } from './readProblems'
+import { fieldProblems, shown, type FieldProblem } from './readProblems'
 import { quantityBox, unitsOf } from './typedBoxes'
+import { isZone } from './typedRun'
 import { string } from './words'
 
 export interface TypedBurnOne {
@@ -25,7 +26,7 @@ const schema = object({
   units: string().oneOf(['metric', 'trail']).required(), who: named('Who', 'me'), burner: named('Burner', 'my alcohol burner'),
   burnerKind: string().required('Kind of burner: choose one.').oneOf(BURNER_KINDS, 'Kind of burner: choose one from the list.'),
   fuelKind: string().required('Fuel: choose one.').oneOf(FUEL_KINDS, 'Fuel: choose one from the list.'),
-  place: named('Place', 'back porch'), altitude: quantityBox('Altitude', 'altitude'), zone: string().required().max(60),
+  place: named('Place', 'back porch'), altitude: quantityBox('Altitude', 'altitude'), zone: string().required().max(60).test('zone', ({ value }) => `Zone: read ${shown(value)}, expected a time zone such as Europe/Lisbon.`, isZone),
 })
 
 export type ReadBurnOne = { ok: true, typed: TypedBurnOne, altitudeM: number | null } | { ok: false, problems: FieldProblem[] }

@@ -1,7 +1,9 @@
 /** The logbook: runs that pass a filter, in an order, page by page, however many there are. A page begins after the last line of the one before, never by counting. */
 import { and, arrayContains, eq, getTableColumns, gte, ilike, inArray, lte, sql, type AnyColumn, type SQL } from 'drizzle-orm'
 import { SETTLED_KEYS, type RunChoices, type RunFilter, type RunGroup, type RunGroupLine, type RunList, type RunListQuery, type RunSortKey } from '../../shared/runList'
+import { isDay, isMoment } from '../../shared/moments'
 import type { RunLine } from '../../shared/runRecord'
+import { isUuid } from '../../shared/uuid'
 import type { Connection } from '../database/connection'
 import { run, runRow } from '../database/schema'
 
@@ -24,16 +26,22 @@ const groupDown = (group: RunGroup) => group === 'day'
 /** Where a page ended: its group's and its order's value, as text, and the run. */
 interface Cursor { group: string | null, value: string | null, id: string }
 export const writeCursor = (cursor: Cursor): string => Buffer.from(JSON.stringify(cursor)).toString('base64url')
-/** Null where it is none of ours. */
-export function readCursor(text: string): Cursor | null {
+/** Null where it is none of ours: of another order, or of none. */
+export function readCursor(text: string, query: RunListQuery): Cursor | null {
   try {
     const read = JSON.parse(Buffer.from(text, 'base64url').toString()) as Partial<Cursor>
-    const word = (value: unknown) => value === null || typeof value === 'string'
-    return word(read.group) && word(read.value) && typeof read.id === 'string' && /^[0-9a-f-]{36}$/.test(read.id) ? read as Cursor : null
+    const { sort, group } = query
+    const value = sort.by === 'startedAt' ? isMomentText : isNullable(sort.by) ? isFigure : isText
+    const fits = typeof read.id === 'string' && isUuid(read.id) && (read.value === null || value(read.value)) && (read.group === null || (group === 'day' ? isDay : isText)(read.group))
+    return fits ? read as Cursor : null
   } catch {
     return null
   }
 }
+
+const isText = (value: unknown): value is string => typeof value === 'string'
+const isMomentText = (value: unknown) => isText(value) && isMoment(Date.parse(value))
+const isFigure = (value: unknown) => isText(value) && value.trim() !== '' && Number.isFinite(Number(value))
 
 export async function listRuns(db: Connection, query: RunListQuery, { after, limit }: { after: Cursor | null, limit: number }): Promise<RunList> {
   const { sort, group } = query

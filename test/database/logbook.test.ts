@@ -52,7 +52,8 @@ async function paged(query: RunListQuery, limit: number): Promise<RunLine[]> {
     const page = await listRuns(bench.db, query, { after, limit })
     lines.push(...page.lines)
     if (page.next === null) return lines
-    after = readCursor(page.next)
+    after = readCursor(page.next, query)
+    expect(after, `${page.next} is a page of ${JSON.stringify(query)}`).not.toBeNull()
   }
 }
 
@@ -93,7 +94,9 @@ describe('the list', () => {
   })
 
   it('what is no page of the list, and what is found by words, are told apart', async () => {
-    expect([readCursor('x'), readCursor(Buffer.from('{"id":"1; drop table run"}').toString('base64url'))]).toEqual([null, null])
+    const cursor = (of: object) => readCursor(Buffer.from(JSON.stringify({ group: null, value: null, id: '01970000-0000-7000-8000-000000000001', ...of })).toString('base64url'), { filter: NO_FILTER, sort: { by: 'startedAt', down: true }, group: null })
+    expect([cursor({}) !== null, cursor({ value: '2026-05-01 10:00:00+00' }) !== null]).toEqual([true, true])
+    expect([readCursor('x', { filter: NO_FILTER, sort: { by: 'startedAt', down: true }, group: null }), cursor({ id: '1; drop table run' }), cursor({ id: '-'.repeat(36) }), cursor({ value: 'soon' }), cursor({ value: 5 }), cursor({ value: '0000-01-01' }), cursor({ group: {} })]).toEqual(Array(7).fill(null))
     const found = await find(bench.db, 'lapilli wrap')
     expect(new Set(found.map(one => one.kind))).toContain('set-up')
     expect(found.filter(one => one.kind === 'run').every(one => /lapilli/i.test(one.words))).toBe(true)

@@ -28,7 +28,7 @@ function frame(length: number): Buffer {
   return Buffer.concat([head, Buffer.alloc(Math.min(length, 4_000_000), 0x61)])
 }
 
-test('a page says what it may be: no script but ours, in no frame; and works under it', async ({ page }) => {
+test('a page says what it may be: no script but ours, in no frame; and works under it', async ({ page, faults }) => {
   const answer = await page.goto('/runs')
   const headers = answer!.headers()
   const policy = headers['content-security-policy']!
@@ -47,6 +47,8 @@ test('a page says what it may be: no script but ours, in no frame; and works und
     setTimeout(() => done('nothing'), 1000)
   }))
   expect([broke, await page.evaluate(() => 'broke' in globalThis)]).toEqual(['script-src-elem', false])
+  // That one, and nothing of ours.
+  expect(faults.splice(0)).toEqual([expect.stringContaining('Executing inline script violates')])
 })
 
 test('cookies of others on this host change nothing', async ({ page, context, baseURL }) => {

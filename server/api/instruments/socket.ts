@@ -1,3 +1,4 @@
+import type { Peer } from 'crossws'
 import { benchNow } from '#server/bench/benchClock'
 import { useDatabase } from '#server/database/connection'
 import { openSession, type Session } from '#server/instruments/session'
@@ -8,12 +9,19 @@ import { INGEST } from '#shared/feed'
 const MOST_WAITING = 2 * INGEST.maxBytes
 const open = new Map<string, { session: Session, turn: Promise<void>, waiting: number }>()
 
+/** One that does not answer that it is closed is ended all the same. */
+function letGo(peer: Peer): void {
+  peer.close()
+  setTimeout(() => peer.terminate(), CLOSES_WITHIN_MS).unref()
+}
+const CLOSES_WITHIN_MS = 1000
+
 /** The line protocol over a web socket: a message is one line or several, and is answered as over TCP. */
 export default defineWebSocketHandler({
   open(peer) {
     socketOpened()
     const db = useDatabase()
-    open.set(peer.id, { session: openSession(db, { say: answer => void peer.send(JSON.stringify(answer)), close: () => peer.close() }, () => benchNow(db)), turn: Promise.resolve(), waiting: 0 })
+    open.set(peer.id, { session: openSession(db, { say: answer => void peer.send(JSON.stringify(answer)), close: () => letGo(peer) }, () => benchNow(db)), turn: Promise.resolve(), waiting: 0 })
   },
   message(peer, message) {
     const mine = open.get(peer.id)
@@ -22,11 +30,11 @@ export default defineWebSocketHandler({
     mine.waiting += text.length
     if (mine.waiting > MOST_WAITING) {
       peer.send(JSON.stringify({ error: `More than ${MOST_WAITING} characters wait. Wait for the answer to a batch before the next.` }))
-      peer.close()
+      letGo(peer)
       return
     }
     const lines = text.split(/\r?\n/).filter(line => line.trim() !== '')
-    mine.turn = mine.turn.then(() => mine.session.take(lines)).catch(() => peer.close()).finally(() => { mine.waiting -= text.length })
+    mine.turn = mine.turn.then(() => mine.session.take(lines)).catch(() => letGo(peer)).finally(() => { mine.waiting -= text.length })
   },
   close(peer) {
     socketClosed()

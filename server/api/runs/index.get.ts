@@ -6,7 +6,8 @@ import { readRunList } from '#shared/runList'
 /** A page of the logbook. */
 export default defineEventHandler((event) => {
   const query = readQuery(event)
-  const after = typeof query.after === 'string' ? readCursor(query.after) : null
+  const asked = readRunList(query)
+  const after = typeof query.after === 'string' ? readCursor(query.after, asked) : null
   if (query.after !== undefined && after === null) throw createError({ statusCode: 400, message: 'This is not where a page of the list begins. Reload the list.' })
-  return answerInCommon(event, () => listRuns(useDatabase(), readRunList(query), { after, limit: PAGE_OF_RUNS }))
+  return answerInCommon(event, () => listRuns(useDatabase(), asked, { after, limit: PAGE_OF_RUNS }))
 })
