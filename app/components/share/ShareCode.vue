@@ -5,7 +5,7 @@ import type { OpenPairing } from '#shared/share'
 const { pairing } = defineProps<{ pairing: OpenPairing | null }>()
 defineEmits<{ open: [] }>()
 const clock = useClock()
-const secondsLeft = computed(() => (pairing === null ? 0 : Math.max(0, Math.ceil((pairing.untilMs - clock.value) / 1000))))
+const secondsLeft = computed(() => (pairing === null ? 0 : Math.max(0, Math.floor((pairing.untilMs - clock.value) / 1000))))
 </script>
 
 <template>
