@@ -1,13 +1,13 @@
 /** `npm start`: everything from a bare checkout to the page, and everything stopped again by Ctrl-C. */
-import { join } from 'node:path'
 import { requireBuild } from './lib/build.mjs'
+import { shareFolder } from './lib/builtApp.mjs'
 import { clusterFolder } from './lib/clusterFolder.mjs'
 import { ensureDatabase, prepareDatabase } from './lib/databases.mjs'
 import { requireDependencies, requireNode } from './lib/dependencies.mjs'
 import { keepCluster } from './lib/keepCluster.mjs'
 import { keepServer } from './lib/keepServer.mjs'
 import { addressOfHolder, announce, releaseLock, takeLock } from './lib/lock.mjs'
-import { dataFolder, makeDataFolder } from './lib/paths.mjs'
+import { dataFolder as stateFolder, makeDataFolder } from './lib/paths.mjs'
 import { freePortFrom, isFree } from './lib/ports.mjs'
 import { requirePrograms } from './lib/postgresPrograms.mjs'
 import { runMain, say, step, Stop } from './lib/say.mjs'
@@ -88,21 +88,22 @@ async function bringUp({ empty, shared, wantedPort, undo, stopAll }) {
   await requireDependencies()
   // Before the database: what prepares it is built too.
   await requireBuild()
-  const databaseUrl = process.env.DATABASE_URL || await ownDatabase(empty, undo)
+  const { databaseUrl, dataFolder } = process.env.DATABASE_URL ? { databaseUrl: process.env.DATABASE_URL, dataFolder: '' } : await ownDatabase(empty, undo)
   await step(empty ? 'Preparing your database' : 'Preparing the demonstration', () => prepareDatabase(databaseUrl, { empty }))
   const port = await freePortFrom(wantedPort)
   if (port !== wantedPort) say(`  Port ${wantedPort} is taken: using ${port}.`)
-  await serve({ port, databaseUrl, empty, share: shared ? await shareSettings() : null, undo, stopAll })
+  await serve({ port, databaseUrl, dataFolder, empty, share: shared ? await shareSettings() : null, undo, stopAll })
 }
 
 async function ownDatabase(empty, undo) {
   const programs = await requirePrograms()
   const user = unprivilegedUser()
-  const cluster = await keepCluster({ programs, folder: clusterFolder(user), stateFolder: dataFolder, user })
+  const folder = clusterFolder(user)
+  const cluster = await keepCluster({ programs, folder, stateFolder, user })
   undo.push(cluster.stop)
   const name = empty ? 'vulcanum' : 'vulcanum_demo'
   await ensureDatabase(cluster.url('postgres'), name)
-  return cluster.url(name)
+  return { databaseUrl: cluster.url(name), dataFolder: folder }
 }
 
 /** Where the network finds this machine, and the certificate it is shown there. */
@@ -111,13 +112,13 @@ async function shareSettings() {
   const { networkAddresses, shareCertificate } = await import('./lib/share.mjs')
   const addresses = networkAddresses()
   if (addresses.length === 0) throw new Stop('--share: this machine is on no network. Connect it first, or leave --share out.')
-  return { port: await freePortFrom(SHARE_PORT, '0.0.0.0'), addresses, ...await shareCertificate(join(dataFolder, 'share'), addresses) }
+  return { port: await freePortFrom(SHARE_PORT, '0.0.0.0'), addresses, ...await shareCertificate(shareFolder(), addresses) }
 }
 const SHARE_PORT = 3443
 
 /** Serves, and serves again when the server is killed. */
-async function serve({ port, databaseUrl, empty, share, undo, stopAll }) {
-  const server = await keepServer({ port, databaseUrl, share, instrumentPort: await instrumentPort() }, {
+async function serve({ port, databaseUrl, dataFolder, empty, share, undo, stopAll }) {
+  const server = await keepServer({ port, databaseUrl, dataFolder, share, instrumentPort: await instrumentPort() }, {
     onServing({ url, instance, pid }) {
       announce({ empty, url, instance, serverPid: pid })
       if (share) say(`\nShared on this network at ${share.addresses.map(address => `https://${address}:${share.port}`).join(', ')}\nThe code that lets a device in stands at ${url}/share`)

@@ -104,9 +104,11 @@ const DEEDS: Record<BenchDeed['type'], Schema> = {
   note: object({ type: string().required(), text: plainText('Note', MAX_TEXT.description).required('Note: read nothing.') }),
   finish: object({ type: string().required() }), clear: object({ type: string().required() }),
 }
+/** Only what is a deed: names that every object answers to are none. */
+const deedSchema = (type: unknown): Schema | null => (typeof type === 'string' && Object.hasOwn(DEEDS, type) ? DEEDS[type as BenchDeed['type']] : null)
 const actSchema = object({
   id: id('Act'), runId: id('Run'), units: string().oneOf(['metric', 'trail']).required(), atMs: moment('Time'), monoMs: monotonic('Time'), wallMs: moment('Device’s clock'), clockSession: string().required().max(80),
-  deed: lazy(value => DEEDS[(value as BenchDeed | undefined)?.type as BenchDeed['type']] ?? mixed().test('deed', 'Deed: expected arm, mark, undo, move, read, note, finish or clear.', () => false)),
+  deed: lazy(value => deedSchema((value as BenchDeed | null | undefined)?.type) ?? mixed().test('deed', 'Deed: expected arm, mark, undo, move, read, note, finish or clear.', () => false)),
 })
 const envelope = object({ device: object({ id: id('Device'), name: string().required().max(MAX_TEXT.name) }).required(), acts: array(mixed()).required().max(MAX_ACTS, `Acts: expected at most ${MAX_ACTS} at once.`) })
 

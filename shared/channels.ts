@@ -28,4 +28,4 @@ export const CHANNELS = {
 
 export type ChannelName = keyof typeof CHANNELS
 export const CHANNEL_NAMES = Object.keys(CHANNELS) as ChannelName[]
-export const isChannel = (text: string): text is ChannelName => text in CHANNELS
+export const isChannel = (text: string): text is ChannelName => Object.hasOwn(CHANNELS, text)

@@ -31,7 +31,7 @@ const schema = object({
   personId: string().required('Who: read nothing, expected a choice from the list. Choose one.').matches(UUID, 'Who: choose one from the list.'),
   reason: plainText('Reason', MAX_TEXT.reason).when('what', { is: (what: string) => what !== 'observe', then: reason => reason.trim().required('Reason: read nothing, expected a few words, such as "the lid was off". Type why.') }),
   question: string().default('').when('what', { is: 'decide', then: question => question.oneOf(Object.keys(QUESTIONS), 'What is decided is not known.') }),
-  answer: string().default('').when(['what', 'question'], ([what, question], answer) => (what === 'decide' ? answer.oneOf(QUESTIONS[question as string] ?? [], 'Answer: choose one of those offered.') : answer)),
+  answer: string().default('').when(['what', 'question'], ([what, question], answer) => (what === 'decide' ? answer.oneOf(Object.hasOwn(QUESTIONS, String(question)) ? QUESTIONS[String(question)]! : [], 'Answer: choose one of those offered.') : answer)),
   scale: string().nullable().default(null).when('what', { is: 'observe', then: scale => scale.required('Scale: choose what was seen.').oneOf(OBSERVATION_SCALES, 'Scale: choose one from the list.') }),
   step: string().default('').when(['what', 'scale'], ([what, scale], step) => (what === 'observe' ? step.required('Step: choose the words that fit.').oneOf(Object.keys(OBSERVATIONS[scale as ObservationScale]?.steps ?? {}), 'Step: choose the words that fit.') : step)),
   note: plainText('Note', MAX_TEXT.reason), atMs: number().nullable().default(null).integer().min(-86_400_000).max(86_400_000),

@@ -108,7 +108,7 @@ const ALL: Fuel[] = [
 
 export const FUELS: Readonly<Record<string, Fuel>> = Object.fromEntries(ALL.map(fuel => [fuel.kind, fuel]))
 export const FUEL_KINDS = ALL.map(fuel => fuel.kind)
-export const fuelOfKind = (kind: string): Fuel | null => FUELS[kind] ?? null
+export const fuelOfKind = (kind: string): Fuel | null => (Object.hasOwn(FUELS, kind) ? FUELS[kind]! : null)
 
 /** Density [kg/m³] at the fuel's temperature: ρ20·[1 − β(T − 20)]. Null where the fuel has no density. */
 export function densityAt(fuel: Fuel, tempC: number): number | null {

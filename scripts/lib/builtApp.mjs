@@ -3,7 +3,7 @@ import { createHash } from 'node:crypto'
 import { spawnSync } from 'node:child_process'
 import { cpSync, existsSync, mkdirSync, readFileSync, rmSync } from 'node:fs'
 import { join } from 'node:path'
-import { at, root } from './paths.mjs'
+import { at, dataFolder, root } from './paths.mjs'
 import { say } from './say.mjs'
 import { canRead, spawnOptions, unprivilegedUser } from './unprivileged.mjs'
 
@@ -24,6 +24,9 @@ function findApp() {
   const as = { uid: user.uid, gid: user.gid }
   return canRead(user, at('.output', 'server', 'index.mjs')) ? { folder: root, as } : { folder: copyOfBuild(user), as }
 }
+
+/** Where the certificate of `--share` is kept: where the server's user can read it. */
+export const shareFolder = () => (builtApp().folder === root ? join(dataFolder, 'share') : builtApp().folder.replace(/-built$/, '-share'))
 
 /** Beside the database, where that user may read; made anew when the build is another. */
 function copyOfBuild(user) {

@@ -20,6 +20,8 @@ import { spawnOptions } from './unprivileged.mjs'
  */
 export async function startCluster({ programs, folder, stateFolder, user, port: wanted = null }) {
   const secret = secretOf(stateFolder)
+  // One that is started again is never made anew: its data may be on a disk that is away.
+  if (wanted !== null && !existsSync(join(folder, 'PG_VERSION'))) throw new Stop(`There is no database in ${folder} any more.`)
   if (!existsSync(join(folder, 'PG_VERSION'))) await step('Making the database cluster', () => makeCluster({ programs, folder, user, secret }))
   const matching = programsFor(folder, programs)
   const running = runningPostmaster(folder)

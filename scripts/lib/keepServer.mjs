@@ -29,19 +29,20 @@ export async function keepServer(options, { onServing = () => undefined, onGiven
   async function again(begun, how) {
     if (over) return
     failed = Date.now() - begun < SERVED_MS ? failed + 1 : 0
-    if (failed >= MOST_FAILED_STARTS) {
-      say(`The server ended ${failed} times as soon as it had begun; giving up.`)
-      return onGivenUp()
-    }
     say(`The server ended (${how}). Starting it again.`)
-    await sleep(failed * 200)
-    try {
-      if (!over) await begin()
-    } catch (error) {
-      // While the database is away it may not come up; that counts as a start that failed.
-      say(error.message)
-      await again(begun, 'it did not come up')
+    while (!over && failed < MOST_FAILED_STARTS) {
+      await sleep(failed * 200)
+      try {
+        if (!over) await begin()
+        return
+      } catch (error) {
+        say(error.message)
+        failed++
+      }
     }
+    if (over) return
+    say(`The server ended ${failed} times as soon as it had begun; giving up.`)
+    await onGivenUp()
   }
 
   await begin()

@@ -26,7 +26,7 @@ export async function takeActs(db: Database, { device: from, acts }: { device: {
   try {
     await db.insert(device).values(from).onConflictDoNothing()
     for (const input of acts) {
-      const read = await readAct(input)
+      const read = await readOrRefuse(input)
       acks.push(read.ok ? await takeOrRefuse(db, from.id, read.act) : { id: idOf(input), as: 'refused', problems: read.problems })
     }
     return { acks, broke: null }
@@ -40,6 +40,15 @@ export async function takeActs(db: Database, { device: from, acts }: { device: {
 const idOf = (input: unknown): string => {
   const id = (input as { id?: unknown } | null)?.id
   return typeof id === 'string' ? id : ''
+}
+
+async function readOrRefuse(input: unknown): ReturnType<typeof readAct> {
+  try {
+    return await readAct(input)
+  } catch (error) {
+    console.error('An act could not be read', error)
+    return { ok: false, problems: [{ path: '', text: 'This could not be read here. Enter it on the run’s page.' }] }
+  }
 }
 
 /** One act that cannot be taken, whatever the reason, holds up no other: the device keeps it and shows it. While the database is away all wait. */

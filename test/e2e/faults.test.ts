@@ -30,7 +30,7 @@ const test = base.extend<{ machine: Machine }>({
     const cluster = await keepCluster({ programs: await requirePrograms(), folder: join(disk, 'cluster'), stateFolder: state, user })
     await ensureDatabase(cluster.url('postgres'), 'faults')
     await prepareDatabase(cluster.url('faults'), { empty: false })
-    const server = await startServer({ port: await anyFreePort(), databaseUrl: cluster.url('faults'), output: 'ignore', onExit: undefined })
+    const server = await startServer({ port: await anyFreePort(), databaseUrl: cluster.url('faults'), output: 'ignore', onExit: undefined, dataFolder: disk })
     await use({ url: server.url, disk, databasePid: cluster.pid })
     await page.goto('about:blank')
     await server.stop()
@@ -43,8 +43,10 @@ const test = base.extend<{ machine: Machine }>({
 
 const marksAt = async (url: string) => ((await (await fetch(`${url}/api/bench`)).json()) as Bench).lanes[0]?.state.marks.length ?? 0
 
+test.describe('on a small disk', () => {
+  test.skip(() => !mayMount(), 'only root may mount a small disk to fill')
+
 test('a full disk is said on the Bench, presses are kept, and all are stored soon after there is room; a killed database comes back by itself', async ({ page, machine: { url, disk, databasePid } }) => {
-  test.skip(!mayMount(), 'only root may mount a small disk to fill')
   await stage(url, [{ lane: 'A', measured: { fuelBefore: '210 g' }, marks: [[60, mark('lit', undefined)], [50, mark('potOn', undefined)]] }])
   await open(page, `${url}/bench`)
   await expect(page.locator('[data-lane=A]')).toBeVisible()
@@ -78,6 +80,7 @@ test('a full disk is said on the Bench, presses are kept, and all are stored soo
   expect(Date.now() - killed).toBeLessThan(10_000)
   await page.reload()
   await expect(page.locator('[data-lane=A]')).toBeVisible()
+})
 })
 
 base('a server that is asked to end in the middle of an import keeps nothing of it, says so, and stores it whole the second time', async () => {
