@@ -87,7 +87,15 @@ export const markOldCore = (db: Connection): Promise<void> => markStale(db, ne(r
 /** Gives a row to every run that has none; says how many had none. */
 export async function backfillRows(db: Connection): Promise<number> {
   const bare = await db.select({ id: run.id, series: seriesKey }).from(run).innerJoin(setupVersion, eq(setupVersion.id, run.setupVersionId)).leftJoin(runRow, eq(runRow.runId, run.id)).where(and(isNull(runRow.runId), LISTED))
-  for (const key of new Set(bare.map(one => one.series))) await db.transaction(tx => workOutAlone(tx, key))
+  const apart = bare.filter(one => one.series === one.id).map(one => one.id)
+  for (let from = 0; from < apart.length; from += APART_AT_ONCE) {
+    const ids = apart.slice(from, from + APART_AT_ONCE)
+    await db.transaction(async (tx) => {
+      await lockSeries(tx, ids)
+      for (const part of await inParts(tx, ids)) await keepRows(tx, id => id, rowsOf(await findRuns(tx, part), []))
+    })
+  }
+  for (const key of new Set(bare.filter(one => one.series !== one.id).map(one => one.series))) await db.transaction(tx => workOutAlone(tx, key))
   return bare.length
 }
 
