@@ -15,12 +15,12 @@ const { code, name, byPicture, waiting, problemAt, ask } = usePairing()
     <p v-if="waiting" role="status" class="enamel p-4 text-lg">
       Look at the other screen: it asks whether to let “{{ name }}” in.
     </p>
-    <form v-else class="enamel grid gap-3 p-4" novalidate @submit.prevent="ask">
-      <label v-if="!byPicture" class="grid">Code on the other screen <input v-model="code" class="figures text-2xl" inputmode="numeric" autocomplete="one-time-code" :aria-invalid="problemAt('code') ? 'true' : undefined"></label>
+    <form v-else class="enamel grid grid-cols-1 gap-3 p-4" novalidate @submit.prevent="ask">
+      <label v-if="!byPicture" class="grid grid-cols-1">Code on the other screen <input v-model="code" class="figures text-2xl" inputmode="numeric" autocomplete="one-time-code" :aria-invalid="problemAt('code') ? 'true' : undefined"></label>
       <p v-if="problemAt('code')" role="alert" class="font-bold">
         {{ problemAt('code') }}
       </p>
-      <label class="grid">What to call this device <input v-model="name" placeholder="my phone" autocomplete="off" :aria-invalid="problemAt('name') ? 'true' : undefined"></label>
+      <label class="grid grid-cols-1">What to call this device <input v-model="name" placeholder="my phone" autocomplete="off" :aria-invalid="problemAt('name') ? 'true' : undefined"></label>
       <p v-if="problemAt('name') || problemAt('')" role="alert" class="font-bold">
         {{ problemAt('name') ?? problemAt('') }}
       </p>
