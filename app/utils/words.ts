@@ -40,8 +40,12 @@ export function rungSentence({ rung, moved }: Rung, units: UnitSystem = 'metric'
 
 /** Date and time in the zone of the run. */
 export function dateInZone(iso: string, zone: string): string {
-  return new Intl.DateTimeFormat('en-GB', { dateStyle: 'medium', timeStyle: 'short', timeZone: zone }).format(new Date(iso))
+  const format = formatsOfZones.get(zone) ?? new Intl.DateTimeFormat('en-GB', { dateStyle: 'medium', timeStyle: 'short', timeZone: zone })
+  formatsOfZones.set(zone, format)
+  return format.format(new Date(iso))
 }
+/** One takes as long to make as a hundred to use. */
+const formatsOfZones = new Map<string, Intl.DateTimeFormat>()
 
 /** "start 20 °C, 1013.3 hPa, air 20 °C, calm". */
 export function referenceSentence({ startC, pressureHPa, airC, windMS }: ReduceAnswer['reference'], units: UnitSystem): string {

@@ -51,6 +51,21 @@ test('a page says what it may be: no script but ours, in no frame; and works und
   expect(faults.splice(0)).toEqual([expect.stringContaining('Executing inline script violates')])
 })
 
+test('readers of one page at the same time: each in its own units, under a nonce that nobody else was told', async ({ baseURL }) => {
+  const read = async (units: string) => {
+    const answer = await fetch(`${baseURL}/runs`, { headers: { cookie: `other=1; vulcanum_units=%22${units}%22` } })
+    const nonce = /'nonce-([^']+)'/.exec(answer.headers.get('content-security-policy')!)![1]!
+    const page = await answer.text()
+    return { units, nonce, scripts: [...page.matchAll(/<script nonce="([^"]+)"/g)].map(one => one[1]), trail: /data-units[^>]*>\s*Trail/.test(page) }
+  }
+  const readers = await Promise.all(Array.from({ length: 20 }, (_, i) => read(i % 2 === 0 ? 'metric' : 'trail')))
+  expect(new Set(readers.map(one => one.nonce)).size).toBe(20)
+  for (const { units, nonce, scripts, trail } of readers) {
+    expect([units, trail]).toEqual([units, units === 'trail'])
+    expect(new Set(scripts)).toEqual(new Set([nonce]))
+  }
+})
+
 test('cookies of others on this host change nothing', async ({ page, context, baseURL }) => {
   for (const [name, value] of [['units', 'imperial'], ['light', 'sepia'], ['vulcanum_units', 'imperial'], ['vulcanum_light', '%7B%22a%22%3A1%7D'], ['vulcanum_columns', '%22all%22'], ['run-columns', 'x']] as const) await context.addCookies([{ name, value, url: baseURL! }])
   for (const path of ['/', '/runs', '/kit', '/methods']) expect([path, (await page.goto(path))!.status()]).toEqual([path, 200])
