@@ -6,12 +6,21 @@ export const SERVER_LIMITS = { headersTimeout: 15_000, requestTimeout: 900_000, 
 export const MOST_CONNECTIONS = 500
 
 /** Threads for heavy work: how many at once, how many wait, how long one may take, what it may hold [MB], and when an idle one goes [ms]. */
-export const THREAD_LIMITS = { threads: 2, queue: 16, longestMs: 30_000, idleMs: 5000, memory: { maxOldGenerationSizeMb: 256, maxYoungGenerationSizeMb: 32 } } as const
+interface ThreadLimits { threads: number, queue: number, longestMs: number, idleMs: number, memory: { maxOldGenerationSizeMb: number, maxYoungGenerationSizeMb: number } }
+/** `files`: what strangers wrote is read in little room. `database`: what is kept here is worked on, a hundred thousand runs too. */
+export const THREAD_LIMITS: Record<'files' | 'database', ThreadLimits> = {
+  files: { threads: 2, queue: 16, longestMs: 30_000, idleMs: 5000, memory: { maxOldGenerationSizeMb: 256, maxYoungGenerationSizeMb: 32 } },
+  database: { threads: 2, queue: 16, longestMs: 60_000, idleMs: 30_000, memory: { maxOldGenerationSizeMb: 2048, maxYoungGenerationSizeMb: 64 } },
+}
+/** Storing a hundred thousand rows on a slow machine [ms]. */
+export const LONGEST_STORING_MS = 1_800_000
 
 /** Connections of instruments, by web socket or TCP: how many each, how long one may stay without saying its token [ms], and the longest message [bytes]. */
 export const SOCKETS = { most: 200, greetWithinMs: 10_000, longestMessage: 2_100_000 } as const
 
 /** Whole benches that are packed at a time. */
 export const MOST_PACKING = 2
+/** Whoever leaves more of an open stream lying is let go, and comes again saying what it had [bytes]. Four lanes with all their samples are a third of it. */
+export const MOST_UNREAD_BYTES = 16_000_000
 /** Whoever takes nothing of an answer for so long is let go [ms]. */
 export const SLOWEST_READER_MS = 60_000

@@ -1,8 +1,17 @@
 /** How much a table may hold, the same for every format: counted as it is read, so that what is too much is never held. */
-import { fail, type R } from '../../core/result'
+import { fail, type Problem, type R } from '../../core/result'
 import { IMPORT } from '../../shared/limits'
 
 const AGAIN = 'Bring a part of it at a time. Nothing was stored.'
+
+export const tooManyCells = (name: string): Problem => ({ code: 'too-large', what: name, got: `more than ${IMPORT.maxCells / 1e6} million cells`, limit: 'fewer', hint: AGAIN })
+
+/** Whether a text has more lines: seen long before its cells are taken apart. */
+export function moreLines(text: string, most: number): boolean {
+  let lines = 0
+  for (let at = text.indexOf('\n'); at >= 0 && lines <= most; at = text.indexOf('\n', at + 1)) lines++
+  return lines > most
+}
 
 export class CellCount {
   #cells = 0
@@ -17,15 +26,15 @@ export class CellCount {
     if (this.fault) return false
     this.#rows++
     this.#cells += Math.max(1, row.length)
-    if (row.length > IMPORT.maxColumns) return this.#refuse(`Row ${this.#rows} of ${this.name}`, `${row.length} columns`, `at most ${IMPORT.maxColumns}`, 'Leave out the columns that are of no use here. Nothing was stored.')
-    if (this.#cells > IMPORT.maxCells) return this.#refuse(this.name, `more than ${IMPORT.maxCells / 1e6} million cells`, 'fewer', AGAIN)
+    if (row.length > IMPORT.maxColumns) return this.#refuse({ code: 'too-large', what: `Row ${this.#rows} of ${this.name}`, got: `${row.length} columns`, limit: `at most ${IMPORT.maxColumns}`, hint: 'Leave out the columns that are of no use here. Nothing was stored.' })
+    if (this.#cells > IMPORT.maxCells) return this.#refuse(tooManyCells(this.name))
     const long = row.findIndex(cell => cell.length > IMPORT.maxCellCharacters)
-    if (long >= 0) return this.#refuse(`Row ${this.#rows}, column ${long + 1} of ${this.name}`, `${row[long]!.length} characters`, `at most ${IMPORT.maxCellCharacters}`, 'Shorten it, or mend a quotation mark that is missing. Nothing was stored.')
+    if (long >= 0) return this.#refuse({ code: 'too-large', what: `Row ${this.#rows}, column ${long + 1} of ${this.name}`, got: `${row[long]!.length} characters`, limit: `at most ${IMPORT.maxCellCharacters}`, hint: 'Shorten it, or mend a quotation mark that is missing. Nothing was stored.' })
     return true
   }
 
-  #refuse(what: string, got: string, limit: string, hint: string): false {
-    this.fault = fail({ code: 'too-large', what, got, limit, hint })
+  #refuse(problem: Problem): false {
+    this.fault = fail(problem)
     return false
   }
 }

@@ -3,8 +3,9 @@ import Papa from 'papaparse'
 import { plainLines } from '../../core/formats/lineEnds'
 import { fail, ok, type R } from '../../core/result'
 import { IMPORT } from '../../shared/limits'
-import { CellCount } from './cellLimits'
+import { CellCount, moreLines, tooManyCells } from './cellLimits'
 import { decodeText } from './decodeText'
+import { longQuoted } from './quotedCells'
 import { isZip, readWorkbook, type Sheet } from './workbook'
 
 export type FileContent
@@ -38,6 +39,10 @@ async function zipped(name: string, bytes: Buffer): Promise<R<FileContent>> {
 
 function readText(name: string, text: string): R<FileContent> {
   const plain = plainLines(text)
+  if (moreLines(plain.text, IMPORT.maxCells)) return fail(tooManyCells(name))
+  const long = longQuoted(plain.text, IMPORT.maxCellCharacters)
+  if (long?.open) return neverClosed(name, long.row)
+  if (long) return fail({ code: 'too-large', what: `Row ${long.row} of ${name}`, got: `more than ${IMPORT.maxCellCharacters} characters between quotation marks`, limit: `at most ${IMPORT.maxCellCharacters} in a cell`, hint: 'Shorten it, or mend a quotation mark that is missing. Nothing was stored.' })
   const count = new CellCount(name)
   const rows: string[][] = []
   let openQuote: number | null = null
@@ -50,10 +55,12 @@ function readText(name: string, text: string): R<FileContent> {
     },
   })
   if (count.fault) return count.fault
-  if (openQuote !== null) return fail({ code: 'quotes', what: `Row ${openQuote} of ${name}`, got: 'a quotation mark that is opened and never closed', limit: 'a pair', hint: 'Mend it there, and choose the file again. Nothing was stored.' })
+  if (openQuote !== null) return neverClosed(name, openQuote)
   if (rows.at(-1)?.every(cell => cell === '')) rows.pop()
   return ok({ kind: 'table', sheets: [{ name: '', rows }], notes: plain.mixed ? ['Its lines end in more than one way; each was taken as the end of a row. Look at rows that break off.'] : [] })
 }
+
+const neverClosed = (name: string, row: number) => fail({ code: 'quotes', what: `Row ${row} of ${name}`, got: 'a quotation mark that is opened and never closed', limit: 'a pair', hint: 'Mend it there, and choose the file again. Nothing was stored.' })
 
 function readJson(name: string, text: string): R<FileContent> {
   let read: unknown

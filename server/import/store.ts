@@ -38,23 +38,36 @@ const refuse = (path: string, text: string): never => { throw new Refusal(invali
 
 /**
  * Begins: answers once it is known that it can go on, and goes on by itself.
+ * @param storing stores what was staged; the server has it done in a thread
  * @returns `work` ends when all is stored, or nothing is
  */
-export async function storeImport(db: Database, id: string, options: StoreOptions, nowMs: number): Promise<{ outcome: Outcome<null>, work: Promise<void> | null }> {
+export async function storeImport(db: Database, id: string, options: StoreOptions, nowMs: number, storing: () => Promise<void> = () => storeStaged(db, id, options, nowMs)): Promise<{ outcome: Outcome<null>, work: Promise<void> | null }> {
   const stands = await beginning(db, id, options)
   if (stands !== null) return { outcome: stands, work: null }
-  const work = db.transaction(async (tx) => {
+  const work = storing().catch(async (error: unknown) => {
+    await putBack(db, id, 'It broke off while it was stored. Nothing of it was kept; store it again.')
+    throw error
+  })
+  return { outcome: saved(null), work }
+}
+
+const putBack = (db: Database, id: string, trouble: string) => db.update(tableImport).set({ state: 'staged', done: 0, trouble }).where(and(eq(tableImport.id, id), eq(tableImport.state, 'storing')))
+
+/** What was marked as being stored is stored, or put back with its trouble in words. */
+export async function storeStaged(db: Database, id: string, options: StoreOptions, nowMs: number): Promise<void> {
+  await db.transaction(async (tx) => {
     await tx.execute(sql`select pg_advisory_xact_lock(${LOCK_SPACE}, hashtext(${id}))`)
+    // It may have waited so long for its turn that it was taken for abandoned, and begun again.
+    const [standing] = await tx.select({ state: tableImport.state }).from(tableImport).where(eq(tableImport.id, id))
+    if (standing?.state !== 'storing') return
     const told = async (done: number) => void await db.update(tableImport).set({ done }).where(eq(tableImport.id, id))
     const { stored, leftOut, made } = options.mapping.what === 'trace' ? await storeTrace(tx, id, options.mapping.mapping) : await storeTable(tx, id, options.mapping.mapping, options, nowMs, told)
     await tx.update(tableImport).set({ state: 'stored', stored, leftOut, made, trouble: '', storedAt: sql`now()` }).where(eq(tableImport.id, id))
     await tx.delete(importChunk).where(eq(importChunk.importId, id))
   }).catch(async (error: unknown) => {
-    const trouble = error instanceof Refusal ? error.refused.problems.map(problem => problem.text).join(' ') : 'It broke off while it was stored. Nothing of it was kept; store it again.'
-    await db.update(tableImport).set({ state: 'staged', done: 0, trouble }).where(and(eq(tableImport.id, id), eq(tableImport.state, 'storing')))
     if (!(error instanceof Refusal)) throw error
+    await putBack(db, id, error.refused.problems.map(problem => problem.text).join(' '))
   })
-  return { outcome: saved(null), work }
 }
 
 /** Null: it may begin, and is marked so. */

@@ -2,8 +2,8 @@
 import PgBoss from 'pg-boss'
 import pg from 'pg'
 import { useDatabase } from '../database/connection'
-import { answerNext, findUnanswered } from '../runs/longAnswers'
-import { FIGURES_CHANNEL, markOldCore, workOutNext } from '../runs/freshen'
+import { markOldCore, workOutNext } from '../runs/freshen'
+import { answerLater, answerNext, FIGURES_CHANNEL, findUnanswered } from '../runs/longAnswers'
 
 const FIGURES = 'figures'
 const AGAIN_MS = 1000
@@ -17,7 +17,10 @@ export async function startJobs(url: string): Promise<() => Promise<void>> {
   await boss.createQueue(FIGURES, { name: FIGURES, policy: 'short', retryLimit: 5, retryBackoff: true })
   await boss.work(FIGURES, { pollingIntervalSeconds: 0.5 }, async () => workOffFigures())
   const ask = () => void boss.send(FIGURES, {}).catch(() => undefined)
-  const unlisten = listenFor(url, FIGURES_CHANNEL, ask)
+  const unlisten = listenFor(url, FIGURES_CHANNEL, (runId) => {
+    if (runId !== '') answerLater(runId)
+    ask()
+  })
   await markOldCore(useDatabase())
   await findUnanswered(useDatabase())
   ask()
@@ -33,8 +36,8 @@ async function workOffFigures(): Promise<void> {
   while (await answerNext(db));
 }
 
-/** Calls at each notification, and at each return of the database: what was told while it was away is asked for again. */
-function listenFor(url: string, channel: string, hear: () => void): () => Promise<void> {
+/** Calls with what each notification says, and with '' at each return of the database: what was told while it was away is asked for again. */
+function listenFor(url: string, channel: string, hear: (said: string) => void): () => Promise<void> {
   let client: pg.Client | null = null
   let over = false
   const connect = () => {
@@ -48,8 +51,8 @@ function listenFor(url: string, channel: string, hear: () => void): () => Promis
     }
     mine.on('error', lost)
     mine.on('end', lost)
-    mine.on('notification', hear)
-    mine.connect().then(() => mine.query(`listen ${channel}`)).then(hear, lost)
+    mine.on('notification', ({ payload }) => hear(payload ?? ''))
+    mine.connect().then(() => mine.query(`listen ${channel}`)).then(() => hear(''), lost)
   }
   connect()
   return async () => {

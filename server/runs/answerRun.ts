@@ -1,4 +1,5 @@
 /** A stored run's answer, with its set-up's series behind it: from the cache where its input has not changed, else worked out and kept. */
+import { isMainThread } from 'node:worker_threads'
 import { reduce } from '../../core/reduce'
 import type { ReduceAnswer } from '../../core/formats/answer'
 import type { ReduceRequest, RunDocument } from '../../core/formats/document'
@@ -6,12 +7,13 @@ import { toRunDocument, type StoredRun } from '../../core/formats/toRunDocument'
 import { CORE_VERSION } from '../../core/version'
 import { defaultOptions } from '../../shared/reduceRequest'
 import { listedOptions } from '../../shared/runOptions'
-import type { Connection } from '../database/connection'
+import { urlOf, type Connection } from '../database/connection'
 import { hashOf, hashOfSamples } from '../database/hash'
 import { cachedResult, keepResult } from '../database/repositories/results'
 import { findRuns, seriesOf, seriesStamp, type FoundRun } from '../database/repositories/runs'
+import { inThread } from '../workers/pool'
 
-type Options = ReturnType<typeof defaultOptions>
+export type Options = ReturnType<typeof defaultOptions>
 type Asked = Pick<FoundRun, 'stored' | 'apart'>
 
 /** The request that screen, CSV, JSON and command line share: the run first, then the rest of its series. */
@@ -45,13 +47,18 @@ export function requestOf({ stored, apart }: Asked, others: readonly StoredRun[]
 
 const inputHash = ({ trace, scaleTrace, ...rest }: RunDocument, apart: boolean, series: string): string => hashOf([rest, hashOfSamples(trace), hashOfSamples(scaleTrace), apart, series])
 
+/** A series of more runs is not worked out where others wait for their answers. */
+const MOST_HERE = 100
+
 /** @param asked options other than the contract's defaults. The answer holds this run alone, and its set-up. */
 export async function answerRun(db: Connection, run: Asked, asked = defaultOptions()): Promise<ReduceAnswer> {
   const { stored, apart } = run
-  const series = apart ? '' : await seriesStamp(db, stored.id)
-  const key = { runId: stored.id, optionsHash: hashOf(asked), inputHash: inputHash(toRunDocument(stored), apart, series), coreVersion: CORE_VERSION }
+  const series = apart ? { stamp: '', runs: 1 } : await seriesStamp(db, stored.id)
+  const key = { runId: stored.id, optionsHash: hashOf(asked), inputHash: inputHash(toRunDocument(stored), apart, series.stamp), coreVersion: CORE_VERSION }
   const kept = await cachedResult(db, key)
   if (kept) return kept
+  const url = urlOf(db)
+  if (isMainThread && series.runs > MOST_HERE && url !== null) return inThread('overDatabase', { url, runId: stored.id, options: asked }, { name: 'answer' })
   const whole = reduce(await requestFor(db, run, asked), { workings: new Set([stored.id]) })
   const answer = { ...whole, runs: whole.runs.slice(0, 1) }
   await keepResult(db, key, answer)

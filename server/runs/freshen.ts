@@ -9,14 +9,13 @@ import { findRuns, type FoundRun } from '../database/repositories/runs'
 import { traceChunks } from '../database/repositories/traces'
 import { run, runRow, setupVersion } from '../database/schema'
 import { needsTrace, readsCalls, requestOf } from './answerRun'
-import { answerLater } from './longAnswers'
+import { FIGURES_CHANNEL, tellLong } from './longAnswers'
 import { ELSEWHERE, NO_METHOD, rowOf } from './runLine'
 
 /** As many runs are worked out while a person waits. About a millisecond each, facts and all. */
 const AT_ONCE = 80
 /** Chunks of trace held at a time, of at most 4 096 samples each. */
 const CHUNKS_AT_A_TIME = 100
-export const FIGURES_CHANNEL = 'vulcanum_figures'
 
 /** What a run's figures rest on besides its own facts, as one word. */
 const seriesKey = sql<string>`case when ${run.state} = 'void' or ${run.breakIn} then ${run.id}::text else ${setupVersion.heatHash} || '.' || ${run.origin} end`
@@ -171,7 +170,7 @@ async function workOut(tx: Connection, series: string, ids: readonly string[], s
   for (const part of await inParts(tx, ids)) {
     const own = await findRuns(tx, part)
     await keepRows(tx, () => series, rowsOf(own, whole), seenStale)
-    if (answerLater(own)) await tx.execute(sql`select pg_notify(${FIGURES_CHANNEL}, '')`)
+    await tellLong(tx, own)
   }
 }
 

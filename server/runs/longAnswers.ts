@@ -12,13 +12,16 @@ const LONG = 5000
 /** As many of the newest are looked for at the start. */
 const AT_THE_START = 100
 
-const waiting = new Set<string>()
+/** Tells the background worker that figures wait; or, with a run's id, that this run's answer does. */
+export const FIGURES_CHANNEL = 'vulcanum_figures'
 
-/** Says whether any of them is long. */
-export function answerLater(runs: readonly FoundRun[]): boolean {
-  const long = runs.filter(({ stored }) => stored.trace.length > LONG)
-  for (const one of long) waiting.add(one.record.id)
-  return long.length > 0
+/** What the background worker is yet to answer. */
+const waiting = new Set<string>()
+export const answerLater = (runId: string): void => void waiting.add(runId)
+
+/** Tells the background worker, at the commit, which of these are long. */
+export async function tellLong(tx: Connection, runs: readonly FoundRun[]): Promise<void> {
+  for (const { stored, record } of runs) if (stored.trace.length > LONG) await tx.execute(sql`select pg_notify(${FIGURES_CHANNEL}, ${record.id})`)
 }
 
 /** Answers the next; false where none waits. What cannot be answered waits for whoever asks. */

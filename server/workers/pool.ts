@@ -1,35 +1,37 @@
 /** Heavy work leaves the event loop: threads with limits of memory and time, few at once, each ended with who asked for it. */
-import { existsSync } from 'node:fs'
-import { fileURLToPath } from 'node:url'
 import { Piscina } from 'piscina'
 import { THREAD_LIMITS } from '../http/limits'
+import { threadFile } from './threadFile'
 
 /** What a thread may not do: take too long, take too much memory, or be asked for when too many wait. */
 export class TooMuch extends Error {
   constructor(readonly what: 'time' | 'memory' | 'queue') { super(`Too much ${what}`) }
 }
 
-let pool: Piscina | null = null
+/** One of server/workers/threads, and the pool that it runs in. */
+const POOL_OF = { stageFile: 'files', overDatabase: 'database' } as const
+export type ThreadName = keyof typeof POOL_OF
 
-/** In the built server the threads lie bundled beside it; else they are read as they are written. */
-function threadFile(name: string): { filename: string, execArgv: string[] } {
-  const built = fileURLToPath(new URL(`./programs/threads/${name}.mjs`, import.meta.url))
-  if (existsSync(built)) return { filename: built, execArgv: [] }
-  return { filename: fileURLToPath(new URL(`./threads/${name}.ts`, import.meta.url)), execArgv: ['--import', 'tsx'] }
+const pools = new Map<ThreadName, Piscina>()
+
+function poolOf(thread: ThreadName): Piscina {
+  const { threads, queue, idleMs, memory } = THREAD_LIMITS[POOL_OF[thread]]
+  const pool = pools.get(thread) ?? new Piscina({ ...threadFile(thread), minThreads: 0, maxThreads: threads, maxQueue: queue, idleTimeout: idleMs, resourceLimits: memory })
+  pools.set(thread, pool)
+  return pool
 }
 
-export interface ThreadOptions { signal?: AbortSignal, longestMs?: number }
+/** `name`: which of its functions; none: the one it is for. */
+export interface ThreadOptions { name?: string, signal?: AbortSignal, longestMs?: number }
 
 /**
- * Runs one of server/workers/threads.
+ * Runs a function of a thread.
  * @throws TooMuch; what the thread threw; an AbortError where `signal` ended it
  */
-export async function inThread<T>(name: string, task: object, { signal, longestMs = THREAD_LIMITS.longestMs }: ThreadOptions = {}): Promise<T> {
-  const { filename, execArgv } = threadFile(name)
-  pool ??= new Piscina({ minThreads: 0, maxThreads: THREAD_LIMITS.threads, maxQueue: THREAD_LIMITS.queue, idleTimeout: THREAD_LIMITS.idleMs, resourceLimits: THREAD_LIMITS.memory, execArgv })
+export async function inThread<T>(thread: ThreadName, task: object, { name, signal, longestMs = THREAD_LIMITS[POOL_OF[thread]].longestMs }: ThreadOptions = {}): Promise<T> {
   const late = AbortSignal.timeout(longestMs)
   try {
-    return await pool.run(task, { filename, signal: signal ? AbortSignal.any([signal, late]) : late }) as T
+    return await poolOf(thread).run(task, { name, signal: signal ? AbortSignal.any([signal, late]) : late }) as T
   } catch (error) {
     if (late.aborted) throw new TooMuch('time')
     const { code, message } = error as { code?: string, message?: string }
@@ -40,7 +42,7 @@ export async function inThread<T>(name: string, task: object, { signal, longestM
 }
 
 export async function endThreads(): Promise<void> {
-  const mine = pool
-  pool = null
-  await mine?.destroy()
+  const mine = [...pools.values()]
+  pools.clear()
+  await Promise.all(mine.map(one => one.destroy()))
 }

@@ -1,7 +1,9 @@
+import type { EventStreamMessage } from 'h3'
 import { benchNow } from '#server/bench/benchClock'
 import { readBenchNow, readBenchSince } from '#server/bench/lanes'
 import { hear } from '#server/bench/live'
 import { hearSamples, samplesSince } from '#server/bench/liveSamples'
+import { stillReads } from '#server/http/slowReader'
 import { hearNow } from '#server/instruments/sentNow'
 import { lastSeq } from '#server/bench/outbox'
 import { useDatabase } from '#server/database/connection'
@@ -17,20 +19,24 @@ export default defineEventHandler(async (event) => {
   const db = useDatabase()
   const waiting: BenchPush[] = []
   let began = false
-  const push = (name: string, value: { seq: number }) => void stream.push({ event: name, id: String(value.seq), data: JSON.stringify(value), retry: 500 })
+  let over = false
+  const send = (message: EventStreamMessage) => {
+    if (!over && stillReads(event.node.res)) void stream.push(message)
+  }
+  const push = (name: string, value: { seq: number }) => send({ event: name, id: String(value.seq), data: JSON.stringify(value), retry: 500 })
   const deaf = hear((change) => {
     if (began) push('change', change)
     else waiting.push(change)
   })
-  const samples = (pushes: string) => void stream.push({ event: 'samples', data: pushes })
+  const samples = (pushes: string) => send({ event: 'samples', data: pushes })
   const { seen, had, only } = readQuery(event)
   let deafToNow = () => undefined as unknown
   let deafToSamples = () => undefined as unknown
   if (only !== 'lanes') {
-    deafToNow = hearNow(now => void stream.push({ event: 'now', data: JSON.stringify(now) }))
+    deafToNow = hearNow(now => send({ event: 'now', data: JSON.stringify(now) }))
     void samplesSince(db, readHad(had), (pushes) => {
       samples(pushes)
-      deafToSamples = hearSamples(samples)
+      if (!over) deafToSamples = hearSamples(samples)
     }).catch(() => stream.close())
   }
   const { caller } = event.context
@@ -39,9 +45,10 @@ export default defineEventHandler(async (event) => {
   async function beatOnce() {
     // It may have been forgotten at another process.
     if (caller.as === 'device' && !await isLetIn(db, caller.id)) return stream.close()
-    await stream.push({ event: 'beat', data: JSON.stringify({ serverMs: await benchNow(db) }) })
+    send({ event: 'beat', data: JSON.stringify({ serverMs: await benchNow(db) }) })
   }
   stream.onClosed(async () => {
+    over = true
     clearInterval(beat)
     ended()
     deaf()

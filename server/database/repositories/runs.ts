@@ -254,12 +254,12 @@ export async function seriesOf(db: Connection, runId: string): Promise<{ id: str
 }
 
 /** The runs of the series and their revisions as one word, made where they stand: a series of a thousand is not sent for each reader of one of its pages. */
-export async function seriesStamp(db: Connection, runId: string): Promise<string> {
+export async function seriesStamp(db: Connection, runId: string): Promise<{ stamp: string, runs: number }> {
   const own = alias(run, 'own')
   const ownVersion = alias(setupVersion, 'own_version')
-  const [row] = await db.select({ stamp: sql<string | null>`md5(string_agg(${run.id}::text || ':' || ${run.revision}, ',' order by ${run.startedAt}, ${run.id}))` }).from(own).innerJoin(ownVersion, eq(ownVersion.id, own.setupVersionId))
+  const [row] = await db.select({ stamp: sql<string | null>`md5(string_agg(${run.id}::text || ':' || ${run.revision}, ',' order by ${run.startedAt}, ${run.id}))`, runs: sql<number>`count(*)::int` }).from(own).innerJoin(ownVersion, eq(ownVersion.id, own.setupVersionId))
     .innerJoin(setupVersion, eq(setupVersion.heatHash, ownVersion.heatHash)).innerJoin(run, and(eq(run.setupVersionId, setupVersion.id), eq(run.origin, own.origin), eq(run.state, 'finished'), eq(run.breakIn, false))).where(eq(own.id, runId))
-  return row?.stamp ?? ''
+  return { stamp: row?.stamp ?? '', runs: row?.runs ?? 0 }
 }
 
 /** The current value is the one that nothing supersedes. */

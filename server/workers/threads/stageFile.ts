@@ -1,4 +1,5 @@
 /** In a thread of its own: somebody's file read, and made the chunks in which it waits. */
+import '../afterOthers'
 import { stagedFrom, type FileToStage, type StagedFile } from '../../import/stagedFile'
 import type { R } from '../../../core/result'
 

@@ -1,7 +1,9 @@
-import { useDatabase } from '#server/database/connection'
+import { urlOf, useDatabase } from '#server/database/connection'
+import { LONGEST_STORING_MS } from '#server/http/limits'
 import { readStoredMapping } from '#server/import/imports'
 import { storeImport } from '#server/import/store'
 import { invalid } from '#server/kit/outcome'
+import { inThread } from '#server/workers/pool'
 
 /** Answers once storing has begun; how far it is stands in the import itself. */
 export default defineEventHandler((event) => {
@@ -10,7 +12,10 @@ export default defineEventHandler((event) => {
     const read = readStoredMapping(body)
     if (!read.ok) return invalid(read.problems)
     const { personId, leaveOut, again } = body as { personId?: unknown, leaveOut?: unknown, again?: unknown }
-    const { outcome, work } = await storeImport(useDatabase(), id, { mapping: read.mapping, personId: typeof personId === 'string' ? personId : '', leaveOut: leaveOut === true, again: again === true }, Date.now())
+    const db = useDatabase()
+    const options = { mapping: read.mapping, personId: typeof personId === 'string' ? personId : '', leaveOut: leaveOut === true, again: again === true }
+    const nowMs = Date.now()
+    const { outcome, work } = await storeImport(db, id, options, nowMs, () => inThread('overDatabase', { url: urlOf(db), id, options, nowMs }, { name: 'store', longestMs: LONGEST_STORING_MS }))
     work?.catch(error => console.error('An import broke off', error))
     return outcome
   })

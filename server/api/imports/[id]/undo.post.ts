@@ -1,10 +1,13 @@
-import { useDatabase } from '#server/database/connection'
-import { undoImport } from '#server/import/undo'
+import { urlOf, useDatabase } from '#server/database/connection'
+import { LONGEST_STORING_MS } from '#server/http/limits'
+import type { Outcome } from '#server/kit/outcome'
+import { inThread } from '#server/workers/pool'
 
 export default defineEventHandler((event) => {
   const id = requireId(event)
   return throughDoor(event, (body) => {
     const { personId, reason } = body as { personId?: unknown, reason?: unknown }
-    return undoImport(useDatabase(), id, { personId: typeof personId === 'string' ? personId : '', reason: typeof reason === 'string' ? reason : '' })
+    const by = { personId: typeof personId === 'string' ? personId : '', reason: typeof reason === 'string' ? reason : '' }
+    return inThread<Outcome<null>>('overDatabase', { url: urlOf(useDatabase()), id, by }, { name: 'undo', longestMs: LONGEST_STORING_MS })
   })
 })

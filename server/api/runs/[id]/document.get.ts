@@ -1,10 +1,12 @@
-import { useDatabase } from '#server/database/connection'
-import { requestFor } from '#server/runs/answerRun'
+import { urlOf, useDatabase } from '#server/database/connection'
+import { inThread } from '#server/workers/pool'
 import { conventionsOf, optionsFor, runViewFrom } from '#shared/runOptions'
 
 /** The run as the contract's JSON, with its set-up's series behind it: put through `reduce` it gives the figures of the page. */
 export default defineEventHandler(async (event) => {
   const run = await requireRun(event)
   setHeader(event, 'content-disposition', `attachment; filename="vulcanum-run-${run.stored.id.slice(-8)}.json"`)
-  return requestFor(useDatabase(), run, optionsFor(runViewFrom(readQuery(event), conventionsOf(run.method))))
+  setHeader(event, 'content-type', 'application/json')
+  const options = optionsFor(runViewFrom(readQuery(event), conventionsOf(run.method)))
+  return inThread<string>('overDatabase', { url: urlOf(useDatabase()), runId: run.stored.id, options }, { name: 'requestJson', signal: whileAsked(event) })
 })

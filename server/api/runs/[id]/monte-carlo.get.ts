@@ -1,7 +1,6 @@
 import type { monteCarloRun } from '#core/reduce/monteCarloRun'
 import { problemText } from '#core/result'
-import { useDatabase } from '#server/database/connection'
-import { requestFor } from '#server/runs/answerRun'
+import { urlOf, useDatabase } from '#server/database/connection'
 import { inThread } from '#server/workers/pool'
 import { MONTE_CARLO } from '#shared/limits'
 import { conventionsOf, optionsFor, runViewFrom } from '#shared/runOptions'
@@ -17,8 +16,8 @@ export default defineEventHandler(async (event) => {
   }
   const draws = whole(query.draws, MONTE_CARLO.usualDraws, MONTE_CARLO.draws, 'draws')
   const seed = whole(query.seed, MONTE_CARLO.usualSeed, MONTE_CARLO.seed, 'seed')
-  const request = await requestFor(useDatabase(), run, optionsFor(runViewFrom(query, conventionsOf(run.method))))
-  const result = await inThread<ReturnType<typeof monteCarloRun>>('drawMonteCarlo', { request, runId: run.stored.id, draws, seed }, { signal: whileAsked(event) })
+  const task = { url: urlOf(useDatabase()), runId: run.stored.id, options: optionsFor(runViewFrom(query, conventionsOf(run.method))), draws, seed }
+  const result = await inThread<ReturnType<typeof monteCarloRun>>('overDatabase', task, { name: 'drawMonteCarlo', signal: whileAsked(event) })
   if (!result.ok) throw createError({ statusCode: 422, message: problemText(result.problem) })
   return result.value
 })
