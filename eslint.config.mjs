@@ -1,4 +1,6 @@
 // @ts-check
+import prettier from 'eslint-config-prettier'
+import importX, { createNodeResolver } from 'eslint-plugin-import-x'
 import withNuxt from './.nuxt/eslint.config.mjs'
 
 /** core ← shared ← server, app: never the other way. */
@@ -6,15 +8,73 @@ const layer = (files, group, message, extra = []) => ({
   files,
   rules: { 'no-restricted-imports': ['error', { patterns: [{ group, message }, ...extra] }] },
 })
-const outside = ['vue', 'vue/*', 'nuxt', 'nuxt/*', 'pinia', '#imports', '#app', '~/*', '@/*', 'h3', 'drizzle-orm', 'drizzle-orm/*', 'pg', 'chart.js', 'yup', 'node:*', 'fs', 'path', 'crypto']
+const outside = [
+  'vue',
+  'vue/*',
+  'nuxt',
+  'nuxt/*',
+  'pinia',
+  '#imports',
+  '#app',
+  '~/*',
+  '@/*',
+  'h3',
+  'drizzle-orm',
+  'drizzle-orm/*',
+  'pg',
+  'chart.js',
+  'yup',
+  'node:*',
+  'fs',
+  'path',
+  'crypto',
+]
 
 export default withNuxt(
   { ignores: ['server/database/migrations/**', 'docs/**'] },
-  layer(['core/**/*.ts'], [...outside, '**/shared/**', '**/server/**', '**/app/**', '#shared/*', '#server/*'], 'core imports only itself and kept maths packages.'),
-  { files: ['core/**/*.ts'], rules: { 'no-restricted-globals': ['error', 'fetch', 'window', 'document', 'process', 'performance'], 'no-restricted-properties': ['error', { object: 'Date', property: 'now', message: 'Time comes in as an argument.' }, { object: 'Math', property: 'random', message: 'Randomness comes in as a seeded generator.' }] } },
+  layer(
+    ['core/**/*.ts'],
+    [...outside, '**/shared/**', '**/server/**', '**/app/**', '#shared/*', '#server/*'],
+    'core imports only itself and kept maths packages.',
+  ),
+  {
+    files: ['core/**/*.ts'],
+    rules: {
+      'no-restricted-globals': ['error', 'fetch', 'window', 'document', 'process', 'performance'],
+      'no-restricted-properties': [
+        'error',
+        { object: 'Date', property: 'now', message: 'Time comes in as an argument.' },
+        { object: 'Math', property: 'random', message: 'Randomness comes in as a seeded generator.' },
+      ],
+    },
+  },
   { files: ['core/statistics/**/*.ts'], rules: { '@typescript-eslint/triple-slash-reference': 'off' } },
-  layer(['shared/**/*.ts'], [...outside.filter(name => name !== 'yup'), '**/server/**', '**/app/**', '#server/*'], 'shared imports only core.'),
+  layer(
+    ['shared/**/*.ts'],
+    [...outside.filter((name) => name !== 'yup'), '**/server/**', '**/app/**', '#server/*'],
+    'shared imports only core.',
+  ),
   layer(['server/**/*.ts'], ['**/app/**', '~/*', '@/*', 'vue', 'pinia'], 'server imports core and shared.'),
-  layer(['app/**/*.ts', 'app/**/*.vue'], ['**/server/**', '#server/*', 'drizzle-orm', 'pg', 'node:*'], 'app imports core and shared.'),
-  { rules: { 'vue/max-attributes-per-line': 'off', 'vue/multi-word-component-names': 'off', 'vue/singleline-html-element-content-newline': 'off', 'vue/first-attribute-linebreak': 'off', '@stylistic/max-statements-per-line': 'off', '@stylistic/indent': 'off', '@stylistic/member-delimiter-style': 'off', 'vue/attributes-order': 'off', 'no-irregular-whitespace': ['error', { skipStrings: true, skipTemplates: true, skipRegExps: true }] } },
+  layer(
+    ['app/**/*.ts', 'app/**/*.vue'],
+    ['**/server/**', '#server/*', 'drizzle-orm', 'pg', 'node:*'],
+    'app imports core and shared.',
+  ),
+  {
+    files: ['**/*.ts', '**/*.mjs', '**/*.vue'],
+    plugins: { 'import-x': importX },
+    settings: {
+      'import-x/resolver-next': [createNodeResolver({ extensions: ['.ts', '.mjs', '.js', '.vue', '.json'] })],
+      'import-x/parsers': { '@typescript-eslint/parser': ['.ts'], 'vue-eslint-parser': ['.vue'] },
+    },
+    rules: { 'import-x/no-cycle': ['error', { ignoreExternal: true }] },
+  },
+  prettier,
+  {
+    rules: {
+      'vue/multi-word-component-names': 'off',
+      'vue/attributes-order': 'off',
+      'no-irregular-whitespace': ['error', { skipStrings: true, skipTemplates: true, skipRegExps: true }],
+    },
+  },
 )

@@ -14,7 +14,10 @@ export default defineNuxtConfig({
     head: {
       htmlAttrs: { lang: 'en' },
       title: 'Vulcanum',
-      meta: [{ name: 'viewport', content: 'width=device-width, initial-scale=1' }, { name: 'description', content: 'Tests of camp stoves: fuel per litre boiled, normalised.' }],
+      meta: [
+        { name: 'viewport', content: 'width=device-width, initial-scale=1' },
+        { name: 'description', content: 'Tests of camp stoves: fuel per litre boiled, normalised.' },
+      ],
       link: [{ rel: 'icon', type: 'image/svg+xml', href: '/icon.svg' }],
     },
   },
@@ -23,23 +26,32 @@ export default defineNuxtConfig({
   // Packages whose second half is named only by a condition of their package.json, which the tracer does not follow.
   nitro: {
     experimental: { websocket: true },
-    externals: { traceInclude: ['async-function', 'generator-function', 'async-generator-function'].map(name => `node_modules/${name}/require.mjs`) },
+    externals: {
+      traceInclude: ['async-function', 'generator-function', 'async-generator-function'].map(
+        (name) => `node_modules/${name}/require.mjs`,
+      ),
+    },
   },
   vite: { plugins: [tailwindcss(), markdownPages()], worker: { format: 'es' } },
   typescript: {
     strict: true,
     tsConfig: { compilerOptions: { noUncheckedIndexedAccess: true } },
-    nodeTsConfig: { include: ['../cli/**/*.ts', '../core/**/*.ts', '../test/**/*.ts', '../*.ts', '../server/demo/**/*.ts'], compilerOptions: { noUncheckedIndexedAccess: true } },
+    nodeTsConfig: {
+      include: ['../cli/**/*.ts', '../core/**/*.ts', '../test/**/*.ts', '../*.ts', '../server/demo/**/*.ts'],
+      compilerOptions: { noUncheckedIndexedAccess: true },
+    },
   },
   telemetry: false,
   hooks: {
     // The interface answers in one shape; what it leaves, pages answer.
     'nitro:init': (nitro) => {
-      nitro.options.errorHandler = [fileURLToPath(new URL('server/http/errors', import.meta.url)), ...[nitro.options.errorHandler ?? []].flat()]
+      nitro.options.errorHandler = [
+        fileURLToPath(new URL('server/http/errors', import.meta.url)),
+        ...[nitro.options.errorHandler ?? []].flat(),
+      ]
       nitro.hooks.hook('compiled', () => bundlePrograms(nitro.options.output.serverDir))
     },
-    'nitro:build:public-assets': nitro => writeServiceWorker(nitro.options.output.publicDir),
+    'nitro:build:public-assets': (nitro) => writeServiceWorker(nitro.options.output.publicDir),
   },
-  eslint: { config: { stylistic: { semi: false, quotes: 'single', braceStyle: '1tbs' } } },
   security,
 })

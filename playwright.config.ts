@@ -9,5 +9,12 @@ export default defineConfig({
   expect: { timeout: 12_000 },
   workers: 1,
   forbidOnly: Boolean(process.env.CI),
-  use: { serviceWorkers: 'block', baseURL: process.env.VULCANUM_URL, launchOptions: { executablePath: CHROMIUM, args: CHROMIUM_ARGS }, viewport: { width: 1280, height: 800 }, locale: 'en-GB', timezoneId: 'Atlantic/Azores' },
+  use: {
+    serviceWorkers: 'block',
+    baseURL: process.env.VULCANUM_URL,
+    launchOptions: { executablePath: CHROMIUM, args: CHROMIUM_ARGS },
+    viewport: { width: 1280, height: 800 },
+    locale: 'en-GB',
+    timezoneId: 'Atlantic/Azores',
+  },
 })

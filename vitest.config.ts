@@ -4,9 +4,29 @@ import { defineConfig } from 'vitest/config'
 export default defineConfig({
   test: {
     projects: [
-      { test: { name: 'unit', include: ['test/core/**/*.test.ts', 'test/server/**/*.test.ts', 'test/shared/**/*.test.ts', 'test/scripts/**/*.test.ts', 'test/simulators/**/*.test.ts'], testTimeout: 30_000 } },
+      {
+        test: {
+          name: 'unit',
+          include: [
+            'test/core/**/*.test.ts',
+            'test/server/**/*.test.ts',
+            'test/shared/**/*.test.ts',
+            'test/scripts/**/*.test.ts',
+            'test/simulators/**/*.test.ts',
+          ],
+          testTimeout: 30_000,
+        },
+      },
       { test: { name: 'start', include: ['test/start/**/*.test.ts'], testTimeout: 180_000, hookTimeout: 60_000 } },
-      { test: { name: 'db', include: ['test/database/**/*.test.ts'], testTimeout: 30_000, hookTimeout: 60_000, fileParallelism: false } },
+      {
+        test: {
+          name: 'db',
+          include: ['test/database/**/*.test.ts'],
+          testTimeout: 30_000,
+          hookTimeout: 60_000,
+          fileParallelism: false,
+        },
+      },
     ],
   },
 })

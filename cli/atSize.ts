@@ -20,12 +20,15 @@ async function rows(): Promise<void> {
 
 async function statements(): Promise<void> {
   const pool = new pg.Pool({ connectionString: url, max: 1 })
-  const seen: { sql: string, params: unknown[] }[] = []
+  const seen: { sql: string; params: unknown[] }[] = []
   const db = drizzle(pool, { schema, logger: { logQuery: (sql, params) => void seen.push({ sql, params }) } })
-  const all: { query: string, statements: typeof seen }[] = []
+  const all: { query: string; statements: typeof seen }[] = []
   for (const query of queries) {
     seen.length = 0
-    await listRuns(db, readRunList(Object.fromEntries(new URLSearchParams(query))), { after: null, limit: PAGE_OF_RUNS })
+    await listRuns(db, readRunList(Object.fromEntries(new URLSearchParams(query))), {
+      after: null,
+      limit: PAGE_OF_RUNS,
+    })
     all.push({ query, statements: [...seen] })
   }
   await pool.end()

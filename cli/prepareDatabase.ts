@@ -8,7 +8,9 @@ import { backfillRows } from '../server/runs/freshen'
 import { loadDemonstration } from '../server/demo/load'
 
 /** Beside the built server, or among the sources. */
-const MIGRATIONS = ['../migrations', '../server/database/migrations'].map(path => fileURLToPath(new URL(path, import.meta.url))).find(path => existsSync(path))!
+const MIGRATIONS = ['../migrations', '../server/database/migrations']
+  .map((path) => fileURLToPath(new URL(path, import.meta.url)))
+  .find((path) => existsSync(path))!
 
 async function main(wanted: Purpose): Promise<void> {
   const url = process.env.DATABASE_URL
@@ -20,14 +22,16 @@ async function main(wanted: Purpose): Promise<void> {
     if (purpose !== wanted) throw new Error(PURPOSE_ADVICE[purpose])
     await ensureShippedMethods(db)
     await backfillRows(db)
-    if (wanted === 'demonstration' && !loaded) await loadDemonstration(db, line => process.stdout.write(`  demonstration: ${line}\n`), Date.now())
+    if (wanted === 'demonstration' && !loaded)
+      await loadDemonstration(db, (line) => process.stdout.write(`  demonstration: ${line}\n`), Date.now())
   } finally {
     await close()
   }
 }
 
 const PURPOSE_ADVICE: Record<Purpose, string> = {
-  demonstration: 'This database holds the demonstration. Start without --empty, or name another database for your own runs.',
+  demonstration:
+    'This database holds the demonstration. Start without --empty, or name another database for your own runs.',
   own: 'This database holds a tester’s own runs. Start with --empty to open it; the demonstration is not loaded over it.',
 }
 

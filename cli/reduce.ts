@@ -16,17 +16,20 @@ One wrong run does not stop the others: it comes back with "error", exit 0.
 `
 
 function main(args: string[]): number {
-  const flags = args.filter(arg => arg.startsWith('--'))
-  const files = args.filter(arg => !arg.startsWith('--'))
-  const unknown = flags.filter(flag => !['--help', '--csv', '--workings'].includes(flag))
+  const flags = args.filter((arg) => arg.startsWith('--'))
+  const files = args.filter((arg) => !arg.startsWith('--'))
+  const unknown = flags.filter((flag) => !['--help', '--csv', '--workings'].includes(flag))
   if (flags.includes('--help')) return print(HELP)
-  if (unknown.length > 0 || files.length !== 1) return complain([`Name one file, or - for standard input${unknown.length > 0 ? `; ${unknown.join(' ')} is not known` : ''}. --help explains.`])
+  if (unknown.length > 0 || files.length !== 1)
+    return complain([
+      `Name one file, or - for standard input${unknown.length > 0 ? `; ${unknown.join(' ')} is not known` : ''}. --help explains.`,
+    ])
   const text = readText(files[0]!)
   if (text === null) return complain([`${files[0]}: cannot be read. Check the name.`])
   const document = parse(text)
   if (!document.ok) return complain([`$: not JSON (${document.why})`])
   const read = readReduceRequest(document.value)
-  if (!read.ok) return complain(read.problems.map(problem => `${problem.path}: ${problem.text}`))
+  if (!read.ok) return complain(read.problems.map((problem) => `${problem.path}: ${problem.text}`))
   const answer = reduce(read.request, { workings: flags.includes('--workings') })
   return print(flags.includes('--csv') ? `${answerCsv(answer)}\n` : `${JSON.stringify(answer, null, 1)}\n`)
 }
@@ -39,7 +42,7 @@ function readText(file: string): string | null {
   }
 }
 
-function parse(text: string): { ok: true, value: unknown } | { ok: false, why: string } {
+function parse(text: string): { ok: true; value: unknown } | { ok: false; why: string } {
   try {
     return { ok: true, value: JSON.parse(text) }
   } catch (error) {

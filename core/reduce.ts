@@ -18,12 +18,24 @@ import { CORE_VERSION } from './version'
 export function reduce(request: ReduceRequest, { workings = false }: { workings?: Workings } = {}): ReduceAnswer {
   const answers = new Map<RunDocument | UnreadableRun, RunAnswer>()
   const setups = seriesOf(request, workings).flatMap(({ members, series }) => {
-    for (const taken of members) answers.set(taken.document, answerRun(taken, figureRun(taken, request, series), request, series))
-    const setup = setupOf(members.map(({ document }) => answers.get(document)!), series)
-    for (const { workings: kept } of members) if (kept !== null && setup[0] !== undefined) kept['setup.mean'] = setupWorking(setup[0])
+    for (const taken of members)
+      answers.set(taken.document, answerRun(taken, figureRun(taken, request, series), request, series))
+    const setup = setupOf(
+      members.map(({ document }) => answers.get(document)!),
+      series,
+    )
+    for (const { workings: kept } of members)
+      if (kept !== null && setup[0] !== undefined) kept['setup.mean'] = setupWorking(setup[0])
     return setup
   })
-  return { format: 'vulcanum-reduced', version: 1, core: CORE_VERSION, reference: request.reference, runs: request.runs.map(run => ('error' in run ? run : answers.get(run)!)), setups }
+  return {
+    format: 'vulcanum-reduced',
+    version: 1,
+    core: CORE_VERSION,
+    reference: request.reference,
+    runs: request.runs.map((run) => ('error' in run ? run : answers.get(run)!)),
+    setups,
+  }
 }
 
 type Workings = boolean | ReadonlySet<string>
@@ -43,11 +55,15 @@ export function runInSeries(request: ReduceRequest, runId: string): RunInSeries 
 }
 
 /** Every run read, in the set-ups that they are series of. */
-function seriesOf(request: ReduceRequest, workings: Workings): { members: TakenRun[], series: SetupSeries }[] {
-  const readable = request.runs.flatMap(run => ('error' in run ? [] : [takeRun(run, request, typeof workings === 'boolean' ? workings : workings.has(run.id))]))
+function seriesOf(request: ReduceRequest, workings: Workings): { members: TakenRun[]; series: SetupSeries }[] {
+  const readable = request.runs.flatMap((run) =>
+    'error' in run ? [] : [takeRun(run, request, typeof workings === 'boolean' ? workings : workings.has(run.id))],
+  )
   return groupsOf(readable).map((members) => {
     const film = ownFilm(members)
-    if (film !== null) for (const { document, prepared } of members) if (document.lossWPerK === null) prepared.run.filmWPerM2K = film.value
+    if (film !== null)
+      for (const { document, prepared } of members)
+        if (document.lossWPerK === null) prepared.run.filmWPerM2K = film.value
     return { members, series: setupSeries(members, request, film) }
   })
 }
@@ -59,11 +75,17 @@ function seriesOf(request: ReduceRequest, workings: Workings): { members: TakenR
 function ownFilm(members: readonly TakenRun[]): SetupSeries['film'] {
   const films = members.flatMap(({ readings: { coolDown }, prepared: { run } }) => {
     if (coolDown === null) return []
-    const areaM2 = (run.lidM2 + run.sideM2) * (1 + run.windSlopePerMS * run.windMS) * (run.closeCone ? LOSS_ESTIMATE.closeConeFactor : 1)
+    const areaM2 =
+      (run.lidM2 + run.sideM2) *
+      (1 + run.windSlopePerMS * run.windMS) *
+      (run.closeCone ? LOSS_ESTIMATE.closeConeFactor : 1)
     return [{ value: coolDown.lossWPerK / areaM2, u: coolDown.u / areaM2 }]
   })
   if (films.length === 0) return null
-  return { value: films.reduce((sum, one) => sum + one.value, 0) / films.length, u: Math.hypot(...films.map(one => one.u)) / films.length }
+  return {
+    value: films.reduce((sum, one) => sum + one.value, 0) / films.length,
+    u: Math.hypot(...films.map((one) => one.u)) / films.length,
+  }
 }
 
 /** By set-up and origin, since a series holds one origin; a run without a set-up stands alone. */
@@ -77,17 +99,33 @@ function groupsOf(runs: readonly TakenRun[]): TakenRun[][] {
     else groups.set(key, [run])
   })
   // Sums run in one order whatever order the runs came in: the same figures to the last digit.
-  return [...groups.values()].map(group => group.sort((a, b) => (a.document.id < b.document.id ? -1 : a.document.id > b.document.id ? 1 : 0)))
+  return [...groups.values()].map((group) =>
+    group.sort((a, b) => (a.document.id < b.document.id ? -1 : a.document.id > b.document.id ? 1 : 0)),
+  )
 }
 
 /** Only fully normalised runs enter a mean, and none that is impossible. */
 function setupOf(runs: readonly RunAnswer[], { wind, windLimits }: SetupSeries): SetupAnswer[] {
   const { setup, origin } = runs[0]!
-  const possible = runs.filter(run => !run.flags.some(flag => flag.code === 'impossible-efficiency'))
-  const normalised = possible.filter(run => run.status === 'normalised')
+  const possible = runs.filter((run) => !run.flags.some((flag) => flag.code === 'impossible-efficiency'))
+  const normalised = possible.filter((run) => run.status === 'normalised')
   if (setup === null || normalised.length === 0) return []
-  return [{
-    setup, origin, leftOut: runs.filter(run => !possible.includes(run)).map(run => run.id), ...setupMean(normalised.map(run => ({ gPerL: run.normalisedGPerL!, uRandom: run.normalisedURandom ?? 0, shared: run.normalisedSharedBy }))),
-    wind: wind === null || windLimits === null ? null : { gamma: wind.gamma, gammaU: wind.gammaU, n: wind.exponent, ...windLimits, basis: wind.basis },
-  }]
+  return [
+    {
+      setup,
+      origin,
+      leftOut: runs.filter((run) => !possible.includes(run)).map((run) => run.id),
+      ...setupMean(
+        normalised.map((run) => ({
+          gPerL: run.normalisedGPerL!,
+          uRandom: run.normalisedURandom ?? 0,
+          shared: run.normalisedSharedBy,
+        })),
+      ),
+      wind:
+        wind === null || windLimits === null
+          ? null
+          : { gamma: wind.gamma, gammaU: wind.gammaU, n: wind.exponent, ...windLimits, basis: wind.basis },
+    },
+  ]
 }

@@ -15,10 +15,10 @@ export interface Problem {
   hint?: string
 }
 
-export type R<T> = { ok: true, value: T } | { ok: false, problem: Problem }
+export type R<T> = { ok: true; value: T } | { ok: false; problem: Problem }
 
 export const ok = <T>(value: T): R<T> => ({ ok: true, value })
-export const fail = (problem: Problem): { ok: false, problem: Problem } => ({ ok: false, problem })
+export const fail = (problem: Problem): { ok: false; problem: Problem } => ({ ok: false, problem })
 
 /** The one place where a problem becomes a sentence. */
 export function problemText({ what, got, limit, hint }: Problem): string {

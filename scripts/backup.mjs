@@ -15,14 +15,18 @@ Restore it with npm run restore -- FILE
 async function main() {
   const args = process.argv.slice(2)
   if (args.includes('--help')) return say(HELP)
-  const names = args.filter(arg => !arg.startsWith('--'))
-  if (names.length > 1 || args.some(arg => arg.startsWith('--') && arg !== '--empty')) throw new Stop(HELP)
+  const names = args.filter((arg) => !arg.startsWith('--'))
+  if (names.length > 1 || args.some((arg) => arg.startsWith('--') && arg !== '--empty')) throw new Stop(HELP)
   requireNode()
   await requireDependencies()
-  const file = resolve(names[0] ?? `vulcanum-${new Date().toISOString().slice(0, 16).replace('T', '-').replace(':', '')}.backup`)
+  const file = resolve(
+    names[0] ?? `vulcanum-${new Date().toISOString().slice(0, 16).replace('T', '-').replace(':', '')}.backup`,
+  )
   const bench = await openBench({ empty: args.includes('--empty') })
   try {
-    const { bytes } = await step(`Backing up ${bench.empty ? 'your bench' : 'the demonstration'}`, () => backUp({ ...bench, file }))
+    const { bytes } = await step(`Backing up ${bench.empty ? 'your bench' : 'the demonstration'}`, () =>
+      backUp({ ...bench, file }),
+    )
     say(`${file}: ${(bytes / 1e6).toFixed(1)} MB`)
   } finally {
     await bench.close()

@@ -20,8 +20,10 @@ async function main() {
     const { fuzz } = await import('./fuzz/fuzz.ts')
     const { faults, ...summary } = await fuzz({ url: bench.server.url, pid: bench.server.pid, seed, count })
     say(JSON.stringify(summary, null, 1))
-    for (const [what, some] of grouped(faults)) say(`${some.length} × ${what}\n  ${JSON.stringify(some[0].asked)}\n  ${some[0].said}`)
-    if (faults.length > 0) throw new Stop(`${faults.length} of ${summary.sent} requests were not answered as they must be.`)
+    for (const [what, some] of grouped(faults))
+      say(`${some.length} × ${what}\n  ${JSON.stringify(some[0].asked)}\n  ${some[0].said}`)
+    if (faults.length > 0)
+      throw new Stop(`${faults.length} of ${summary.sent} requests were not answered as they must be.`)
     say('Every request had an answer in words.')
   } finally {
     await bench.stop()

@@ -27,10 +27,13 @@ async function main() {
   // The server, which writes there, may run as another user.
   chmodSync(folder, 0o777)
   const heldFile = join(folder, 'held')
-  Object.assign(process.env, { VULCANUM_HELD_UP: heldFile, NODE_OPTIONS: `--import=${pathToFileURL(at('scripts', 'lib', 'heldUp.mjs'))}` })
+  Object.assign(process.env, {
+    VULCANUM_HELD_UP: heldFile,
+    NODE_OPTIONS: `--import=${pathToFileURL(at('scripts', 'lib', 'heldUp.mjs'))}`,
+  })
   const bench = await ownBench('load')
   try {
-    const missed = [...await readers(bench.server, seconds, heldFile), ...await heavy(bench.server.url, heldFile)]
+    const missed = [...(await readers(bench.server, seconds, heldFile)), ...(await heavy(bench.server.url, heldFile))]
     if (missed.length > 0) throw new Stop(`Missed: ${missed.join(', ')}`)
   } finally {
     await bench.stop()
@@ -41,17 +44,35 @@ async function main() {
 /** @returns what was missed */
 async function readers({ url, pid }, seconds, heldFile) {
   const [runId] = await storeTable(url, runsTable(SERIES, 2020))
-  const paths = [['/api/runs', '/api/runs', LIMITS.runs], ['a run’s page, as the API', `/api/runs/${runId}`, LIMITS.page], ['a run’s page, as a page', `/runs/${runId}`, LIMITS.page]]
+  const paths = [
+    ['/api/runs', '/api/runs', LIMITS.runs],
+    ['a run’s page, as the API', `/api/runs/${runId}`, LIMITS.page],
+    ['a run’s page, as a page', `/runs/${runId}`, LIMITS.page],
+  ]
   let peakMB = 0
-  const watch = setInterval(() => { peakMB = Math.max(peakMB, rssMB(pid)) }, 200)
+  const watch = setInterval(() => {
+    peakMB = Math.max(peakMB, rssMB(pid))
+  }, 200)
   const missed = []
   for (const [what, path, limit] of paths) {
     const begun = Date.now()
     const { rate, p95, failed } = await read(`${url}${path}`, seconds)
-    if (!told(rate >= limit.rate && p95 <= limit.p95 && failed === 0, `${what}: ${rate.toFixed(0)}/s (${limit.rate}), p95 ${p95.toFixed(0)} ms (${limit.p95}), ${failed} not answered; event loop held ${longest(heldFile, begun)} ms at most; ${rssMB(pid).toFixed(0)} MB`)) missed.push(what)
+    if (
+      !told(
+        rate >= limit.rate && p95 <= limit.p95 && failed === 0,
+        `${what}: ${rate.toFixed(0)}/s (${limit.rate}), p95 ${p95.toFixed(0)} ms (${limit.p95}), ${failed} not answered; event loop held ${longest(heldFile, begun)} ms at most; ${rssMB(pid).toFixed(0)} MB`,
+      )
+    )
+      missed.push(what)
   }
   clearInterval(watch)
-  if (!told(peakMB < LIMITS.rssMB, `server memory at its highest, with its threads: ${peakMB.toFixed(0)} MB (${LIMITS.rssMB})`)) missed.push('memory')
+  if (
+    !told(
+      peakMB < LIMITS.rssMB,
+      `server memory at its highest, with its threads: ${peakMB.toFixed(0)} MB (${LIMITS.rssMB})`,
+    )
+  )
+    missed.push('memory')
   return missed
 }
 
@@ -65,7 +86,8 @@ async function heavy(url, heldFile) {
     const took = Date.now() - begun
     await sleep(100)
     const heldMs = longest(heldFile, begun)
-    if (!told(heldMs <= LIMITS.heldMs, `${what}: ${took} ms, event loop held ${heldMs} ms at most (${LIMITS.heldMs})`)) missed.push(what)
+    if (!told(heldMs <= LIMITS.heldMs, `${what}: ${took} ms, event loop held ${heldMs} ms at most (${LIMITS.heldMs})`))
+      missed.push(what)
   }
   return missed
 }
@@ -78,15 +100,25 @@ function told(holds, text) {
 async function read(address, seconds) {
   await autocannon({ url: address, connections: READERS, duration: 2 })
   const result = await autocannon({ url: address, connections: READERS, duration: seconds })
-  return { rate: result['2xx'] / result.duration, p95: result.latency.p97_5, failed: result.non2xx + result.errors + result.timeouts }
+  return {
+    rate: result['2xx'] / result.duration,
+    p95: result.latency.p97_5,
+    failed: result.non2xx + result.errors + result.timeouts,
+  }
 }
 
 /** @returns the longest that the event loop was held since then [ms] */
 function longest(file, sinceMs) {
   const lines = existsSync(file) ? readFileSync(file, 'utf8').trim().split('\n') : []
-  return Math.max(0, ...lines.map(line => line.split(' ').map(Number)).filter(([atMs]) => atMs >= sinceMs).map(([, held]) => held))
+  return Math.max(
+    0,
+    ...lines
+      .map((line) => line.split(' ').map(Number))
+      .filter(([atMs]) => atMs >= sinceMs)
+      .map(([, held]) => held),
+  )
 }
 
-const rssMB = pid => Number(/VmRSS:\s+(\d+)/.exec(readFileSync(`/proc/${pid}/status`, 'utf8'))[1]) / 1024
+const rssMB = (pid) => Number(/VmRSS:\s+(\d+)/.exec(readFileSync(`/proc/${pid}/status`, 'utf8'))[1]) / 1024
 
 runMain(main)

@@ -9,10 +9,18 @@ const CALLS = 50
 const LIMIT_MS = 100
 const LIMIT_KB = 150
 const RUN = '/runs/01950000-0000-7000-8000-000000000111'
-const ANSWERS = [['/api/runs', 'normalisedGPerL'], ['/runs', 'Fumarole with narrow pot'], [`/api${RUN}`, 'ladder'], [RUN, 'Factors multiply']]
+const ANSWERS = [
+  ['/api/runs', 'normalisedGPerL'],
+  ['/runs', 'Fumarole with narrow pot'],
+  [`/api${RUN}`, 'ladder'],
+  [RUN, 'Factors multiply'],
+]
 
 runMain(async () => {
-  if (process.argv.includes('--help')) return say('node scripts/measure-pages.mjs   p95 of 50 calls (limit 100 ms) and gzip kB of the Log page’s own JavaScript (limit 150 kB)')
+  if (process.argv.includes('--help'))
+    return say(
+      'node scripts/measure-pages.mjs   p95 of 50 calls (limit 100 ms) and gzip kB of the Log page’s own JavaScript (limit 150 kB)',
+    )
   const faults = await whileServing(measure)
   if (faults.length > 0) throw new Stop(faults.join('\n'))
 })
@@ -33,8 +41,10 @@ async function measure(address) {
   }
   const shared = await scripts(`${address}/`)
   const log = await scripts(`${address}/runs/new`)
-  const own = sizeKB([...log].filter(script => !shared.has(script)))
-  say(`Log page: ${sizeKB(log).toFixed(0)} kB gzip of JavaScript in all, ${own.toFixed(0)} kB of its own (limit ${LIMIT_KB} kB)`)
+  const own = sizeKB([...log].filter((script) => !shared.has(script)))
+  say(
+    `Log page: ${sizeKB(log).toFixed(0)} kB gzip of JavaScript in all, ${own.toFixed(0)} kB of its own (limit ${LIMIT_KB} kB)`,
+  )
   if (own >= LIMIT_KB) faults.push(`the Log page's own JavaScript is ${own.toFixed(0)} kB`)
   return faults
 }
@@ -42,7 +52,11 @@ async function measure(address) {
 /** The scripts a page names in its first bytes. */
 async function scripts(url) {
   const html = await (await fetch(url)).text()
-  return new Set([...html.matchAll(/(?:href|src)="(\/_nuxt\/[^"]+\.js)"/g)].map(match => match[1]))
+  return new Set([...html.matchAll(/(?:href|src)="(\/_nuxt\/[^"]+\.js)"/g)].map((match) => match[1]))
 }
 
-const sizeKB = files => [...files].reduce((sum, file) => sum + gzipSync(readFileSync(at('.output', 'public', ...file.split('/').filter(Boolean)))).length, 0) / 1000
+const sizeKB = (files) =>
+  [...files].reduce(
+    (sum, file) => sum + gzipSync(readFileSync(at('.output', 'public', ...file.split('/').filter(Boolean)))).length,
+    0,
+  ) / 1000

@@ -12,9 +12,10 @@ async function firstPage(address, began) {
 }
 
 runMain(async () => {
-  if (process.argv.includes('--help')) return say('node scripts/measure-start.mjs [TIMES]   seconds from npm start to the first page; fails over 10 s')
+  if (process.argv.includes('--help'))
+    return say('node scripts/measure-start.mjs [TIMES]   seconds from npm start to the first page; fails over 10 s')
   const seconds = []
   for (let i = 0; i < Number(process.argv[2] ?? 3); i++) seconds.push(await whileServing(firstPage))
-  say(`warm start to the first page: ${seconds.map(value => value.toFixed(1)).join(', ')} s (limit ${LIMIT_S} s)`)
+  say(`warm start to the first page: ${seconds.map((value) => value.toFixed(1)).join(', ')} s (limit ${LIMIT_S} s)`)
   if (Math.max(...seconds) >= LIMIT_S) throw new Stop('Too slow.')
 })

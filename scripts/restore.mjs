@@ -15,13 +15,16 @@ A back-up of an earlier version is brought to this one. What stood before is kep
 async function main() {
   const args = process.argv.slice(2)
   if (args.includes('--help')) return say(HELP)
-  const [file, ...more] = args.filter(arg => !arg.startsWith('--'))
-  if (!file || more.length > 0 || args.some(arg => arg.startsWith('--') && !['--empty', '--unchecked'].includes(arg))) throw new Stop(HELP)
+  const [file, ...more] = args.filter((arg) => !arg.startsWith('--'))
+  if (!file || more.length > 0 || args.some((arg) => arg.startsWith('--') && !['--empty', '--unchecked'].includes(arg)))
+    throw new Stop(HELP)
   requireNode()
   await requireDependencies()
   const bench = await openBench({ empty: args.includes('--empty') })
   try {
-    const before = await step('Restoring', () => restore({ ...bench, file: resolve(file), unchecked: args.includes('--unchecked') }))
+    const before = await step('Restoring', () =>
+      restore({ ...bench, file: resolve(file), unchecked: args.includes('--unchecked') }),
+    )
     // The server of before holds what it has read; the start that watches over it starts it again.
     if (bench.holder?.serverPid) process.kill(bench.holder.serverPid, 'SIGTERM')
     say(before ? `Restored. What stood before is kept as the database ${before}.` : 'Restored.')

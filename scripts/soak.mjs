@@ -68,13 +68,29 @@ class Bench {
   }
 
   async serve() {
-    this.server = await keepServer({ port: this.port, databaseUrl: this.databaseUrl, output: 'ignore', instrumentPort: this.instrumentPort })
+    this.server = await keepServer({
+      port: this.port,
+      databaseUrl: this.databaseUrl,
+      output: 'ignore',
+      instrumentPort: this.instrumentPort,
+    })
   }
 
   async run({ minutes, after, patience, followed }) {
     const { url } = this.server
-    const before = Object.fromEntries(LANES.map(lane => [lane, pressesBefore(after * 60)]))
-    await stage(url, LANES.map(lane => ({ lane, measured: { fuelBefore: '210 g' }, marks: [[after * 60 + 120, mark('lit')], [after * 60 + 110, mark('potOn')], ...before[lane].map(({ ago, kind, typed }) => [ago, mark(kind, typed)])] })))
+    const before = Object.fromEntries(LANES.map((lane) => [lane, pressesBefore(after * 60)]))
+    await stage(
+      url,
+      LANES.map((lane) => ({
+        lane,
+        measured: { fuelBefore: '210 g' },
+        marks: [
+          [after * 60 + 120, mark('lit')],
+          [after * 60 + 110, mark('potOn')],
+          ...before[lane].map(({ ago, kind, typed }) => [ago, mark(kind, typed)]),
+        ],
+      })),
+    )
     await this.#take(url)
     this.context = await this.browser.newContext({ viewport: { width: 1280, height: 800 } })
     this.page = await this.context.newPage()
@@ -95,37 +111,81 @@ class Bench {
     await this.page.locator('[data-kept]').first().waitFor({ state: 'detached', timeout: 60_000 })
     memory.push(await heapMB(watcher))
     await this.#keepPaints()
-    const { tasks, frames } = await watcher.page.evaluate(() => ({ tasks: globalThis.tasks, frames: globalThis.frames }))
+    const { tasks, frames } = await watcher.page.evaluate(() => ({
+      tasks: globalThis.tasks,
+      frames: globalThis.frames,
+    }))
     const samples = followed ? await this.#samplesSettled() : null
     const { lanes } = await (await fetch(`${url}/api/bench`)).json()
-    return judge({ lanes, pressed: this.pressed, paints: this.paints, faults: this.faults, minutes, patience, memory, tasks, frames, samples, machineLateMs: machine() })
+    return judge({
+      lanes,
+      pressed: this.pressed,
+      paints: this.paints,
+      faults: this.faults,
+      minutes,
+      patience,
+      memory,
+      tasks,
+      frames,
+      samples,
+      machineLateMs: machine(),
+    })
   }
 
   /** What stands on the lanes before the first key counts as pressed. */
   async #take(url) {
     const { lanes } = await (await fetch(`${url}/api/bench`)).json()
-    for (const { lane, state } of lanes) this.pressed.push(...state.marks.filter(one => one.kind === 'reading' || one.kind === 'disturbance').map(one => ({ lane, kind: one.kind, at: one.atMs, typed: one.payload?.typed })))
+    for (const { lane, state } of lanes)
+      this.pressed.push(
+        ...state.marks
+          .filter((one) => one.kind === 'reading' || one.kind === 'disturbance')
+          .map((one) => ({ lane, kind: one.kind, at: one.atMs, typed: one.payload?.typed })),
+      )
   }
 
   /** Four channels of each lane, by a program of its own that never hears of the faults; with the minutes that went before. */
   async #follow(url, after) {
     const feeds = []
     for (const lane of LANES) {
-      const answer = await fetch(`${url}/api/instruments/feeds`, { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify({ id: uuidv7(), name: `soak ${lane}`, lanes: Object.fromEntries(['water', 'scale', 'wind', 'air'].map(channel => [channel, [lane]])) }) })
+      const answer = await fetch(`${url}/api/instruments/feeds`, {
+        method: 'POST',
+        headers: { 'content-type': 'application/json' },
+        body: JSON.stringify({
+          id: uuidv7(),
+          name: `soak ${lane}`,
+          lanes: Object.fromEntries(['water', 'scale', 'wind', 'air'].map((channel) => [channel, [lane]])),
+        }),
+      })
       feeds.push({ lane, token: (await answer.json()).value.token })
     }
     this.sentFile = join(this.folder, 'sent.json')
-    this.senders = fork(at('scripts', 'soak', 'senders.ts'), [], { cwd: root, execArgv: ['--import', 'tsx'], stdio: ['ignore', 'ignore', 'inherit', 'ipc'] })
+    this.senders = fork(at('scripts', 'soak', 'senders.ts'), [], {
+      cwd: root,
+      execArgv: ['--import', 'tsx'],
+      stdio: ['ignore', 'ignore', 'inherit', 'ipc'],
+    })
     this.senders.send({ port: this.instrumentPort, feeds, file: this.sentFile, beforeS: after * 60 })
     await once(this.senders, 'message')
-    const station = await fetch(`${url}/api/instruments/feeds`, { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify({ id: uuidv7(), name: 'soak station', lanes: { pressure: ['A'] } }) })
+    const station = await fetch(`${url}/api/instruments/feeds`, {
+      method: 'POST',
+      headers: { 'content-type': 'application/json' },
+      body: JSON.stringify({ id: uuidv7(), name: 'soak station', lanes: { pressure: ['A'] } }),
+    })
     this.stationToken = (await station.json()).value.token
     this.#startStation()
   }
 
   /** An instrument that is killed again and again: what was acknowledged to it is there. */
   #startStation() {
-    this.station = fork(at('scripts', 'soak', 'station.mjs'), [String(this.instrumentPort), this.stationToken, ...['station.log', 'station.acked'].map(name => join(this.folder, name))], { cwd: root, stdio: ['ignore', 'ignore', 'inherit', 'ipc'] })
+    this.station = fork(
+      at('scripts', 'soak', 'station.mjs'),
+      [
+        String(this.instrumentPort),
+        this.stationToken,
+        ...['station.log', 'station.acked'].map((name) => join(this.folder, name)),
+      ],
+      { cwd: root, stdio: ['ignore', 'ignore', 'inherit', 'ipc'] },
+    )
   }
 
   async killInstrument() {
@@ -159,7 +219,9 @@ class Bench {
         requestAnimationFrame(frame)
       }
       requestAnimationFrame(frame)
-      new PerformanceObserver(list => globalThis.tasks.push(...list.getEntries().map(entry => Math.round(entry.duration)))).observe({ type: 'longtask' })
+      new PerformanceObserver((list) =>
+        globalThis.tasks.push(...list.getEntries().map((entry) => Math.round(entry.duration))),
+      ).observe({ type: 'longtask' })
     })
     return { page, devtools: await context.newCDPSession(page) }
   }
@@ -170,14 +232,18 @@ class Bench {
     // From the key to the frame after the mark stands on the page.
     await this.page.evaluate(() => {
       globalThis.paints = []
-      addEventListener('keydown', (event) => {
-        if (event.key !== 'k') return
-        const watch = new MutationObserver(() => {
-          watch.disconnect()
-          requestAnimationFrame(() => setTimeout(() => globalThis.paints.push(performance.now() - event.timeStamp)))
-        })
-        watch.observe(document.querySelector('[data-said]'), { childList: true, characterData: true, subtree: true })
-      }, { capture: true })
+      addEventListener(
+        'keydown',
+        (event) => {
+          if (event.key !== 'k') return
+          const watch = new MutationObserver(() => {
+            watch.disconnect()
+            requestAnimationFrame(() => setTimeout(() => globalThis.paints.push(performance.now() - event.timeStamp)))
+          })
+          watch.observe(document.querySelector('[data-said]'), { childList: true, characterData: true, subtree: true })
+        },
+        { capture: true },
+      )
     })
   }
 
@@ -185,7 +251,7 @@ class Bench {
   async #press(lane) {
     await this.#busy
     const { keyboard } = this.page
-    const last = this.pressed.findLast(one => one.lane === lane)
+    const last = this.pressed.findLast((one) => one.lane === lane)
     await sleep(Math.max(BETWEEN_PRESSES_MS, last ? 1300 - (Date.now() - last.at) : 0))
     await this.#busy
     await keyboard.press(lane.toLowerCase())
@@ -207,7 +273,13 @@ class Bench {
       await sleep((60_000 / KILLS_A_MINUTE / FAULTS.length) * (0.5 + Math.random()) * 0.8)
       if (Date.now() > endsAt - 8000) break
       const { serverKilled, databaseKilled, networkCut, reloaded, instrumentKilled } = this.faults
-      const counts = [serverKilled / 4, databaseKilled * 2, networkCut, reloaded, this.senders ? instrumentKilled / 3 : Infinity]
+      const counts = [
+        serverKilled / 4,
+        databaseKilled * 2,
+        networkCut,
+        reloaded,
+        this.senders ? instrumentKilled / 3 : Infinity,
+      ]
       await this[FAULTS[counts.indexOf(Math.min(...counts))]]()
     }
   }
@@ -234,7 +306,9 @@ class Bench {
   async reload() {
     this.faults.reloaded++
     let free
-    this.#busy = new Promise((done) => { free = done })
+    this.#busy = new Promise((done) => {
+      free = done
+    })
     await sleep(400)
     await this.#keepPaints()
     await this.#open()
@@ -242,7 +316,7 @@ class Bench {
   }
 
   async #keepPaints() {
-    this.paints.push(...await this.page.evaluate(() => globalThis.paints.splice(0)))
+    this.paints.push(...(await this.page.evaluate(() => globalThis.paints.splice(0))))
   }
 
   async stop() {
@@ -256,7 +330,10 @@ class Bench {
 
 /** Knocks and readings of one lane, as many as its keys would have made. */
 function pressesBefore(seconds) {
-  return Array.from({ length: Math.floor(seconds / SECONDS_A_PRESS) }, (_, i) => ({ ago: Math.round(seconds - i * SECONDS_A_PRESS), ...(i % 3 === 0 ? { kind: 'reading', typed: `${(20 + (i % 60)).toFixed(1)} °C` } : { kind: 'disturbance' }) }))
+  return Array.from({ length: Math.floor(seconds / SECONDS_A_PRESS) }, (_, i) => ({
+    ago: Math.round(seconds - i * SECONDS_A_PRESS),
+    ...(i % 3 === 0 ? { kind: 'reading', typed: `${(20 + (i % 60)).toFixed(1)} °C` } : { kind: 'disturbance' }),
+  }))
 }
 
 /** How late a timer of this idle process comes [ms, the longest and the 99th of a hundred]: what the machine itself stalls, with nothing of ours to do. */
@@ -281,7 +358,7 @@ async function heapMB({ devtools }) {
   await devtools.send('HeapProfiler.collectGarbage')
   await devtools.send('Performance.enable')
   const { metrics } = await devtools.send('Performance.getMetrics')
-  return metrics.find(one => one.name === 'JSHeapUsedSize').value / 1e6
+  return metrics.find((one) => one.name === 'JSHeapUsedSize').value / 1e6
 }
 
 runMain(main)

@@ -27,14 +27,14 @@ const LOOPBACK = ['127.0.0.1', 'localhost', '::1', '[::1]']
 async function main() {
   const args = process.argv.slice(2)
   if (args.includes('--help')) return say(HELP)
-  const unknown = args.filter(arg => arg !== '--empty' && arg !== '--share')
+  const unknown = args.filter((arg) => arg !== '--empty' && arg !== '--share')
   if (unknown.length > 0) throw new Stop(`${unknown.join(' ')} is not known.\n\n${HELP}`)
   const empty = args.includes('--empty')
   const shared = args.includes('--share')
   requireNode()
   const wantedPort = readSettings()
   makeDataFolder()
-  if (!await becomeTheOne(empty)) return
+  if (!(await becomeTheOne(empty))) return
   const undo = []
   const stopAll = oneStop(undo)
   try {
@@ -47,9 +47,11 @@ async function main() {
 
 function readSettings() {
   const host = process.env.HOST
-  if (host && !LOOPBACK.includes(host)) throw new Stop(`HOST=${host} is refused: without accounts Vulcanum serves this machine alone. Leave HOST out.`)
+  if (host && !LOOPBACK.includes(host))
+    throw new Stop(`HOST=${host} is refused: without accounts Vulcanum serves this machine alone. Leave HOST out.`)
   const port = Number(process.env.PORT ?? 3000)
-  if (!Number.isInteger(port) || port < 1 || port > 65_535) throw new Stop(`PORT=${process.env.PORT} is not a port from 1 to 65535.`)
+  if (!Number.isInteger(port) || port < 1 || port > 65_535)
+    throw new Stop(`PORT=${process.env.PORT} is not a port from 1 to 65535.`)
   return port
 }
 
@@ -58,7 +60,10 @@ async function becomeTheOne(empty) {
   for (;;) {
     const { taken, holder } = takeLock({ empty })
     if (taken) return true
-    if (holder.empty !== empty) throw new Stop(`Vulcanum is running already with ${holder.empty ? 'your own bench' : 'the demonstration'}${holder.url ? ` at ${holder.url}` : ''}. Stop that first (Ctrl-C there).`)
+    if (holder.empty !== empty)
+      throw new Stop(
+        `Vulcanum is running already with ${holder.empty ? 'your own bench' : 'the demonstration'}${holder.url ? ` at ${holder.url}` : ''}. Stop that first (Ctrl-C there).`,
+      )
     if (!holder.url) say('Another start is under way; waiting for it.')
     const url = await addressOfHolder()
     if (url) {
@@ -71,10 +76,11 @@ async function becomeTheOne(empty) {
 /** Stops what was started, last first, once; on signals too. */
 function oneStop(undo) {
   let stopping = null
-  const stopAll = () => stopping ??= (async () => {
-    for (const stop of undo.reverse()) await stop()
-    releaseLock()
-  })()
+  const stopAll = () =>
+    (stopping ??= (async () => {
+      for (const stop of undo.reverse()) await stop()
+      releaseLock()
+    })())
   for (const signal of ['SIGINT', 'SIGTERM', 'SIGHUP']) {
     process.on(signal, () => {
       if (!stopping) say('\nStopping.')
@@ -88,8 +94,12 @@ async function bringUp({ empty, shared, wantedPort, undo, stopAll }) {
   await requireDependencies()
   // Before the database: what prepares it is built too.
   await requireBuild()
-  const { databaseUrl, dataFolder } = process.env.DATABASE_URL ? { databaseUrl: process.env.DATABASE_URL, dataFolder: '' } : await ownDatabase(empty, undo)
-  await step(empty ? 'Preparing your database' : 'Preparing the demonstration', () => prepareDatabase(databaseUrl, { empty }))
+  const { databaseUrl, dataFolder } = process.env.DATABASE_URL
+    ? { databaseUrl: process.env.DATABASE_URL, dataFolder: '' }
+    : await ownDatabase(empty, undo)
+  await step(empty ? 'Preparing your database' : 'Preparing the demonstration', () =>
+    prepareDatabase(databaseUrl, { empty }),
+  )
   const port = await freePortFrom(wantedPort)
   if (port !== wantedPort) say(`  Port ${wantedPort} is taken: using ${port}.`)
   await serve({ port, databaseUrl, dataFolder, empty, share: shared ? await shareSettings() : null, undo, stopAll })
@@ -111,32 +121,45 @@ async function shareSettings() {
   // Not before: it needs a package, and on a fresh machine this command installs them.
   const { networkAddresses, shareCertificate } = await import('./lib/share.mjs')
   const addresses = networkAddresses()
-  if (addresses.length === 0) throw new Stop('--share: this machine is on no network. Connect it first, or leave --share out.')
-  return { port: await freePortFrom(SHARE_PORT, '0.0.0.0'), addresses, ...await shareCertificate(shareFolder(), addresses) }
+  if (addresses.length === 0)
+    throw new Stop('--share: this machine is on no network. Connect it first, or leave --share out.')
+  return {
+    port: await freePortFrom(SHARE_PORT, '0.0.0.0'),
+    addresses,
+    ...(await shareCertificate(shareFolder(), addresses)),
+  }
 }
 const SHARE_PORT = 3443
 
 /** Serves, and serves again when the server is killed. */
 async function serve({ port, databaseUrl, dataFolder, empty, share, undo, stopAll }) {
-  const server = await keepServer({ port, databaseUrl, dataFolder, share, instrumentPort: await instrumentPort() }, {
-    onServing({ url, instance, pid }) {
-      announce({ empty, url, instance, serverPid: pid })
-      if (share) say(`\nShared on this network at ${share.addresses.map(address => `https://${address}:${share.port}`).join(', ')}\nThe code that lets a device in stands at ${url}/share`)
-      say(`\nVulcanum is at ${url}${empty ? '' : '  (demonstration: all invented)'}\nCtrl-C stops it.`)
+  const server = await keepServer(
+    { port, databaseUrl, dataFolder, share, instrumentPort: await instrumentPort() },
+    {
+      onServing({ url, instance, pid }) {
+        announce({ empty, url, instance, serverPid: pid })
+        if (share)
+          say(
+            `\nShared on this network at ${share.addresses.map((address) => `https://${address}:${share.port}`).join(', ')}\nThe code that lets a device in stands at ${url}/share`,
+          )
+        say(`\nVulcanum is at ${url}${empty ? '' : '  (demonstration: all invented)'}\nCtrl-C stops it.`)
+      },
+      async onGivenUp() {
+        await stopAll()
+        process.exit(1)
+      },
     },
-    async onGivenUp() {
-      await stopAll()
-      process.exit(1)
-    },
-  })
+  )
   undo.push(server.stop)
 }
 
 /** Another instance's port is left to it; what this one goes without is said. */
 async function instrumentPort() {
   const wanted = Number(process.env.VULCANUM_INSTRUMENT_PORT ?? INSTRUMENT_PORT)
-  if (!(wanted > 0) || await isFree(wanted)) return wanted
-  say(`  Port ${wanted}, where instruments keep a connection open, is taken: none can here, simulated ones and rehearsals with them. Stop what holds it, or name another: VULCANUM_INSTRUMENT_PORT=${wanted + 1} npm start`)
+  if (!(wanted > 0) || (await isFree(wanted))) return wanted
+  say(
+    `  Port ${wanted}, where instruments keep a connection open, is taken: none can here, simulated ones and rehearsals with them. Stop what holds it, or name another: VULCANUM_INSTRUMENT_PORT=${wanted + 1} npm start`,
+  )
   return 0
 }
 

@@ -24,8 +24,8 @@ npm run test:e2e -- FILE    one browser test; what follows a part is handed to i
 async function main() {
   const args = process.argv.slice(2)
   if (args.includes('--help')) return say(HELP)
-  const asked = args.filter(arg => PARTS.includes(arg))
-  const handedOn = args.filter(arg => !PARTS.includes(arg))
+  const asked = args.filter((arg) => PARTS.includes(arg))
+  const handedOn = args.filter((arg) => !PARTS.includes(arg))
   const parts = asked.length > 0 ? asked : PARTS
   requireNode()
   makeDataFolder()
@@ -50,15 +50,23 @@ class Bench {
   #undo = []
   #cluster = null
   #folder = null
+  #isPrepared = false
 
   async lint() {
     await this.#prepared()
+    this.#note(
+      'lint',
+      await runHere(process.execPath, [at('node_modules', 'prettier', 'bin', 'prettier.cjs'), '--check', '.']),
+    )
     this.#note('lint', await runHere(process.execPath, [at('node_modules', 'eslint', 'bin', 'eslint.js'), '.']))
   }
 
   async types() {
     await this.#prepared()
-    this.#note('types', await runHere(process.execPath, [at('node_modules', 'nuxt', 'bin', 'nuxt.mjs'), 'typecheck'], { env: quiet() }))
+    this.#note(
+      'types',
+      await runHere(process.execPath, [at('node_modules', 'nuxt', 'bin', 'nuxt.mjs'), 'typecheck'], { env: quiet() }),
+    )
   }
 
   async unit(handedOn) {
@@ -98,34 +106,68 @@ class Bench {
     const cluster = await this.#requireCluster()
     await ensureDatabase(cluster.url('postgres'), 'e2e')
     await step('Preparing the demonstration', () => prepareDatabase(cluster.url('e2e'), { empty: false }))
-    const server = await startServer({ port: await anyFreePort(), databaseUrl: cluster.url('e2e'), onExit: code => say(`The test server ended (${code}).`) })
+    const server = await startServer({
+      port: await anyFreePort(),
+      databaseUrl: cluster.url('e2e'),
+      onExit: (code) => say(`The test server ended (${code}).`),
+    })
     this.#undo.push(server.stop)
     const report = join(this.#scratch(), 'e2e.json')
-    const env = { ...process.env, VULCANUM_URL: server.url, DATABASE_URL: cluster.url('e2e'), PLAYWRIGHT_JSON_OUTPUT_FILE: report }
-    const code = await runHere(process.execPath, [at('node_modules', '@playwright', 'test', 'cli.js'), 'test', '--reporter=list,json', ...handedOn], { env })
+    const env = {
+      ...process.env,
+      VULCANUM_URL: server.url,
+      DATABASE_URL: cluster.url('e2e'),
+      PLAYWRIGHT_JSON_OUTPUT_FILE: report,
+    }
+    const code = await runHere(
+      process.execPath,
+      [at('node_modules', '@playwright', 'test', 'cli.js'), 'test', '--reporter=list,json', ...handedOn],
+      { env },
+    )
     const { expected = 0, unexpected = 0, flaky = 0 } = readReport(report).stats ?? {}
     this.#count('e2e', code, expected + flaky, unexpected)
   }
 
   async #vitest(project, handedOn, env) {
+    await this.#prepared()
     const report = join(this.#scratch(), `${project}.json`)
-    const args = ['run', '--project', project, '--reporter=default', '--reporter=json', `--outputFile.json=${report}`, ...handedOn]
-    const code = await runHere(process.execPath, [at('node_modules', 'vitest', 'vitest.mjs'), ...args], { env: { ...process.env, ...env } })
+    const args = [
+      'run',
+      '--project',
+      project,
+      '--reporter=default',
+      '--reporter=json',
+      `--outputFile.json=${report}`,
+      ...handedOn,
+    ]
+    const code = await runHere(process.execPath, [at('node_modules', 'vitest', 'vitest.mjs'), ...args], {
+      env: { ...process.env, ...env },
+    })
     const { numPassedTests = 0, numFailedTests = 0 } = readReport(report)
     this.#count(project, code, numPassedTests, numFailedTests)
   }
 
-  /** Lint and type check read what Nuxt writes about itself. */
+  /** Lint, type check and Vitest (by tsconfig.json) read what Nuxt writes about itself. */
   async #prepared() {
-    const code = await runHere(process.execPath, [at('node_modules', 'nuxt', 'bin', 'nuxt.mjs'), 'prepare'], { env: quiet(), stdio: ['ignore', 'ignore', 'inherit'] })
+    if (this.#isPrepared) return
+    const code = await runHere(process.execPath, [at('node_modules', 'nuxt', 'bin', 'nuxt.mjs'), 'prepare'], {
+      env: quiet(),
+      stdio: ['ignore', 'ignore', 'inherit'],
+    })
     if (code !== 0) throw new Stop('nuxt prepare failed')
+    this.#isPrepared = true
   }
 
   async #requireCluster() {
     if (this.#cluster) return this.#cluster
     const programs = await requirePrograms()
     const folder = this.#scratch()
-    this.#cluster = await startCluster({ programs, folder: join(folder, 'cluster'), stateFolder: folder, user: unprivilegedUser() })
+    this.#cluster = await startCluster({
+      programs,
+      folder: join(folder, 'cluster'),
+      stateFolder: folder,
+      user: unprivilegedUser(),
+    })
     this.#undo.push(this.#cluster.stop)
     return this.#cluster
   }
@@ -158,6 +200,6 @@ class Bench {
 }
 
 const quiet = () => ({ ...process.env, NUXT_TELEMETRY_DISABLED: '1' })
-const readReport = file => (existsSync(file) ? JSON.parse(readFileSync(file, 'utf8')) : {})
+const readReport = (file) => (existsSync(file) ? JSON.parse(readFileSync(file, 'utf8')) : {})
 
 runMain(main)

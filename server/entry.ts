@@ -15,16 +15,24 @@ server.on('error', (error) => {
   process.stderr.write(`${error.message}\n`)
   process.exit(1)
 })
-const listener = server.listen({ port: Number(process.env.NITRO_PORT ?? 3000), host: process.env.NITRO_HOST ?? '127.0.0.1' })
+const listener = server.listen({
+  port: Number(process.env.NITRO_PORT ?? 3000),
+  host: process.env.NITRO_HOST ?? '127.0.0.1',
+})
 trapUnhandledNodeErrors()
 setupGracefulShutdown(listener, nitroApp)
 
-const { handleUpgrade } = wsAdapter({ ...nitroApp.h3App.websocket, serverOptions: { maxPayload: SOCKETS.longestMessage } })
+const { handleUpgrade } = wsAdapter({
+  ...nitroApp.h3App.websocket,
+  serverOptions: { maxPayload: SOCKETS.longestMessage },
+})
 server.on('upgrade', (request, socket, head) => {
   socket.on('error', () => socket.destroy())
   const refused = mayUpgrade(request)
   if (refused === null) return void handleUpgrade(request, socket, head)
-  socket.end(`HTTP/1.1 ${refused.status} Refused\r\nconnection: close\r\ncontent-type: application/json\r\n\r\n${JSON.stringify({ problems: [{ path: '', text: refused.text }] })}`)
+  socket.end(
+    `HTTP/1.1 ${refused.status} Refused\r\nconnection: close\r\ncontent-type: application/json\r\n\r\n${JSON.stringify({ problems: [{ path: '', text: refused.text }] })}`,
+  )
 })
 
 export default {}

@@ -8,8 +8,18 @@ import type { LaneName } from './benchAct'
 import type { ChannelName } from './channels'
 import type { MeasuredQuantity } from './measuredQuantity'
 
-export interface LaneReading { id: string, quantity: MeasuredQuantity, value: number, typed: string, atMs: number | null }
-export interface LaneNote { id: string, text: string, atMs: number | null }
+export interface LaneReading {
+  id: string
+  quantity: MeasuredQuantity
+  value: number
+  typed: string
+  atMs: number | null
+}
+export interface LaneNote {
+  id: string
+  text: string
+  atMs: number | null
+}
 
 export interface Lane {
   lane: LaneName
@@ -17,7 +27,7 @@ export interface Lane {
   armedAtMs: number
   test: TestName
   kind: TestKind
-  method: { name: string, n: number, body: MethodBody } | null
+  method: { name: string; n: number; body: MethodBody } | null
   setup: string
   burner: BurnerKind | null
   fuelKind: string | null
@@ -39,9 +49,18 @@ export interface Lane {
 }
 
 /** `gone`: runs that left the bench since, finished or cleared. */
-export interface BenchPush { seq: number, serverMs: number, lanes: Lane[], gone: { runId: string, finished: boolean }[] }
+export interface BenchPush {
+  seq: number
+  serverMs: number
+  lanes: Lane[]
+  gone: { runId: string; finished: boolean }[]
+}
 /** The bench whole. */
-export interface Bench { seq: number, serverMs: number, lanes: Lane[] }
+export interface Bench {
+  seq: number
+  serverMs: number
+  lanes: Lane[]
+}
 
 /** What the strip shows of the air at this moment, as instruments send it: [ms of the bench's clock, SI]. */
 export const SENT_NOW = ['air', 'wind', 'pressure'] as const satisfies readonly ChannelName[]

@@ -21,20 +21,38 @@ export interface TypedBurnOne {
   zone: string
 }
 
-const named = (what: string, example: string) => string().trim().required(`${what}: read nothing, expected a name such as "${example}". Type one.`).max(MAX_TEXT.name, `${what}: expected at most ${MAX_TEXT.name} characters.`)
+const named = (what: string, example: string) =>
+  string()
+    .trim()
+    .required(`${what}: read nothing, expected a name such as "${example}". Type one.`)
+    .max(MAX_TEXT.name, `${what}: expected at most ${MAX_TEXT.name} characters.`)
 const schema = object({
-  units: string().oneOf(['metric', 'trail']).required(), who: named('Who', 'me'), burner: named('Burner', 'my alcohol burner'),
-  burnerKind: string().required('Kind of burner: choose one.').oneOf(BURNER_KINDS, 'Kind of burner: choose one from the list.'),
+  units: string().oneOf(['metric', 'trail']).required(),
+  who: named('Who', 'me'),
+  burner: named('Burner', 'my alcohol burner'),
+  burnerKind: string()
+    .required('Kind of burner: choose one.')
+    .oneOf(BURNER_KINDS, 'Kind of burner: choose one from the list.'),
   fuelKind: string().required('Fuel: choose one.').oneOf(FUEL_KINDS, 'Fuel: choose one from the list.'),
-  place: named('Place', 'back porch'), altitude: quantityBox('Altitude', 'altitude'), zone: string().required().max(60).test('zone', ({ value }) => `Zone: read ${shown(value)}, expected a time zone such as Europe/Lisbon.`, isZone),
+  place: named('Place', 'back porch'),
+  altitude: quantityBox('Altitude', 'altitude'),
+  zone: string()
+    .required()
+    .max(60)
+    .test('zone', ({ value }) => `Zone: read ${shown(value)}, expected a time zone such as Europe/Lisbon.`, isZone),
 })
 
-export type ReadBurnOne = { ok: true, typed: TypedBurnOne, altitudeM: number | null } | { ok: false, problems: FieldProblem[] }
+export type ReadBurnOne =
+  { ok: true; typed: TypedBurnOne; altitudeM: number | null } | { ok: false; problems: FieldProblem[] }
 
 export function readBurnOne(input: unknown): ReadBurnOne {
   try {
     const units = unitsOf(input)
-    const typed = schema.validateSync(input, { abortEarly: false, stripUnknown: true, context: { units } }) as TypedBurnOne
+    const typed = schema.validateSync(input, {
+      abortEarly: false,
+      stripUnknown: true,
+      context: { units },
+    }) as TypedBurnOne
     const altitude = typed.altitude.trim() ? parseQuantity(typed.altitude, 'altitude', units) : null
     return { ok: true, typed, altitudeM: altitude?.ok ? altitude.value.value : null }
   } catch (error) {
@@ -44,4 +62,9 @@ export function readBurnOne(input: unknown): ReadBurnOne {
 }
 
 /** What it made, for the draft to begin with. */
-export interface BurnOneKit { personId: string, placeId: string, setupId: string, fuelBatchId: string }
+export interface BurnOneKit {
+  personId: string
+  placeId: string
+  setupId: string
+  fuelBatchId: string
+}

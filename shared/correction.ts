@@ -25,24 +25,40 @@ export interface TypedCorrection {
 }
 
 const WHAT: string[] = [...Object.keys(MEASURED_QUANTITIES), ...TYPED_EVENTS]
-export const isTime = (what: TypedCorrection['what']): what is TypedEventKind => (TYPED_EVENTS as readonly string[]).includes(what)
-export const correctionName = (what: TypedCorrection['what']): string => (isTime(what) ? TIME_NAMES[what] : MEASURED_NAMES[what])
+export const isTime = (what: TypedCorrection['what']): what is TypedEventKind =>
+  (TYPED_EVENTS as readonly string[]).includes(what)
+export const correctionName = (what: TypedCorrection['what']): string =>
+  isTime(what) ? TIME_NAMES[what] : MEASURED_NAMES[what]
 
 const schema = object({
-  id: string().required().matches(UUID, 'The correction has no id.'), revision: number().required().integer(), units: string().oneOf(['metric', 'trail']).required(),
-  personId: string().required('Who: read nothing, expected a choice from the list. Choose one.').matches(UUID, 'Who: choose one from the list.'),
+  id: string().required().matches(UUID, 'The correction has no id.'),
+  revision: number().required().integer(),
+  units: string().oneOf(['metric', 'trail']).required(),
+  personId: string()
+    .required('Who: read nothing, expected a choice from the list. Choose one.')
+    .matches(UUID, 'Who: choose one from the list.'),
   what: string().required().oneOf(WHAT, 'What is corrected is not known. Choose it from the readings.'),
   typed: string().required('Read nothing, expected the right value. Type it.').max(MAX_TEXT.typed),
-  reason: string().trim().required('Reason: read nothing, expected a few words, such as "misread the scale". Type why.').max(MAX_TEXT.reason, `Reason: expected at most ${MAX_TEXT.reason} characters.`),
+  reason: string()
+    .trim()
+    .required('Reason: read nothing, expected a few words, such as "misread the scale". Type why.')
+    .max(MAX_TEXT.reason, `Reason: expected at most ${MAX_TEXT.reason} characters.`),
 })
 
-export type ReadCorrection = { ok: true, typed: TypedCorrection, quantity: Quantity } | { ok: false, problems: FieldProblem[] }
+export type ReadCorrection =
+  { ok: true; typed: TypedCorrection; quantity: Quantity } | { ok: false; problems: FieldProblem[] }
 
 export function readCorrection(input: unknown): ReadCorrection {
   try {
     const typed = schema.validateSync(input, { abortEarly: false, stripUnknown: true }) as TypedCorrection
-    const read = parseQuantity(typed.typed, isTime(typed.what) ? 'clockTime' : MEASURED_QUANTITIES[typed.what], unitsOf(typed))
-    return read.ok ? { ok: true, typed, quantity: read.value } : { ok: false, problems: [{ path: 'typed', text: problemText(read.problem) }] }
+    const read = parseQuantity(
+      typed.typed,
+      isTime(typed.what) ? 'clockTime' : MEASURED_QUANTITIES[typed.what],
+      unitsOf(typed),
+    )
+    return read.ok
+      ? { ok: true, typed, quantity: read.value }
+      : { ok: false, problems: [{ path: 'typed', text: problemText(read.problem) }] }
   } catch (error) {
     if (error instanceof ValidationError) return { ok: false, problems: fieldProblems(error) }
     throw error

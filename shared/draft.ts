@@ -7,21 +7,40 @@ import { fieldProblems, type FieldProblem } from './readProblems'
 import { traceProblems } from './traceProblems'
 import { string } from './words'
 
-export interface DraftBody { typed: TypedRun, lane: BenchState | null }
-export interface Draft { id: string, body: DraftBody, revision: number, updatedAt: string }
+export interface DraftBody {
+  typed: TypedRun
+  lane: BenchState | null
+}
+export interface Draft {
+  id: string
+  body: DraftBody
+  revision: number
+  updatedAt: string
+}
 /** `revision` is the one last seen; `force` overwrites another's. */
-export interface SentDraft { body: DraftBody, revision: number, force: boolean }
+export interface SentDraft {
+  body: DraftBody
+  revision: number
+  force: boolean
+}
 
 const schema = object({
   body: object({
-    typed: object({ id: string().required().matches(UUID), units: string().required(), measured: object().required(), times: object().required(), notes: string().defined() }).required(),
+    typed: object({
+      id: string().required().matches(UUID),
+      units: string().required(),
+      measured: object().required(),
+      times: object().required(),
+      notes: string().defined(),
+    }).required(),
     lane: mixed().nullable().defined(),
   }).required(),
-  revision: number().required().integer().min(0), force: boolean().required(),
+  revision: number().required().integer().min(0),
+  force: boolean().required(),
 })
 
 /** A draft is kept as it is, wrong readings and all: only its shape is checked. */
-export function readSentDraft(input: unknown): { ok: true, sent: SentDraft } | { ok: false, problems: FieldProblem[] } {
+export function readSentDraft(input: unknown): { ok: true; sent: SentDraft } | { ok: false; problems: FieldProblem[] } {
   try {
     schema.validateSync(input, { strict: true, abortEarly: false })
     const sent = input as SentDraft
@@ -35,6 +54,14 @@ export function readSentDraft(input: unknown): { ok: true, sent: SentDraft } | {
 
 /** Whether anything was typed that would be a loss. */
 export function isPristine({ typed, lane }: DraftBody): boolean {
-  const typedTimes = Object.entries(typed.times).some(([kind, text]) => text.trim() !== '' && !((kind === 'potOn' || kind === 'lit') && text === '0:00'))
-  return !Object.values(typed.measured).some(text => text.trim() !== '') && !typedTimes && typed.notes.trim() === '' && typed.trace.length === 0 && (lane === null || lane.marks.length === 0)
+  const typedTimes = Object.entries(typed.times).some(
+    ([kind, text]) => text.trim() !== '' && !((kind === 'potOn' || kind === 'lit') && text === '0:00'),
+  )
+  return (
+    !Object.values(typed.measured).some((text) => text.trim() !== '') &&
+    !typedTimes &&
+    typed.notes.trim() === '' &&
+    typed.trace.length === 0 &&
+    (lane === null || lane.marks.length === 0)
+  )
 }

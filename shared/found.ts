@@ -1,2 +1,7 @@
 /** Something that was found by words, and where it is. */
-export interface Found { id: string, kind: string, words: string, to: string }
+export interface Found {
+  id: string
+  kind: string
+  words: string
+  to: string
+}

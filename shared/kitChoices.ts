@@ -3,15 +3,25 @@ import type { BurnerKind } from '../core/formats/document'
 import type { MethodBody } from '../core/method/method'
 import type { Measures, PartRole } from './thing'
 
-export interface SetupChoice { id: string, name: string, parts: { role: PartRole, name: string }[], burner: BurnerKind | null, warnings: string[] }
-export interface MethodChoice { id: string, name: string, body: MethodBody }
+export interface SetupChoice {
+  id: string
+  name: string
+  parts: { role: PartRole; name: string }[]
+  burner: BurnerKind | null
+  warnings: string[]
+}
+export interface MethodChoice {
+  id: string
+  name: string
+  body: MethodBody
+}
 
 export interface KitChoices {
-  people: { id: string, name: string }[]
-  places: { id: string, name: string, zone: string, altitudeM: number | null }[]
+  people: { id: string; name: string }[]
+  places: { id: string; name: string; zone: string; altitudeM: number | null }[]
   setups: SetupChoice[]
-  fuels: { id: string, fuel: string, kind: string, batch: string }[]
+  fuels: { id: string; fuel: string; kind: string; batch: string }[]
   methods: MethodChoice[]
-  instruments: { id: string, name: string, measures: Measures, resolution: number, overdueDays: number | null }[]
-  containers: { id: string, name: string, batchId: string, fillKg: number | null }[]
+  instruments: { id: string; name: string; measures: Measures; resolution: number; overdueDays: number | null }[]
+  containers: { id: string; name: string; batchId: string; fillKg: number | null }[]
 }

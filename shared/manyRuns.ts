@@ -18,16 +18,34 @@ export interface ManyRuns {
 }
 
 const schema = object({
-  id: string().required().matches(UUID, 'This has no id. Reload and try again.'), what: string().required().oneOf(MANY_ACTS, 'What is to be done is not known.'),
-  runIds: array(string().required().matches(UUID, 'Runs: expected ids. Pick them from the list.')).required().min(1, 'Runs: none is picked. Pick some.').max(MAX_PICKED_RUNS, ({ max }) => `Runs: expected at most ${max} at once. Pick fewer.`),
-  personId: string().required('Who: read nothing, expected a choice from the list. Choose one.').matches(UUID, 'Who: choose one from the list.'),
-  reason: plainText('Reason', MAX_TEXT.reason).when('what', { is: (what: string) => what === 'void' || what === 'unvoid', then: reason => reason.trim().required('Reason: read nothing, expected a few words, such as "the scale stood in the wind". Type why.') }),
-  tag: plainText('Tag', MAX_TEXT.name).when('what', { is: (what: string) => what === 'tag' || what === 'untag', then: tag => tag.trim().lowercase().required('Tag: read nothing, expected a word. Type one.') }),
+  id: string().required().matches(UUID, 'This has no id. Reload and try again.'),
+  what: string().required().oneOf(MANY_ACTS, 'What is to be done is not known.'),
+  runIds: array(string().required().matches(UUID, 'Runs: expected ids. Pick them from the list.'))
+    .required()
+    .min(1, 'Runs: none is picked. Pick some.')
+    .max(MAX_PICKED_RUNS, ({ max }) => `Runs: expected at most ${max} at once. Pick fewer.`),
+  personId: string()
+    .required('Who: read nothing, expected a choice from the list. Choose one.')
+    .matches(UUID, 'Who: choose one from the list.'),
+  reason: plainText('Reason', MAX_TEXT.reason).when('what', {
+    is: (what: string) => what === 'void' || what === 'unvoid',
+    then: (reason) =>
+      reason
+        .trim()
+        .required('Reason: read nothing, expected a few words, such as "the scale stood in the wind". Type why.'),
+  }),
+  tag: plainText('Tag', MAX_TEXT.name).when('what', {
+    is: (what: string) => what === 'tag' || what === 'untag',
+    then: (tag) => tag.trim().lowercase().required('Tag: read nothing, expected a word. Type one.'),
+  }),
 })
 
-export function readManyRuns(input: unknown): { ok: true, many: ManyRuns } | { ok: false, problems: FieldProblem[] } {
+export function readManyRuns(input: unknown): { ok: true; many: ManyRuns } | { ok: false; problems: FieldProblem[] } {
   try {
-    return { ok: true, many: schema.validateSync(input, { abortEarly: false, stripUnknown: true }) as unknown as ManyRuns }
+    return {
+      ok: true,
+      many: schema.validateSync(input, { abortEarly: false, stripUnknown: true }) as unknown as ManyRuns,
+    }
   } catch (error) {
     if (error instanceof ValidationError) return { ok: false, problems: fieldProblems(error) }
     throw error

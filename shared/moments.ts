@@ -3,7 +3,8 @@ export const EARLIEST_MS = Date.UTC(1970, 0, 1)
 export const LATEST_MS = Date.UTC(2200, 0, 1)
 export const YEARS = 'the years 1970 to 2199'
 
-export const isMoment = (ms: number | null | undefined): ms is number => typeof ms === 'number' && ms >= EARLIEST_MS && ms < LATEST_MS
+export const isMoment = (ms: number | null | undefined): ms is number =>
+  typeof ms === 'number' && ms >= EARLIEST_MS && ms < LATEST_MS
 
 /** A day that is on the calendar, as 2026-05-01. */
 export function isDay(text: unknown): text is string {

@@ -6,19 +6,49 @@ import { fieldProblems, type FieldProblem } from './readProblems'
 import { UUID } from './uuid'
 import { string } from './words'
 
-export interface PhotoMeta { id: string, width: number, height: number, caption: string, atMs: number | null, person: string | null, at: string }
+export interface PhotoMeta {
+  id: string
+  width: number
+  height: number
+  caption: string
+  atMs: number | null
+  person: string | null
+  at: string
+}
 export const PHOTO_OWNERS = ['run', 'thing', 'setup'] as const
 export type PhotoOwner = (typeof PHOTO_OWNERS)[number]
 
-export interface PhotoQuery { owner: PhotoOwner, ownerId: string, caption: string, atMs: number | null, personId: string | null }
+export interface PhotoQuery {
+  owner: PhotoOwner
+  ownerId: string
+  caption: string
+  atMs: number | null
+  personId: string | null
+}
 
 const schema = object({
-  owner: string().required('Whose photo: expected run, thing or setup.').oneOf(PHOTO_OWNERS, 'Whose photo: expected run, thing or setup.'), ownerId: string().required('Whose photo: no id.').matches(UUID, 'Whose photo: not an id.'),
-  caption: plainText('Caption', MAX_TEXT.reason), personId: string().nullable().default(null).matches(UUID, { message: 'Who: choose one from the list.', excludeEmptyString: true }),
-  atMs: number().nullable().default(null).transform((value, original) => (original === '' ? null : value)).typeError('Moment: expected milliseconds.').integer('Moment: expected milliseconds.').min(-86_400_000).max(86_400_000),
+  owner: string()
+    .required('Whose photo: expected run, thing or setup.')
+    .oneOf(PHOTO_OWNERS, 'Whose photo: expected run, thing or setup.'),
+  ownerId: string().required('Whose photo: no id.').matches(UUID, 'Whose photo: not an id.'),
+  caption: plainText('Caption', MAX_TEXT.reason),
+  personId: string()
+    .nullable()
+    .default(null)
+    .matches(UUID, { message: 'Who: choose one from the list.', excludeEmptyString: true }),
+  atMs: number()
+    .nullable()
+    .default(null)
+    .transform((value, original) => (original === '' ? null : value))
+    .typeError('Moment: expected milliseconds.')
+    .integer('Moment: expected milliseconds.')
+    .min(-86_400_000)
+    .max(86_400_000),
 })
 
-export function readPhotoQuery(query: unknown): { ok: true, value: PhotoQuery } | { ok: false, problems: FieldProblem[] } {
+export function readPhotoQuery(
+  query: unknown,
+): { ok: true; value: PhotoQuery } | { ok: false; problems: FieldProblem[] } {
   try {
     const read = schema.validateSync(query, { abortEarly: false, stripUnknown: true })
     return { ok: true, value: { ...read, personId: read.personId || null } as PhotoQuery }

@@ -20,7 +20,7 @@ export function plainJson(value: unknown, deep = 0): unknown {
   if (typeof value === 'string') return keptText(value)
   if (typeof value !== 'object' || value === null) return value
   if (deep >= DEEPEST) throw new TooDeep()
-  if (Array.isArray(value)) return value.map(one => plainJson(one, deep + 1))
+  if (Array.isArray(value)) return value.map((one) => plainJson(one, deep + 1))
   const kept: Record<string, unknown> = {}
   for (const key of Object.keys(value)) {
     if (!isSpoken(key)) kept[keptText(key)] = plainJson((value as Record<string, unknown>)[key], deep + 1)

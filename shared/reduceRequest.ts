@@ -1,6 +1,20 @@
 /** The contract's request: its schema, and the reading of a document that may be wrong in parts. */
 import { mixed, object, ValidationError, type Schema } from 'yup'
-import { BURNER_KINDS, CLOCKS, BOILS, DEFAULT_THETA, DEFAULT_UNCERTAINTY, HEADS, LITRES, ORIGINS, SCREENS, TEST_KINDS, type BoilConvention, type ReduceRequest, type RunDocument } from '../core/formats/document'
+import {
+  BURNER_KINDS,
+  CLOCKS,
+  BOILS,
+  DEFAULT_THETA,
+  DEFAULT_UNCERTAINTY,
+  HEADS,
+  LITRES,
+  ORIGINS,
+  SCREENS,
+  TEST_KINDS,
+  type BoilConvention,
+  type ReduceRequest,
+  type RunDocument,
+} from '../core/formats/document'
 import { FUEL_KINDS } from '../core/constants/fuels'
 import { POT_MATERIALS } from '../core/constants/physical'
 import { MODELS, STANDARD_BENCH } from '../core/normalise/reference'
@@ -11,61 +25,123 @@ import { traceProblems } from './traceProblems'
 import { choice, exactly, flag, list, measure, part, text } from './schemaParts'
 
 const L = LIMITS
-const required = (schema: Schema, what: string) => schema.test('required', `read nothing, expected ${what}`, value => value !== undefined && value !== null)
+const required = (schema: Schema, what: string) =>
+  schema.test('required', `read nothing, expected ${what}`, (value) => value !== undefined && value !== null)
 
 const eventSchema = object({
-  kind: required(choice(EVENT_KINDS), 'an event kind'), s: required(measure(L.eventS), 'seconds'),
-  massG: measure(L.fuelG), waterC: measure(L.endC), reason: text(MAX_TEXT.reason),
+  kind: required(choice(EVENT_KINDS), 'an event kind'),
+  s: required(measure(L.eventS), 'seconds'),
+  massG: measure(L.fuelG),
+  waterC: measure(L.endC),
+  reason: text(MAX_TEXT.reason),
 })
 
-const value = (limit: (typeof LIMITS)['thetaK'] | (typeof LIMITS)['lossWPerK'], u: (typeof LIMITS)['uThetaK'] | (typeof LIMITS)['uLoss']) =>
-  part({ value: required(measure(limit), 'a number'), u: required(measure(u), 'a standard uncertainty') })
+const value = (
+  limit: (typeof LIMITS)['thetaK'] | (typeof LIMITS)['lossWPerK'],
+  u: (typeof LIMITS)['uThetaK'] | (typeof LIMITS)['uLoss'],
+) => part({ value: required(measure(limit), 'a number'), u: required(measure(u), 'a standard uncertainty') })
 
 export const runDocumentSchema = object({
-  id: required(text(MAX_TEXT.name), 'an id'), setup: text(MAX_TEXT.name), origin: choice(ORIGINS), kind: choice(TEST_KINDS),
+  id: required(text(MAX_TEXT.name), 'an id'),
+  setup: text(MAX_TEXT.name),
+  origin: choice(ORIGINS),
+  kind: choice(TEST_KINDS),
   place: part({
-    altitudeM: measure(L.altitudeM), stationPressureHPa: measure(L.pressureHPa), seaLevelPressureHPa: measure(L.pressureHPa), airC: measure(L.airC),
-    windMS: measure(L.windMS), windHeightM: measure(L.windHeightM), humidityPct: measure(L.humidityPct),
+    altitudeM: measure(L.altitudeM),
+    stationPressureHPa: measure(L.pressureHPa),
+    seaLevelPressureHPa: measure(L.pressureHPa),
+    airC: measure(L.airC),
+    windMS: measure(L.windMS),
+    windHeightM: measure(L.windHeightM),
+    humidityPct: measure(L.humidityPct),
   }),
-  water: part({ massG: measure(L.waterG), startC: measure(L.startC), endMassG: measure(L.waterG), endC: measure(L.endC), snowG: measure(L.waterG) }),
-  pot: part({ massG: measure(L.potG), material: choice(POT_MATERIALS), diameterMm: measure(L.diameterMm), finned: flag() }),
-  lid: flag(), screen: choice(SCREENS), burner: part({ kind: choice(BURNER_KINDS), head: choice(HEADS) }),
+  water: part({
+    massG: measure(L.waterG),
+    startC: measure(L.startC),
+    endMassG: measure(L.waterG),
+    endC: measure(L.endC),
+    snowG: measure(L.waterG),
+  }),
+  pot: part({
+    massG: measure(L.potG),
+    material: choice(POT_MATERIALS),
+    diameterMm: measure(L.diameterMm),
+    finned: flag(),
+  }),
+  lid: flag(),
+  screen: choice(SCREENS),
+  burner: part({ kind: choice(BURNER_KINDS), head: choice(HEADS) }),
   fuel: part({
-    kind: choice(FUEL_KINDS), lhvMJPerKg: measure(L.lhvMJPerKg), usedG: measure(L.fuelG), beforeG: measure(L.weighingG), afterG: measure(L.weighingG),
-    leftoverG: measure(L.weighingG), usedMl: measure(L.fuelMl), densityGPerMl: measure(L.densityGPerMl), moisturePct: measure(L.humidityPct),
-    charG: measure(L.weighingG), scaleResolutionG: measure(L.scaleG), scaleAccuracyG: measure(L.scaleG), loadG: measure(L.fuelG), burnOutShare: flag(),
+    kind: choice(FUEL_KINDS),
+    lhvMJPerKg: measure(L.lhvMJPerKg),
+    usedG: measure(L.fuelG),
+    beforeG: measure(L.weighingG),
+    afterG: measure(L.weighingG),
+    leftoverG: measure(L.weighingG),
+    usedMl: measure(L.fuelMl),
+    densityGPerMl: measure(L.densityGPerMl),
+    moisturePct: measure(L.humidityPct),
+    charG: measure(L.weighingG),
+    scaleResolutionG: measure(L.scaleG),
+    scaleAccuracyG: measure(L.scaleG),
+    loadG: measure(L.fuelG),
+    burnOutShare: flag(),
   }),
-  lossWPerK: value(L.lossWPerK, L.uLoss), boilBy: choice(['call', 'trace']),
-  uncertainty: part({ startC: measure(L.uK), airC: measure(L.uK), boilCallS: measure(L.uS), waterG: measure(L.uG), windMS: measure(L.uMS), pressureHPa: measure(L.uHPa) }),
+  lossWPerK: value(L.lossWPerK, L.uLoss),
+  boilBy: choice(['call', 'trace']),
+  uncertainty: part({
+    startC: measure(L.uK),
+    airC: measure(L.uK),
+    boilCallS: measure(L.uS),
+    waterG: measure(L.uG),
+    windMS: measure(L.uMS),
+    pressureHPa: measure(L.uHPa),
+  }),
   events: list(eventSchema, MAX_EVENTS, 'events'),
 })
 
-const boilSchema = mixed().test('boil', ({ value: got }) => `read ${shown(got)}, expected one of ${BOILS.join(', ')} or {"targetC": number}`, (got) => {
-  if (got === undefined || got === null || BOILS.includes(got as never)) return true
-  const target = typeof got === 'object' ? (got as { targetC?: unknown }).targetC : null
-  return typeof target === 'number' && target >= L.targetC.min && target <= L.targetC.max
-})
+const boilSchema = mixed().test(
+  'boil',
+  ({ value: got }) => `read ${shown(got)}, expected one of ${BOILS.join(', ')} or {"targetC": number}`,
+  (got) => {
+    if (got === undefined || got === null || BOILS.includes(got as never)) return true
+    const target = typeof got === 'object' ? (got as { targetC?: unknown }).targetC : null
+    return typeof target === 'number' && target >= L.targetC.min && target <= L.targetC.max
+  },
+)
 
 const envelopeSchema = object({
-  format: exactly('vulcanum-reduce'), version: exactly(1),
+  format: exactly('vulcanum-reduce'),
+  version: exactly(1),
   reference: part({
-    startC: measure(L.startC), pressureHPa: measure(L.pressureHPa), airC: measure(L.airC), windMS: measure(L.windMS), burnRateGPerMin: measure(L.burnRateGPerMin),
+    startC: measure(L.startC),
+    pressureHPa: measure(L.pressureHPa),
+    airC: measure(L.airC),
+    windMS: measure(L.windMS),
+    burnRateGPerMin: measure(L.burnRateGPerMin),
   }),
-  model: choice(MODELS), clock: choice(CLOCKS), boil: boilSchema, litre: choice(LITRES), supply: flag(), theta: value(L.thetaK, L.uThetaK),
+  model: choice(MODELS),
+  clock: choice(CLOCKS),
+  boil: boilSchema,
+  litre: choice(LITRES),
+  supply: flag(),
+  theta: value(L.thetaK, L.uThetaK),
 })
 
 type Loose = Record<string, unknown>
 const isObject = (got: unknown): got is Loose => typeof got === 'object' && got !== null && !Array.isArray(got)
 
-export type ReadRequest = { ok: true, request: ReduceRequest } | { ok: false, problems: FieldProblem[] }
+export type ReadRequest = { ok: true; request: ReduceRequest } | { ok: false; problems: FieldProblem[] }
 
 /** Reads a parsed JSON document: an envelope that is wrong stops it; a run that is wrong comes back in its place as an error. */
 export function readReduceRequest(document: unknown): ReadRequest {
-  if (!isObject(document)) return { ok: false, problems: [{ path: '$', text: `read ${shown(document)}, expected an object` }] }
+  if (!isObject(document))
+    return { ok: false, problems: [{ path: '$', text: `read ${shown(document)}, expected an object` }] }
   const { runs, ...envelope } = document
   const problems = problemsOf(envelopeSchema, envelope)
   if (!Array.isArray(runs)) problems.push({ path: 'runs', text: `read ${shown(runs)}, expected a list of runs` })
-  else if (runs.length > MAX_RUNS) problems.push({ path: 'runs', text: `read ${runs.length} runs, expected at most ${MAX_RUNS}` })
+  else if (runs.length > MAX_RUNS)
+    problems.push({ path: 'runs', text: `read ${runs.length} runs, expected at most ${MAX_RUNS}` })
   if (problems.length > 0) return { ok: false, problems }
   return { ok: true, request: { ...fillOptions(envelope), runs: (runs as unknown[]).map(readRunDocument) } }
 }
@@ -75,9 +151,14 @@ export function readRunDocument(run: unknown, index: number): ReduceRequest['run
   const at = `runs[${index}]`
   if (!isObject(run)) return { id: at, error: `${at}: read ${shown(run)}, expected an object` }
   const { trace, scaleTrace, ...rest } = run
-  const problems = [...problemsOf(runDocumentSchema, rest), ...traceProblems(trace), ...traceProblems(scaleTrace, 'scaleTrace', 'g')]
+  const problems = [
+    ...problemsOf(runDocumentSchema, rest),
+    ...traceProblems(trace),
+    ...traceProblems(scaleTrace, 'scaleTrace', 'g'),
+  ]
   const id = typeof run.id === 'string' && run.id !== '' ? run.id.slice(0, MAX_TEXT.name) : at
-  if (problems.length > 0) return { id, error: problems.map(problem => `${at}.${problem.path}: ${problem.text}`).join('; ') }
+  if (problems.length > 0)
+    return { id, error: problems.map((problem) => `${at}.${problem.path}: ${problem.text}`).join('; ') }
   return fillRun(run)
 }
 
@@ -93,47 +174,87 @@ function problemsOf(schema: Schema, got: unknown): FieldProblem[] {
 
 /** The options as given, and the contract's where a request names none. */
 export function fillOptions(envelope: Loose): Omit<ReduceRequest, 'runs'> {
-  const or = <T>(got: unknown, otherwise: T): T => (got === undefined || got === null ? otherwise : got as T)
+  const or = <T>(got: unknown, otherwise: T): T => (got === undefined || got === null ? otherwise : (got as T))
   return {
-    format: 'vulcanum-reduce', version: 1, reference: withDefaults(STANDARD_BENCH, envelope.reference), model: or(envelope.model, 'loss'),
-    clock: or(envelope.clock, 'potOn'), boil: or<BoilConvention>(envelope.boil, 'rollingBoil'), litre: or(envelope.litre, 'putIn'),
-    supply: or(envelope.supply, false), theta: or(envelope.theta, DEFAULT_THETA),
+    format: 'vulcanum-reduce',
+    version: 1,
+    reference: withDefaults(STANDARD_BENCH, envelope.reference),
+    model: or(envelope.model, 'loss'),
+    clock: or(envelope.clock, 'potOn'),
+    boil: or<BoilConvention>(envelope.boil, 'rollingBoil'),
+    litre: or(envelope.litre, 'putIn'),
+    supply: or(envelope.supply, false),
+    theta: or(envelope.theta, DEFAULT_THETA),
   }
 }
 
 /** The given object's own values where they are not null, else the defaults. */
 function withDefaults<T extends object>(defaults: T, got: unknown): T {
-  const given = Object.entries(isObject(got) ? got : {}).filter(([key, one]) => key in defaults && one !== null && one !== undefined)
+  const given = Object.entries(isObject(got) ? got : {}).filter(
+    ([key, one]) => key in defaults && one !== null && one !== undefined,
+  )
   return { ...defaults, ...Object.fromEntries(given) }
 }
 
 export const defaultOptions = (): Omit<ReduceRequest, 'runs'> => fillOptions({})
 
 const NOTHING = {
-  place: { altitudeM: null, stationPressureHPa: null, seaLevelPressureHPa: null, airC: null, windMS: null, windHeightM: null, humidityPct: null },
+  place: {
+    altitudeM: null,
+    stationPressureHPa: null,
+    seaLevelPressureHPa: null,
+    airC: null,
+    windMS: null,
+    windHeightM: null,
+    humidityPct: null,
+  },
   water: { massG: null, startC: null, endMassG: null, endC: null, snowG: null },
   pot: { massG: null, material: null, diameterMm: null, finned: null },
   burner: { kind: null, head: null },
   fuel: {
-    kind: null, lhvMJPerKg: null, usedG: null, beforeG: null, afterG: null, leftoverG: null, usedMl: null, densityGPerMl: null, moisturePct: null,
-    charG: null, scaleResolutionG: null, scaleAccuracyG: null, loadG: null, burnOutShare: false,
+    kind: null,
+    lhvMJPerKg: null,
+    usedG: null,
+    beforeG: null,
+    afterG: null,
+    leftoverG: null,
+    usedMl: null,
+    densityGPerMl: null,
+    moisturePct: null,
+    charG: null,
+    scaleResolutionG: null,
+    scaleAccuracyG: null,
+    loadG: null,
+    burnOutShare: false,
   },
 } as const
 
 /** A checked run with every absent field null. */
 export function fillRun(run: Loose): RunDocument {
-  const or = <T>(got: unknown, otherwise: T): T => (got === undefined || got === null ? otherwise : got as T)
+  const or = <T>(got: unknown, otherwise: T): T => (got === undefined || got === null ? otherwise : (got as T))
   return {
-    id: run.id as string, setup: or(run.setup, null), origin: or(run.origin, 'measured'), kind: or(run.kind, 'boil'),
-    place: withDefaults<RunDocument['place']>(NOTHING.place, run.place), water: withDefaults<RunDocument['water']>(NOTHING.water, run.water),
-    pot: withDefaults<RunDocument['pot']>(NOTHING.pot, run.pot), lid: or(run.lid, null), screen: or(run.screen, null),
-    burner: withDefaults<RunDocument['burner']>(NOTHING.burner, run.burner), fuel: withDefaults<RunDocument['fuel']>(NOTHING.fuel, run.fuel),
-    lossWPerK: or(run.lossWPerK, null), boilBy: or(run.boilBy, null), uncertainty: withDefaults(DEFAULT_UNCERTAINTY, run.uncertainty),
-    events: or(run.events, []), trace: sorted(or(run.trace, [])), scaleTrace: sorted(or(run.scaleTrace, [])),
+    id: run.id as string,
+    setup: or(run.setup, null),
+    origin: or(run.origin, 'measured'),
+    kind: or(run.kind, 'boil'),
+    place: withDefaults<RunDocument['place']>(NOTHING.place, run.place),
+    water: withDefaults<RunDocument['water']>(NOTHING.water, run.water),
+    pot: withDefaults<RunDocument['pot']>(NOTHING.pot, run.pot),
+    lid: or(run.lid, null),
+    screen: or(run.screen, null),
+    burner: withDefaults<RunDocument['burner']>(NOTHING.burner, run.burner),
+    fuel: withDefaults<RunDocument['fuel']>(NOTHING.fuel, run.fuel),
+    lossWPerK: or(run.lossWPerK, null),
+    boilBy: or(run.boilBy, null),
+    uncertainty: withDefaults(DEFAULT_UNCERTAINTY, run.uncertainty),
+    events: or(run.events, []),
+    trace: sorted(or(run.trace, [])),
+    scaleTrace: sorted(or(run.scaleTrace, [])),
   }
 }
 
-const sorted = (trace: [number, number][]): [number, number][] => (isSorted(trace) ? trace : [...trace].sort((a, b) => a[0] - b[0]))
+const sorted = (trace: [number, number][]): [number, number][] =>
+  isSorted(trace) ? trace : [...trace].sort((a, b) => a[0] - b[0])
 function isSorted(trace: readonly [number, number][]): boolean {
   for (let i = 1; i < trace.length; i++) if (trace[i]![0] < trace[i - 1]![0]) return false
   return true

@@ -9,22 +9,48 @@ import { rehearsalScene, type RehearsalChoice, type RehearsalScene } from '../co
 import { string } from './words'
 
 export const REHEARSAL_STOVES = Object.keys(CAMPAIGN_SETUPS) as CampaignSetup[]
-export const STOVE_WORDS: Record<CampaignSetup, string> = { 'narrow-open': 'gas, narrow pot in the open', 'wide-sheltered': 'gas, wide pot, sheltered head', 'finned': 'gas, finned pot', 'spirit-cone': 'spirit in a cone', 'tablet': 'a tablet in a wrap' }
+export const STOVE_WORDS: Record<CampaignSetup, string> = {
+  'narrow-open': 'gas, narrow pot in the open',
+  'wide-sheltered': 'gas, wide pot, sheltered head',
+  finned: 'gas, finned pot',
+  'spirit-cone': 'spirit in a cone',
+  tablet: 'a tablet in a wrap',
+}
 export const REHEARSAL_SPEEDS = [1, 4, 10, 60] as const
 
-export interface RehearsalAsked { stove: CampaignSetup, speed: number, trouble: boolean }
+export interface RehearsalAsked {
+  stove: CampaignSetup
+  speed: number
+  trouble: boolean
+}
 
 export const rehearsalSchema = object({
-  stove: string().required('Stove: choose one from the list.').oneOf(REHEARSAL_STOVES, 'Stove: choose one from the list.'), speed: number().default(1).oneOf(REHEARSAL_SPEEDS, `Time runs: expected ${REHEARSAL_SPEEDS.join(', ')} times as fast.`), trouble: boolean().default(false),
-}).nullable().default(null)
+  stove: string()
+    .required('Stove: choose one from the list.')
+    .oneOf(REHEARSAL_STOVES, 'Stove: choose one from the list.'),
+  speed: number()
+    .default(1)
+    .oneOf(REHEARSAL_SPEEDS, `Time runs: expected ${REHEARSAL_SPEEDS.join(', ')} times as fast.`),
+  trouble: boolean().default(false),
+})
+  .nullable()
+  .default(null)
 
-const USUAL: Partial<Record<FuelForm, CampaignSetup>> = { gas: 'narrow-open', liquid: 'wide-sheltered', alcohol: 'spirit-cone', gel: 'spirit-cone', solid: 'tablet', wood: 'tablet' }
+const USUAL: Partial<Record<FuelForm, CampaignSetup>> = {
+  gas: 'narrow-open',
+  liquid: 'wide-sheltered',
+  alcohol: 'spirit-cone',
+  gel: 'spirit-cone',
+  solid: 'tablet',
+  wood: 'tablet',
+}
 /** The stove that is most like what burns this fuel. */
-export const usualStove = (fuelKind: string | null): CampaignSetup => USUAL[fuelOfKind(fuelKind ?? '')?.form ?? 'gas'] ?? 'narrow-open'
+export const usualStove = (fuelKind: string | null): CampaignSetup =>
+  USUAL[fuelOfKind(fuelKind ?? '')?.form ?? 'gas'] ?? 'narrow-open'
 
 /** What was put in [kg], weighed or by the litre; null: neither was typed. */
-export function waterKgOf(readings: readonly { quantity: string, value: number, unit: string }[]): number | null {
-  const water = readings.find(one => one.quantity === 'water')
+export function waterKgOf(readings: readonly { quantity: string; value: number; unit: string }[]): number | null {
+  const water = readings.find((one) => one.quantity === 'water')
   return water === undefined ? null : unitOf(water.unit).dimension === 'mass' ? water.value : water.value * KG_PER_M3
 }
 const KG_PER_M3 = 998
@@ -33,11 +59,35 @@ const KG_PER_M3 = 998
 const seedOf = (runId: string): number => Number.parseInt(runId.replaceAll('-', '').slice(-7), 16)
 
 /** @param waterKg null: as much as the campaign's */
-export const sceneOf = (asked: RehearsalAsked, runId: string, facts: { waterKg: number | null, altitudeM: number | null, lid: boolean, lhvMJPerKg: number | null, setting: string | null, test: TestName }): RehearsalScene =>
-  rehearsalScene({ ...asked, seed: seedOf(runId) }, { ...facts, hot: facts.test === 'coolDown', waterKg: facts.waterKg ?? CAMPAIGN_WATER_KG, altitudeM: facts.altitudeM ?? 0 })
+export const sceneOf = (
+  asked: RehearsalAsked,
+  runId: string,
+  facts: {
+    waterKg: number | null
+    altitudeM: number | null
+    lid: boolean
+    lhvMJPerKg: number | null
+    setting: string | null
+    test: TestName
+  },
+): RehearsalScene =>
+  rehearsalScene(
+    { ...asked, seed: seedOf(runId) },
+    {
+      ...facts,
+      hot: facts.test === 'coolDown',
+      waterKg: facts.waterKg ?? CAMPAIGN_WATER_KG,
+      altitudeM: facts.altitudeM ?? 0,
+    },
+  )
 
 /** A rehearsal's end, as its page shows it; `biases`: of its tester over the newest rehearsals. */
-export interface Rehearsed { choice: RehearsalChoice, person: string, judgement: Judgement, biases: (CallBias & { kind: CalledKind })[] }
+export interface Rehearsed {
+  choice: RehearsalChoice
+  person: string
+  judgement: Judgement
+  biases: (CallBias & { kind: CalledKind })[]
+}
 
 /** Readings a second of the stand-in for all instruments: often enough in the stove's time. */
 export const rehearsalHz = (speed: number): number => (speed <= 1 ? 1 : speed <= 4 ? 2 : speed <= 10 ? 4 : 10)

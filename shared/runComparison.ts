@@ -5,12 +5,12 @@ import type { Verdict } from '../core/statistics/compareArms'
 export interface RunComparison {
   likeWithLike: LikeWithLike
   /** Thriftiest first. Arms that share a letter are not shown to differ. */
-  arms: { name: string, geometricMeanGPerL: number, n: number, letters: string }[]
-  pairs: { arms: [string, string], text: Verdict['text'], adjustedP: number | null }[]
+  arms: { name: string; geometricMeanGPerL: number; n: number; letters: string }[]
+  pairs: { arms: [string, string]; text: Verdict['text']; adjustedP: number | null }[]
   /** How many origins those that were picked have. */
   origins: number
   /** Runs without a figure that can be compared, and why. */
-  leftOut: { id: string, setup: string, why: string }[]
+  leftOut: { id: string; setup: string; why: string }[]
 }
 /** As many can be compared at once. */
 export const MOST_COMPARED = 60

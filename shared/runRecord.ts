@@ -26,8 +26,8 @@ export interface RunRecord {
   setting: string | null
   /** The first burn of a new burner: in no figure but its own. */
   breakIn: boolean
-  method: { id: string, name: string, n: number } | null
-  container: { id: string, name: string } | null
+  method: { id: string; name: string; n: number } | null
+  container: { id: string; name: string } | null
   setupId: string
   setupN: number
   person: string
@@ -37,10 +37,17 @@ export interface RunRecord {
   fuel: string | null
   batch: string | null
   takeBurnShare: boolean
-  parts: { role: PartRole, name: string, properties: ThingProperties }[]
+  parts: { role: PartRole; name: string; properties: ThingProperties }[]
   /** Current values in SI, with what was typed. */
-  measurements: { quantity: MeasuredQuantity, value: number, typed: string, unit: string, correction: number | null, instrument: string | null }[]
-  events: { kind: EventKind, atMs: number, reason: string | null, massG: number | null, waterC: number | null }[]
+  measurements: {
+    quantity: MeasuredQuantity
+    value: number
+    typed: string
+    unit: string
+    correction: number | null
+    instrument: string | null
+  }[]
+  events: { kind: EventKind; atMs: number; reason: string | null; massG: number | null; waterC: number | null }[]
   history: HistoryEntry[]
 }
 
@@ -56,7 +63,13 @@ export interface HistoryEntry {
 }
 
 /** A decision, a void, an amendment: who, when and why. */
-export interface DecisionLine { question: string, answer: string, reason: string | null, person: string, at: string }
+export interface DecisionLine {
+  question: string
+  answer: string
+  reason: string | null
+  person: string
+  at: string
+}
 
 export interface RunPage {
   record: RunRecord
@@ -68,7 +81,7 @@ export interface RunPage {
   /** Of a claim check: met, missed or cannot say. */
   claim: ClaimVerdict | null
   decisions: DecisionLine[]
-  voids: { voided: boolean, reason: string, person: string, at: string }[]
+  voids: { voided: boolean; reason: string; person: string; at: string }[]
   observations: ObservationLine[]
   photos: PhotoMeta[]
   /** Presses beside the marks, as the bench kept them. */
@@ -76,13 +89,13 @@ export interface RunPage {
   rehearsed: Rehearsed | null
   presses: AsidePress[]
   /** Said beside the flame, each at its moment [ms on the run's clock]. */
-  benchNotes: { id: string, text: string, atMs: number | null }[]
+  benchNotes: { id: string; text: string; atMs: number | null }[]
   answer: RunAnswer
   ribbon: Ribbon
   /** Water temperature, [seconds, °C], thinned for drawing. */
   trace: [number, number][]
   /** What else was followed: thinned for drawing, [seconds, SI]. */
-  channels: { channel: ChannelName, count: number, drawn: [number, number][] }[]
+  channels: { channel: ChannelName; count: number; drawn: [number, number][] }[]
   reference: ReduceAnswer['reference']
   /** The mean and the wind of its set-up; null where none of its runs is wholly normalised. */
   setup: SetupAnswer | null
@@ -90,7 +103,7 @@ export interface RunPage {
 
 /** What a ribbon draws: marks on the run's clock, and the water at a few moments. */
 export interface Ribbon {
-  marks: { kind: EventKind, s: number }[]
+  marks: { kind: EventKind; s: number }[]
   water: [number, number][]
   boilingC: number | null
   endS: number
@@ -117,7 +130,7 @@ export interface RunLine {
   normalisedU: number | null
   status: RunAnswer['status']
   /** The gravest thing to say of it, in few words. */
-  worstFlag: { severity: 'error' | 'warning', text: string } | null
+  worstFlag: { severity: 'error' | 'warning'; text: string } | null
   ended: RunAnswer['ended']
   ribbon: Ribbon
   origin: Origin

@@ -13,9 +13,19 @@ export interface TableColumn {
 }
 
 /** The unit each dimension is written in. */
-export const TABLE_UNITS: Record<Dimension, string> = { mass: 'g', volume: 'ml', temperature: 'degC', length: 'm', speed: 'mps', pressure: 'hPa', duration: 's', share: 'pct' }
+export const TABLE_UNITS: Record<Dimension, string> = {
+  mass: 'g',
+  volume: 'ml',
+  temperature: 'degC',
+  length: 'm',
+  speed: 'mps',
+  pressure: 'hPa',
+  duration: 's',
+  share: 'pct',
+}
 /** Twelve significant digits, as every export. */
-const rounded = (value: number | null | undefined): number | null => (value === null || value === undefined ? null : Number(value.toPrecision(12)))
+const rounded = (value: number | null | undefined): number | null =>
+  value === null || value === undefined ? null : Number(value.toPrecision(12))
 
 const words = (key: string, header: string, of: TableColumn['of']): TableColumn => ({ key, header, of })
 
@@ -25,8 +35,10 @@ function measuredColumns(quantity: MeasuredQuantity): TableColumn[] {
   return dimensions.map((dimension) => {
     const unit = unitOf(TABLE_UNITS[dimension])
     return {
-      key: `measured.${quantity}.${dimension}`, header: `${MEASURED_NAMES[quantity]} [${unit.label}]`, of: (record) => {
-        const read = record.measurements.find(one => one.quantity === quantity)
+      key: `measured.${quantity}.${dimension}`,
+      header: `${MEASURED_NAMES[quantity]} [${unit.label}]`,
+      of: (record) => {
+        const read = record.measurements.find((one) => one.quantity === quantity)
         return read && unitOf(read.unit).dimension === dimension ? rounded(fromSI(read.value, unit)) : null
       },
     }
@@ -35,23 +47,56 @@ function measuredColumns(quantity: MeasuredQuantity): TableColumn[] {
 
 /** What a run is, what was read, when what happened, and what the Standard bench makes of it. */
 export const TABLE_COLUMNS: readonly TableColumn[] = [
-  words('id', 'Id', record => record.id), words('startedAt', 'Started', record => record.startedAt), words('zone', 'Time zone', record => record.zone), words('origin', 'Origin', record => record.origin), words('kind', 'Test', record => record.kind),
-  words('method', 'Method', record => record.method?.name ?? null), words('setup', 'Set-up', record => record.setup), words('place', 'Place', record => record.place), words('fuel', 'Fuel', record => record.fuel), words('batch', 'Batch', record => record.batch),
-  words('container', 'Container', record => record.container?.name ?? null), words('person', 'Who', record => record.person), words('setting', 'Setting', record => record.setting), words('state', 'State', record => record.state), words('breakIn', 'Break-in', record => (record.breakIn ? 'yes' : null)), words('burnShare', 'Fuel by share of burn time', record => (record.takeBurnShare ? 'yes' : null)),
-  words('tags', 'Tags', (_, line) => line?.tags.join(', ') || null), words('notes', 'Notes', record => record.notes || null),
+  words('id', 'Id', (record) => record.id),
+  words('startedAt', 'Started', (record) => record.startedAt),
+  words('zone', 'Time zone', (record) => record.zone),
+  words('origin', 'Origin', (record) => record.origin),
+  words('kind', 'Test', (record) => record.kind),
+  words('method', 'Method', (record) => record.method?.name ?? null),
+  words('setup', 'Set-up', (record) => record.setup),
+  words('place', 'Place', (record) => record.place),
+  words('fuel', 'Fuel', (record) => record.fuel),
+  words('batch', 'Batch', (record) => record.batch),
+  words('container', 'Container', (record) => record.container?.name ?? null),
+  words('person', 'Who', (record) => record.person),
+  words('setting', 'Setting', (record) => record.setting),
+  words('state', 'State', (record) => record.state),
+  words('breakIn', 'Break-in', (record) => (record.breakIn ? 'yes' : null)),
+  words('burnShare', 'Fuel by share of burn time', (record) => (record.takeBurnShare ? 'yes' : null)),
+  words('tags', 'Tags', (_, line) => line?.tags.join(', ') || null),
+  words('notes', 'Notes', (record) => record.notes || null),
   ...(Object.keys(MEASURED_QUANTITIES) as MeasuredQuantity[]).flatMap(measuredColumns),
-  ...TYPED_EVENTS.map((kind): TableColumn => ({ key: `times.${kind}`, header: `${TIME_NAMES[kind]} [s]`, of: (record) => {
-    const event = record.events.find(one => one.kind === kind)
-    return event ? rounded(event.atMs / 1000) : null
-  } })),
-  words('stoppedReason', 'Stopped because', record => record.events.find(event => event.kind === 'stopped')?.reason ?? null),
-  ...([['timeToBoilS', 'Time to boil [s]'], ['gPerL', 'Measured [g/L]'], ['normalisedGPerL', 'Normalised [g/L]'], ['normalisedU', 'Normalised, standard uncertainty [g/L]'], ['efficiency', 'Efficiency'], ['burnRateGPerMin', 'Burn rate [g/min]'], ['firepowerW', 'Firepower [W]']] as const)
-    .map(([key, header]) => words(`figure.${key}`, header, (_, line) => rounded(line?.[key]))),
-  words('figure.status', 'Status', (_, line) => line?.status ?? null), words('figure.ended', 'Ended', (_, line) => line?.ended ?? null), words('figure.flag', 'Remark', (_, line) => line?.worstFlag?.text ?? null),
+  ...TYPED_EVENTS.map((kind): TableColumn => ({
+    key: `times.${kind}`,
+    header: `${TIME_NAMES[kind]} [s]`,
+    of: (record) => {
+      const event = record.events.find((one) => one.kind === kind)
+      return event ? rounded(event.atMs / 1000) : null
+    },
+  })),
+  words(
+    'stoppedReason',
+    'Stopped because',
+    (record) => record.events.find((event) => event.kind === 'stopped')?.reason ?? null,
+  ),
+  ...(
+    [
+      ['timeToBoilS', 'Time to boil [s]'],
+      ['gPerL', 'Measured [g/L]'],
+      ['normalisedGPerL', 'Normalised [g/L]'],
+      ['normalisedU', 'Normalised, standard uncertainty [g/L]'],
+      ['efficiency', 'Efficiency'],
+      ['burnRateGPerMin', 'Burn rate [g/min]'],
+      ['firepowerW', 'Firepower [W]'],
+    ] as const
+  ).map(([key, header]) => words(`figure.${key}`, header, (_, line) => rounded(line?.[key]))),
+  words('figure.status', 'Status', (_, line) => line?.status ?? null),
+  words('figure.ended', 'Ended', (_, line) => line?.ended ?? null),
+  words('figure.flag', 'Remark', (_, line) => line?.worstFlag?.text ?? null),
 ]
 
 /** A text that a spreadsheet would take for a formula, after spaces, line ends or another separator too, is written so that it stays text; one that looks written so already gets one more, so that all come back. */
 export const FORMULA = /^'*(?:[\t\r]|[\s\p{Cf};,|]*[=+\-@＝＋－＠])/u
 export const asText = (cell: Cell): Cell => (typeof cell === 'string' && FORMULA.test(cell) ? `'${cell}` : cell)
 /** The same, read back. */
-export const fromText = (cell: string): string => (cell.startsWith('\'') && FORMULA.test(cell) ? cell.slice(1) : cell)
+export const fromText = (cell: string): string => (cell.startsWith("'") && FORMULA.test(cell) ? cell.slice(1) : cell)

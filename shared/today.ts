@@ -3,12 +3,22 @@ import type { RunLine } from './runRecord'
 
 export const SETTLE_KINDS = ['impossible', 'contradictory', 'which', 'unweighed', 'doubtful', 'stopped'] as const
 export type SettleKind = (typeof SETTLE_KINDS)[number]
-export interface ToSettle { run: RunLine, revision: number, kind: SettleKind, words: string }
+export interface ToSettle {
+  run: RunLine
+  revision: number
+  kind: SettleKind
+  words: string
+}
 /** A set-up whose place among the others, or whose figure, the newest day changed. Means at the Standard bench [g/L]. */
-export interface Moved { setup: string, n: number, was: { gPerL: number, rank: number } | null, now: { gPerL: number, rank: number } }
+export interface Moved {
+  setup: string
+  n: number
+  was: { gPerL: number; rank: number } | null
+  now: { gPerL: number; rank: number }
+}
 export interface Today {
   /** Null: nothing was burned yet. */
-  day: { date: string, runs: RunLine[] } | null
+  day: { date: string; runs: RunLine[] } | null
   settle: ToSettle[]
   /** All that want one. */
   unsettled: number
@@ -17,10 +27,14 @@ export interface Today {
 
 /** What a run wants settled, with the sentence that asks; null where nothing. */
 export function settleOf({ worstFlag, status, ribbon, ended }: RunLine): Pick<ToSettle, 'kind' | 'words'> | null {
-  if (worstFlag?.severity === 'error') return worstFlag.text === 'impossible' ? { kind: 'impossible', words: 'its figure is impossible. Which reading slipped?' } : { kind: 'contradictory', words: 'its readings contradict each other.' }
+  if (worstFlag?.severity === 'error')
+    return worstFlag.text === 'impossible'
+      ? { kind: 'impossible', words: 'its figure is impossible. Which reading slipped?' }
+      : { kind: 'contradictory', words: 'its readings contradict each other.' }
   if (worstFlag?.text.endsWith('Which?')) return { kind: 'which', words: worstFlag.text }
   if (!ribbon.weighed) return { kind: 'unweighed', words: 'its fuel was not weighed. What was used?' }
   if (status === 'partly' && worstFlag) return { kind: 'doubtful', words: worstFlag.text }
-  if (ended === 'stopped') return { kind: 'stopped', words: 'stopped from outside. Not a failure to boil; burn it again?' }
+  if (ended === 'stopped')
+    return { kind: 'stopped', words: 'stopped from outside. Not a failure to boil; burn it again?' }
   return null
 }

@@ -19,5 +19,9 @@ export function typedFrom(spec: FieldSpec, value: unknown): string | boolean {
 const plain = (value: number): string => String(Number(value.toPrecision(7)))
 
 /** All of them; what was typed itself is kept where it is known. */
-export const typedFieldsFrom = (specs: readonly FieldSpec[], values: Record<string, unknown>, typed: TypedFields = {}): TypedFields =>
-  Object.fromEntries(specs.map(spec => [spec.key, typed[spec.key] ?? typedFrom(spec, values[spec.key])]))
+export const typedFieldsFrom = (
+  specs: readonly FieldSpec[],
+  values: Record<string, unknown>,
+  typed: TypedFields = {},
+): TypedFields =>
+  Object.fromEntries(specs.map((spec) => [spec.key, typed[spec.key] ?? typedFrom(spec, values[spec.key])]))

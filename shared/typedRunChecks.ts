@@ -11,17 +11,24 @@ import type { ReadRun, TypedEventKind, TypedRun } from './typedRun'
 const CLOCK_SLACK_MS = 5 * 60_000
 
 export function crossCheck(typed: TypedRun, read: ReadRun, nowMs: number): FieldProblem[] {
-  return [dateProblem(typed, nowMs), ...crossCheckReadings(read, null, typed.test)].filter(problem => problem !== null)
+  return [dateProblem(typed, nowMs), ...crossCheckReadings(read, null, typed.test)].filter(
+    (problem) => problem !== null,
+  )
 }
 
 /** The readings against each other. `placeAltitudeM`: the place's own, where it is known and none was typed; `test`: which marks it cannot do without. */
-export const crossCheckReadings = (read: ReadRun, placeAltitudeM: number | null = null, test: TestName = 'boil'): FieldProblem[] =>
-  [...fuelProblems(read), ...startProblems(read, placeAltitudeM), ...timeProblems(read, test)]
+export const crossCheckReadings = (
+  read: ReadRun,
+  placeAltitudeM: number | null = null,
+  test: TestName = 'boil',
+): FieldProblem[] => [...fuelProblems(read), ...startProblems(read, placeAltitudeM), ...timeProblems(read, test)]
 
-const find = (read: ReadRun, quantity: MeasuredQuantity) => read.measurements.find(one => one.quantity === quantity)
+const find = (read: ReadRun, quantity: MeasuredQuantity) => read.measurements.find((one) => one.quantity === quantity)
 
 function dateProblem({ startedAt }: TypedRun, nowMs: number): FieldProblem | null {
-  return Date.parse(startedAt) > nowMs + CLOCK_SLACK_MS ? { path: 'startedAt', text: `Date: ${startedAt} is in the future. Check the day and the year.` } : null
+  return Date.parse(startedAt) > nowMs + CLOCK_SLACK_MS
+    ? { path: 'startedAt', text: `Date: ${startedAt} is in the future. Check the day and the year.` }
+    : null
 }
 
 function fuelProblems(read: ReadRun): FieldProblem[] {
@@ -29,14 +36,31 @@ function fuelProblems(read: ReadRun): FieldProblem[] {
   const after = find(read, 'fuelAfter')
   const used = find(read, 'fuelUsed')
   if (before && after && after.value > before.value) {
-    return [{ path: 'measured.fuelAfter', text: `Fuel after (${after.typed}) is more than fuel before (${before.typed}). Swapped?` }]
+    return [
+      {
+        path: 'measured.fuelAfter',
+        text: `Fuel after (${after.typed}) is more than fuel before (${before.typed}). Swapped?`,
+      },
+    ]
   }
   if (before && after && after.value === before.value) {
-    return [{ path: 'measured.fuelAfter', text: `Fuel before and after are the same (${after.typed}): nothing was burned. Check both readings.` }]
+    return [
+      {
+        path: 'measured.fuelAfter',
+        text: `Fuel before and after are the same (${after.typed}): nothing was burned. Check both readings.`,
+      },
+    ]
   }
-  if (used && (before || after)) return [{ path: 'measured.fuelUsed', text: 'Fuel used and fuel by two weighings were both typed. Clear one.' }]
+  if (used && (before || after))
+    return [{ path: 'measured.fuelUsed', text: 'Fuel used and fuel by two weighings were both typed. Clear one.' }]
   const alone = before ? 'fuelAfter' : after ? 'fuelBefore' : null
-  if (alone && !(before && after)) return [{ path: `measured.${alone}`, text: `Fuel ${alone === 'fuelAfter' ? 'after' : 'before'}: read nothing, expected the other weighing. Type it, or clear the one.` }]
+  if (alone && !(before && after))
+    return [
+      {
+        path: `measured.${alone}`,
+        text: `Fuel ${alone === 'fuelAfter' ? 'after' : 'before'}: read nothing, expected the other weighing. Type it, or clear the one.`,
+      },
+    ]
   return []
 }
 
@@ -44,45 +68,103 @@ function startProblems(read: ReadRun, placeAltitudeM: number | null): FieldProbl
   const start = find(read, 'waterStart')
   const last = find(read, 'waterLast')
   const pressure = stationPressureFromReadings({
-    stationPressurePa: find(read, 'stationPressure')?.value ?? null, seaLevelPressurePa: find(read, 'seaLevelPressure')?.value ?? null,
-    altitudeM: find(read, 'altitude')?.value ?? placeAltitudeM, airC: find(read, 'air')?.value ?? null, readingUPa: 0,
+    stationPressurePa: find(read, 'stationPressure')?.value ?? null,
+    seaLevelPressurePa: find(read, 'seaLevelPressure')?.value ?? null,
+    altitudeM: find(read, 'altitude')?.value ?? placeAltitudeM,
+    airC: find(read, 'air')?.value ?? null,
+    readingUPa: 0,
   })
   const boilingC = boilingPointFromPressure(pressure?.pressurePa ?? 101_325)
-  const shown = (value: number, unitId: string) => `${formatNumber(fromSI(value, unitOf(unitId)), 1)} ${unitOf(unitId).label}`
+  const shown = (value: number, unitId: string) =>
+    `${formatNumber(fromSI(value, unitOf(unitId)), 1)} ${unitOf(unitId).label}`
   if (start && start.value >= boilingC) {
-    return [{ path: 'measured.waterStart', text: `Start temperature (${start.typed} = ${shown(start.value, 'degC')}) is not below the boiling point (${shown(boilingC, 'degC')}). °C or °F?` }]
+    return [
+      {
+        path: 'measured.waterStart',
+        text: `Start temperature (${start.typed} = ${shown(start.value, 'degC')}) is not below the boiling point (${shown(boilingC, 'degC')}). °C or °F?`,
+      },
+    ]
   }
   if (start && last && last.value <= start.value) {
-    return [{ path: 'measured.waterLast', text: `Last temperature (${last.typed}) is not above the start (${start.typed}). Swapped?` }]
+    return [
+      {
+        path: 'measured.waterLast',
+        text: `Last temperature (${last.typed}) is not above the start (${start.typed}). Swapped?`,
+      },
+    ]
   }
   return []
 }
 
 /** In the order a run has them; each is compared with those before it. */
 const ORDER: [TypedEventKind, TypedEventKind, string][] = [
-  ['lit', 'potOn', 'Pot on'], ['lit', 'bloomed', 'Full flame'], ['potOn', 'firstBubbles', 'First bubbles'], ['firstBubbles', 'rollingBoil', 'Boil'], ['potOn', 'rollingBoil', 'Boil'],
-  ['lit', 'rollingBoil', 'Boil'], ['potOn', 'targetReached', 'Target reached'], ['lit', 'snuffed', 'Snuffed'], ['potOn', 'gaveUp', 'Given up'], ['potOn', 'stopped', 'Stopped'], ['lit', 'shutOff', 'Shut off'], ['potOn', 'shutOff', 'Shut off'], ['lit', 'flameOut', 'Flame out'],
+  ['lit', 'potOn', 'Pot on'],
+  ['lit', 'bloomed', 'Full flame'],
+  ['potOn', 'firstBubbles', 'First bubbles'],
+  ['firstBubbles', 'rollingBoil', 'Boil'],
+  ['potOn', 'rollingBoil', 'Boil'],
+  ['lit', 'rollingBoil', 'Boil'],
+  ['potOn', 'targetReached', 'Target reached'],
+  ['lit', 'snuffed', 'Snuffed'],
+  ['potOn', 'gaveUp', 'Given up'],
+  ['potOn', 'stopped', 'Stopped'],
+  ['lit', 'shutOff', 'Shut off'],
+  ['potOn', 'shutOff', 'Shut off'],
+  ['lit', 'flameOut', 'Flame out'],
 ]
-const EARLIER_NAMES: Partial<Record<TypedEventKind, string>> = { lit: 'lighting', potOn: 'pot-on', firstBubbles: 'first bubbles' }
+const EARLIER_NAMES: Partial<Record<TypedEventKind, string>> = {
+  lit: 'lighting',
+  potOn: 'pot-on',
+  firstBubbles: 'first bubbles',
+}
 /** A pot may go on before the burner is lit. */
 const MAY_SWAP = new Set(['lit>potOn'])
 
 function timeProblems(read: ReadRun, test: TestName): FieldProblem[] {
-  const at = (kind: TypedEventKind) => read.events.find(one => one.kind === kind)
+  const at = (kind: TypedEventKind) => read.events.find((one) => one.kind === kind)
   for (const [earlier, later, name] of ORDER) {
     const a = at(earlier)
     const b = at(later)
     if (!a || !b || b.atMs > a.atMs || MAY_SWAP.has(`${earlier}>${later}`)) continue
     const relation = b.atMs < a.atMs ? 'before' : 'at the same moment as'
-    return [{ path: `times.${later}`, text: `${name} (${formatClock(b.atMs / 1000)}) is ${relation} ${EARLIER_NAMES[earlier]} (${formatClock(a.atMs / 1000)}). Swapped?` }]
+    return [
+      {
+        path: `times.${later}`,
+        text: `${name} (${formatClock(b.atMs / 1000)}) is ${relation} ${EARLIER_NAMES[earlier]} (${formatClock(a.atMs / 1000)}). Swapped?`,
+      },
+    ]
   }
   const kind = KIND_OF_TEST[test]
   // A cool-down is its trace; a warm-up is over at full flame.
   if (kind === 'coolDown') return []
   const started = at('potOn') ?? at('lit')
-  const ended = (kind === 'warmUp' ? at('bloomed') : undefined) ?? at('rollingBoil') ?? at('targetReached') ?? at('firstBubbles') ?? at('snuffed') ?? at('gaveUp') ?? at('stopped') ?? at('flameOut') ?? at('shutOff')
-  if (!started) return [{ path: 'times.potOn', text: 'Pot on: read nothing, expected a time such as 0:00. Type when the pot went on.' }]
-  if (!ended && kind !== 'boil' && kind !== 'snow' && kind !== 'fed' && kind !== 'wood' && kind !== 'boilBurnOut') return [{ path: 'times.flameOut', text: `${kind === 'warmUp' ? 'Full flame' : 'The flame’s end'}: read nothing, expected a time such as 7:20. Type when it was reached.` }]
-  if (!ended) return [{ path: 'times.rollingBoil', text: 'Boil: read nothing, expected a time such as 5:12. Type it, or when it was given up.' }]
+  const ended =
+    (kind === 'warmUp' ? at('bloomed') : undefined) ??
+    at('rollingBoil') ??
+    at('targetReached') ??
+    at('firstBubbles') ??
+    at('snuffed') ??
+    at('gaveUp') ??
+    at('stopped') ??
+    at('flameOut') ??
+    at('shutOff')
+  if (!started)
+    return [
+      { path: 'times.potOn', text: 'Pot on: read nothing, expected a time such as 0:00. Type when the pot went on.' },
+    ]
+  if (!ended && kind !== 'boil' && kind !== 'snow' && kind !== 'fed' && kind !== 'wood' && kind !== 'boilBurnOut')
+    return [
+      {
+        path: 'times.flameOut',
+        text: `${kind === 'warmUp' ? 'Full flame' : 'The flame’s end'}: read nothing, expected a time such as 7:20. Type when it was reached.`,
+      },
+    ]
+  if (!ended)
+    return [
+      {
+        path: 'times.rollingBoil',
+        text: 'Boil: read nothing, expected a time such as 5:12. Type it, or when it was given up.',
+      },
+    ]
   return []
 }

@@ -5,6 +5,10 @@ import { string as yupString, type StringSchema } from 'yup'
 const NO_TEXT = { trim: () => NO_TEXT, toLowerCase: () => NO_TEXT, toUpperCase: () => NO_TEXT, length: 0 }
 
 /** Numbers and yes or no are read as text, as they look; lists and objects are not. */
-export const string = (): StringSchema => yupString()
-  .transform((value: unknown) => (typeof value === 'object' && value !== null ? NO_TEXT : value))
-  .typeError(({ path, originalValue }: { path: string, originalValue: unknown }) => `${path || 'This'}: read ${Array.isArray(originalValue) ? 'a list' : 'an object'}, expected text.`)
+export const string = (): StringSchema =>
+  yupString()
+    .transform((value: unknown) => (typeof value === 'object' && value !== null ? NO_TEXT : value))
+    .typeError(
+      ({ path, originalValue }: { path: string; originalValue: unknown }) =>
+        `${path || 'This'}: read ${Array.isArray(originalValue) ? 'a list' : 'an object'}, expected text.`,
+    )

@@ -12,12 +12,15 @@ export function followBench(bench: string, changed: (lanes: readonly Lane[]) => 
   let over = false
   let connection = new AbortController()
   let lanes: Lane[] = []
-  const parser = () => createParser({ onEvent: ({ event, data }) => {
-    if (event === 'bench') lanes = (JSON.parse(data) as Bench).lanes
-    else if (event === 'change') lanes = merged(lanes, JSON.parse(data) as BenchPush)
-    else return
-    changed(lanes)
-  } })
+  const parser = () =>
+    createParser({
+      onEvent: ({ event, data }) => {
+        if (event === 'bench') lanes = (JSON.parse(data) as Bench).lanes
+        else if (event === 'change') lanes = merged(lanes, JSON.parse(data) as BenchPush)
+        else return
+        changed(lanes)
+      },
+    })
 
   async function listen() {
     connection = new AbortController()
@@ -47,6 +50,6 @@ export function followBench(bench: string, changed: (lanes: readonly Lane[]) => 
 }
 
 function merged(lanes: readonly Lane[], { lanes: changed, gone }: BenchPush): Lane[] {
-  const away = [...changed, ...gone].map(one => one.runId)
-  return [...lanes.filter(lane => !away.includes(lane.runId)), ...changed]
+  const away = [...changed, ...gone].map((one) => one.runId)
+  return [...lanes.filter((lane) => !away.includes(lane.runId)), ...changed]
 }

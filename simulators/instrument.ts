@@ -18,8 +18,20 @@ export interface Kind {
 }
 
 const NUMBERS = {
-  'port': [7305, 1, 65_535], 'altitude': [12, -430, 9000], 'air': [15, -60, 60], 'wind': [0, 0, 60], 'start': [15, 0, 100], 'water': [473, 1, 50_000], 'hz': [1, 0.05, 50], 'speed': [1, 1, 60], 'seed': [1, 0, 0xFFFF_FFFF],
-  'noise': [null, 0, 10_000], 'drift': [0, -10_000, 10_000], 'dropouts': [0, 0, 1], 'stuck-after': [null, 0, 1e6], 'battery-after': [null, 0, 1e6],
+  port: [7305, 1, 65_535],
+  altitude: [12, -430, 9000],
+  air: [15, -60, 60],
+  wind: [0, 0, 60],
+  start: [15, 0, 100],
+  water: [473, 1, 50_000],
+  hz: [1, 0.05, 50],
+  speed: [1, 1, 60],
+  seed: [1, 0, 0xffff_ffff],
+  noise: [null, 0, 10_000],
+  drift: [0, -10_000, 10_000],
+  dropouts: [0, 0, 1],
+  'stuck-after': [null, 0, 1e6],
+  'battery-after': [null, 0, 1e6],
 } as const satisfies Record<string, NumberRule>
 /** Told to end while nobody acknowledges. */
 const ENDS_WITHIN_MS = 2000
@@ -38,15 +50,48 @@ VULCANUM_TOKEN=… node --import tsx simulators/${name}.ts [--lane A] [--hz 1] [
 `
 
 export function runInstrument(kind: Kind): void {
-  const { numbers, texts: { bench, lane: laneName, setup, log } } = readOptions({ help: help(kind), numbers: NUMBERS, texts: TEXTS, needed: [] })
+  const {
+    numbers,
+    texts: { bench, lane: laneName, setup, log },
+  } = readOptions({ help: help(kind), numbers: NUMBERS, texts: TEXTS, needed: [] })
   const token = requireToken(help(kind))
-  if (!(setup! in CAMPAIGN_SETUPS)) refuse(`--setup: read "${setup}", expected one of ${Object.keys(CAMPAIGN_SETUPS).join(', ')}.`)
+  if (!(setup! in CAMPAIGN_SETUPS))
+    refuse(`--setup: read "${setup}", expected one of ${Object.keys(CAMPAIGN_SETUPS).join(', ')}.`)
   if (!/^[A-F]$/.test(laneName!)) refuse(`--lane: read "${laneName}", expected A to F.`)
   const random = seededRandom(numbers.seed! * 1000 + kind.name.length)
-  const conditions: SimulatedConditions = { waterKg: numbers.water! / 1000, startC: numbers.start!, airC: numbers.air!, pressurePa: simulatedPressure(numbers.altitude!), windMS: numbers.wind!, setting: 1, lid: true }
-  const wire = openWire({ port: numbers.port!, token, name: kind.name, say: line => process.stderr.write(`${line}\n`) })
-  const lane = followLane({ bench: bench!, lane: laneName!, setup: setup as CampaignSetup, conditions, speed: numbers.speed!, nowMs: wire.nowMs })
-  const show = instrumentWith({ noise: numbers.noise, driftPerMin: numbers.drift!, dropoutShare: numbers.dropouts!, stuckAfterS: numbers['stuck-after'], batteryAfterS: numbers['battery-after'] }, random)
+  const conditions: SimulatedConditions = {
+    waterKg: numbers.water! / 1000,
+    startC: numbers.start!,
+    airC: numbers.air!,
+    pressurePa: simulatedPressure(numbers.altitude!),
+    windMS: numbers.wind!,
+    setting: 1,
+    lid: true,
+  }
+  const wire = openWire({
+    port: numbers.port!,
+    token,
+    name: kind.name,
+    say: (line) => process.stderr.write(`${line}\n`),
+  })
+  const lane = followLane({
+    bench: bench!,
+    lane: laneName!,
+    setup: setup as CampaignSetup,
+    conditions,
+    speed: numbers.speed!,
+    nowMs: wire.nowMs,
+  })
+  const show = instrumentWith(
+    {
+      noise: numbers.noise,
+      driftPerMin: numbers.drift!,
+      dropoutShare: numbers.dropouts!,
+      stuckAfterS: numbers['stuck-after'],
+      batteryAfterS: numbers['battery-after'],
+    },
+    random,
+  )
   const begun = performance.now()
   let lastMs = 0
   const timer = setInterval(() => {
@@ -55,7 +100,7 @@ export function runInstrument(kind: Kind): void {
     const shown = show((performance.now() - begun) / 1000, readings)
     if (shown === null) return
     // Each moment once and in order, however the clock is corrected.
-    const nowMs = lastMs = Math.max(wire.nowMs(), lastMs + 1)
+    const nowMs = (lastMs = Math.max(wire.nowMs(), lastMs + 1))
     const lines = readings.map(({ channel, unit }) => `${nowMs},${channel},${shown.get(channel)},${unit}`)
     if (log) appendFileSync(log, `${lines.join('\n')}\n`)
     wire.send(lines)

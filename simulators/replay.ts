@@ -16,12 +16,20 @@ VULCANUM_TOKEN=… node --import tsx simulators/replay.ts --file FILE
   --port 7305    --speed 1..60: as many times as fast
 `
 // Whoever starts simulators says where the bench is to all of them.
-const { numbers, texts: { file } } = readOptions({ help: HELP, numbers: { port: [7305, 1, 65_535], speed: [1, 1, 60] }, texts: { file: null, bench: null }, needed: ['file'] })
+const {
+  numbers,
+  texts: { file },
+} = readOptions({
+  help: HELP,
+  numbers: { port: [7305, 1, 65_535], speed: [1, 1, 60] },
+  texts: { file: null, bench: null },
+  needed: ['file'],
+})
 const token = requireToken(HELP)
 const read = readRecording(fileText(file!).split(/\r?\n/), CHANNEL_RULES)
 if (!read.ok) refuse(problemText(read.problem))
 process.on('disconnect', () => process.exit(0))
-const wire = openWire({ port: numbers.port!, token, name: 'replay', say: line => process.stderr.write(`${line}\n`) })
+const wire = openWire({ port: numbers.port!, token, name: 'replay', say: (line) => process.stderr.write(`${line}\n`) })
 const begun = performance.now()
 for (const { afterMs, channel, value } of read.value) {
   await sleep(Math.max(0, afterMs / numbers.speed! - (performance.now() - begun)))

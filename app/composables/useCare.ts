@@ -6,7 +6,18 @@ export function useCare(runId: string, done: () => unknown) {
   const { people, personId } = usePeople()
   const problem = ref('')
   async function say(what: Partial<TypedCare> & Pick<TypedCare, 'what'>): Promise<boolean> {
-    const sent = await sendTo<null>(`/api/runs/${runId}/care`, 'POST', { id: uuidv7(), personId: personId.value, reason: '', question: '', answer: '', scale: null, step: '', note: '', atMs: null, ...what })
+    const sent = await sendTo<null>(`/api/runs/${runId}/care`, 'POST', {
+      id: uuidv7(),
+      personId: personId.value,
+      reason: '',
+      question: '',
+      answer: '',
+      scale: null,
+      step: '',
+      note: '',
+      atMs: null,
+      ...what,
+    })
     problem.value = sent.ok ? '' : sent.problems[0]!.text
     if (sent.ok) await done()
     return sent.ok

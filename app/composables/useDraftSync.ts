@@ -16,7 +16,10 @@ export function useDraftSync() {
     clearTimeout(retry)
     state.value = 'sending'
     try {
-      const { revision } = await $fetch<{ revision: number }>('/api/drafts', { method: 'PUT', body: { body: draft.body, revision: theirs.value && force ? theirs.value.revision : draft.revision, force } })
+      const { revision } = await $fetch<{ revision: number }>('/api/drafts', {
+        method: 'PUT',
+        body: { body: draft.body, revision: theirs.value && force ? theirs.value.revision : draft.revision, force },
+      })
       draft.revision = revision
       theirs.value = null
       state.value = 'kept'
@@ -26,7 +29,8 @@ export function useDraftSync() {
   }
 
   function heard(error: unknown) {
-    const answer = error instanceof FetchError && error.status === 409 ? error.data as { status: string, theirs?: Draft } : null
+    const answer =
+      error instanceof FetchError && error.status === 409 ? (error.data as { status: string; theirs?: Draft }) : null
     if (answer?.status === 'logged') return draft.begin()
     if (answer?.theirs) {
       theirs.value = answer.theirs
@@ -37,7 +41,13 @@ export function useDraftSync() {
     retry = setTimeout(() => void send(), 3000)
   }
 
-  const soon = useDebounceFn(() => { if (state.value !== 'changedElsewhere') void send() }, 400, { maxWait: 900 })
+  const soon = useDebounceFn(
+    () => {
+      if (state.value !== 'changedElsewhere') void send()
+    },
+    400,
+    { maxWait: 900 },
+  )
   watch(() => draft.body, soon, { deep: true })
   onMounted(() => void send())
   onUnmounted(() => clearTimeout(retry))

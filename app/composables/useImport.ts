@@ -11,10 +11,14 @@ export async function useImport(id: string) {
   }
   onMounted(follow)
   onUnmounted(() => clearTimeout(timer))
-  return { page: data, error, again: async () => {
-    await refresh()
-    follow()
-  } }
+  return {
+    page: data,
+    error,
+    again: async () => {
+      await refresh()
+      follow()
+    },
+  }
 }
 
 /** What a mapping would store, asked anew a moment after each change. */

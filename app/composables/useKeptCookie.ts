@@ -8,7 +8,11 @@ function useKeptCookie<T>(name: string, schema: () => Schema<T>, otherwise: () =
   const app = useNuxtApp()
   const kept = keptOf.get(app) ?? new Map<string, Ref<unknown>>()
   keptOf.set(app, kept)
-  if (!kept.has(name)) kept.set(name, effectScope(true).run(() => readCookie(name, schema(), otherwise))!)
+  if (!kept.has(name))
+    kept.set(
+      name,
+      effectScope(true).run(() => readCookie(name, schema(), otherwise))!,
+    )
   return kept.get(name) as Ref<T>
 }
 /** Read once for all components of a page. */
@@ -18,15 +22,40 @@ function readCookie<T>(name: string, schema: Schema<T>, otherwise: () => T): Ref
   const decode = (text: string): T => {
     try {
       const read: unknown = JSON.parse(decodeURIComponent(text))
-      return schema.isValidSync(read, { strict: true }) ? read as T : otherwise()
+      return schema.isValidSync(read, { strict: true }) ? (read as T) : otherwise()
     } catch {
       return otherwise()
     }
   }
-  return useCookie<T>(`vulcanum_${name}`, { maxAge: A_YEAR_S, sameSite: 'strict', path: '/', default: otherwise, decode, encode: value => encodeURIComponent(JSON.stringify(value)) })
+  return useCookie<T>(`vulcanum_${name}`, {
+    maxAge: A_YEAR_S,
+    sameSite: 'strict',
+    path: '/',
+    default: otherwise,
+    decode,
+    encode: (value) => encodeURIComponent(JSON.stringify(value)),
+  })
 }
 
 /** One of these words. */
-export const useChosenCookie = <T extends string>(name: string, words: readonly T[], otherwise: T) => useKeptCookie<T>(name, () => string<T>().oneOf([...words]).required() as unknown as Schema<T>, () => otherwise)
+export const useChosenCookie = <T extends string>(name: string, words: readonly T[], otherwise: T) =>
+  useKeptCookie<T>(
+    name,
+    () =>
+      string<T>()
+        .oneOf([...words])
+        .required() as unknown as Schema<T>,
+    () => otherwise,
+  )
 /** Some of these words. */
-export const useListCookie = <T extends string>(name: string, words: readonly T[], otherwise: readonly T[]) => useKeptCookie<T[]>(name, () => array(string<T>().oneOf([...words]).required()).required() as unknown as Schema<T[]>, () => [...otherwise])
+export const useListCookie = <T extends string>(name: string, words: readonly T[], otherwise: readonly T[]) =>
+  useKeptCookie<T[]>(
+    name,
+    () =>
+      array(
+        string<T>()
+          .oneOf([...words])
+          .required(),
+      ).required() as unknown as Schema<T[]>,
+    () => [...otherwise],
+  )

@@ -8,11 +8,25 @@ export const KEY_ACTIONS = {
   light: { key: 'Shift+L', words: 'Day, Glare, Dark bench' },
   margin: { key: 'M', words: 'Show or hide the margin' },
   next: { key: 'Enter', words: 'Bench: next (and Space)' },
-  laneA: { key: 'A', words: 'Bench: lane A' }, laneB: { key: 'B', words: 'Bench: lane B' }, laneC: { key: 'C', words: 'Bench: lane C' },
-  laneD: { key: 'D', words: 'Bench: lane D' }, laneE: { key: 'E', words: 'Bench: lane E' }, laneF: { key: 'F', words: 'Bench: lane F' },
-  allLanes: { key: 'W', words: 'Bench: all lanes' }, undo: { key: 'Z', words: 'Bench: undo' }, earlier: { key: ',', words: 'Bench: last mark a second earlier' }, later: { key: '.', words: 'Bench: last mark a second later' },
-  feed: { key: 'T', words: 'Bench: feed' }, lid: { key: 'L', words: 'Bench: lid' }, setting: { key: 'S', words: 'Bench: setting' }, knock: { key: 'K', words: 'Bench: knock' }, note: { key: 'N', words: 'Bench: note' },
-  photo: { key: 'P', words: 'Bench: photo' }, flameOut: { key: 'O', words: 'Bench: flame out' }, giveUp: { key: 'X', words: 'Bench: give up' }, glance: { key: 'G', words: 'Bench: glance' },
+  laneA: { key: 'A', words: 'Bench: lane A' },
+  laneB: { key: 'B', words: 'Bench: lane B' },
+  laneC: { key: 'C', words: 'Bench: lane C' },
+  laneD: { key: 'D', words: 'Bench: lane D' },
+  laneE: { key: 'E', words: 'Bench: lane E' },
+  laneF: { key: 'F', words: 'Bench: lane F' },
+  allLanes: { key: 'W', words: 'Bench: all lanes' },
+  undo: { key: 'Z', words: 'Bench: undo' },
+  earlier: { key: ',', words: 'Bench: last mark a second earlier' },
+  later: { key: '.', words: 'Bench: last mark a second later' },
+  feed: { key: 'T', words: 'Bench: feed' },
+  lid: { key: 'L', words: 'Bench: lid' },
+  setting: { key: 'S', words: 'Bench: setting' },
+  knock: { key: 'K', words: 'Bench: knock' },
+  note: { key: 'N', words: 'Bench: note' },
+  photo: { key: 'P', words: 'Bench: photo' },
+  flameOut: { key: 'O', words: 'Bench: flame out' },
+  giveUp: { key: 'X', words: 'Bench: give up' },
+  glance: { key: 'G', words: 'Bench: glance' },
   rowDown: { key: 'J', words: 'Runs: next row' },
   rowUp: { key: 'K', words: 'Runs: row before' },
   pick: { key: 'X', words: 'Runs: pick the row' },
@@ -32,15 +46,27 @@ export function useKeys() {
 
   /** While the component lives, this action is its; the frame's own gives way to a page's. */
   function on(action: KeyAction, handler: Handler, { givesWay = false } = {}) {
-    onMounted(() => handlers.set(action, givesWay ? [handler, ...(handlers.get(action) ?? [])] : [...(handlers.get(action) ?? []), handler]))
-    onUnmounted(() => handlers.set(action, (handlers.get(action) ?? []).filter(one => one !== handler)))
+    onMounted(() =>
+      handlers.set(
+        action,
+        givesWay ? [handler, ...(handlers.get(action) ?? [])] : [...(handlers.get(action) ?? []), handler],
+      ),
+    )
+    onUnmounted(() =>
+      handlers.set(
+        action,
+        (handlers.get(action) ?? []).filter((one) => one !== handler),
+      ),
+    )
   }
 
   function press(event: KeyboardEvent) {
     const pressed = nameOf(event)
     if (pressed === null || (pressed !== 'Control+K' && isBusy(event))) return
     // One key may mean one thing on the bench and another in the runs: what is there takes it.
-    const action = (Object.keys(KEY_ACTIONS) as KeyAction[]).find(one => keyOf(one) === pressed && handlers.get(one)?.length)
+    const action = (Object.keys(KEY_ACTIONS) as KeyAction[]).find(
+      (one) => keyOf(one) === pressed && handlers.get(one)?.length,
+    )
     if (action === undefined || isNative(event, pressed)) return
     event.preventDefault()
     act(action)
@@ -58,10 +84,17 @@ function nameOf({ key, ctrlKey, metaKey, altKey, shiftKey, repeat, isComposing }
 }
 
 /** Enter on a button or a link is that button's own. */
-const isNative = ({ target }: KeyboardEvent, pressed: string) => (pressed === 'Enter' || pressed === ' ') && target instanceof HTMLElement && target.closest('button, a, summary') !== null
+const isNative = ({ target }: KeyboardEvent, pressed: string) =>
+  (pressed === 'Enter' || pressed === ' ') &&
+  target instanceof HTMLElement &&
+  target.closest('button, a, summary') !== null
 
 /** Keys are ignored where text is typed, in lists and in dialogs. */
 function isBusy({ target }: KeyboardEvent): boolean {
   const element = target instanceof HTMLElement ? target : null
-  return element !== null && (element.isContentEditable || element.closest('input, textarea, select, [role=combobox], [role=listbox], [role=dialog]') !== null)
+  return (
+    element !== null &&
+    (element.isContentEditable ||
+      element.closest('input, textarea, select, [role=combobox], [role=listbox], [role=dialog]') !== null)
+  )
 }

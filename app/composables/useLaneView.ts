@@ -15,7 +15,9 @@ export function useLaneView(lane: Ref<Lane>) {
   const { units } = usePreferences()
   const second = computed(() => laneSecond(lane.value, bench.nowMs))
   const done = computed(() => answered.value[lane.value.runId] ?? [])
-  const answer = (key: string) => { answered.value = { ...answered.value, [lane.value.runId]: [...done.value, key] } }
+  const answer = (key: string) => {
+    answered.value = { ...answered.value, [lane.value.runId]: [...done.value, key] }
+  }
 
   const foreseen = computed(() => laneForesees(lane.value, second.value))
   const falling = computed(() => foreseen.value?.fallingSinceS != null)
@@ -29,12 +31,17 @@ export function useLaneView(lane: Ref<Lane>) {
   const says = computed(() => laneSays(lane.value, second.value, foreseen.value, done.value))
   const forecast = computed(() => forecastWords(foreseen.value, lane.value.method?.body.giveUpS ?? null))
   const due = computed(() => dueWords(lane.value, second.value))
-  const lastReading = computed(() => lane.value.state.marks.findLast(mark => mark.kind === 'reading') ?? null)
-  const lidOff = computed(() => lane.value.state.marks.findLast(mark => mark.kind === 'lidOff' || mark.kind === 'lidOn')?.kind === 'lidOff')
+  const lastReading = computed(() => lane.value.state.marks.findLast((mark) => mark.kind === 'reading') ?? null)
+  const lidOff = computed(
+    () => lane.value.state.marks.findLast((mark) => mark.kind === 'lidOff' || mark.kind === 'lidOn')?.kind === 'lidOff',
+  )
   const waiting = computed(() => bench.waitingOf(lane.value.runId))
 
   const today = () => new Date().toDateString()
-  const cardDue = computed(() => next.value.type === 'mark' && next.value.kind === 'lit' && cards.value[lane.value.fuelKind ?? '?'] !== today())
+  const cardDue = computed(
+    () =>
+      next.value.type === 'mark' && next.value.kind === 'lit' && cards.value[lane.value.fuelKind ?? '?'] !== today(),
+  )
 
   async function mark(kind: EventKind, payload = {}) {
     if (kind === 'lit') cards.value = { ...cards.value, [lane.value.fuelKind ?? '?']: today() }
@@ -46,11 +53,37 @@ export function useLaneView(lane: Ref<Lane>) {
     if (act.type === 'mark') await mark(act.kind)
     else if (act.type === 'move') await bench.press(lane.value.runId, { type: 'move', ofId: act.ofId, toMs: act.toMs })
     else if (act.type === 'boilAt') {
-      const id = await bench.press(lane.value.runId, { type: 'mark', kind: 'rollingBoil', payload: { reason: 'pressed late; the readings’ time taken' } })
+      const id = await bench.press(lane.value.runId, {
+        type: 'mark',
+        kind: 'rollingBoil',
+        payload: { reason: 'pressed late; the readings’ time taken' },
+      })
       if (id) await bench.press(lane.value.runId, { type: 'move', ofId: id, toMs: act.atMs })
     }
   }
   const temperature = (tempC: number) => degrees(tempC, units.value)
-  return { bench, units, second, foreseen, next, skip, state, clock, clockName, others, says, forecast, due, lastReading, lidOff, waiting, cardDue, answer, mark, take, temperature }
+  return {
+    bench,
+    units,
+    second,
+    foreseen,
+    next,
+    skip,
+    state,
+    clock,
+    clockName,
+    others,
+    says,
+    forecast,
+    due,
+    lastReading,
+    lidOff,
+    waiting,
+    cardDue,
+    answer,
+    mark,
+    take,
+    temperature,
+  }
 }
 export type LaneView = ReturnType<typeof useLaneView>

@@ -12,8 +12,10 @@ export function useMapping(page: ImportPage, runId: string) {
   const firstTrace = sent?.what === 'trace' ? sent.mapping : page.guessedTrace && { ...page.guessedTrace, runId }
   const runs = ref(firstRuns ? { ...structuredClone(toRaw(firstRuns)), zone: firstRuns.zone || zone } : null)
   const trace = ref(firstTrace ? structuredClone(toRaw(firstTrace)) : null)
-  const likeRuns = (runs.value?.columns.filter(column => column.to !== '').length ?? 0) >= 3
-  const what = ref<StoredMapping['what']>(page.mapping?.what ?? (trace.value !== null && (runId !== '' || !likeRuns) ? 'trace' : 'runs'))
+  const likeRuns = (runs.value?.columns.filter((column) => column.to !== '').length ?? 0) >= 3
+  const what = ref<StoredMapping['what']>(
+    page.mapping?.what ?? (trace.value !== null && (runId !== '' || !likeRuns) ? 'trace' : 'runs'),
+  )
   const mapping = computed<StoredMapping | null>(() => {
     if (what.value === 'trace') return trace.value && { what: 'trace', mapping: trace.value }
     return runs.value && { what: 'runs', mapping: runs.value }
@@ -41,9 +43,13 @@ export function useMapping(page: ImportPage, runId: string) {
 /** What a name can stand for, by kind. */
 export function useKitNames() {
   const { data: kit } = useKit()
-  const named = (list: readonly { id: string, name: string }[] | undefined) => (list ?? []).map(({ id, name }) => ({ value: id, label: name }))
-  return computed<Record<NameTarget, { value: string, label: string }[]>>(() => ({
-    setup: named(kit.value?.setups), place: named(kit.value?.places), person: named(kit.value?.people), method: named(kit.value?.methods),
+  const named = (list: readonly { id: string; name: string }[] | undefined) =>
+    (list ?? []).map(({ id, name }) => ({ value: id, label: name }))
+  return computed<Record<NameTarget, { value: string; label: string }[]>>(() => ({
+    setup: named(kit.value?.setups),
+    place: named(kit.value?.places),
+    person: named(kit.value?.people),
+    method: named(kit.value?.methods),
     fuel: (kit.value?.fuels ?? []).map(({ id, fuel, batch }) => ({ value: id, label: `${fuel}, ${batch}` })),
   }))
 }

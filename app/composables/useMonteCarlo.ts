@@ -17,12 +17,19 @@ export function useMonteCarlo() {
     progress.value = null
   }
 
-  async function draw(request: ReduceRequest, runId: string, options: { draws: number, seed: number }) {
+  async function draw(request: ReduceRequest, runId: string, options: { draws: number; seed: number }) {
     stop()
     problem.value = ''
     progress.value = 0
     worker = new Worker(new URL('../workers/monteCarlo.ts', import.meta.url), { type: 'module' })
-    const result = await wrap<MonteCarloWorker>(worker).draw(request, runId, options, proxy((share: number) => { progress.value = share }))
+    const result = await wrap<MonteCarloWorker>(worker).draw(
+      request,
+      runId,
+      options,
+      proxy((share: number) => {
+        progress.value = share
+      }),
+    )
     if (result.ok) answer.value = result.value
     else problem.value = problemText(result.problem)
     stop()

@@ -11,8 +11,13 @@ export function useNowConditions() {
       data.value = await $fetch<NowConditions>('/api/now', { method: 'PUT', body: typed })
       return []
     } catch (failure) {
-      const problems = failure instanceof FetchError ? (failure.data as { problems?: FieldProblem[] } | undefined)?.problems : undefined
-      return problems ?? [{ path: '', text: 'The server did not answer. Nothing was changed; try again when it is back.' }]
+      const problems =
+        failure instanceof FetchError
+          ? (failure.data as { problems?: FieldProblem[] } | undefined)?.problems
+          : undefined
+      return (
+        problems ?? [{ path: '', text: 'The server did not answer. Nothing was changed; try again when it is back.' }]
+      )
     }
   }
   return { now: data, error, refresh, save }
@@ -24,12 +29,17 @@ export function useClock() {
   let timer: ReturnType<typeof setInterval> | undefined
   onMounted(() => {
     ms.value = Date.now()
-    timer = setInterval(() => { ms.value = Date.now() }, 10_000)
+    timer = setInterval(() => {
+      ms.value = Date.now()
+    }, 10_000)
   })
   onUnmounted(() => clearInterval(timer))
   return ms
 }
 
 /** What the strip says of the run in view, and of the reference its figure is brought to. */
-export interface InView { then: string, broughtTo: string }
+export interface InView {
+  then: string
+  broughtTo: string
+}
 export const useInView = () => useState<InView | null>('inView', () => null)

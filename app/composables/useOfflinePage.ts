@@ -9,8 +9,10 @@ async function register(): Promise<void> {
   if (!('serviceWorker' in navigator) || import.meta.dev) return
   await navigator.serviceWorker.register('/sw.js')
   const cache = await caches.open(PAGES)
-  await Promise.all(['/bench', '/bench/arm'].map(async (path) => {
-    const page = await fetch(path)
-    if (page.ok) await cache.put(path, page)
-  }))
+  await Promise.all(
+    ['/bench', '/bench/arm'].map(async (path) => {
+      const page = await fetch(path)
+      if (page.ok) await cache.put(path, page)
+    }),
+  )
 }

@@ -3,7 +3,10 @@ import type { FieldProblem } from '#shared/readProblems'
 import type { ClaimAnswer, PairingClaim } from '#shared/share'
 
 const ASK_EVERY_MS = 1000
-const problemsOf = (error: unknown): FieldProblem[] => (error instanceof FetchError ? (error.data as { problems?: FieldProblem[] } | undefined)?.problems : undefined) ?? [{ path: '', text: 'The other machine did not answer. Try again.' }]
+const problemsOf = (error: unknown): FieldProblem[] =>
+  (error instanceof FetchError ? (error.data as { problems?: FieldProblem[] } | undefined)?.problems : undefined) ?? [
+    { path: '', text: 'The other machine did not answer. Try again.' },
+  ]
 
 /** On the device that wants in: says the code, or what the picture carried, and waits for the other screen's yes. */
 export function usePairing() {
@@ -12,7 +15,7 @@ export function usePairing() {
   const byPicture = ref(false)
   const waiting = ref(false)
   const problems = ref<FieldProblem[]>([])
-  const problemAt = (path: string) => problems.value.find(problem => problem.path === path)?.text
+  const problemAt = (path: string) => problems.value.find((problem) => problem.path === path)?.text
   let over = false
 
   onMounted(() => {
@@ -23,12 +26,17 @@ export function usePairing() {
     // Out of the history and of whatever is copied from the address.
     history.replaceState(history.state, '', window.location.pathname)
   })
-  onBeforeUnmount(() => { over = true })
+  onBeforeUnmount(() => {
+    over = true
+  })
 
   async function ask() {
     problems.value = []
     try {
-      const claim = await $fetch<PairingClaim>('/api/pair', { method: 'POST', body: { code: code.value, name: name.value } })
+      const claim = await $fetch<PairingClaim>('/api/pair', {
+        method: 'POST',
+        body: { code: code.value, name: name.value },
+      })
       waiting.value = true
       await wait(claim)
     } catch (error) {
@@ -39,13 +47,16 @@ export function usePairing() {
   async function wait(claim: PairingClaim) {
     while (!over) {
       const answer = await $fetch<ClaimAnswer>('/api/pair/claim', { method: 'POST', body: claim })
-      if (answer.as === 'refused') return refused([{ path: '', text: 'The other screen did not let this device in. Take the code that stands there now.' }])
+      if (answer.as === 'refused')
+        return refused([
+          { path: '', text: 'The other screen did not let this device in. Take the code that stands there now.' },
+        ])
       if (answer.as === 'granted') {
         await keep('device', { id: answer.id, name: answer.name })
         // Anew, as a device that is known.
         return window.location.assign('/bench')
       }
-      await new Promise(resolve => setTimeout(resolve, ASK_EVERY_MS))
+      await new Promise((resolve) => setTimeout(resolve, ASK_EVERY_MS))
     }
   }
 
@@ -53,7 +64,7 @@ export function usePairing() {
   function refused(why: FieldProblem[]) {
     problems.value = why
     waiting.value = false
-    if (!byPicture.value || why.some(problem => problem.path === 'name')) return
+    if (!byPicture.value || why.some((problem) => problem.path === 'name')) return
     byPicture.value = false
     code.value = ''
   }

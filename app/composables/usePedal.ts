@@ -20,8 +20,16 @@ export function usePedal() {
     event.stopImmediatePropagation()
     return true
   }
-  return reactive({ key, learning, heard, learn: () => { learning.value = true }, forget: () => {
-    learning.value = false
-    key.value = ''
-  } })
+  return reactive({
+    key,
+    learning,
+    heard,
+    learn: () => {
+      learning.value = true
+    },
+    forget: () => {
+      learning.value = false
+      key.value = ''
+    },
+  })
 }

@@ -20,6 +20,8 @@ export function usePreferences() {
     leavingDark.value = false
     light.value = LIGHTS[(here + 1) % LIGHTS.length]!
   }
-  const switchUnits = () => { units.value = units.value === 'metric' ? 'trail' : 'metric' }
+  const switchUnits = () => {
+    units.value = units.value === 'metric' ? 'trail' : 'metric'
+  }
   return { light, units, leavingDark, nextLight, switchUnits }
 }

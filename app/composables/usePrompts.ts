@@ -7,7 +7,10 @@ let audio: AudioContext | null = null
 /** Two short tones, heard over a burner. */
 function beep() {
   audio ??= new AudioContext()
-  for (const [at, hertz] of [[0, 880], [0.18, 1175]] as const) {
+  for (const [at, hertz] of [
+    [0, 880],
+    [0.18, 1175],
+  ] as const) {
     const tone = audio.createOscillator()
     const gain = audio.createGain()
     tone.frequency.value = hertz
@@ -27,20 +30,36 @@ export function usePrompts() {
     return lanes.value.flatMap(({ lane, second: now }) => {
       const foreseen = laneForesees(lane, now)
       const reading = dueWords(lane, now)
-      const grave = laneSays(lane, now, foreseen, []).filter(one => ['giveUp', 'duration', 'falling', 'unseen'].includes(one.key)).map(one => ({ key: `${lane.runId}.${one.key}`, words: `Lane ${lane.lane}. ${one.words}` }))
-      return [...(reading ? [{ key: `${lane.runId}.due.${lane.state.marks.filter(mark => mark.kind === 'reading').length}`, words: `Lane ${lane.lane}. ${reading}.` }] : []), ...grave]
+      const grave = laneSays(lane, now, foreseen, [])
+        .filter((one) => ['giveUp', 'duration', 'falling', 'unseen'].includes(one.key))
+        .map((one) => ({ key: `${lane.runId}.${one.key}`, words: `Lane ${lane.lane}. ${one.words}` }))
+      return [
+        ...(reading
+          ? [
+              {
+                key: `${lane.runId}.due.${lane.state.marks.filter((mark) => mark.kind === 'reading').length}`,
+                words: `Lane ${lane.lane}. ${reading}.`,
+              },
+            ]
+          : []),
+        ...grave,
+      ]
     })
   })
   const last = ref('')
-  watch(() => due.value.map(one => one.key).join(' '), () => {
-    const fresh = due.value.filter(one => !before.has(one.key))
-    before.clear()
-    for (const one of due.value) before.add(one.key)
-    if (fresh.length === 0) return
-    last.value = fresh.map(one => one.words).join(' ')
-    // A browser sounds nothing before the first press on the page.
-    if (prompts.value.sound && navigator.userActivation?.hasBeenActive !== false) beep()
-    if (prompts.value.speech && 'speechSynthesis' in window) speechSynthesis.speak(new SpeechSynthesisUtterance(last.value))
-  })
+  watch(
+    () => due.value.map((one) => one.key).join(' '),
+    () => {
+      const fresh = due.value.filter((one) => !before.has(one.key))
+      before.clear()
+      for (const one of due.value) before.add(one.key)
+      if (fresh.length === 0) return
+      last.value = fresh.map((one) => one.words).join(' ')
+      // A browser sounds nothing before the first press on the page.
+      if (prompts.value.sound && navigator.userActivation?.hasBeenActive !== false) beep()
+      if (prompts.value.speech && 'speechSynthesis' in window)
+        speechSynthesis.speak(new SpeechSynthesisUtterance(last.value))
+    },
+  )
   return last
 }

@@ -4,8 +4,11 @@ import type { TypedFields } from '#shared/fields'
 import type { FieldProblem } from '#shared/readProblems'
 import type { Refusal, RunRef, TypedRecord } from '#shared/record'
 
-export type Sent<T> = { ok: true, value: T } | ({ ok: false } & Refusal)
-const AWAY: FieldProblem = { path: '', text: 'The server did not answer. Nothing was saved; what you typed stays here. Send it again when it is back.' }
+export type Sent<T> = { ok: true; value: T } | ({ ok: false } & Refusal)
+const AWAY: FieldProblem = {
+  path: '',
+  text: 'The server did not answer. Nothing was saved; what you typed stays here. Send it again when it is back.',
+}
 
 /** Sends something to a door of the kit. What goes wrong comes back in words, with the other's version or the runs in the way. */
 export async function sendTo<T>(url: string, method: 'PUT' | 'POST' | 'DELETE', body?: object): Promise<Sent<T>> {
@@ -13,27 +16,36 @@ export async function sendTo<T>(url: string, method: 'PUT' | 'POST' | 'DELETE', 
     const { value } = await $fetch<{ value: T }>(url, { method, body })
     return { ok: true, value }
   } catch (error) {
-    const refusal = error instanceof FetchError ? error.data as Refusal | undefined : undefined
+    const refusal = error instanceof FetchError ? (error.data as Refusal | undefined) : undefined
     return { ok: false, problems: refusal?.problems ?? [AWAY], theirs: refusal?.theirs, runs: refusal?.runs }
   }
 }
 
 /** A form over one record: its fields, what is wrong with them, saving, and what another page saved meanwhile. */
-export function useRecordForm<T>(options: { url: (id: string) => string, start: () => TypedRecord, extra?: () => object, saved: (value: T) => unknown }) {
+export function useRecordForm<T>(options: {
+  url: (id: string) => string
+  start: () => TypedRecord
+  extra?: () => object
+  saved: (value: T) => unknown
+}) {
   const { units } = usePreferences()
   const record = ref<TypedRecord>(structuredClone(toRaw(options.start())))
   const problems = ref<FieldProblem[]>([])
   const theirs = ref<TypedRecord | null>(null)
   const runs = ref<RunRef[]>([])
   const saving = ref(false)
-  const problemAt = (path: string) => problems.value.find(problem => problem.path === path)?.text
+  const problemAt = (path: string) => problems.value.find((problem) => problem.path === path)?.text
 
   async function save() {
     saving.value = true
-    const sent = await sendTo<T>(options.url(record.value.id), 'PUT', { ...record.value, units: units.value, ...options.extra?.() })
+    const sent = await sendTo<T>(options.url(record.value.id), 'PUT', {
+      ...record.value,
+      units: units.value,
+      ...options.extra?.(),
+    })
     saving.value = false
     problems.value = sent.ok ? [] : sent.problems
-    theirs.value = sent.ok ? null : sent.theirs ?? null
+    theirs.value = sent.ok ? null : (sent.theirs ?? null)
     if (!sent.ok) return
     // Whatever shows this record, or lists it, reads it anew: the page gone to may share its data with this one.
     await refreshNuxtData()
@@ -43,7 +55,7 @@ export function useRecordForm<T>(options: { url: (id: string) => string, start: 
   async function remove(gone: () => unknown) {
     const sent = await sendTo<null>(options.url(record.value.id), 'DELETE')
     problems.value = sent.ok ? [] : sent.problems
-    runs.value = sent.ok ? [] : sent.runs ?? []
+    runs.value = sent.ok ? [] : (sent.runs ?? [])
     if (sent.ok) await gone()
   }
 
@@ -66,4 +78,11 @@ export function useRecordForm<T>(options: { url: (id: string) => string, start: 
 }
 
 /** A record that is not saved yet. */
-export const newRecord = (fields: TypedFields): TypedRecord => ({ id: uuidv7(), revision: 0, units: 'metric', personId: null, reason: '', fields })
+export const newRecord = (fields: TypedFields): TypedRecord => ({
+  id: uuidv7(),
+  revision: 0,
+  units: 'metric',
+  personId: null,
+  reason: '',
+  fields,
+})

@@ -15,11 +15,15 @@ export async function useRunList(query: Ref<RunListQuery>) {
   const next = ref<string | null>(null)
   const failed = ref(false)
   let loading = false
-  watch(data, (first) => {
-    later.value = []
-    next.value = first?.next ?? null
-    failed.value = false
-  }, { immediate: true })
+  watch(
+    data,
+    (first) => {
+      later.value = []
+      next.value = first?.next ?? null
+      failed.value = false
+    },
+    { immediate: true },
+  )
 
   async function more() {
     if (loading || next.value === null) return
@@ -38,8 +42,8 @@ export async function useRunList(query: Ref<RunListQuery>) {
       loading = false
     }
   }
-  const lines = computed<RunLine[]>(() => [...data.value?.lines ?? [], ...later.value])
-  const again = async () => void await Promise.all([refresh(), refreshChoices()])
+  const lines = computed<RunLine[]>(() => [...(data.value?.lines ?? []), ...later.value])
+  const again = async () => void (await Promise.all([refresh(), refreshChoices()]))
   const count = computed(() => data.value?.count ?? 0)
   await Promise.all([list, all, grouped])
   return { lines, count, next, failed, more, again, choices, groups, error }

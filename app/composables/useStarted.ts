@@ -7,5 +7,9 @@ export function useStarted<T>(path: string, changed: () => void) {
     changed()
     return sent.ok ? sent.value : null
   }
-  return { problem, begin: (body: object) => ask(path, 'POST', body), stop: (id: string) => ask(`${path}/${id}`, 'DELETE') }
+  return {
+    problem,
+    begin: (body: object) => ask(path, 'POST', body),
+    stop: (id: string) => ask(`${path}/${id}`, 'DELETE'),
+  }
 }

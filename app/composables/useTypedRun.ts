@@ -16,9 +16,13 @@ export function useTypedRun(typed: Ref<TypedRun>) {
     const read = readTypedRun({ ...typed.value, startedAt: withOffset(typed.value.startedAt) }, Date.now())
     return read.ok ? [] : read.problems
   })
-  const problems = computed(() => (tried.value ? [...found.value, ...refused.value] : found.value.filter(problem => visited.value.has(problem.path))))
-  const problemAt = (path: string) => problems.value.find(problem => problem.path === path)?.text
-  const leave = (path: string) => { visited.value = new Set([...visited.value, path]) }
+  const problems = computed(() =>
+    tried.value ? [...found.value, ...refused.value] : found.value.filter((problem) => visited.value.has(problem.path)),
+  )
+  const problemAt = (path: string) => problems.value.find((problem) => problem.path === path)?.text
+  const leave = (path: string) => {
+    visited.value = new Set([...visited.value, path])
+  }
 
   async function save(): Promise<string | null> {
     tried.value = true
@@ -32,7 +36,13 @@ export function useTypedRun(typed: Ref<TypedRun>) {
     return null
   }
 
-  watch(typed, () => { refused.value = [] }, { deep: true })
+  watch(
+    typed,
+    () => {
+      refused.value = []
+    },
+    { deep: true },
+  )
   return { problems, problemAt, leave, save, saving }
 }
 

@@ -7,7 +7,9 @@ onMounted(() => void bench.start())
 
 <template>
   <div class="flex min-h-screen flex-col">
-    <a href="#sheet" class="sr-only focus:not-sr-only focus:absolute focus:z-30 focus:bg-sheet focus:p-2">To the sheet</a>
+    <a href="#sheet" class="sr-only focus:not-sr-only focus:absolute focus:z-30 focus:bg-sheet focus:p-2"
+      >To the sheet</a
+    >
     <FrameStrip />
     <div class="flex flex-1 flex-col md:flex-row">
       <FrameRail :narrow="bench.burning" />

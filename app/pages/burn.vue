@@ -10,14 +10,27 @@ import type { FieldProblem } from '#shared/readProblems'
 useHead({ title: 'Burn one now · Vulcanum' })
 const { units } = usePreferences()
 const bench = useBench()
-const typed = reactive<TypedBurnOne>({ units: units.value, who: '', burner: '', burnerKind: 'alcohol', fuelKind: 'ethanol-denatured', place: '', altitude: '', zone: 'UTC' })
+const typed = reactive<TypedBurnOne>({
+  units: units.value,
+  who: '',
+  burner: '',
+  burnerKind: 'alcohol',
+  fuelKind: 'ethanol-denatured',
+  place: '',
+  altitude: '',
+  zone: 'UTC',
+})
 const water = ref('')
 const start = ref('')
 const problems = ref<FieldProblem[]>([])
-const problemAt = (path: string) => problems.value.find(problem => problem.path === path)?.text
-const kinds = BURNER_KINDS.map(kind => ({ value: kind, label: BURNER_WORDS[kind] }))
-const fuels = FUEL_KINDS.map(kind => ({ value: kind, label: FUELS[kind]!.name }))
-const names = [{ key: 'who', label: 'Who' }, { key: 'burner', label: 'Burner' }, { key: 'place', label: 'Place' }] as const
+const problemAt = (path: string) => problems.value.find((problem) => problem.path === path)?.text
+const kinds = BURNER_KINDS.map((kind) => ({ value: kind, label: BURNER_WORDS[kind] }))
+const fuels = FUEL_KINDS.map((kind) => ({ value: kind, label: FUELS[kind]!.name }))
+const names = [
+  { key: 'who', label: 'Who' },
+  { key: 'burner', label: 'Burner' },
+  { key: 'place', label: 'Place' },
+] as const
 
 async function burn() {
   const sent = { ...typed, units: units.value, zone: Intl.DateTimeFormat().resolvedOptions().timeZone || 'UTC' }
@@ -28,42 +41,67 @@ async function burn() {
     const kit = await $fetch<BurnOneKit>('/api/burn-one', { method: 'POST', body: sent })
     await bench.start()
     const choices = await readChoices()
-    await arm(bench, choices, { ...firstArming(choices, bench.freeLane ?? 'A'), ...kit, measured: { ...emptyMeasured(), water: water.value, waterStart: start.value } })
+    await arm(bench, choices, {
+      ...firstArming(choices, bench.freeLane ?? 'A'),
+      ...kit,
+      measured: { ...emptyMeasured(), water: water.value, waterStart: start.value },
+    })
     await navigateTo('/bench')
   } catch (error) {
-    const told = error instanceof FetchError ? (error.data as { problems?: FieldProblem[] } | undefined)?.problems : undefined
-    problems.value = told ?? [{ path: '', text: 'The server did not answer. What you typed stays; try again when it is back.' }]
+    const told =
+      error instanceof FetchError ? (error.data as { problems?: FieldProblem[] } | undefined)?.problems : undefined
+    problems.value = told ?? [
+      { path: '', text: 'The server did not answer. What you typed stays; try again when it is back.' },
+    ]
   }
 }
 </script>
 
 <template>
   <div class="max-w-2xl">
-    <h1 class="mb-1">
-      Burn one now
-    </h1>
-    <p class="mb-4 text-ink-2">
-      The rest can be added while it burns, or after.
-    </p>
+    <h1 class="mb-1">Burn one now</h1>
+    <p class="mb-4 text-ink-2">The rest can be added while it burns, or after.</p>
     <form class="enamel grid grid-cols-1 gap-2 p-4" novalidate @submit.prevent="burn">
-      <div v-for="name in names" :key="name.key" class="grid grid-cols-[6.5rem_minmax(0,1fr)] gap-x-3 sm:grid-cols-[9rem_minmax(0,1fr)]">
+      <div
+        v-for="name in names"
+        :key="name.key"
+        class="grid grid-cols-[6.5rem_minmax(0,1fr)] gap-x-3 sm:grid-cols-[9rem_minmax(0,1fr)]"
+      >
         <label :for="name.key" class="pt-1.5">{{ name.label }}</label>
         <div>
-          <input :id="name.key" v-model="typed[name.key]" class="w-full max-w-xs" autocomplete="off" :aria-invalid="problemAt(name.key) ? 'true' : undefined">
+          <input
+            :id="name.key"
+            v-model="typed[name.key]"
+            class="w-full max-w-xs"
+            autocomplete="off"
+            :aria-invalid="problemAt(name.key) ? 'true' : undefined"
+          />
           <p v-if="problemAt(name.key)" role="alert" class="mt-1 font-bold">{{ problemAt(name.key) }}</p>
         </div>
       </div>
       <ChoiceBox v-model="typed.burnerKind" label="It burns" :choices="kinds" :problem="problemAt('burnerKind')" />
       <ChoiceBox v-model="typed.fuelKind" label="Fuel" :choices="fuels" :problem="problemAt('fuelKind')" />
-      <QuantityBox v-model="typed.altitude" label="Altitude" kind="altitude" :units="units" :problem="problemAt('altitude')" example="700 ft, 940 m" />
+      <QuantityBox
+        v-model="typed.altitude"
+        label="Altitude"
+        kind="altitude"
+        :units="units"
+        :problem="problemAt('altitude')"
+        example="700 ft, 940 m"
+      />
       <QuantityBox v-model="water" label="Water" kind="water" :units="units" example="473 g, 2 cups" />
-      <QuantityBox v-model="start" label="Start temperature" kind="waterTemp" :units="units" example="9.2 °C, 56F" hint="No thermometer? Stir ice in the water for five minutes and take it out: type 0.5 °C." />
+      <QuantityBox
+        v-model="start"
+        label="Start temperature"
+        kind="waterTemp"
+        :units="units"
+        example="9.2 °C, 56F"
+        hint="No thermometer? Stir ice in the water for five minutes and take it out: type 0.5 °C."
+      />
       <p v-if="problemAt('')" role="alert" class="font-bold">
         {{ problemAt('') }}
       </p>
-      <button type="submit" class="act mt-2 justify-self-start">
-        To the bench
-      </button>
+      <button type="submit" class="act mt-2 justify-self-start">To the bench</button>
     </form>
   </div>
 </template>

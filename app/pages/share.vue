@@ -8,9 +8,15 @@ const { data, error, refresh } = await useFetch<ShareState>('/api/share')
 const pairing = computed(() => data.value?.shared?.pairing ?? null)
 const asking = computed(() => pairing.value?.asking ?? [])
 
-const openPairing = async () => { data.value = await $fetch<ShareState>('/api/share/pairing', { method: 'POST' }) }
-onMounted(() => { if (data.value?.shared) void openPairing() })
-onBeforeUnmount(() => { if (data.value?.shared) void $fetch('/api/share/pairing', { method: 'DELETE' }).catch(() => undefined) })
+const openPairing = async () => {
+  data.value = await $fetch<ShareState>('/api/share/pairing', { method: 'POST' })
+}
+onMounted(() => {
+  if (data.value?.shared) void openPairing()
+})
+onBeforeUnmount(() => {
+  if (data.value?.shared) void $fetch('/api/share/pairing', { method: 'DELETE' }).catch(() => undefined)
+})
 // A device that asks, or a code that ends, shows here without a reload; and pairing stays open only while this is asked for.
 useIntervalFn(() => void refresh(), 2000)
 
@@ -29,17 +35,16 @@ async function forget(device: PairedDevice) {
 
 <template>
   <div class="max-w-3xl">
-    <h1 class="mb-3">
-      A second device
-    </h1>
+    <h1 class="mb-3">A second device</h1>
     <p v-if="error" role="alert" class="font-bold">
       The server did not answer. Check that Vulcanum is running, then reload.
     </p>
     <section v-else-if="data && !data.shared" class="enamel p-4">
-      <p>This Vulcanum answers this machine alone. To use a phone or a second computer beside the flame, stop it and start it so:</p>
-      <p class="figures my-3 text-base">
-        npm start -- --share
+      <p>
+        This Vulcanum answers this machine alone. To use a phone or a second computer beside the flame, stop it and
+        start it so:
       </p>
+      <p class="figures my-3 text-base">npm start -- --share</p>
       <p class="text-ink-2">
         It is then open to devices on the same network that you let in by a code; to no others, and to nothing outside.
       </p>
@@ -49,28 +54,30 @@ async function forget(device: PairedDevice) {
       <section class="enamel grid gap-6 p-4 md:grid-cols-[240px_minmax(0,1fr)]">
         <div>
           <figure v-for="one in data.shared.addresses" :key="one.url" class="mb-3">
-            <img class="qr photo" :src="`data:image/svg+xml;utf8,${encodeURIComponent(one.qr)}`" :alt="`The address ${one.url} as a picture`">
+            <img
+              class="qr photo"
+              :src="`data:image/svg+xml;utf8,${encodeURIComponent(one.qr)}`"
+              :alt="`The address ${one.url} as a picture`"
+            />
             <figcaption class="figures break-all">
               {{ one.url }}
             </figcaption>
           </figure>
-          <p v-if="!data.shared.addresses.length" class="font-bold">
-            This machine is on no network.
-          </p>
+          <p v-if="!data.shared.addresses.length" class="font-bold">This machine is on no network.</p>
         </div>
         <div>
           <ShareCode :pairing="pairing" @open="openPairing" />
-          <h2 class="mt-4">
-            Without trusting the certificate
-          </h2>
-          <p>Marks, readings and clocks work. What is lost: the Bench does not open there while this machine cannot be reached (what was pressed before is kept all the same), and the screen may go dark by itself. Installing the certificate on the device brings both back.</p>
+          <h2 class="mt-4">Without trusting the certificate</h2>
+          <p>
+            Marks, readings and clocks work. What is lost: the Bench does not open there while this machine cannot be
+            reached (what was pressed before is kept all the same), and the screen may go dark by itself. Installing the
+            certificate on the device brings both back.
+          </p>
         </div>
       </section>
     </template>
     <section v-if="data?.devices.length" class="mt-4" aria-label="Devices let in">
-      <h2 class="mb-1">
-        Let in
-      </h2>
+      <h2 class="mb-1">Let in</h2>
       <ul>
         <li v-for="device in data.devices" :key="device.id" class="flex items-center gap-3 border-b border-edge py-1">
           <span class="min-w-0 flex-1" dir="auto">{{ device.name }}</span>

@@ -29,14 +29,19 @@ export const useBench = defineStore('bench', () => {
   const said = ref('')
   const ready = ref(false)
 
-  const lanes = computed<Lane[]>(() => pending.value.reduce<Lane[]>((all, { act, preview }) => applyAct(all, act, device.value.id, preview), told.value.lanes))
-  const burning = computed(() => lanes.value.some(lane => isBurning(lane.state)))
-  const freeLane = computed(() => LANES.find(name => !lanes.value.some(lane => lane.lane === name)) ?? null)
-  const laneAt = (name: LaneName) => lanes.value.find(lane => lane.lane === name) ?? null
-  const waitingOf = (runId: string) => pending.value.filter(one => one.act.runId === runId).length
+  const lanes = computed<Lane[]>(() =>
+    pending.value.reduce<Lane[]>(
+      (all, { act, preview }) => applyAct(all, act, device.value.id, preview),
+      told.value.lanes,
+    ),
+  )
+  const burning = computed(() => lanes.value.some((lane) => isBurning(lane.state)))
+  const freeLane = computed(() => LANES.find((name) => !lanes.value.some((lane) => lane.lane === name)) ?? null)
+  const laneAt = (name: LaneName) => lanes.value.find((lane) => lane.lane === name) ?? null
+  const waitingOf = (runId: string) => pending.value.filter((one) => one.act.runId === runId).length
 
   async function readPending() {
-    pending.value = (await pendingActs()).map(one => one.pending)
+    pending.value = (await pendingActs()).map((one) => one.pending)
     refused.value = await refusedActs()
     photosWaiting.value = (await waitingPhotos()).length
   }
@@ -47,7 +52,7 @@ export const useBench = defineStore('bench', () => {
     told.value = bench
   }
   function hear(push: Bench | BenchPush, whole: boolean) {
-    take(whole ? push as Bench : merged(told.value, push as BenchPush))
+    take(whole ? (push as Bench) : merged(told.value, push as BenchPush))
   }
   let showing: ReturnType<typeof setTimeout> | null = null
   let shownAt = -Infinity
@@ -59,23 +64,28 @@ export const useBench = defineStore('bench', () => {
     },
     seen: () => told.value.seq,
     heard: hear,
-    had: () => samplesHad(told.value.lanes.map(lane => lane.runId)),
-    have: () => samplesHere(told.value.lanes.map(lane => lane.runId)),
+    had: () => samplesHad(told.value.lanes.map((lane) => lane.runId)),
+    have: () => samplesHere(told.value.lanes.map((lane) => lane.runId)),
     sampled: (pushes) => {
       takeSamples(pushes)
       // Seen a few times a second, however often they come: six lanes with four instruments each would draw at every push.
-      showing ??= setTimeout(() => {
-        showing = null
-        shownAt = performance.now()
-        sampled.value++
-      }, Math.max(0, shownAt + SHOWN_EVERY_MS - performance.now()))
+      showing ??= setTimeout(
+        () => {
+          showing = null
+          shownAt = performance.now()
+          sampled.value++
+        },
+        Math.max(0, shownAt + SHOWN_EVERY_MS - performance.now()),
+      )
     },
-    sentNow: (now) => { sentNow.value = { ...sentNow.value, ...now } },
+    sentNow: (now) => {
+      sentNow.value = { ...sentNow.value, ...now }
+    },
     online: (is, why) => {
       online.value = is
       offlineWhy.value = why ?? ''
     },
-    elsewhere: what => void (what === 'pressed' ? readPending() : refetch().then(readPending)),
+    elsewhere: (what) => void (what === 'pressed' ? readPending() : refetch().then(readPending)),
   })
   async function refetch() {
     try {
@@ -87,27 +97,34 @@ export const useBench = defineStore('bench', () => {
 
   let starting: Promise<void> | null = null
   /** Reads this browser's store and begins to listen; once a page. */
-  const start = () => starting ??= (async () => {
-    await beginClock()
-    // Before any lane is shown: a clock never begins at nothing after a reload.
-    nowMs.value = benchNowMs()
-    device.value = await kept<DeviceCard>('device') ?? await newDevice()
-    const before = await keptBench()
-    if (before) told.value = { ...before, seq: -1 }
-    await readPending()
-    ready.value = true
-    link.start()
-    setInterval(() => { nowMs.value = benchNowMs() }, 100)
-    void askServer().catch(() => undefined)
-    setInterval(() => void askServer().catch(() => undefined), CLOCK_EVERY_MS)
-  })()
+  const start = () =>
+    (starting ??= (async () => {
+      await beginClock()
+      // Before any lane is shown: a clock never begins at nothing after a reload.
+      nowMs.value = benchNowMs()
+      device.value = (await kept<DeviceCard>('device')) ?? (await newDevice())
+      const before = await keptBench()
+      if (before) told.value = { ...before, seq: -1 }
+      await readPending()
+      ready.value = true
+      link.start()
+      setInterval(() => {
+        nowMs.value = benchNowMs()
+      }, 100)
+      void askServer().catch(() => undefined)
+      setInterval(() => void askServer().catch(() => undefined), CLOCK_EVERY_MS)
+    })())
 
   let turn: Promise<unknown> = Promise.resolve()
   /**
    * Kept in this browser, then shown, then sent. One after another, so that an undo finds the press before it; the moment is the press's own.
    * @param what the deed, or how to find it when its turn comes; null: there is nothing to do
    */
-  function press(runId: string, what: BenchDeed | (() => BenchDeed | null), preview: Lane | null = null): Promise<string | null> {
+  function press(
+    runId: string,
+    what: BenchDeed | (() => BenchDeed | null),
+    preview: Lane | null = null,
+  ): Promise<string | null> {
     const moment = momentOfPress()
     const id = uuidv7()
     const kept = turn.then(async () => {
@@ -127,16 +144,23 @@ export const useBench = defineStore('bench', () => {
     turn = kept.catch(() => undefined)
     return kept
   }
-  const laneOf = (runId: string) => lanes.value.find(one => one.runId === runId) ?? null
+  const laneOf = (runId: string) => lanes.value.find((one) => one.runId === runId) ?? null
 
   async function mark(lane: Lane, kind: EventKind, payload: MarkPayload = {}): Promise<string | null> {
     const id = await press(lane.runId, { type: 'mark', kind, payload })
     const now = laneOf(lane.runId)
     const outcome = now && id ? outcomeOf(now.state, id) : null
-    if (now) said.value = outcome?.as === 'double' ? `Lane ${lane.lane}: pressed twice, kept as one` : outcome?.as === 'already' ? `Lane ${lane.lane}: ${EVENT_NAMES[kind]} stands already; this press is kept beside it` : `Lane ${lane.lane}: ${EVENT_NAMES[kind]} at ${clockOf(now)}`
+    if (now)
+      said.value =
+        outcome?.as === 'double'
+          ? `Lane ${lane.lane}: pressed twice, kept as one`
+          : outcome?.as === 'already'
+            ? `Lane ${lane.lane}: ${EVENT_NAMES[kind]} stands already; this press is kept beside it`
+            : `Lane ${lane.lane}: ${EVENT_NAMES[kind]} at ${clockOf(now)}`
     return id
   }
-  const clockOf = (lane: Lane) => formatClock(laneSeconds(lane, Math.max(0, nowMs.value - (zeroOf(lane.state) ?? nowMs.value))))
+  const clockOf = (lane: Lane) =>
+    formatClock(laneSeconds(lane, Math.max(0, nowMs.value - (zeroOf(lane.state) ?? nowMs.value))))
 
   async function undo({ runId, lane }: Lane) {
     let words = ''
@@ -156,11 +180,18 @@ export const useBench = defineStore('bench', () => {
     })
     said.value = words
   }
-  const read = (lane: Lane, quantity: MeasuredQuantity, typed: string) => press(lane.runId, { type: 'read', quantity, typed })
+  const read = (lane: Lane, quantity: MeasuredQuantity, typed: string) =>
+    press(lane.runId, { type: 'read', quantity, typed })
 
   async function photograph(lane: Lane, bytes: Blob) {
     const zero = zeroOf(lane.state)
-    await keepPhoto({ id: uuidv7(), runId: lane.runId, atMs: zero === null ? null : benchNowMs() - zero, bytes, refused: null })
+    await keepPhoto({
+      id: uuidv7(),
+      runId: lane.runId,
+      atMs: zero === null ? null : benchNowMs() - zero,
+      bytes,
+      refused: null,
+    })
     photosWaiting.value++
     link.send()
   }
@@ -170,7 +201,35 @@ export const useBench = defineStore('bench', () => {
   }
   const nextOf = (lane: Lane) => nextEvent(lane.state)
 
-  return { sampled, sentNow, told, lanes, pending, refused, photosWaiting, online, offlineWhy, nowMs, device, selected, said, ready, burning, freeLane, laneAt, waitingOf, start, press, mark, undo, nudge, read, photograph, forget, nextOf }
+  return {
+    sampled,
+    sentNow,
+    told,
+    lanes,
+    pending,
+    refused,
+    photosWaiting,
+    online,
+    offlineWhy,
+    nowMs,
+    device,
+    selected,
+    said,
+    ready,
+    burning,
+    freeLane,
+    laneAt,
+    waitingOf,
+    start,
+    press,
+    mark,
+    undo,
+    nudge,
+    read,
+    photograph,
+    forget,
+    nextOf,
+  }
 })
 
 /** Once the next frame is drawn; soon, where none is. */
@@ -196,6 +255,12 @@ async function newDevice(): Promise<DeviceCard> {
 }
 
 function merged(bench: Bench, { seq, serverMs, lanes, gone }: BenchPush): Bench {
-  const changed = [...lanes.map(lane => lane.runId), ...gone.map(one => one.runId)]
-  return { seq, serverMs, lanes: [...bench.lanes.filter(lane => !changed.includes(lane.runId)), ...lanes].sort((a, b) => (a.lane < b.lane ? -1 : 1)) }
+  const changed = [...lanes.map((lane) => lane.runId), ...gone.map((one) => one.runId)]
+  return {
+    seq,
+    serverMs,
+    lanes: [...bench.lanes.filter((lane) => !changed.includes(lane.runId)), ...lanes].sort((a, b) =>
+      a.lane < b.lane ? -1 : 1,
+    ),
+  }
 }

@@ -6,16 +6,42 @@ import { emptyTypedRun, type TypedRun } from '#shared/typedRun'
 
 /** The run being typed: kept in this browser on every keystroke, so that neither a reload nor a lost server loses it. */
 export const useDraft = defineStore('draft', () => {
-  const typed = useLocalStorage<TypedRun>('vulcanum.draft', fresh(), { mergeDefaults: (stored, defaults) => ({ ...defaults, ...stored, measured: { ...defaults.measured, ...stored.measured }, times: { ...defaults.times, ...stored.times } }) })
-  const lane = useLocalStorage<BenchState | null>('vulcanum.lane', null, { serializer: { read: text => readBench(JSON.parse(text) as BenchState | null), write: value => JSON.stringify(value) } })
+  const typed = useLocalStorage<TypedRun>('vulcanum.draft', fresh(), {
+    mergeDefaults: (stored, defaults) => ({
+      ...defaults,
+      ...stored,
+      measured: { ...defaults.measured, ...stored.measured },
+      times: { ...defaults.times, ...stored.times },
+    }),
+  })
+  const lane = useLocalStorage<BenchState | null>('vulcanum.lane', null, {
+    serializer: {
+      read: (text) => readBench(JSON.parse(text) as BenchState | null),
+      write: (value) => JSON.stringify(value),
+    },
+  })
   /** The server's revision that this browser last saw. */
   const revision = useLocalStorage('vulcanum.draft.revision', 0)
   const body = computed<DraftBody>(() => ({ typed: typed.value, lane: lane.value }))
 
   /** Starts another, with the same person, place, kit and method. */
   function begin() {
-    const { units, personId, setupId, fuelBatchId, placeId, zone, test, methodId, instruments, containerId, setting } = typed.value
-    typed.value = { ...fresh(), units, personId, setupId, fuelBatchId, placeId, zone, test, methodId, instruments, containerId, setting }
+    const { units, personId, setupId, fuelBatchId, placeId, zone, test, methodId, instruments, containerId, setting } =
+      typed.value
+    typed.value = {
+      ...fresh(),
+      units,
+      personId,
+      setupId,
+      fuelBatchId,
+      placeId,
+      zone,
+      test,
+      methodId,
+      instruments,
+      containerId,
+      setting,
+    }
     lane.value = null
     revision.value = 0
   }
@@ -31,7 +57,11 @@ export const useDraft = defineStore('draft', () => {
 })
 
 function fresh(): TypedRun {
-  return { ...emptyTypedRun(uuidv7(), 'metric'), startedAt: localMinute(new Date()), zone: Intl.DateTimeFormat().resolvedOptions().timeZone || 'UTC' }
+  return {
+    ...emptyTypedRun(uuidv7(), 'metric'),
+    startedAt: localMinute(new Date()),
+    zone: Intl.DateTimeFormat().resolvedOptions().timeZone || 'UTC',
+  }
 }
 
 /** The value of a datetime-local box: this minute on this machine's clock. */

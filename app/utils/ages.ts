@@ -2,7 +2,11 @@
 const FULL_MS = 60 * 60_000
 const SAID_FROM_MS = 40 * 60_000
 
-export interface Age { share: number, minutes: number, stale: boolean }
+export interface Age {
+  share: number
+  minutes: number
+  stale: boolean
+}
 
 /** `share` of the rule that is left: whole when just read, none after an hour. Stale from 40 minutes on. */
 export function ageOf(readAt: string, nowMs: number): Age {

@@ -35,39 +35,99 @@ export const emptyMeasured = () => emptyTypedRun('', 'metric').measured
 /** As a first lane would be: the only one of each list, or none. */
 export function firstArming(choices: KitChoices, lane: LaneName): Arming {
   const { instruments, measured } = emptyTypedRun('', 'metric')
-  const method = choices.methods.find(one => one.body.test === 'boil')
+  const method = choices.methods.find((one) => one.body.test === 'boil')
   return {
-    lane, test: 'boil', setupId: '', fuelBatchId: '', methodId: method?.id ?? null, personId: choices.people.length === 1 ? choices.people[0]!.id : '', placeId: choices.places.length === 1 ? choices.places[0]!.id : null,
-    containerId: null, setting: '', breakIn: false, zone: Intl.DateTimeFormat().resolvedOptions().timeZone || 'UTC', instruments, measured, overrides: {}, rehearsal: null,
+    lane,
+    test: 'boil',
+    setupId: '',
+    fuelBatchId: '',
+    methodId: method?.id ?? null,
+    personId: choices.people.length === 1 ? choices.people[0]!.id : '',
+    placeId: choices.places.length === 1 ? choices.places[0]!.id : null,
+    containerId: null,
+    setting: '',
+    breakIn: false,
+    zone: Intl.DateTimeFormat().resolvedOptions().timeZone || 'UTC',
+    instruments,
+    measured,
+    overrides: {},
+    rehearsal: null,
   }
 }
 
 /** The lane as it will look, before the server has heard of it. */
-export function previewLane(choices: KitChoices, arming: Arming, { runId, atMs, units }: { runId: string, atMs: number, units: UnitSystem }): Lane {
-  const method = choices.methods.find(one => one.id === arming.methodId)
-  const setup = choices.setups.find(one => one.id === arming.setupId)
-  const fuel = choices.fuels.find(one => one.id === arming.fuelBatchId)
-  const place = choices.places.find(one => one.id === arming.placeId)
+export function previewLane(
+  choices: KitChoices,
+  arming: Arming,
+  { runId, atMs, units }: { runId: string; atMs: number; units: UnitSystem },
+): Lane {
+  const method = choices.methods.find((one) => one.id === arming.methodId)
+  const setup = choices.setups.find((one) => one.id === arming.setupId)
+  const fuel = choices.fuels.find((one) => one.id === arming.fuelBatchId)
+  const place = choices.places.find((one) => one.id === arming.placeId)
   const typed = (Object.entries(arming.measured) as [MeasuredQuantity, string][]).flatMap(([quantity, text]) => {
     const read = text.trim() ? parseQuantity(text, MEASURED_QUANTITIES[quantity], units) : null
     return read?.ok ? [{ quantity, value: read.value.value, unit: read.value.unit, typed: text }] : []
   })
-  const readings = typed.map(({ quantity, value, typed: text }): LaneReading => ({ id: uuidv7(), quantity, value, typed: text, atMs: null }))
-  const altitudeM = readings.find(one => one.quantity === 'altitude')?.value ?? place?.altitudeM ?? null
+  const readings = typed.map(({ quantity, value, typed: text }): LaneReading => ({
+    id: uuidv7(),
+    quantity,
+    value,
+    typed: text,
+    atMs: null,
+  }))
+  const altitudeM = readings.find((one) => one.quantity === 'altitude')?.value ?? place?.altitudeM ?? null
   const order = benchOrder(method?.body ?? BOIL, setup?.burner ?? null)
   return {
-    lane: arming.lane, runId, armedAtMs: atMs, test: arming.test, kind: KIND_OF_TEST[arming.test], method: method ? { name: method.name, n: 0, body: method.body } : null, setup: setup?.name ?? '', burner: setup?.burner ?? null,
-    fuelKind: fuel?.kind ?? null, fuel: fuel?.fuel ?? null, person: choices.people.find(one => one.id === arming.personId)?.name ?? '', place: place?.name ?? null, zone: arming.zone, setting: arming.setting || null,
-    hasLid: setup?.parts.some(part => part.role === 'lid') ?? false, boilingC: altitudeM === null ? null : boilingPointFromPressure(stationPressureFromAltitude(altitudeM)), order, state: emptyBench(order.marks), readings, notes: [], photos: 0,
-    rehearsal: arming.rehearsal && sceneOf(arming.rehearsal, runId, { waterKg: waterKgOf(typed) ?? method?.body.waterKg ?? null, altitudeM: place?.altitudeM ?? null, lid: setup?.parts.some(part => part.role === 'lid') ?? false, lhvMJPerKg: fuelOfKind(fuel?.kind ?? '')?.lowerHeatingValue.value ?? null, setting: arming.setting || null, test: arming.test }),
+    lane: arming.lane,
+    runId,
+    armedAtMs: atMs,
+    test: arming.test,
+    kind: KIND_OF_TEST[arming.test],
+    method: method ? { name: method.name, n: 0, body: method.body } : null,
+    setup: setup?.name ?? '',
+    burner: setup?.burner ?? null,
+    fuelKind: fuel?.kind ?? null,
+    fuel: fuel?.fuel ?? null,
+    person: choices.people.find((one) => one.id === arming.personId)?.name ?? '',
+    place: place?.name ?? null,
+    zone: arming.zone,
+    setting: arming.setting || null,
+    hasLid: setup?.parts.some((part) => part.role === 'lid') ?? false,
+    boilingC: altitudeM === null ? null : boilingPointFromPressure(stationPressureFromAltitude(altitudeM)),
+    order,
+    state: emptyBench(order.marks),
+    readings,
+    notes: [],
+    photos: 0,
+    rehearsal:
+      arming.rehearsal &&
+      sceneOf(arming.rehearsal, runId, {
+        waterKg: waterKgOf(typed) ?? method?.body.waterKg ?? null,
+        altitudeM: place?.altitudeM ?? null,
+        lid: setup?.parts.some((part) => part.role === 'lid') ?? false,
+        lhvMJPerKg: fuelOfKind(fuel?.kind ?? '')?.lowerHeatingValue.value ?? null,
+        setting: arming.setting || null,
+        test: arming.test,
+      }),
   }
 }
 
 /** What stands against it, in words; null: nothing. */
-export function armingProblem(choices: KitChoices, arming: Arming): { path: string, text: string } | null {
-  const missing = ([['personId', 'Who'], ['setupId', 'Set-up'], ['fuelBatchId', 'Fuel']] as const).find(([path]) => arming[path] === '')
-  if (missing) return { path: missing[0], text: `${missing[1]}: read nothing, expected a choice from the list. Choose one.` }
-  const why = burnerFuelMismatch(choices.setups.find(one => one.id === arming.setupId)?.burner ?? null, choices.fuels.find(one => one.id === arming.fuelBatchId)?.kind ?? '')
+export function armingProblem(choices: KitChoices, arming: Arming): { path: string; text: string } | null {
+  const missing = (
+    [
+      ['personId', 'Who'],
+      ['setupId', 'Set-up'],
+      ['fuelBatchId', 'Fuel'],
+    ] as const
+  ).find(([path]) => arming[path] === '')
+  if (missing)
+    return { path: missing[0], text: `${missing[1]}: read nothing, expected a choice from the list. Choose one.` }
+  const why = burnerFuelMismatch(
+    choices.setups.find((one) => one.id === arming.setupId)?.burner ?? null,
+    choices.fuels.find((one) => one.id === arming.fuelBatchId)?.kind ?? '',
+  )
   return why !== null && !arming.overrides.burnerAndFuel?.trim() ? { path: 'overrides.burnerAndFuel', text: why } : null
 }
 
@@ -75,8 +135,12 @@ export function armingProblem(choices: KitChoices, arming: Arming): { path: stri
 export async function arm(bench: ReturnType<typeof useBench>, choices: KitChoices, arming: Arming): Promise<void> {
   const runId = uuidv7()
   const { units } = usePreferences()
-  const zone = choices.places.find(one => one.id === arming.placeId)?.zone ?? arming.zone
+  const zone = choices.places.find((one) => one.id === arming.placeId)?.zone ?? arming.zone
   const whole = { ...arming, zone }
-  await bench.press(runId, { type: 'arm', arming: whole }, previewLane(choices, whole, { runId, atMs: benchNowMs(), units: units.value }))
+  await bench.press(
+    runId,
+    { type: 'arm', arming: whole },
+    previewLane(choices, whole, { runId, atMs: benchNowMs(), units: units.value }),
+  )
   bench.selected = arming.lane
 }

@@ -1,3 +1,9 @@
 import type { ReadingInstrument } from '#shared/typedRun'
 
-export const INSTRUMENT_NAMES: Record<ReadingInstrument, string> = { temperature: 'Thermometer', mass: 'Scale', wind: 'Wind meter', pressure: 'Barometer', humidity: 'Humidity meter' }
+export const INSTRUMENT_NAMES: Record<ReadingInstrument, string> = {
+  temperature: 'Thermometer',
+  mass: 'Scale',
+  wind: 'Wind meter',
+  pressure: 'Barometer',
+  humidity: 'Humidity meter',
+}

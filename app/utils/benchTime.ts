@@ -10,7 +10,7 @@ let found: 'slept' | 'set' | null = null
 
 /** Begins with what the last page knew of the bench's clock. */
 export async function beginClock(): Promise<void> {
-  clock ??= startClock(read(), await kept<number>('wallOffset') ?? 0)
+  clock ??= startClock(read(), (await kept<number>('wallOffset')) ?? 0)
 }
 
 /** Looks, and says the bench's time. */
@@ -45,6 +45,8 @@ export async function askServer(): Promise<void> {
 }
 
 /** A mark of this page's present stretch of clock, at the time it has by what is known now. */
-export function retimed<T extends { atMs: number, monoMs: number, clockSession: string }>(act: T): T {
-  return clock !== null && act.clockSession === `${pageId}:${clock.segment}` ? { ...act, atMs: benchTime(clock, act.monoMs) } : act
+export function retimed<T extends { atMs: number; monoMs: number; clockSession: string }>(act: T): T {
+  return clock !== null && act.clockSession === `${pageId}:${clock.segment}`
+    ? { ...act, atMs: benchTime(clock, act.monoMs) }
+    : act
 }

@@ -33,7 +33,7 @@ export interface LadderGeometry {
   measuredX: number | null
   normalisedX: number | null
   rungs: RungShape[]
-  ticks: { x: number, value: number }[]
+  ticks: { x: number; value: number }[]
 }
 
 /** The axis spans at least this. */
@@ -48,7 +48,10 @@ export function ladderStart({ gPerL, ladder }: Pick<RunAnswer, 'gPerL' | 'ladder
   return gPerL ?? (first && first.factor !== null && first.gPerL !== null ? first.gPerL / first.factor : null)
 }
 
-export function ladderGeometry(answer: Pick<RunAnswer, 'gPerL' | 'ladder' | 'normalisedGPerL'>, widthPx: number): LadderGeometry {
+export function ladderGeometry(
+  answer: Pick<RunAnswer, 'gPerL' | 'ladder' | 'normalisedGPerL'>,
+  widthPx: number,
+): LadderGeometry {
   const start = ladderStart(answer)
   const x = axis(valuesOf(answer.ladder, start), widthPx)
   let before = start
@@ -57,10 +60,15 @@ export function ladderGeometry(answer: Pick<RunAnswer, 'gPerL' | 'ladder' | 'nor
     before = rung.gPerL
     return shape
   })
-  return { measuredX: start === null ? null : x(start), normalisedX: answer.normalisedGPerL === null ? null : x(answer.normalisedGPerL), rungs, ticks: ticksOf(x, widthPx) }
+  return {
+    measuredX: start === null ? null : x(start),
+    normalisedX: answer.normalisedGPerL === null ? null : x(answer.normalisedGPerL),
+    rungs,
+    ticks: ticksOf(x, widthPx),
+  }
 }
 
-type Axis = ((value: number) => number) & { low: number, high: number }
+type Axis = ((value: number) => number) & { low: number; high: number }
 
 function valuesOf(ladder: readonly Rung[], start: number | null): number[] {
   const values = start === null ? [] : [start]
@@ -83,11 +91,31 @@ function shapeOf(rung: Rung, before: number | null, x: Axis): RungShape {
   const { gPerL, u, ownU, factor, ghost } = rung
   const toX = gPerL === null ? null : x(gPerL)
   const fromX = before === null ? null : x(before)
-  const span = (half: number | null): [number, number] | null => (gPerL === null || half === null || half === 0 ? null : [x(Math.max(gPerL * 0.5, gPerL - 2 * half)), x(gPerL + 2 * half)])
-  return { rung, fromX, toX, whisker: span(u), core: span(ownU), ghost: ghost ? [x(ghost[0]), x(ghost[1])] : null, beyond: beyondReach(rung), shape: kindOf({ factor, fromX, toX }) }
+  const span = (half: number | null): [number, number] | null =>
+    gPerL === null || half === null || half === 0
+      ? null
+      : [x(Math.max(gPerL * 0.5, gPerL - 2 * half)), x(gPerL + 2 * half)]
+  return {
+    rung,
+    fromX,
+    toX,
+    whisker: span(u),
+    core: span(ownU),
+    ghost: ghost ? [x(ghost[0]), x(ghost[1])] : null,
+    beyond: beyondReach(rung),
+    shape: kindOf({ factor, fromX, toX }),
+  }
 }
 
-function kindOf({ factor, fromX, toX }: { factor: number | null, fromX: number | null, toX: number | null }): RungShape['shape'] {
+function kindOf({
+  factor,
+  fromX,
+  toX,
+}: {
+  factor: number | null
+  fromX: number | null
+  toX: number | null
+}): RungShape['shape'] {
   if (toX === null) return 'none'
   if (fromX === null) return 'begins'
   if (factor === null) return 'open'
@@ -96,13 +124,14 @@ function kindOf({ factor, fromX, toX }: { factor: number | null, fromX: number |
 }
 
 /** Round figures along the axis, not closer than 50 px. */
-function ticksOf(x: Axis, widthPx: number): { x: number, value: number }[] {
+function ticksOf(x: Axis, widthPx: number): { x: number; value: number }[] {
   const wanted = Math.max(2, Math.floor(widthPx / 60))
   const raw = (x.high - x.low) / wanted
   const decade = 10 ** Math.floor(Math.log10(raw))
-  const step = [1, 2, 5, 10].map(one => one * decade).find(one => one >= raw)!
+  const step = [1, 2, 5, 10].map((one) => one * decade).find((one) => one >= raw)!
   const ticks = []
-  for (let value = Math.ceil(x.low / step) * step; value <= x.high; value += step) ticks.push({ x: x(value), value: Number(value.toPrecision(6)) })
+  for (let value = Math.ceil(x.low / step) * step; value <= x.high; value += step)
+    ticks.push({ x: x(value), value: Number(value.toPrecision(6)) })
   return ticks
 }
 
@@ -115,7 +144,19 @@ export function ladderText(answer: RunAnswer, title: string): string {
     const result = rung.gPerL === null ? 'no figure' : `${figure(rung.gPerL, rung.u)} g/L`
     return `${rungSentence(rung).replaceAll('\u202f', ' ').padEnd(36)} ${change.padEnd(20)} ${result}  (${rung.factor === null ? 'missing' : BASIS_WORDS[rung.basis]})`
   })
-  const measured = start === null ? 'no figure' : `${figure(start, answer.gPerL === null ? null : answer.gPerLU)} g/L${answer.gPerL === null ? ', foretold' : ''}`
-  const normalised = answer.normalisedGPerL === null ? 'not normalised' : `${figure(answer.normalisedGPerL, answer.normalisedU)} g/L${answer.status === 'partly' ? ', partly' : ''}`
-  return [title, `As measured: ${measured}`, ...lines, `Normalised: ${normalised} (± is k = 2)`, 'Factors multiply; percents do not add.'].join('\n')
+  const measured =
+    start === null
+      ? 'no figure'
+      : `${figure(start, answer.gPerL === null ? null : answer.gPerLU)} g/L${answer.gPerL === null ? ', foretold' : ''}`
+  const normalised =
+    answer.normalisedGPerL === null
+      ? 'not normalised'
+      : `${figure(answer.normalisedGPerL, answer.normalisedU)} g/L${answer.status === 'partly' ? ', partly' : ''}`
+  return [
+    title,
+    `As measured: ${measured}`,
+    ...lines,
+    `Normalised: ${normalised} (± is k = 2)`,
+    'Factors multiply; percents do not add.',
+  ].join('\n')
 }

@@ -12,9 +12,23 @@ import { asideWords, type AsidePress } from '#shared/keptPress'
 import type { MeasuredQuantity } from '#shared/measuredQuantity'
 
 export type LaneState = 'armed' | 'burning' | 'cooling' | 'done'
-export type LaneNext = { type: 'mark', kind: EventKind, words: string } | { type: 'read', quantity: MeasuredQuantity, words: string } | { type: 'finish', words: string }
+export type LaneNext =
+  | { type: 'mark'; kind: EventKind; words: string }
+  | { type: 'read'; quantity: MeasuredQuantity; words: string }
+  | { type: 'finish'; words: string }
 
-export const NEXT_WORDS: Partial<Record<EventKind, string>> = { lit: 'Light', bloomed: 'Full flame', potOn: 'Pot on', rollingBoil: 'Boil', targetReached: 'Target', shutOff: 'Out', snuffed: 'Out: snuff it', flameOut: 'Flame out', flameLeftPot: 'Flame left the pot', relit: 'Lit again' }
+export const NEXT_WORDS: Partial<Record<EventKind, string>> = {
+  lit: 'Light',
+  bloomed: 'Full flame',
+  potOn: 'Pot on',
+  rollingBoil: 'Boil',
+  targetReached: 'Target',
+  shutOff: 'Out',
+  snuffed: 'Out: snuff it',
+  flameOut: 'Flame out',
+  flameLeftPot: 'Flame left the pot',
+  relit: 'Lit again',
+}
 
 /** Hardware from a hot pot to the air, to within a few kelvin. Source: estimate. */
 const COOL_MS = 16 * 60_000
@@ -22,12 +36,15 @@ const COOL_MS = 16 * 60_000
 /** @param skipped things of the order that were passed over */
 export function laneNext(lane: Lane, skipped: readonly string[], falling: boolean): LaneNext {
   const { state, order } = lane
-  const has = (quantity: string) => lane.readings.some(one => one.quantity === quantity)
-  if (order.weighIn && state.marks.length === 0 && !has(order.weighIn) && !skipped.includes('weighIn')) return { type: 'read', quantity: order.weighIn as MeasuredQuantity, words: 'Weigh in' }
+  const has = (quantity: string) => lane.readings.some((one) => one.quantity === quantity)
+  if (order.weighIn && state.marks.length === 0 && !has(order.weighIn) && !skipped.includes('weighIn'))
+    return { type: 'read', quantity: order.weighIn as MeasuredQuantity, words: 'Weigh in' }
   if (falling && isLit(lane)) return { type: 'mark', kind: 'flameOut', words: NEXT_WORDS.flameOut! }
-  const remaining = nextEvent({ ...state, order: order.marks.filter(kind => !skipped.includes(kind)) })
-  if (remaining !== null) return { type: 'mark', kind: remaining, words: NEXT_WORDS[remaining] ?? EVENT_NAMES[remaining] }
-  if (order.weighOut && !has(order.weighOut) && !skipped.includes('weighOut')) return { type: 'read', quantity: order.weighOut as MeasuredQuantity, words: 'Weigh out' }
+  const remaining = nextEvent({ ...state, order: order.marks.filter((kind) => !skipped.includes(kind)) })
+  if (remaining !== null)
+    return { type: 'mark', kind: remaining, words: NEXT_WORDS[remaining] ?? EVENT_NAMES[remaining] }
+  if (order.weighOut && !has(order.weighOut) && !skipped.includes('weighOut'))
+    return { type: 'read', quantity: order.weighOut as MeasuredQuantity, words: 'Weigh out' }
   return { type: 'finish', words: 'Finish' }
 }
 
@@ -41,18 +58,27 @@ export function laneState(lane: Lane): LaneState {
   const { state, order, readings } = lane
   if (isLit(lane)) return 'burning'
   if (!isOver(state)) return 'armed'
-  return order.weighOut && !readings.some(one => one.quantity === order.weighOut) ? 'cooling' : 'done'
+  return order.weighOut && !readings.some((one) => one.quantity === order.weighOut) ? 'cooling' : 'done'
 }
 
-const endOf = (lane: Lane): number | null => (isLit(lane) ? null : lane.state.marks.findLast(mark => ['shutOff', 'snuffed', 'flameOut', 'gaveUp', 'stopped'].includes(mark.kind))?.atMs ?? null)
+const endOf = (lane: Lane): number | null =>
+  isLit(lane)
+    ? null
+    : (lane.state.marks.findLast((mark) => ['shutOff', 'snuffed', 'flameOut', 'gaveUp', 'stopped'].includes(mark.kind))
+        ?.atMs ?? null)
 
-const isLit = once(lane => isBurning(lane.state))
+const isLit = once((lane) => isBurning(lane.state))
 const clockTimes = once((lane) => {
   const convention = lane.method?.body.clock ?? 'potOn'
-  const chosen = lane.order.marks.includes(convention) ? convention : lane.order.marks[0] ?? 'lit'
+  const chosen = lane.order.marks.includes(convention) ? convention : (lane.order.marks[0] ?? 'lit')
   return {
-    chosen, zero: timeOf(lane, chosen as EventKind), end: endOf(lane), boil: timeOf(lane, 'rollingBoil', 'targetReached'),
-    others: (['lit', 'bloomed', 'potOn'] as const).filter(kind => kind !== chosen).map(kind => [kind, timeOf(lane, kind)] as const),
+    chosen,
+    zero: timeOf(lane, chosen as EventKind),
+    end: endOf(lane),
+    boil: timeOf(lane, 'rollingBoil', 'targetReached'),
+    others: (['lit', 'bloomed', 'potOn'] as const)
+      .filter((kind) => kind !== chosen)
+      .map((kind) => [kind, timeOf(lane, kind)] as const),
   }
 })
 
@@ -62,21 +88,33 @@ export const laneSecond = ({ lane }: Lane, nowMs: number): number => {
   return Math.floor((nowMs - ownMs) / 1000) * 1000 + Math.round(ownMs)
 }
 
-export interface Clocks { main: string, name: string, others: string }
+export interface Clocks {
+  main: string
+  name: string
+  others: string
+}
 
 /** By the method's convention, the others small beside it. It runs until the flame ends. */
 export function laneClocks(lane: Lane, nowMs: number): Clocks {
   const { chosen, zero, end, boil, others } = clockTimes(lane)
   // A running clock shows whole seconds that are over.
-  const since = (at: number | null) => (at === null ? null : formatClock(Math.floor(laneSeconds(lane, Math.max(0, (end ?? nowMs) - at)))))
+  const since = (at: number | null) =>
+    at === null ? null : formatClock(Math.floor(laneSeconds(lane, Math.max(0, (end ?? nowMs) - at))))
   const beside = others.flatMap(([kind, at]) => (at === null ? [] : [`${SHORT_WORDS[kind]} ${since(at)}`]))
   const boiled = boil !== null && zero !== null ? [`boil ${formatClock(laneSeconds(lane, boil - zero))}`] : []
-  return { main: since(zero) ?? '0:00', name: CLOCK_WORDS[chosen as keyof typeof CLOCK_WORDS] ?? EVENT_NAMES[chosen as EventKind].toLowerCase(), others: [...boiled, ...beside].join(' · ') }
+  return {
+    main: since(zero) ?? '0:00',
+    name: CLOCK_WORDS[chosen as keyof typeof CLOCK_WORDS] ?? EVENT_NAMES[chosen as EventKind].toLowerCase(),
+    others: [...boiled, ...beside].join(' · '),
+  }
 }
 const SHORT_WORDS = { lit: 'lit', bloomed: 'full flame', potOn: 'pot on' } as const
 const CLOCK_WORDS = { lit: 'from lighting', bloomed: 'from full flame', potOn: 'from pot-on' } as const
 
-export interface Boil { callS: number | null, seenS: number | null }
+export interface Boil {
+  callS: number | null
+  seenS: number | null
+}
 
 /** What the readings foretell of the burning water: asked for by lane, prompts and margin in the same second. */
 export function laneForesees(lane: Lane, nowMs: number): Foreseen | null {
@@ -87,11 +125,11 @@ export function laneForesees(lane: Lane, nowMs: number): Foreseen | null {
   foreseen.set(lane.runId, { nowMs, from, value })
   return value
 }
-const foreseen = new Map<string, { nowMs: number, from: string, value: Foreseen | null }>()
+const foreseen = new Map<string, { nowMs: number; from: string; value: Foreseen | null }>()
 /** What it rests on, as one word: a knock changes the lane and foretells nothing. */
 const foreseenFrom = once((lane) => {
-  const said = lane.state.marks.filter(mark => mark.kind !== 'disturbance')
-  return `${said.length} ${said.at(-1)?.id} ${said.reduce((sum, mark) => sum + mark.atMs, 0)} ${lane.readings.map(one => one.id).join()} ${lane.boilingC}`
+  const said = lane.state.marks.filter((mark) => mark.kind !== 'disturbance')
+  return `${said.length} ${said.at(-1)?.id} ${said.reduce((sum, mark) => sum + mark.atMs, 0)} ${lane.readings.map((one) => one.id).join()} ${lane.boilingC}`
 })
 
 /** So many samples are a thermometer that sends, and no reading or two. */
@@ -104,10 +142,16 @@ function foresee(lane: Lane, nowMs: number): Foreseen | null {
   const out = timeOf(lane, 'shutOff', 'snuffed')
   if (targetC === null || out !== null || lane.kind === 'coolDown' || lane.kind === 'burnOff') return null
   // A piece that was fed starts the fall, or the rise, anew.
-  const fedS = Math.max(-Infinity, ...lane.state.marks.filter(mark => mark.kind === 'relit' || mark.kind === 'fuelAdded').map(mark => laneSeconds(lane, mark.atMs - zero)))
+  const fedS = Math.max(
+    -Infinity,
+    ...lane.state.marks
+      .filter((mark) => mark.kind === 'relit' || mark.kind === 'fuelAdded')
+      .map((mark) => laneSeconds(lane, mark.atMs - zero)),
+  )
   const since = (points: readonly WaterPoint[]) => (fedS === -Infinity ? points : points.filter(([s]) => s >= fedS))
   const [readings, sent] = [since(laneWater(lane, true)), since(thinSentWater(lane) ?? [])]
-  if (sent.length >= SENT_AT_LEAST) return foreseeSent({ readings, boilingC: targetC, nowS: laneSeconds(lane, nowMs - zero) }, sent)
+  if (sent.length >= SENT_AT_LEAST)
+    return foreseeSent({ readings, boilingC: targetC, nowS: laneSeconds(lane, nowMs - zero) }, sent)
   return foreseeBoil({ readings, boilingC: targetC, nowS: laneSeconds(lane, nowMs - zero) })
 }
 
@@ -118,67 +162,142 @@ export function forecastWords(foreseen: Foreseen | null, giveUpS: number | null)
   if (foreseen.boil === null) return ''
   const { fromS, toS } = foreseen.boil
   if (giveUpS !== null && fromS > giveUpS) return `not before ${formatClock(fromS)}; give-up is ${formatClock(giveUpS)}`
-  return toS === null ? `boil not before ${formatClock(fromS)}, if at all` : `boil about ${formatClock(fromS)} to ${formatClock(toS)}`
+  return toS === null
+    ? `boil not before ${formatClock(fromS)}, if at all`
+    : `boil about ${formatClock(fromS)} to ${formatClock(toS)}`
 }
 
-export type Saying
-  = | { key: string, words: string, kind: 'say' }
-    | { key: string, words: string, kind: 'offer', answers: { words: string, act: LaneAnswer }[] }
-export type LaneAnswer = { type: 'boilAt', atMs: number } | { type: 'move', ofId: string, toMs: number } | { type: 'mark', kind: EventKind } | { type: 'settled' }
+export type Saying =
+  | { key: string; words: string; kind: 'say' }
+  | { key: string; words: string; kind: 'offer'; answers: { words: string; act: LaneAnswer }[] }
+export type LaneAnswer =
+  | { type: 'boilAt'; atMs: number }
+  | { type: 'move'; ofId: string; toMs: number }
+  | { type: 'mark'; kind: EventKind }
+  | { type: 'settled' }
 
 /** What the tool has to say of a lane now, the gravest first. `settled`: offers that were answered. */
 export function laneSays(lane: Lane, nowMs: number, foreseen: Foreseen | null, settled: readonly string[]): Saying[] {
-  const offers = [disagreement(lane), unseenBoil(lane, foreseen), feeding(lane)].filter((one): one is Saying => one !== null && !settled.includes(one.key))
+  const offers = [disagreement(lane), unseenBoil(lane, foreseen), feeding(lane)].filter(
+    (one): one is Saying => one !== null && !settled.includes(one.key),
+  )
   return [...offers, ...warnings(lane, nowMs, foreseen)]
 }
 
 /** The boil was called twice, too far apart to be one. */
 const disagreement = once((lane): Saying | null => {
-  const boil = lane.state.marks.find(mark => mark.kind === 'rollingBoil')
-  const other = lane.state.kept.find(press => press.kind === 'rollingBoil' && press.why === 'already')
+  const boil = lane.state.marks.find((mark) => mark.kind === 'rollingBoil')
+  const other = lane.state.kept.find((press) => press.kind === 'rollingBoil' && press.why === 'already')
   if (!boil || !other || other.atMs === boil.atMs) return null
   const at = (ms: number) => formatClock(laneSeconds(lane, ms - (waterZero(lane) ?? ms)))
-  return { key: `boils.${other.id}`, kind: 'offer', words: `Boil called at ${at(boil.atMs)} and at ${at(other.atMs)}. Which?`, answers: [{ words: at(boil.atMs), act: { type: 'settled' } }, { words: at(other.atMs), act: { type: 'move', ofId: boil.id, toMs: other.atMs } }] }
+  return {
+    key: `boils.${other.id}`,
+    kind: 'offer',
+    words: `Boil called at ${at(boil.atMs)} and at ${at(other.atMs)}. Which?`,
+    answers: [
+      { words: at(boil.atMs), act: { type: 'settled' } },
+      { words: at(other.atMs), act: { type: 'move', ofId: boil.id, toMs: other.atMs } },
+    ],
+  }
 })
 
 function unseenBoil(lane: Lane, foreseen: Foreseen | null): Saying | null {
   const zero = waterZero(lane)
   if (zero === null || foreseen?.boiledAtS == null || !lane.order.marks.includes('rollingBoil')) return null
   const atMs = Math.round(zero + (foreseen.boiledAtS * 1000) / paceOf(lane))
-  return { key: 'unseen', kind: 'offer', words: `The readings say it boiled at ${formatClock(foreseen.boiledAtS)}, and nobody pressed.`, answers: [{ words: 'I was late', act: { type: 'boilAt', atMs } }, { words: 'Not yet', act: { type: 'settled' } }] }
+  return {
+    key: 'unseen',
+    kind: 'offer',
+    words: `The readings say it boiled at ${formatClock(foreseen.boiledAtS)}, and nobody pressed.`,
+    answers: [
+      { words: 'I was late', act: { type: 'boilAt', atMs } },
+      { words: 'Not yet', act: { type: 'settled' } },
+    ],
+  }
 }
 
 /** A flame that went out before the boil may be fed. */
 function feeding(lane: Lane): Saying | null {
-  const out = isLit(lane) ? undefined : lane.state.marks.findLast(mark => mark.kind === 'flameOut')
-  if (!out || timeOf(lane, 'gaveUp', 'stopped', 'snuffed', 'shutOff') !== null || timeOf(lane, 'rollingBoil') !== null || lane.kind === 'burnOff' || lane.kind === 'simmer') return null
+  const out = isLit(lane) ? undefined : lane.state.marks.findLast((mark) => mark.kind === 'flameOut')
+  if (
+    !out ||
+    timeOf(lane, 'gaveUp', 'stopped', 'snuffed', 'shutOff') !== null ||
+    timeOf(lane, 'rollingBoil') !== null ||
+    lane.kind === 'burnOff' ||
+    lane.kind === 'simmer'
+  )
+    return null
   const lastC = lastWaterC(lane)
   const zero = waterZero(lane) ?? out.atMs
-  return { key: `feed.${out.id}`, kind: 'offer', words: `Flame out ${formatClock(laneSeconds(lane, out.atMs - zero))}${lastC === null ? '' : `, water ${formatNumber(lastC, 0)} °C`}. Feeding another?`, answers: [{ words: 'Lit again', act: { type: 'mark', kind: 'relit' } }, { words: 'No, it is over', act: { type: 'settled' } }] }
+  return {
+    key: `feed.${out.id}`,
+    kind: 'offer',
+    words: `Flame out ${formatClock(laneSeconds(lane, out.atMs - zero))}${lastC === null ? '' : `, water ${formatNumber(lastC, 0)} °C`}. Feeding another?`,
+    answers: [
+      { words: 'Lit again', act: { type: 'mark', kind: 'relit' } },
+      { words: 'No, it is over', act: { type: 'settled' } },
+    ],
+  }
 }
 
 function warnings(lane: Lane, nowMs: number, foreseen: Foreseen | null): Saying[] {
   const say = (key: string, words: string): Saying => ({ key, words, kind: 'say' })
   const body = lane.method?.body
-  const reading = (quantity: MeasuredQuantity) => lane.readings.find(one => one.quantity === quantity)?.value
-  const window = (name: string, value: number | undefined, low: number | null | undefined, high: number | null | undefined, unit: string) => (value === undefined || ((low == null || value >= low) && (high == null || value <= high)) ? [] : [say(`window.${name}`, `${name} ${formatNumber(value, 1)} ${unit} is outside the method’s ${low == null ? `at most ${formatNumber(high!, 1)}` : high == null ? `at least ${formatNumber(low, 1)}` : `${formatNumber(low, 1)} to ${formatNumber(high, 1)}`} ${unit}.`)])
+  const reading = (quantity: MeasuredQuantity) => lane.readings.find((one) => one.quantity === quantity)?.value
+  const window = (
+    name: string,
+    value: number | undefined,
+    low: number | null | undefined,
+    high: number | null | undefined,
+    unit: string,
+  ) =>
+    value === undefined || ((low == null || value >= low) && (high == null || value <= high))
+      ? []
+      : [
+          say(
+            `window.${name}`,
+            `${name} ${formatNumber(value, 1)} ${unit} is outside the method’s ${low == null ? `at most ${formatNumber(high!, 1)}` : high == null ? `at least ${formatNumber(low, 1)}` : `${formatNumber(low, 1)} to ${formatNumber(high, 1)}`} ${unit}.`,
+          ),
+        ]
   const [before, after] = [reading('fuelBefore'), reading('fuelAfter')]
   const zero = timeOf(lane, 'potOn')
-  const late = body?.giveUpS != null && zero !== null && isLit(lane) && timeOf(lane, 'rollingBoil', 'targetReached') === null && laneSeconds(lane, nowMs - zero) > body.giveUpS
-  const over = body?.durationS != null && zero !== null && isLit(lane) && laneSeconds(lane, nowMs - zero) > body.durationS
+  const late =
+    body?.giveUpS != null &&
+    zero !== null &&
+    isLit(lane) &&
+    timeOf(lane, 'rollingBoil', 'targetReached') === null &&
+    laneSeconds(lane, nowMs - zero) > body.giveUpS
+  const over =
+    body?.durationS != null && zero !== null && isLit(lane) && laneSeconds(lane, nowMs - zero) > body.durationS
   return [
-    ...(before !== undefined && after !== undefined && after > before ? [say('swapped', `Fuel after (${formatNumber(after * 1000, 1)} g) is more than fuel before (${formatNumber(before * 1000, 1)} g). Swapped?`)] : []),
+    ...(before !== undefined && after !== undefined && after > before
+      ? [
+          say(
+            'swapped',
+            `Fuel after (${formatNumber(after * 1000, 1)} g) is more than fuel before (${formatNumber(before * 1000, 1)} g). Swapped?`,
+          ),
+        ]
+      : []),
     ...(over ? [say('duration', `${formatClock(body!.durationS!)} are over: shut off, stir and read.`)] : []),
     ...(late ? [say('giveUp', `${formatClock(body!.giveUpS!)} without a boil: the method gives up here.`)] : []),
     ...(foreseen?.fallingSinceS != null && isLit(lane) ? [say('falling', 'The water falls. Is the flame out?')] : []),
-    ...window('Start', reading('waterStart'), body?.startC.low, body?.startC.high, '°C'), ...window('Wind at the pot', liveTrace(lane.runId, 'wind')?.last[1] ?? reading('wind'), body?.windMS.low, body?.windMS.high, 'm/s'),
+    ...window('Start', reading('waterStart'), body?.startC.low, body?.startC.high, '°C'),
+    ...window(
+      'Wind at the pot',
+      liveTrace(lane.runId, 'wind')?.last[1] ?? reading('wind'),
+      body?.windMS.low,
+      body?.windMS.high,
+      'm/s',
+    ),
   ]
 }
 
 /** "cool about 14:20", at the place. */
 export function coolWords(lane: Lane): string {
   const end = endOf(lane)
-  return end === null ? '' : `cool about ${new Intl.DateTimeFormat('en-GB', { timeStyle: 'short', timeZone: lane.zone }).format(end + COOL_MS)}`
+  return end === null
+    ? ''
+    : `cool about ${new Intl.DateTimeFormat('en-GB', { timeStyle: 'short', timeZone: lane.zone }).format(end + COOL_MS)}`
 }
 export const isCool = (lane: Lane, nowMs: number): boolean => nowMs - (endOf(lane) ?? nowMs) > COOL_MS
 
@@ -187,7 +306,13 @@ export function dueWords(lane: Lane, nowMs: number): string {
   if (laneState(lane) === 'cooling' && isCool(lane, nowMs)) return 'cool by now: weigh out'
   const every = lane.method?.body.readEveryS ?? null
   const zero = timeOf(lane, 'potOn') ?? timeOf(lane, 'shutOff')
-  if (every === null || zero === null || (!isLit(lane) && lane.kind !== 'coolDown') || timeOf(lane, 'rollingBoil', 'targetReached') !== null) return ''
+  if (
+    every === null ||
+    zero === null ||
+    (!isLit(lane) && lane.kind !== 'coolDown') ||
+    timeOf(lane, 'rollingBoil', 'targetReached') !== null
+  )
+    return ''
   const last = lane.state.marks.findLast((mark): mark is BenchMark => mark.kind === 'reading')?.atMs ?? zero
   return laneSeconds(lane, nowMs - Math.max(last, zero)) >= every ? 'reading due' : ''
 }
@@ -201,7 +326,9 @@ export function readingFor(lane: Lane, next: LaneNext): MeasuredQuantity | 'wate
 /** Rules about to be broken by feeding this fuel to what is hot. */
 export function feedingCaution(lane: Lane): string | null {
   const form = lane.fuelKind === null ? null : fuelOfKind(lane.fuelKind)?.form
-  return form === 'alcohol' || form === 'liquid' || form === 'gel' ? 'Never refuel a burning or hot burner. Let it cool first.' : null
+  return form === 'alcohol' || form === 'liquid' || form === 'gel'
+    ? 'Never refuel a burning or hot burner. Let it cool first.'
+    : null
 }
 export const lastMarkWords = (lane: Lane): string => {
   const last = lastPressed(lane.state)
@@ -210,12 +337,32 @@ export const lastMarkWords = (lane: Lane): string => {
 export const degrees = (tempC: number, units: UnitSystem) => shownParts(tempC, 'temperature', units)
 
 /** A double was meant for the mark just before it, though Next had gone on by then; a second call for the mark of its kind. */
-const markBeside = ({ marks }: Lane['state'], press: KeptPress) => (press.why === 'double' ? marks.findLast(mark => mark.atMs <= press.atMs) : marks.find(mark => mark.kind === press.kind))
+const markBeside = ({ marks }: Lane['state'], press: KeptPress) =>
+  press.why === 'double'
+    ? marks.findLast((mark) => mark.atMs <= press.atMs)
+    : marks.find((mark) => mark.kind === press.kind)
 
 /** Each mark on the lane's clock, with the presses that stand beside it. */
-export function laneMarks(lane: Lane): { id: string, time: string, words: string, asides: string[] }[] {
+export function laneMarks(lane: Lane): { id: string; time: string; words: string; asides: string[] }[] {
   const { state } = lane
   const zero = zeroOf(state) ?? 0
-  const beside = (mark: BenchMark): AsidePress[] => [...mark.twins.map(twin => ({ ...twin, as: 'twin' as const })), ...state.kept.filter(press => markBeside(state, press)?.id === mark.id).map(press => ({ ...press, as: press.why }))].map(({ id, as, atMs }) => ({ id, kind: mark.kind, as, atMs: laneSeconds(lane, atMs - zero) * 1000, ofMs: laneSeconds(lane, mark.atMs - zero) * 1000 }))
-  return state.marks.map(mark => ({ id: mark.id, time: formatClock(laneSeconds(lane, mark.atMs - zero)), words: `${EVENT_NAMES[mark.kind]}${mark.payload.waterC === undefined ? '' : ` ${formatNumber(mark.payload.waterC, 1)} °C`}${mark.payload.massG === undefined ? '' : ` ${formatNumber(mark.payload.massG, 1)} g`}${mark.payload.reason ? ` (${mark.payload.reason})` : ''}`, asides: beside(mark).map(asideWords) }))
+  const beside = (mark: BenchMark): AsidePress[] =>
+    [
+      ...mark.twins.map((twin) => ({ ...twin, as: 'twin' as const })),
+      ...state.kept
+        .filter((press) => markBeside(state, press)?.id === mark.id)
+        .map((press) => ({ ...press, as: press.why })),
+    ].map(({ id, as, atMs }) => ({
+      id,
+      kind: mark.kind,
+      as,
+      atMs: laneSeconds(lane, atMs - zero) * 1000,
+      ofMs: laneSeconds(lane, mark.atMs - zero) * 1000,
+    }))
+  return state.marks.map((mark) => ({
+    id: mark.id,
+    time: formatClock(laneSeconds(lane, mark.atMs - zero)),
+    words: `${EVENT_NAMES[mark.kind]}${mark.payload.waterC === undefined ? '' : ` ${formatNumber(mark.payload.waterC, 1)} °C`}${mark.payload.massG === undefined ? '' : ` ${formatNumber(mark.payload.massG, 1)} g`}${mark.payload.reason ? ` (${mark.payload.reason})` : ''}`,
+    asides: beside(mark).map(asideWords),
+  }))
 }

@@ -23,12 +23,26 @@ export function lastWaterC(lane: Lane): number | null {
 const readByEye = once((lane): WaterPoint[] => {
   const zero = waterZero(lane)
   if (zero === null) return []
-  const start = lane.readings.find(one => one.quantity === 'waterStart')
-  const readings = lane.state.marks.flatMap((mark): WaterPoint[] => (mark.kind === 'reading' && mark.payload.waterC !== undefined ? [[laneSeconds(lane, mark.atMs - zero), mark.payload.waterC]] : [])).sort((a, b) => a[0] - b[0])
+  const start = lane.readings.find((one) => one.quantity === 'waterStart')
+  const readings = lane.state.marks
+    .flatMap((mark): WaterPoint[] =>
+      mark.kind === 'reading' && mark.payload.waterC !== undefined
+        ? [[laneSeconds(lane, mark.atMs - zero), mark.payload.waterC]]
+        : [],
+    )
+    .sort((a, b) => a[0] - b[0])
   return start ? [[0, start.value], ...readings.filter(([s]) => s > 0)] : readings
 })
 
-interface Sent { points: LiveTrace['points'], cuts: number, zero: number, taken: number, all: WaterPoint[], thin: WaterPoint[], thinFromMs: number }
+interface Sent {
+  points: LiveTrace['points']
+  cuts: number
+  zero: number
+  taken: number
+  all: WaterPoint[]
+  thin: WaterPoint[]
+  thinFromMs: number
+}
 const known = new Map<string, Sent>()
 const THIN_MS = 900
 
@@ -38,7 +52,10 @@ function sentWater(lane: Lane): Sent | null {
   if (live === null || zero === null) return null
   const before = known.get(lane.runId)
   // Another clock, or points that were taken back: all anew.
-  const sent = before && before.points === live.points && before.cuts === live.cuts && before.zero === zero ? before : { points: live.points, cuts: live.cuts, zero, taken: 0, all: [], thin: [], thinFromMs: -Infinity }
+  const sent =
+    before && before.points === live.points && before.cuts === live.cuts && before.zero === zero
+      ? before
+      : { points: live.points, cuts: live.cuts, zero, taken: 0, all: [], thin: [], thinFromMs: -Infinity }
   known.set(lane.runId, sent)
   for (; sent.taken < live.points.length; sent.taken++) {
     const [atMs, tempC] = live.points[sent.taken]!

@@ -3,7 +3,12 @@ import type { SamplesHad, SamplesPush } from '#shared/bench'
 import type { ChannelName } from '#shared/channels'
 
 /** `cuts`: how often points were taken back; else they are only added to. */
-export interface LiveTrace { points: [number, number][], last: [number, number], seq: number, cuts: number }
+export interface LiveTrace {
+  points: [number, number][]
+  last: [number, number]
+  seq: number
+  cuts: number
+}
 const traces = new Map<string, Map<ChannelName, LiveTrace>>()
 const ofRun = (runId: string): Map<ChannelName, LiveTrace> => {
   const known = traces.get(runId) ?? new Map<ChannelName, LiveTrace>()
@@ -27,10 +32,28 @@ export function takeSamples(pushes: readonly SamplesPush[]): void {
     }
   }
 }
-export const liveTrace = (runId: string, channel: ChannelName): LiveTrace | null => traces.get(runId)?.get(channel) ?? null
+export const liveTrace = (runId: string, channel: ChannelName): LiveTrace | null =>
+  traces.get(runId)?.get(channel) ?? null
 
 /** How far these runs' samples are here: what came since is asked for after an outage, and not the whole again. */
-export const samplesHad = (runIds: readonly string[]): SamplesHad => Object.fromEntries(runIds.flatMap(runId => (traces.has(runId) ? [[runId, Object.fromEntries([...traces.get(runId)!].map(([channel, { seq }]) => [channel, seq]))]] : [])))
+export const samplesHad = (runIds: readonly string[]): SamplesHad =>
+  Object.fromEntries(
+    runIds.flatMap((runId) =>
+      traces.has(runId)
+        ? [[runId, Object.fromEntries([...traces.get(runId)!].map(([channel, { seq }]) => [channel, seq]))]]
+        : [],
+    ),
+  )
 
 /** All of these runs, for a tab that was opened after them. */
-export const samplesHere = (runIds: readonly string[]): SamplesPush[] => runIds.flatMap(runId => [...traces.get(runId) ?? []].map(([channel, { points, last, seq }]) => ({ runId, channel, points, last, seq, whole: true })))
+export const samplesHere = (runIds: readonly string[]): SamplesPush[] =>
+  runIds.flatMap((runId) =>
+    [...(traces.get(runId) ?? [])].map(([channel, { points, last, seq }]) => ({
+      runId,
+      channel,
+      points,
+      last,
+      seq,
+      whole: true,
+    })),
+  )

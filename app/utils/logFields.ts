@@ -8,13 +8,33 @@ import type { MeasuredQuantity } from '#shared/measuredQuantity'
 export const READING_GROUPS = {
   where: ['altitude', 'stationPressure', 'seaLevelPressure', 'air', 'humidity', 'wind', 'windHeight'],
   water: ['water', 'snow', 'waterStart', 'hardware'],
-  fuel: ['fuelBefore', 'fuelAfter', 'fuelUsed', 'fuelLoad', 'fuelLeftover', 'fuelTemp', 'moisture', 'char', 'scaleResolution'],
-  after: ['waterLast', 'waterEndMass'], claim: ['claimFuel', 'claimWater', 'claimStart', 'claimTime'],
+  fuel: [
+    'fuelBefore',
+    'fuelAfter',
+    'fuelUsed',
+    'fuelLoad',
+    'fuelLeftover',
+    'fuelTemp',
+    'moisture',
+    'char',
+    'scaleResolution',
+  ],
+  after: ['waterLast', 'waterEndMass'],
+  claim: ['claimFuel', 'claimWater', 'claimStart', 'claimTime'],
 } as const satisfies Record<string, readonly MeasuredQuantity[]>
 export type ReadingGroup = keyof typeof READING_GROUPS
 const OTHERWISE: TypedEventKind[] = ['gaveUp', 'stopped']
 /** In the order a run has them. */
-const FLOW: EventKind[] = ['lit', 'bloomed', 'potOn', 'rollingBoil', 'targetReached', 'flameLeftPot', 'shutOff', 'flameOut']
+const FLOW: EventKind[] = [
+  'lit',
+  'bloomed',
+  'potOn',
+  'rollingBoil',
+  'targetReached',
+  'flameLeftPot',
+  'shutOff',
+  'flameOut',
+]
 
 export interface LogFields {
   readings: Record<ReadingGroup, MeasuredQuantity[]>
@@ -30,27 +50,40 @@ export interface LogFields {
 }
 
 /** By no method: as for a boil. What was typed already never goes out of sight. */
-export function logFields(method: MethodBody | null, typed: { measured: Record<string, string>, times: Record<string, string> }): LogFields {
+export function logFields(
+  method: MethodBody | null,
+  typed: { measured: Record<string, string>; times: Record<string, string> },
+): LogFields {
   const { must, may, mustMark, mayMark } = method ?? BOIL
   const reads = new Set<string>([...must, ...may])
   const marks = new Set<string>([...mustMark, ...mayMark])
   const shownReading = (name: string) => reads.has(name) || Boolean(typed.measured[name]?.trim())
-  const shownTime = (kind: string) => marks.has(kind) || Boolean(typed.times[kind]?.trim() && typed.times[kind] !== '0:00')
+  const shownTime = (kind: string) =>
+    marks.has(kind) || Boolean(typed.times[kind]?.trim() && typed.times[kind] !== '0:00')
   const all = Object.values(READING_GROUPS).flat() as MeasuredQuantity[]
-  const flow = FLOW.filter(kind => marks.has(kind))
+  const flow = FLOW.filter((kind) => marks.has(kind))
   // Where a test has both, the flame's own end is what is waited for.
-  const order = mustMark.includes('flameOut') ? flow.filter(kind => kind !== 'shutOff') : flow.filter(kind => kind !== 'flameOut' && kind !== 'flameLeftPot')
+  const order = mustMark.includes('flameOut')
+    ? flow.filter((kind) => kind !== 'shutOff')
+    : flow.filter((kind) => kind !== 'flameOut' && kind !== 'flameLeftPot')
   return {
-    readings: Object.fromEntries(Object.entries(READING_GROUPS).map(([group, names]) => [group, names.filter(shownReading)])) as LogFields['readings'],
-    times: TYPED_EVENTS.filter(kind => !OTHERWISE.includes(kind) && shownTime(kind)), otherwise: OTHERWISE.filter(shownTime), restReadings: all.filter(name => !shownReading(name)), restTimes: TYPED_EVENTS.filter(kind => !shownTime(kind)),
-    lines: TYPED_LINES.filter(kind => marks.has(kind)), order, wants: new Set<string>([...must, ...mustMark]),
+    readings: Object.fromEntries(
+      Object.entries(READING_GROUPS).map(([group, names]) => [group, names.filter(shownReading)]),
+    ) as LogFields['readings'],
+    times: TYPED_EVENTS.filter((kind) => !OTHERWISE.includes(kind) && shownTime(kind)),
+    otherwise: OTHERWISE.filter(shownTime),
+    restReadings: all.filter((name) => !shownReading(name)),
+    restTimes: TYPED_EVENTS.filter((kind) => !shownTime(kind)),
+    lines: TYPED_LINES.filter((kind) => marks.has(kind)),
+    order,
+    wants: new Set<string>([...must, ...mustMark]),
   }
 }
 
 const UNTOUCHED = ['', '0:00']
 
 /** Chooses a method for a draft. The clock's zero goes to its first mark, where no time was typed yet. */
-export function applyMethod(typed: TypedRun, method: { id: string, body: MethodBody } | null): void {
+export function applyMethod(typed: TypedRun, method: { id: string; body: MethodBody } | null): void {
   typed.methodId = method?.id ?? null
   typed.test = method?.body.test ?? 'boil'
   const { mustMark } = method?.body ?? BOIL

@@ -2,13 +2,18 @@
 import { playScene, sceneAtRest, sceneWords, type Played, type SceneMark } from '#core/simulate/rehearsal'
 import type { Lane } from '#shared/bench'
 
-const playing = new Map<string, { marks: string, played: Played }>()
+const playing = new Map<string, { marks: string; played: Played }>()
 
-export function rehearsalSeen(lane: Lane, nowMs: number): { flame: string, water: string } | null {
+export function rehearsalSeen(lane: Lane, nowMs: number): { flame: string; water: string } | null {
   const scene = lane.rehearsal
   if (scene === null) return null
   const s = laneSeconds(lane, nowMs - lane.armedAtMs)
-  const marks = lane.state.marks.map((mark): SceneMark => ({ kind: mark.kind, s: laneSeconds(lane, mark.atMs - lane.armedAtMs), massG: mark.payload.massG, setting: mark.payload.setting }))
+  const marks = lane.state.marks.map((mark): SceneMark => ({
+    kind: mark.kind,
+    s: laneSeconds(lane, mark.atMs - lane.armedAtMs),
+    massG: mark.payload.massG,
+    setting: mark.payload.setting,
+  }))
   if (marks.length === 0) return sceneWords(scene, sceneAtRest(scene, s))
   const key = JSON.stringify(marks)
   const known = playing.get(lane.runId)

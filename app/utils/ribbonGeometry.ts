@@ -3,9 +3,9 @@ import type { EventKind } from '#core/run/events'
 import type { Ribbon } from '#shared/runRecord'
 
 export interface RibbonGeometry {
-  flame: { x: number, width: number, warmUp: boolean }[]
+  flame: { x: number; width: number; warmUp: boolean }[]
   wedge: string
-  marks: { kind: EventKind, s: number, x: number }[]
+  marks: { kind: EventKind; s: number; x: number }[]
   boilX: number | null
   tornX: number | null
   endX: number
@@ -19,25 +19,40 @@ const RUNS_ON = 3
 export function sharedSpan(endsS: readonly number[]): number {
   const sorted = [...endsS].sort((a, b) => a - b)
   const median = sorted[Math.floor(sorted.length / 2)] ?? 60
-  return Math.max(60, ...sorted.filter(endS => endS <= RUNS_ON * median)) * 1.02
+  return Math.max(60, ...sorted.filter((endS) => endS <= RUNS_ON * median)) * 1.02
 }
 
 const FLAME_ENDS: EventKind[] = ['shutOff', 'snuffed', 'flameOut', 'gaveUp', 'stopped']
 
 /** `spanS` is what the full width stands for; the lower quarter is the flame, above it the water. */
-export function ribbonGeometry(ribbon: Ribbon, { spanS, width, height }: { spanS: number, width: number, height: number }): RibbonGeometry {
-  const firstS = Math.min(0, ...ribbon.marks.map(mark => mark.s))
+export function ribbonGeometry(
+  ribbon: Ribbon,
+  { spanS, width, height }: { spanS: number; width: number; height: number },
+): RibbonGeometry {
+  const firstS = Math.min(0, ...ribbon.marks.map((mark) => mark.s))
   const x = (s: number) => ((s - firstS) / spanS) * (width - 6) + 2
-  const at = (...kinds: EventKind[]) => ribbon.marks.find(mark => kinds.includes(mark.kind))?.s ?? null
+  const at = (...kinds: EventKind[]) => ribbon.marks.find((mark) => kinds.includes(mark.kind))?.s ?? null
   const flameFrom = at('lit', 'potOn') ?? firstS
   const bloomed = at('bloomed')
   const flameTo = at(...FLAME_ENDS) ?? at('rollingBoil') ?? ribbon.endS
-  const piece = (from: number, to: number, warmUp: boolean) => ({ x: x(from), width: Math.max(1, x(to) - x(from)), warmUp })
-  const flame = bloomed === null ? [piece(flameFrom, flameTo, false)] : [piece(flameFrom, bloomed, true), piece(bloomed, flameTo, false)]
+  const piece = (from: number, to: number, warmUp: boolean) => ({
+    x: x(from),
+    width: Math.max(1, x(to) - x(from)),
+    warmUp,
+  })
+  const flame =
+    bloomed === null
+      ? [piece(flameFrom, flameTo, false)]
+      : [piece(flameFrom, bloomed, true), piece(bloomed, flameTo, false)]
   const boil = at('rollingBoil')
   return {
-    flame, wedge: wedgeOf(ribbon, x, height), marks: ribbon.marks.map(mark => ({ ...mark, x: x(mark.s) })).sort((a, b) => a.s - b.s),
-    boilX: boil === null ? null : x(boil), tornX: at('stopped') === null ? null : x(at('stopped')!), endX: x(ribbon.endS), unweighed: !ribbon.weighed,
+    flame,
+    wedge: wedgeOf(ribbon, x, height),
+    marks: ribbon.marks.map((mark) => ({ ...mark, x: x(mark.s) })).sort((a, b) => a.s - b.s),
+    boilX: boil === null ? null : x(boil),
+    tornX: at('stopped') === null ? null : x(at('stopped')!),
+    endX: x(ribbon.endS),
+    unweighed: !ribbon.weighed,
   }
 }
 

@@ -2,34 +2,75 @@
 import type { RunGroup, RunSortKey } from '#shared/runList'
 import type { RunLine } from '#shared/runRecord'
 
-export const RUN_COLUMNS = ['when', 'setup', 'method', 'place', 'fuel', 'person', 'ribbon', 'boil', 'measured', 'normalised', 'efficiency', 'burnRate', 'firepower', 'tags', 'remarks'] as const
+export const RUN_COLUMNS = [
+  'when',
+  'setup',
+  'method',
+  'place',
+  'fuel',
+  'person',
+  'ribbon',
+  'boil',
+  'measured',
+  'normalised',
+  'efficiency',
+  'burnRate',
+  'firepower',
+  'tags',
+  'remarks',
+] as const
 export type RunColumnKey = (typeof RUN_COLUMNS)[number]
-export interface RunColumn { words: string, unit?: string, sort?: RunSortKey, figure?: true, /** Shown at a phone's width too. */ narrow?: true }
+export interface RunColumn {
+  words: string
+  unit?: string
+  sort?: RunSortKey
+  figure?: true
+  /** Shown at a phone's width too. */ narrow?: true
+}
 
 export const RUN_COLUMN: Record<RunColumnKey, RunColumn> = {
-  when: { words: 'When', sort: 'startedAt', narrow: true }, setup: { words: 'Set-up', sort: 'setup', narrow: true }, method: { words: 'Method', sort: 'method' }, place: { words: 'Place', sort: 'place' }, fuel: { words: 'Fuel', sort: 'fuel' },
-  person: { words: 'Who', sort: 'person' }, ribbon: { words: 'Run' }, boil: { words: 'Boil', unit: 'm:ss', sort: 'timeToBoilS', figure: true }, measured: { words: 'Measured', unit: 'g/L', sort: 'gPerL', figure: true },
-  normalised: { words: 'Normalised', unit: 'g/L, k = 2', sort: 'normalisedGPerL', figure: true, narrow: true }, efficiency: { words: 'Efficiency', unit: '%', sort: 'efficiency', figure: true }, burnRate: { words: 'Burn rate', unit: 'g/min', sort: 'burnRateGPerMin', figure: true },
-  firepower: { words: 'Firepower', unit: 'W', sort: 'firepowerW', figure: true }, tags: { words: 'Tags' }, remarks: { words: 'Remarks', narrow: true },
+  when: { words: 'When', sort: 'startedAt', narrow: true },
+  setup: { words: 'Set-up', sort: 'setup', narrow: true },
+  method: { words: 'Method', sort: 'method' },
+  place: { words: 'Place', sort: 'place' },
+  fuel: { words: 'Fuel', sort: 'fuel' },
+  person: { words: 'Who', sort: 'person' },
+  ribbon: { words: 'Run' },
+  boil: { words: 'Boil', unit: 'm:ss', sort: 'timeToBoilS', figure: true },
+  measured: { words: 'Measured', unit: 'g/L', sort: 'gPerL', figure: true },
+  normalised: { words: 'Normalised', unit: 'g/L, k = 2', sort: 'normalisedGPerL', figure: true, narrow: true },
+  efficiency: { words: 'Efficiency', unit: '%', sort: 'efficiency', figure: true },
+  burnRate: { words: 'Burn rate', unit: 'g/min', sort: 'burnRateGPerMin', figure: true },
+  firepower: { words: 'Firepower', unit: 'W', sort: 'firepowerW', figure: true },
+  tags: { words: 'Tags' },
+  remarks: { words: 'Remarks', narrow: true },
 }
 const USUAL: RunColumnKey[] = ['when', 'setup', 'place', 'fuel', 'ribbon', 'boil', 'measured', 'normalised', 'remarks']
 
 /** The columns of this browser, in their order; a cookie, so that the first drawing has them. */
 export function useRunColumns() {
   const chosen = useListCookie<RunColumnKey>('columns', RUN_COLUMNS, USUAL)
-  const columns = computed(() => RUN_COLUMNS.filter(key => chosen.value.includes(key) || key === 'when'))
-  const toggle = (key: RunColumnKey) => { chosen.value = chosen.value.includes(key) ? chosen.value.filter(one => one !== key) : [...chosen.value, key] }
+  const columns = computed(() => RUN_COLUMNS.filter((key) => chosen.value.includes(key) || key === 'when'))
+  const toggle = (key: RunColumnKey) => {
+    chosen.value = chosen.value.includes(key) ? chosen.value.filter((one) => one !== key) : [...chosen.value, key]
+  }
   return { columns, toggle }
 }
 
 /** The group a line stands in. */
 export function groupOf(line: RunLine, group: RunGroup): string {
   switch (group) {
-    case 'setup': return line.setup
-    case 'place': return line.place ?? 'elsewhere'
-    case 'fuel': return line.fuel ?? ''
-    case 'method': return line.method ?? 'by no method'
-    case 'person': return line.person
-    case 'day': return new Intl.DateTimeFormat('en-CA', { timeZone: line.zone }).format(new Date(line.startedAt))
+    case 'setup':
+      return line.setup
+    case 'place':
+      return line.place ?? 'elsewhere'
+    case 'fuel':
+      return line.fuel ?? ''
+    case 'method':
+      return line.method ?? 'by no method'
+    case 'person':
+      return line.person
+    case 'day':
+      return new Intl.DateTimeFormat('en-CA', { timeZone: line.zone }).format(new Date(line.startedAt))
   }
 }

@@ -7,7 +7,8 @@ import type { RunRecord } from '#shared/runRecord'
 export const COVERAGE_FACTOR = 2
 
 /** "24.4 ± 0.7", expanded by k = 2. */
-export const withExpandedU = (value: number, u: number | null): string => formatWithU(value, u === null ? null : COVERAGE_FACTOR * u)
+export const withExpandedU = (value: number, u: number | null): string =>
+  formatWithU(value, u === null ? null : COVERAGE_FACTOR * u)
 
 /** "× 0.865 (−13.5 %)", or "no change" under 0.05 %. */
 export function factorText(factor: number): string {
@@ -17,18 +18,38 @@ export function factorText(factor: number): string {
 }
 
 export const BASIS_WORDS: Record<Basis, string> = {
-  measured: 'measured here', ownSeries: 'own series', classDefault: 'class default', assumed: 'assumed', notInModel: 'not in this model',
+  measured: 'measured here',
+  ownSeries: 'own series',
+  classDefault: 'class default',
+  assumed: 'assumed',
+  notInModel: 'not in this model',
 }
 
 const MISSING_WORDS: Record<string, string> = {
-  'place.windMS': 'wind at the pot', 'place.airC': 'air temperature', 'place.altitudeM': 'altitude or pressure', 'series.wind': 'a wind series of this set-up', 'series.burnRate': 'a burn-rate series of this set-up',
-  'water.startC': 'start temperature', 'water.massG': 'water', 'water.endC': 'last temperature', 'water.endMassG': 'water left', 'fuel.usedG': 'fuel used', 'events.potOn': 'pot-on', 'events.rollingBoil': 'the boil, or its end',
+  'place.windMS': 'wind at the pot',
+  'place.airC': 'air temperature',
+  'place.altitudeM': 'altitude or pressure',
+  'series.wind': 'a wind series of this set-up',
+  'series.burnRate': 'a burn-rate series of this set-up',
+  'water.startC': 'start temperature',
+  'water.massG': 'water',
+  'water.endC': 'last temperature',
+  'water.endMassG': 'water left',
+  'fuel.usedG': 'fuel used',
+  'events.potOn': 'pot-on',
+  'events.rollingBoil': 'the boil, or its end',
 }
 export const missingWords = (path: string): string => MISSING_WORDS[path] ?? path
 
 /** What a rung moves: "Start 9.2 → 20 °C", in the units shown. */
 export function rungSentence({ rung, moved }: Rung, units: UnitSystem = 'metric'): string {
-  const name = { start: 'Start', boilingPoint: 'Boiling point', surroundings: 'Air', wind: 'Wind', supply: 'Burn rate' }[rung]
+  const name = {
+    start: 'Start',
+    boilingPoint: 'Boiling point',
+    surroundings: 'Air',
+    wind: 'Wind',
+    supply: 'Burn rate',
+  }[rung]
   const { from, to } = moved
   if (rung === 'supply') return to === null ? `${name} as it was` : `${name} → ${formatNumber(to, 2)}\u202fg/min`
   const kind = rung === 'wind' ? 'wind' : 'temperature'
@@ -40,7 +61,9 @@ export function rungSentence({ rung, moved }: Rung, units: UnitSystem = 'metric'
 
 /** Date and time in the zone of the run. */
 export function dateInZone(iso: string, zone: string): string {
-  const format = formatsOfZones.get(zone) ?? new Intl.DateTimeFormat('en-GB', { dateStyle: 'medium', timeStyle: 'short', timeZone: zone })
+  const format =
+    formatsOfZones.get(zone) ??
+    new Intl.DateTimeFormat('en-GB', { dateStyle: 'medium', timeStyle: 'short', timeZone: zone })
   formatsOfZones.set(zone, format)
   return format.format(new Date(iso))
 }
@@ -48,19 +71,26 @@ export function dateInZone(iso: string, zone: string): string {
 const formatsOfZones = new Map<string, Intl.DateTimeFormat>()
 
 /** "start 20 °C, 1013.3 hPa, air 20 °C, calm". */
-export function referenceSentence({ startC, pressureHPa, airC, windMS }: ReduceAnswer['reference'], units: UnitSystem): string {
+export function referenceSentence(
+  { startC, pressureHPa, airC, windMS }: ReduceAnswer['reference'],
+  units: UnitSystem,
+): string {
   const wind = windMS === 0 ? 'calm' : `wind ${shown(windMS, 'wind', units)}`
   return `start ${shown(startC, 'temperature', units)}, ${shown(pressureHPa * 100, 'pressure', units)}, air ${shown(airC, 'temperature', units)}, ${wind}`
 }
 
 /** Place and weather of a run, for the strip. */
 export function thenSentence(record: RunRecord, units: UnitSystem): string {
-  const of = (quantity: string) => record.measurements.find(one => one.quantity === quantity)?.value ?? null
+  const of = (quantity: string) => record.measurements.find((one) => one.quantity === quantity)?.value ?? null
   const air = of('air')
   const wind = of('wind')
   const altitude = of('altitude') ?? record.placeAltitudeM
   return [
-    record.place ?? 'elsewhere', altitude === null ? null : shown(altitude, 'altitude', units), air === null ? 'air not read' : `air ${shown(air, 'temperature', units)}`,
+    record.place ?? 'elsewhere',
+    altitude === null ? null : shown(altitude, 'altitude', units),
+    air === null ? 'air not read' : `air ${shown(air, 'temperature', units)}`,
     wind === null ? 'wind not read' : wind === 0 ? 'calm' : `wind ${shown(wind, 'wind', units)} at pot`,
-  ].filter(part => part !== null).join(', ')
+  ]
+    .filter((part) => part !== null)
+    .join(', ')
 }

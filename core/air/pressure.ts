@@ -1,5 +1,11 @@
 /** Station pressure: measured, from altitude, or from the sea-level pressure of a weather report. */
-import { DRY_AIR_GAS_CONSTANT, LAPSE_RATE, STANDARD_GRAVITY, STANDARD_PRESSURE, ZERO_CELSIUS } from '../constants/physical'
+import {
+  DRY_AIR_GAS_CONSTANT,
+  LAPSE_RATE,
+  STANDARD_GRAVITY,
+  STANDARD_PRESSURE,
+  ZERO_CELSIUS,
+} from '../constants/physical'
 import type { SourceKey } from '../constants/sources'
 
 export const ALTITUDE_VALIDITY_M = { min: -500, max: 9000 }
@@ -53,7 +59,13 @@ export interface PressureReadings {
 export function stationPressureFromReadings(readings: PressureReadings): StationPressure | null {
   const { stationPressurePa, seaLevelPressurePa, altitudeM, airC, readingUPa } = readings
   if (stationPressurePa !== null) {
-    return { pressurePa: stationPressurePa, uPa: readingUPa, basis: 'measured', formula: '{reading}', source: 'definition' }
+    return {
+      pressurePa: stationPressurePa,
+      uPa: readingUPa,
+      basis: 'measured',
+      formula: '{reading}',
+      source: 'definition',
+    }
   }
   if (altitudeM === null) return null
   if (seaLevelPressurePa !== null) {
@@ -64,7 +76,10 @@ export function stationPressureFromReadings(readings: PressureReadings): Station
       : { pressurePa, uPa, basis: 'seaLevel', formula: '{p_sl} · exp(−g·{h} / (R_d·T_column))', source: 'hypsometric' }
   }
   return {
-    pressurePa: stationPressureFromAltitude(altitudeM), uPa: Math.hypot(800, 0.4 * altitudeM),
-    basis: 'altitude', formula: '1013.25 · (1 − 2.25577·10⁻⁵ · {h})^5.25588', source: 'iso2533',
+    pressurePa: stationPressureFromAltitude(altitudeM),
+    uPa: Math.hypot(800, 0.4 * altitudeM),
+    basis: 'altitude',
+    formula: '1013.25 · (1 − 2.25577·10⁻⁵ · {h})^5.25588',
+    source: 'iso2533',
   }
 }

@@ -33,12 +33,21 @@ export interface Working {
 /** Takes a working down; absent where nobody asked. */
 export type Tell = (working: Working) => void
 
-const finite = (value: number | null | undefined): number | null => (value !== null && value !== undefined && Number.isFinite(value) ? value : null)
+const finite = (value: number | null | undefined): number | null =>
+  value !== null && value !== undefined && Number.isFinite(value) ? value : null
 
 /** A working as it leaves the core: what is not finite is null, an input whose share is not a number has none. */
 export const finiteWorking = (working: Working): Working => ({
-  ...working, value: finite(working.value), inputs: working.inputs.map(input => ({ ...input, value: finite(input.value), ...(input.u === undefined ? {} : { u: finite(input.u) }) })),
-  ...(working.shares === undefined ? {} : { shares: working.shares.filter(({ effect, share }) => Number.isFinite(effect) && Number.isFinite(share)) }),
+  ...working,
+  value: finite(working.value),
+  inputs: working.inputs.map((input) => ({
+    ...input,
+    value: finite(input.value),
+    ...(input.u === undefined ? {} : { u: finite(input.u) }),
+  })),
+  ...(working.shares === undefined
+    ? {}
+    : { shares: working.shares.filter(({ effect, share }) => Number.isFinite(effect) && Number.isFinite(share)) }),
 })
 
 /** The formula as it is read: symbols without their braces. */
@@ -47,7 +56,7 @@ export const formulaText = (working: Working): string => working.formula.replace
 /** The same formula with its numbers. */
 export function substitutedFormula(working: Working): string {
   return working.formula.replace(/\{([^}]+)\}/g, (_, symbol: string) => {
-    const input = working.inputs.find(one => one.symbol === symbol)
+    const input = working.inputs.find((one) => one.symbol === symbol)
     if (!input || input.value === null) return symbol
     const text = formatNumber(input.value, Math.min(decimalsFor(input.value, 5), 6))
     return text.startsWith('−') ? `(${text})` : text
@@ -61,7 +70,18 @@ export function explain(answer: { workings?: Record<string, Working> }, path: st
 
 /** A working as plain text: value, formula, the same with its numbers, inputs. */
 export function workingText(working: Working): string {
-  const figure = (value: number | null) => (value === null ? 'not measured' : formatNumber(value, Math.min(decimalsFor(value, 5), 6)))
-  const inputs = working.inputs.map(({ name, value, u, unit, from }) => `  ${name}: ${figure(value)}${u ? ` ± ${formatNumber(u, Math.min(decimalsFor(u, 2), 6))}` : ''} ${unit} (${from})`.replace('  (', ' ('))
-  return [`${working.title}: ${figure(working.value)} ${working.unit}`, `= ${formulaText(working)}`, `= ${substitutedFormula(working)}`, ...inputs].join('\n')
+  const figure = (value: number | null) =>
+    value === null ? 'not measured' : formatNumber(value, Math.min(decimalsFor(value, 5), 6))
+  const inputs = working.inputs.map(({ name, value, u, unit, from }) =>
+    `  ${name}: ${figure(value)}${u ? ` ± ${formatNumber(u, Math.min(decimalsFor(u, 2), 6))}` : ''} ${unit} (${from})`.replace(
+      '  (',
+      ' (',
+    ),
+  )
+  return [
+    `${working.title}: ${figure(working.value)} ${working.unit}`,
+    `= ${formulaText(working)}`,
+    `= ${substitutedFormula(working)}`,
+    ...inputs,
+  ].join('\n')
 }

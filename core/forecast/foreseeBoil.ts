@@ -11,7 +11,7 @@ export interface SeenSoFar {
 
 export interface Foreseen {
   /** Median and the middle 90 % of the boil [s]; `toS` null: it may never. Null: too few readings yet. */
-  boil: { atS: number, fromS: number, toS: number | null } | null
+  boil: { atS: number; fromS: number; toS: number | null } | null
   /** It tops out below the boil [°C]; null: it may yet boil. */
   stallsAtC: number | null
   /** The water falls though it has not boiled: since when [s]. */
@@ -53,7 +53,8 @@ export function foreseeBoil({ readings, boilingC, nowS }: SeenSoFar): Foreseen {
 
 /** As they nearly always come: a thermometer's thousands are not sorted each second. */
 function inOrder(readings: SeenSoFar['readings']): SeenSoFar['readings'] {
-  for (let i = 1; i < readings.length; i++) if (readings[i]![0] < readings[i - 1]![0]) return [...readings].sort((a, b) => a[0] - b[0])
+  for (let i = 1; i < readings.length; i++)
+    if (readings[i]![0] < readings[i - 1]![0]) return [...readings].sort((a, b) => a[0] - b[0])
   return readings
 }
 
@@ -73,7 +74,11 @@ function fallingSince(readings: readonly (readonly [number, number])[], boilingC
   const after = readings.filter(([s]) => s > top[0])
   const everyS = (readings.at(-1)![0] - readings[0]![0]) / (readings.length - 1)
   const enough = everyS < 10 ? 3 : 1
-  return top[1] < boilingC - NEAR_BOIL_K && after.length >= enough && after.slice(-enough).every(([, c]) => c <= top[1] - FALL_K) ? top[0] : null
+  return top[1] < boilingC - NEAR_BOIL_K &&
+    after.length >= enough &&
+    after.slice(-enough).every(([, c]) => c <= top[1] - FALL_K)
+    ? top[0]
+    : null
 }
 
 function thinned(readings: readonly (readonly [number, number])[]): readonly (readonly [number, number])[] {
@@ -81,26 +86,42 @@ function thinned(readings: readonly (readonly [number, number])[]): readonly (re
   return Array.from({ length: MOST }, (_, i) => readings[Math.round((i * (readings.length - 1)) / (MOST - 1))]!)
 }
 
-interface Candidate { weight: number, atS: number | null, sdS: number, topC: number }
+interface Candidate {
+  weight: number
+  atS: number | null
+  sdS: number
+  topC: number
+}
 
 /** Every rate tried, weighed by how well its curve fits and how usual it is; each foretells the boil in its own way. */
-function posterior(readings: readonly (readonly [number, number])[], boilingC: number, nowS: number): Pick<Foreseen, 'boil' | 'stallsAtC'> {
+function posterior(
+  readings: readonly (readonly [number, number])[],
+  boilingC: number,
+  nowS: number,
+): Pick<Foreseen, 'boil' | 'stallsAtC'> {
   const [t0] = readings[0]!
-  const candidates = RATES.map(rate => candidate(readings, { rate, t0, boilingC }))
-  const best = Math.max(...candidates.map(one => one.weight))
+  const candidates = RATES.map((rate) => candidate(readings, { rate, t0, boilingC }))
+  const best = Math.max(...candidates.map((one) => one.weight))
   const total = candidates.reduce((sum, one) => sum + Math.exp(one.weight - best), 0)
-  const weighed = candidates.map(one => ({ ...one, p: Math.exp(one.weight - best) / total }))
-  const never = weighed.filter(one => one.atS === null)
+  const weighed = candidates.map((one) => ({ ...one, p: Math.exp(one.weight - best) / total }))
+  const never = weighed.filter((one) => one.atS === null)
   const pNever = never.reduce((sum, one) => sum + one.p, 0)
   if (pNever > STALL_P) return { boil: null, stallsAtC: never.reduce((sum, one) => sum + one.p * one.topC, 0) / pNever }
   // Each candidate's own spread as five equal parts of a normal curve.
-  const parts = weighed.flatMap(({ p, atS, sdS }) => (atS === null ? [] : NORMAL_FIFTHS.map(z => ({ p: p / NORMAL_FIFTHS.length, s: Math.max(nowS, atS + z * sdS) })))).sort((a, b) => a.s - b.s)
-  return { boil: { atS: quantile(parts, 0.5) ?? parts.at(-1)!.s, fromS: quantile(parts, 0.05)!, toS: quantile(parts, 0.95) }, stallsAtC: null }
+  const parts = weighed
+    .flatMap(({ p, atS, sdS }) =>
+      atS === null ? [] : NORMAL_FIFTHS.map((z) => ({ p: p / NORMAL_FIFTHS.length, s: Math.max(nowS, atS + z * sdS) })),
+    )
+    .sort((a, b) => a.s - b.s)
+  return {
+    boil: { atS: quantile(parts, 0.5) ?? parts.at(-1)!.s, fromS: quantile(parts, 0.05)!, toS: quantile(parts, 0.95) },
+    stallsAtC: null,
+  }
 }
 /** Middles of five equally likely parts of the normal curve. */
 const NORMAL_FIFTHS = [-1.282, -0.524, 0, 0.524, 1.282]
 
-function quantile(parts: readonly { p: number, s: number }[], q: number): number | null {
+function quantile(parts: readonly { p: number; s: number }[], q: number): number | null {
   let sum = 0
   for (const part of parts) {
     sum += part.p
@@ -110,7 +131,10 @@ function quantile(parts: readonly { p: number, s: number }[], q: number): number
 }
 
 /** T = a + b·(1 − e^{−kτ})/k at one k: a straight line in its own time, by least squares. Sums in plain loops: six lanes ask each second. */
-function candidate(readings: readonly (readonly [number, number])[], { rate, t0, boilingC }: { rate: number, t0: number, boilingC: number }): Candidate {
+function candidate(
+  readings: readonly (readonly [number, number])[],
+  { rate, t0, boilingC }: { rate: number; t0: number; boilingC: number },
+): Candidate {
   const n = readings.length
   const x = new Float64Array(n)
   let [meanX, meanC] = [0, 0]

@@ -10,11 +10,18 @@ const WENT_ON_K = 1.5
 const LOOKED_AT_S = 600
 
 /** @param sent the thermometer's samples, in order, on the readings' clock */
-export function foreseeSent({ readings, boilingC, nowS }: SeenSoFar, sent: readonly (readonly [number, number])[]): Foreseen {
+export function foreseeSent(
+  { readings, boilingC, nowS }: SeenSoFar,
+  sent: readonly (readonly [number, number])[],
+): Foreseen {
   const recent = sent.filter(([s]) => s >= nowS - LOOKED_AT_S)
   const boiledAtS = plateauAt(recent, boilingC)
   if (boiledAtS !== null) return { boil: null, stallsAtC: null, fallingSinceS: null, boiledAtS }
-  return { ...foreseeBoil({ readings, boilingC, nowS }), boiledAtS: null, fallingSinceS: fallingSinceOf({ readings, boilingC: boilingC + OFFSET_ROOM_K }) }
+  return {
+    ...foreseeBoil({ readings, boilingC, nowS }),
+    boiledAtS: null,
+    fallingSinceS: fallingSinceOf({ readings, boilingC: boilingC + OFFSET_ROOM_K }),
+  }
 }
 /** A probe that reads high is no boil: the readings alone do not say it. */
 const OFFSET_ROOM_K = 4
@@ -26,6 +33,9 @@ function plateauAt(trace: readonly (readonly [number, number])[], boilingC: numb
   if (!trace.some(([, c]) => c >= boilingC - NEAR_K - LEVEL_ROOM_K)) return null
   const found = findBoil(trace, { boilingC })
   if (!found.ok || found.value.status !== 'boiled' || found.value.atS === null || found.value.u! > SURE_U_S) return null
-  const newest = trace.slice(-3).map(([, c]) => c).sort((a, b) => a - b)[1]!
+  const newest = trace
+    .slice(-3)
+    .map(([, c]) => c)
+    .sort((a, b) => a - b)[1]!
   return newest > found.value.levelC + WENT_ON_K ? null : found.value.atS
 }

@@ -58,11 +58,11 @@ export interface Rung {
   /** This rung's own part of it [g/L]. */
   ownU: number | null
   basis: Basis
-  reach: { tested: [number, number], asked: number } | null
+  reach: { tested: [number, number]; asked: number } | null
   /** Where the figure may lie after an open rung [g/L]: for the drawing, never for a figure. */
   ghost: [number, number] | null
   /** What the rung moves, from the run's to the reference's. */
-  moved: { from: number | null, to: number | null, unit: string }
+  moved: { from: number | null; to: number | null; unit: string }
 }
 
 export interface RunAnswer {
@@ -100,7 +100,13 @@ export interface RunAnswer {
   /** What normalisedGPerL owes to each shared input, signed, for +1 standard uncertainty [g/L]: it cancels between runs on one bench. */
   normalisedSharedBy: Record<string, number>
   /** The same figures by the other school of the litre; null where the water left was not weighed. */
-  otherLitre: { litre: 'putIn' | 'remaining', gPerL: number | null, gPerLU: number | null, normalisedGPerL: number | null, normalisedU: number | null } | null
+  otherLitre: {
+    litre: 'putIn' | 'remaining'
+    gPerL: number | null
+    gPerLU: number | null
+    normalisedGPerL: number | null
+    normalisedU: number | null
+  } | null
   test: TestFigures
   /** What the trace says of the boil; null without a trace that is long enough. */
   boilFound: BoilEstimate | null

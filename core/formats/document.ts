@@ -3,13 +3,33 @@ import type { PotMaterial } from '../constants/physical'
 import type { Model, Reference } from '../normalise/reference'
 import type { RunEvent } from '../run/events'
 
-export const TEST_KINDS = ['boil', 'boilBurnOut', 'burnOff', 'simmer', 'fixedTime', 'warmUp', 'fed', 'wood', 'snow', 'coolDown'] as const
+export const TEST_KINDS = [
+  'boil',
+  'boilBurnOut',
+  'burnOff',
+  'simmer',
+  'fixedTime',
+  'warmUp',
+  'fed',
+  'wood',
+  'snow',
+  'coolDown',
+] as const
 export type TestKind = (typeof TEST_KINDS)[number]
 export const ORIGINS = ['measured', 'rehearsal', 'published'] as const
 export type Origin = (typeof ORIGINS)[number]
 export const SCREENS = ['none', 'wrap', 'cone'] as const
 export type Screen = (typeof SCREENS)[number]
-export const BURNER_KINDS = ['canister-top', 'integrated', 'remote-gas', 'liquid-pressure', 'alcohol', 'solid', 'gel', 'wood'] as const
+export const BURNER_KINDS = [
+  'canister-top',
+  'integrated',
+  'remote-gas',
+  'liquid-pressure',
+  'alcohol',
+  'solid',
+  'gel',
+  'wood',
+] as const
 export type BurnerKind = (typeof BURNER_KINDS)[number]
 export const HEADS = ['sheltered', 'exposed'] as const
 export type Head = (typeof HEADS)[number]
@@ -28,23 +48,45 @@ export interface RunDocument {
   origin: Origin
   kind: TestKind
   place: {
-    altitudeM: Maybe<number>; stationPressureHPa: Maybe<number>; seaLevelPressureHPa: Maybe<number>; airC: Maybe<number>
-    windMS: Maybe<number>; windHeightM: Maybe<number>; humidityPct: Maybe<number>
+    altitudeM: Maybe<number>
+    stationPressureHPa: Maybe<number>
+    seaLevelPressureHPa: Maybe<number>
+    airC: Maybe<number>
+    windMS: Maybe<number>
+    windHeightM: Maybe<number>
+    humidityPct: Maybe<number>
   }
-  water: { massG: Maybe<number>, startC: Maybe<number>, endMassG: Maybe<number>, endC: Maybe<number>, snowG: Maybe<number> }
-  pot: { massG: Maybe<number>, material: Maybe<PotMaterial>, diameterMm: Maybe<number>, finned: Maybe<boolean> }
+  water: {
+    massG: Maybe<number>
+    startC: Maybe<number>
+    endMassG: Maybe<number>
+    endC: Maybe<number>
+    snowG: Maybe<number>
+  }
+  pot: { massG: Maybe<number>; material: Maybe<PotMaterial>; diameterMm: Maybe<number>; finned: Maybe<boolean> }
   lid: Maybe<boolean>
   screen: Maybe<Screen>
-  burner: { kind: Maybe<BurnerKind>, head: Maybe<Head> }
+  burner: { kind: Maybe<BurnerKind>; head: Maybe<Head> }
   fuel: {
-    kind: Maybe<string>; lhvMJPerKg: Maybe<number>; usedG: Maybe<number>; beforeG: Maybe<number>; afterG: Maybe<number>; leftoverG: Maybe<number>
-    usedMl: Maybe<number>; densityGPerMl: Maybe<number>; moisturePct: Maybe<number>; charG: Maybe<number>
-    scaleResolutionG: Maybe<number>; scaleAccuracyG: Maybe<number>; loadG: Maybe<number>; burnOutShare: boolean
+    kind: Maybe<string>
+    lhvMJPerKg: Maybe<number>
+    usedG: Maybe<number>
+    beforeG: Maybe<number>
+    afterG: Maybe<number>
+    leftoverG: Maybe<number>
+    usedMl: Maybe<number>
+    densityGPerMl: Maybe<number>
+    moisturePct: Maybe<number>
+    charG: Maybe<number>
+    scaleResolutionG: Maybe<number>
+    scaleAccuracyG: Maybe<number>
+    loadG: Maybe<number>
+    burnOutShare: boolean
   }
-  lossWPerK: Maybe<{ value: number, u: number }>
+  lossWPerK: Maybe<{ value: number; u: number }>
   /** Where call and trace disagreed, which the tester decided for; null: not decided. `trace` also gives a boil that nobody called. */
   boilBy: Maybe<'call' | 'trace'>
-  uncertainty: { startC: number, airC: number, boilCallS: number, waterG: number, windMS: number, pressureHPa: number }
+  uncertainty: { startC: number; airC: number; boilCallS: number; waterG: number; windMS: number; pressureHPa: number }
   events: RunEvent[]
   trace: [number, number][]
   /** [seconds, g] of a scale under the stove while it burned, on the same clock. */
@@ -58,7 +100,7 @@ export interface ReduceOptions {
   boil: BoilConvention
   litre: Litre
   supply: boolean
-  theta: { value: number, u: number }
+  theta: { value: number; u: number }
 }
 
 export interface ReduceRequest extends ReduceOptions {
@@ -74,5 +116,12 @@ export interface UnreadableRun {
 }
 
 /** Standard uncertainties where a run names none. Source: commonPractice. */
-export const DEFAULT_UNCERTAINTY: RunDocument['uncertainty'] = { startC: 0.5, airC: 1, boilCallS: 2.9, waterG: 1, windMS: 0.3, pressureHPa: 1 }
+export const DEFAULT_UNCERTAINTY: RunDocument['uncertainty'] = {
+  startC: 0.5,
+  airC: 1,
+  boilCallS: 2.9,
+  waterG: 1,
+  windMS: 0.3,
+  pressureHPa: 1,
+}
 export const DEFAULT_THETA = { value: 1280, u: 200 }

@@ -17,7 +17,7 @@ export interface InstrumentSamples {
   atMs: number[] | null
   values: number[]
   /** Of a block: values that were kept out, and why the first of them was. */
-  refused: { count: number, why: Problem } | null
+  refused: { count: number; why: Problem } | null
 }
 export type InstrumentReader = (line: string) => R<InstrumentSamples>
 
@@ -45,8 +45,21 @@ export function instrumentReader(rules: Readonly<Record<string, ChannelRule>>): 
   return (line) => {
     const parts = line.trimStart().startsWith('{') ? fromJson(line) : fromCommas(line)
     const longest = parts?.form === 'block' ? LONGEST_LINE : LONGEST_SAMPLE
-    if (line.length > longest) return fail({ code: 'too-long', what: 'The line', got: `${line.length} characters`, limit: `at most ${longest}`, hint: 'One sample a line, or a block with a list of values.' })
-    if (parts === null) return fail({ code: 'not-a-line', what: 'The line', got: shown(line), limit: 'time,channel,value,unit or one JSON object with these' })
+    if (line.length > longest)
+      return fail({
+        code: 'too-long',
+        what: 'The line',
+        got: `${line.length} characters`,
+        limit: `at most ${longest}`,
+        hint: 'One sample a line, or a block with a list of values.',
+      })
+    if (parts === null)
+      return fail({
+        code: 'not-a-line',
+        what: 'The line',
+        got: shown(line),
+        limit: 'time,channel,value,unit or one JSON object with these',
+      })
     const scale = scaleOf(parts.channel, parts.unit)
     if (!scale.ok) return scale
     return parts.form === 'block' ? block(parts, scale.value) : sample(parts, scale.value)
@@ -55,26 +68,66 @@ export function instrumentReader(rules: Readonly<Record<string, ChannelRule>>): 
 const MOST_SPELLINGS = 200
 
 /** What a channel may be, and how its unit becomes SI. */
-interface Scale { channel: string, rule: ChannelRule, unit: Unit }
+interface Scale {
+  channel: string
+  rule: ChannelRule
+  unit: Unit
+}
 function newScale(rules: Readonly<Record<string, ChannelRule>>, channel: string, unit: string): R<Scale> {
   const rule = Object.hasOwn(rules, channel) ? rules[channel]! : null
-  if (rule === null) return fail({ code: 'no-channel', what: 'Channel', got: shown(channel), limit: `one of ${Object.keys(rules).join(', ')}` })
+  if (rule === null)
+    return fail({
+      code: 'no-channel',
+      what: 'Channel',
+      got: shown(channel),
+      limit: `one of ${Object.keys(rules).join(', ')}`,
+    })
   const units = unitsNamed(unit, rule.dimensions)
-  if (units.length !== 1) return fail({ code: 'no-unit', what: 'Unit', got: shown(unit), limit: `a unit of ${rule.dimensions.join(' or ')}` })
+  if (units.length !== 1)
+    return fail({ code: 'no-unit', what: 'Unit', got: shown(unit), limit: `a unit of ${rule.dimensions.join(' or ')}` })
   return ok({ channel, rule, unit: unitOf(units[0]!.id) })
 }
 
-interface SampleParts { form: 'sample', t: unknown, channel: string, value: number, written: string, unit: string }
-interface BlockParts { form: 'block', t: unknown, everyMs: unknown, channel: string, values: unknown[], unit: string }
+interface SampleParts {
+  form: 'sample'
+  t: unknown
+  channel: string
+  value: number
+  written: string
+  unit: string
+}
+interface BlockParts {
+  form: 'block'
+  t: unknown
+  everyMs: unknown
+  channel: string
+  values: unknown[]
+  unit: string
+}
 
 function fromJson(line: string): SampleParts | BlockParts | null {
   if (line.length > LONGEST_LINE) return null
   try {
-    const read = JSON.parse(line) as { t?: unknown, time?: unknown, everyMs?: unknown, channel?: unknown, value?: unknown, unit?: unknown }
+    const read = JSON.parse(line) as {
+      t?: unknown
+      time?: unknown
+      everyMs?: unknown
+      channel?: unknown
+      value?: unknown
+      unit?: unknown
+    }
     if (typeof read.channel !== 'string') return null
     const [t, unit] = [read.t ?? read.time ?? null, typeof read.unit === 'string' ? read.unit : '']
-    if (Array.isArray(read.value)) return { form: 'block', t, everyMs: read.everyMs, channel: read.channel, values: read.value, unit }
-    return { form: 'sample', t, channel: read.channel, value: typeof read.value === 'number' ? read.value : NaN, written: String(read.value), unit }
+    if (Array.isArray(read.value))
+      return { form: 'block', t, everyMs: read.everyMs, channel: read.channel, values: read.value, unit }
+    return {
+      form: 'sample',
+      t,
+      channel: read.channel,
+      value: typeof read.value === 'number' ? read.value : NaN,
+      written: String(read.value),
+      unit,
+    }
   } catch {
     return null
   }
@@ -82,10 +135,20 @@ function fromJson(line: string): SampleParts | BlockParts | null {
 
 function fromCommas(line: string): SampleParts | null {
   if (line.length > LONGEST_SAMPLE) return null
-  const cells = line.trim().split(',').map(cell => cell.trim())
+  const cells = line
+    .trim()
+    .split(',')
+    .map((cell) => cell.trim())
   if (cells.length !== 4) return null
   const [t, channel, value, unit] = cells as [string, string, string, string]
-  return { form: 'sample', t: t === '' ? null : t, channel, value: /^[-+]?(\d+\.?\d*|\.\d+)(e[-+]?\d+)?$/i.test(value) ? Number(value) : NaN, written: value, unit }
+  return {
+    form: 'sample',
+    t: t === '' ? null : t,
+    channel,
+    value: /^[-+]?(\d+\.?\d*|\.\d+)(e[-+]?\d+)?$/i.test(value) ? Number(value) : NaN,
+    written: value,
+    unit,
+  }
 }
 
 function sample({ t, value, written, unit: typed }: SampleParts, { channel, rule, unit }: Scale): R<InstrumentSamples> {
@@ -98,18 +161,33 @@ function sample({ t, value, written, unit: typed }: SampleParts, { channel, rule
 }
 function wrongValue(si: number, written: string, unit: string, channel: string, rule: ChannelRule): Problem | null {
   if (!Number.isFinite(si)) return { code: 'not-a-number', what: 'Value', got: shown(written), limit: 'a number' }
-  return si < rule.low || si > rule.high ? { code: 'out-of-limits', what: channel, got: shown(`${written} ${unit}`), limit: rule.limit } : null
+  return si < rule.low || si > rule.high
+    ? { code: 'out-of-limits', what: channel, got: shown(`${written} ${unit}`), limit: rule.limit }
+    : null
 }
 
 /** Values with a time each, or the time of the first and the step. A value that is none is kept out by itself, as a line would be. */
 function block({ t, everyMs, values, unit: typed }: BlockParts, { channel, rule, unit }: Scale): R<InstrumentSamples> {
-  if (values.length === 0 || values.length > LONGEST_BLOCK) return fail({ code: 'block-length', what: 'Block', got: `${values.length} values`, limit: `1 to ${LONGEST_BLOCK}` })
-  const moments = Array.isArray(t) ? t as unknown[] : null
-  if (moments !== null && moments.length !== values.length) return fail({ code: 'block-times', what: 'Block', got: `${moments.length} times for ${values.length} values`, limit: 'a time for each value' })
+  if (values.length === 0 || values.length > LONGEST_BLOCK)
+    return fail({ code: 'block-length', what: 'Block', got: `${values.length} values`, limit: `1 to ${LONGEST_BLOCK}` })
+  const moments = Array.isArray(t) ? (t as unknown[]) : null
+  if (moments !== null && moments.length !== values.length)
+    return fail({
+      code: 'block-times',
+      what: 'Block',
+      got: `${moments.length} times for ${values.length} values`,
+      limit: 'a time for each value',
+    })
   const firstMs = moments === null ? momentOf(t) : 0
   if (Number.isNaN(firstMs)) return fail(notATime(t, A_TIME))
   const stepMs = typeof everyMs === 'number' ? everyMs : NaN
-  if (moments === null && !(stepMs >= 1)) return fail({ code: 'block-times', what: 'Block', got: `everyMs ${shown(String(everyMs))}`, limit: 'the milliseconds from value to value, at least 1, or "t" as a list of times' })
+  if (moments === null && !(stepMs >= 1))
+    return fail({
+      code: 'block-times',
+      what: 'Block',
+      got: `everyMs ${shown(String(everyMs))}`,
+      limit: 'the milliseconds from value to value, at least 1, or "t" as a list of times',
+    })
   const atMs = new Array<number>(values.length)
   const kept = new Array<number>(values.length)
   let count = 0
@@ -122,7 +200,10 @@ function block({ t, everyMs, values, unit: typed }: BlockParts, { channel, rule,
       atMs[count] = at
       kept[count++] = twelveDigits(si)
     } else {
-      refused ??= { count: 0, why: inBlock(i, wrongValue(si, String(value), typed, channel, rule) ?? notATime(moments![i], A_TIME)) }
+      refused ??= {
+        count: 0,
+        why: inBlock(i, wrongValue(si, String(value), typed, channel, rule) ?? notATime(moments![i], A_TIME)),
+      }
       refused.count += 1
     }
   }
@@ -130,7 +211,10 @@ function block({ t, everyMs, values, unit: typed }: BlockParts, { channel, rule,
   return ok({ channel, atMs, values: kept, refused })
 }
 
-const inBlock = (i: number, problem: Problem): Problem => ({ ...problem, what: `Value ${i + 1} of the block: ${problem.what}` })
+const inBlock = (i: number, problem: Problem): Problem => ({
+  ...problem,
+  what: `Value ${i + 1} of the block: ${problem.what}`,
+})
 
 /** An ISO moment with its offset, or milliseconds since 1970; NaN: neither. */
 function momentOf(t: unknown): number {
@@ -139,5 +223,10 @@ function momentOf(t: unknown): number {
   return Math.round(/^\d{10,}(\.\d+)?$/.test(t) ? Number(t) : /T.*(Z|[+-]\d{2}:?\d{2})$/.test(t) ? Date.parse(t) : NaN)
 }
 const A_TIME = 'an ISO time with its offset such as 2026-05-01T10:00:00Z, or milliseconds since 1970'
-const notATime = (t: unknown, limit: string): Problem => ({ code: 'not-a-time', what: 'Time', got: shown(String(t)), limit })
+const notATime = (t: unknown, limit: string): Problem => ({
+  code: 'not-a-time',
+  what: 'Time',
+  got: shown(String(t)),
+  limit,
+})
 const shown = (text: string) => JSON.stringify(text.length > 60 ? `${text.slice(0, 60)}…` : text)

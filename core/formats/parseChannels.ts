@@ -49,7 +49,11 @@ export function rawSeconds(cell: string, format: TimeFormat, order: DateOrder | 
   if (format === 'stamp') {
     const date = readDate(cell, order)
     if (date === null || date.time === null) return null
-    return Date.parse(`${new Date(Date.UTC(date.year, date.month - 1, date.day)).toISOString().slice(0, 10)}T${date.time}Z`) / 1000
+    return (
+      Date.parse(
+        `${new Date(Date.UTC(date.year, date.month - 1, date.day)).toISOString().slice(0, 10)}T${date.time}Z`,
+      ) / 1000
+    )
   }
   const value = parseNumber(cell)
   return value === null ? null : value * SECONDS_IN[format]
@@ -70,24 +74,44 @@ export function parseChannelRows(rows: readonly (readonly string[])[], mapping: 
   for (let i = mapping.headerRows; i < rows.length; i++) {
     const row = rows[i]!
     if (channels.every(({ column }) => NOTHING.test((row[column] ?? '').trim()))) {
-      if (row.some(cell => cell.trim() !== '')) empty.forEach((_, c) => { empty[c]! += 1 })
+      if (row.some((cell) => cell.trim() !== ''))
+        empty.forEach((_, c) => {
+          empty[c]! += 1
+        })
       continue
     }
     const timeCell = row[timeColumn] ?? ''
-    const seconds = rawSeconds(time === 'stamp' || time === 'clock' ? timeCell : plainNumber(timeCell.trim(), decimal), time, dateOrder)
+    const seconds = rawSeconds(
+      time === 'stamp' || time === 'clock' ? timeCell : plainNumber(timeCell.trim(), decimal),
+      time,
+      dateOrder,
+    )
     if (seconds === null) return fail(at(i, timeColumn, timeCell, TIME_WORDS[time]))
     times.push(seconds)
     for (const [c, channel] of channels.entries()) {
       const value = readValue(row[channel.column] ?? '', channel, decimal)
       if (value === 'fault') return fail(at(i, channel.column, row[channel.column]!, channel.what))
-      if (value !== null && (value < channel.low || value > channel.high)) return fail({ ...at(i, channel.column, row[channel.column]!, channel.limit), hint: channel.hint })
+      if (value !== null && (value < channel.low || value > channel.high))
+        return fail({ ...at(i, channel.column, row[channel.column]!, channel.limit), hint: channel.hint })
       if (value === null) empty[c]! += 1
       read[c]!.push(value)
     }
   }
-  if (times.length < 2) return fail({ code: 'no-samples', what: `${times.length === 0 ? 'No' : 'Only one'} sample was found`, hint: 'Choose the columns of time and temperature, and the rows of the header.' })
+  if (times.length < 2)
+    return fail({
+      code: 'no-samples',
+      what: `${times.length === 0 ? 'No' : 'Only one'} sample was found`,
+      hint: 'Choose the columns of time and temperature, and the rows of the header.',
+    })
   const spanS = extent(times)
-  if (spanS > LONGEST_TRACE_S) return fail({ code: 'too-long', what: 'Times', got: `${Math.round(spanS / 86_400)} days from the first sample to the last`, limit: `at most ${LONGEST_TRACE_S / 86_400}`, hint: 'Are they in milliseconds, or in another column? Say so.' })
+  if (spanS > LONGEST_TRACE_S)
+    return fail({
+      code: 'too-long',
+      what: 'Times',
+      got: `${Math.round(spanS / 86_400)} days from the first sample to the last`,
+      limit: `at most ${LONGEST_TRACE_S / 86_400}`,
+      hint: 'Are they in milliseconds, or in another column? Say so.',
+    })
   return ok(onOneClock(times, read, Math.max(0, ...empty)))
 }
 
@@ -102,27 +126,51 @@ function extent(times: readonly number[]): number {
   return most - least
 }
 
-function readValue(cell: string, { factor, shift }: ChannelColumn, decimal: DecimalMark | null): number | null | 'fault' {
+function readValue(
+  cell: string,
+  { factor, shift }: ChannelColumn,
+  decimal: DecimalMark | null,
+): number | null | 'fault' {
   if (NOTHING.test(cell.trim())) return null
   const value = parseNumber(plainNumber(cell.trim(), decimal))
   return value === null ? 'fault' : (value + shift) * factor
 }
 
-const TIME_WORDS: Record<TimeFormat, string> = { seconds: 'seconds', milliseconds: 'milliseconds', minutes: 'minutes', clock: 'a time such as 5:12', stamp: 'a date and time such as 2026-03-14T09:30:00' }
+const TIME_WORDS: Record<TimeFormat, string> = {
+  seconds: 'seconds',
+  milliseconds: 'milliseconds',
+  minutes: 'minutes',
+  clock: 'a time such as 5:12',
+  stamp: 'a date and time such as 2026-03-14T09:30:00',
+}
 const at = (row: number, column: number, got: string, limit: string): Problem => ({
-  code: 'bad-cell', what: `Row ${row + 1}, column ${column + 1}`, where: `${row + 1}:${column + 1}`, got: `"${got.slice(0, 40)}"`, limit, hint: 'Mend the file, or choose another column.',
+  code: 'bad-cell',
+  what: `Row ${row + 1}, column ${column + 1}`,
+  where: `${row + 1}:${column + 1}`,
+  got: `"${got.slice(0, 40)}"`,
+  limit,
+  hint: 'Mend the file, or choose another column.',
 })
 
 function onOneClock(times: number[], read: (number | null)[][], empty: number): ParsedChannels {
   const notes: string[] = []
   const order = times.map((_, i) => i).sort((a, b) => times[a]! - times[b]! || a - b)
   if (order.some((from, to) => from !== to)) notes.push('Times were out of order: sorted.')
-  if (empty > 0) notes.push(`${empty} ${empty === 1 ? 'row' : 'rows'} without a reading ${empty === 1 ? 'was' : 'were'} left out.`)
-  const steps = order.slice(1).map((one, i) => times[one]! - times[order[i]!]!).sort((a, b) => a - b)
+  if (empty > 0)
+    notes.push(`${empty} ${empty === 1 ? 'row' : 'rows'} without a reading ${empty === 1 ? 'was' : 'were'} left out.`)
+  const steps = order
+    .slice(1)
+    .map((one, i) => times[one]! - times[order[i]!]!)
+    .sort((a, b) => a - b)
   const usual = steps[Math.floor(steps.length / 2)]!
   const longest = steps.at(-1)!
-  if (usual > 0 && longest > GAP_FACTOR * usual) notes.push(`A gap of ${Math.round(longest)} s, where samples are ${usual} s apart.`)
+  if (usual > 0 && longest > GAP_FACTOR * usual)
+    notes.push(`A gap of ${Math.round(longest)} s, where samples are ${usual} s apart.`)
   const zero = times[order[0]!]!
-  const samples = read.map(values => order.flatMap((i): [number, number][] => (values[i] === null ? [] : [[Number((times[i]! - zero).toFixed(3)), Number(values[i]!.toPrecision(9))]])))
+  const samples = read.map((values) =>
+    order.flatMap((i): [number, number][] =>
+      values[i] === null ? [] : [[Number((times[i]! - zero).toFixed(3)), Number(values[i]!.toPrecision(9))]],
+    ),
+  )
   return { samples, notes }
 }

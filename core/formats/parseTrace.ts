@@ -25,18 +25,30 @@ const LIKELY_C = { min: -20, max: 130 }
 
 /** A guess at what the columns are: a time that rises and a temperature; null where there are no two columns of numbers. */
 export function guessTraceMapping(rows: readonly (readonly string[])[]): TraceMapping | null {
-  const headerRows = rows.findIndex(row => row.filter(cell => readsAsValue(cell)).length >= 2)
+  const headerRows = rows.findIndex((row) => row.filter((cell) => readsAsValue(cell)).length >= 2)
   if (headerRows < 0) return null
   const sample = rows.slice(headerRows, headerRows + 50)
   const header = headerRows > 0 ? rows[headerRows - 1]! : []
-  const columns = rows[headerRows]!.map((_, i) => i).filter(i => sample.filter(row => readsAsValue(row[i] ?? '')).length >= sample.length * 0.6)
-  const timeColumn = columns.find(i => /time|zeit|temps|sec|\bs\b|min|clock|date/i.test(header[i] ?? '') && rises(sample, i)) ?? columns.find(i => rises(sample, i))
+  const columns = rows[headerRows]!.map((_, i) => i).filter(
+    (i) => sample.filter((row) => readsAsValue(row[i] ?? '')).length >= sample.length * 0.6,
+  )
+  const timeColumn =
+    columns.find((i) => /time|zeit|temps|sec|\bs\b|min|clock|date/i.test(header[i] ?? '') && rises(sample, i)) ??
+    columns.find((i) => rises(sample, i))
   if (timeColumn === undefined) return null
-  const tempColumn = columns.find(i => i !== timeColumn && /temp|water|°|deg|wasser|probe/i.test(header[i] ?? '')) ?? columns.find(i => i !== timeColumn)
+  const tempColumn =
+    columns.find((i) => i !== timeColumn && /temp|water|°|deg|wasser|probe/i.test(header[i] ?? '')) ??
+    columns.find((i) => i !== timeColumn)
   if (tempColumn === undefined) return null
-  const temps = sample.map(row => parseNumber(row[tempColumn] ?? '')).filter(value => value !== null)
+  const temps = sample.map((row) => parseNumber(row[tempColumn] ?? '')).filter((value) => value !== null)
   const saysF = /°\s*f|deg\s*f|fahrenheit|\(f\)|_f\b/i.test(header[tempColumn] ?? '')
-  return { headerRows, timeColumn, tempColumn, time: timeFormat(sample[0]?.[timeColumn] ?? '', header[timeColumn] ?? ''), temp: saysF || Math.max(...temps) > LIKELY_C.max ? 'F' : 'C' }
+  return {
+    headerRows,
+    timeColumn,
+    tempColumn,
+    time: timeFormat(sample[0]?.[timeColumn] ?? '', header[timeColumn] ?? ''),
+    temp: saysF || Math.max(...temps) > LIKELY_C.max ? 'F' : 'C',
+  }
 }
 
 /** From 1973 on the milliseconds since 1970 are more than this; no count of seconds or minutes is. */
@@ -55,7 +67,9 @@ function readsAsValue(cell: string): boolean {
 const isStamp = (cell: string) => /\d{4}-\d{2}-\d{2}[T ]\d{2}:\d{2}/.test(cell)
 
 function rises(sample: readonly (readonly string[])[], column: number): boolean {
-  const times = sample.map(row => rawSeconds(row[column] ?? '', timeFormat(row[column] ?? '', ''))).filter(value => value !== null)
+  const times = sample
+    .map((row) => rawSeconds(row[column] ?? '', timeFormat(row[column] ?? '', '')))
+    .filter((value) => value !== null)
   return times.length > 1 && times.every((value, i) => i === 0 || value >= times[i - 1]!) && times.at(-1)! > times[0]!
 }
 
@@ -64,11 +78,40 @@ function rises(sample: readonly (readonly string[])[], column: number): boolean 
  * @param rows cells as text; `mapping` which columns are what
  * @returns samples from the first one's time on; the first fault by row and column (counted from 1), as a person finds it in the file
  */
-export function parseTraceRows(rows: readonly (readonly string[])[], { headerRows, timeColumn, tempColumn, time, temp }: TraceMapping): R<ParsedTrace> {
-  const read = parseChannelRows(rows, { headerRows, timeColumn, time, channels: [{ column: tempColumn, ...WATER[temp] }] })
-  return read.ok ? ok({ samples: read.value.samples[0]!.map(([s, tempC]) => [s, Number(tempC.toFixed(4))]), notes: read.value.notes }) : read
+export function parseTraceRows(
+  rows: readonly (readonly string[])[],
+  { headerRows, timeColumn, tempColumn, time, temp }: TraceMapping,
+): R<ParsedTrace> {
+  const read = parseChannelRows(rows, {
+    headerRows,
+    timeColumn,
+    time,
+    channels: [{ column: tempColumn, ...WATER[temp] }],
+  })
+  return read.ok
+    ? ok({
+        samples: read.value.samples[0]!.map(([s, tempC]) => [s, Number(tempC.toFixed(4))]),
+        notes: read.value.notes,
+      })
+    : read
 }
 const WATER: Record<TempUnit, Omit<ChannelColumn, 'column'>> = {
-  C: { factor: 1, shift: 0, low: LIKELY_C.min, high: LIKELY_C.max, limit: 'water between −20 and 130 °C', hint: 'In °F, or the columns swapped?', what: 'a temperature' },
-  F: { factor: 5 / 9, shift: -32, low: LIKELY_C.min, high: LIKELY_C.max, limit: 'water between −20 and 130 °C', hint: 'In °C, or the columns swapped?', what: 'a temperature' },
+  C: {
+    factor: 1,
+    shift: 0,
+    low: LIKELY_C.min,
+    high: LIKELY_C.max,
+    limit: 'water between −20 and 130 °C',
+    hint: 'In °F, or the columns swapped?',
+    what: 'a temperature',
+  },
+  F: {
+    factor: 5 / 9,
+    shift: -32,
+    low: LIKELY_C.min,
+    high: LIKELY_C.max,
+    limit: 'water between −20 and 130 °C',
+    hint: 'In °C, or the columns swapped?',
+    what: 'a temperature',
+  },
 }

@@ -16,7 +16,7 @@ const GROUPED_BY_COMMA = /^\D*[1-9]\d{0,2}(,\d{3})+(\.\d+)?$/
 
 /** Which decimal mark some cells show: null where none does, 'both' where they disagree. */
 export function decimalMarkOf(cells: readonly string[]): DecimalMark | 'both' | null {
-  const [comma, point] = [cells.some(cell => ONE_COMMA.test(cell)), cells.some(cell => ONE_POINT.test(cell))]
+  const [comma, point] = [cells.some((cell) => ONE_COMMA.test(cell)), cells.some((cell) => ONE_POINT.test(cell))]
   return comma && point ? 'both' : comma ? 'comma' : point ? 'point' : null
 }
 /** Cells that only the decimal mark tells: 1,234 may be a thousand or one and a bit. */
@@ -30,7 +30,8 @@ export function plainNumber(cell: string, mark: DecimalMark | null): string {
   return (mark === 'comma' ? byComma(digits) : byPoint(digits)) + cell.slice(digits.length)
 }
 // Only what stands in threes is a thousand: "12.7" stays what it says in a table of commas too.
-const byComma = (digits: string) => (GROUPED_BY_POINT.test(digits) ? digits.replaceAll('.', '') : digits).replace(/,(?=\d+$)/, '.')
+const byComma = (digits: string) =>
+  (GROUPED_BY_POINT.test(digits) ? digits.replaceAll('.', '') : digits).replace(/,(?=\d+$)/, '.')
 const byPoint = (digits: string) => (GROUPED_BY_COMMA.test(digits) ? digits.replaceAll(',', '') : digits)
 
 /** Whether a cell holds a bare number, without a unit of its own. */
@@ -38,7 +39,8 @@ export const isBareNumber = (cell: string): boolean => parseNumber(cell) !== nul
 
 const ISO_DAY = /^(\d{4})[-/.](\d{1,2})[-/.](\d{1,2})$/
 const DAY = /^(\d{1,4})[-/. ](\d{1,2})[-/. ](\d{2,4})$/
-const STAMP = /^(\d{1,4}[-/. ]\d{1,2}[-/. ]\d{1,4})(?:[T ,]+(\d{1,2}:\d{2}(?::\d{2}(?:\.\d+)?)?)\s*([ap]m)?\s*(Z|[+-]\d{2}:?\d{2})?)?$/i
+const STAMP =
+  /^(\d{1,4}[-/. ]\d{1,2}[-/. ]\d{1,4})(?:[T ,]+(\d{1,2}:\d{2}(?::\d{2}(?:\.\d+)?)?)\s*([ap]m)?\s*(Z|[+-]\d{2}:?\d{2})?)?$/i
 
 /** Whether a date is told only by the order of its parts. */
 export function hangsOnDateOrder(cell: string): boolean {
@@ -46,7 +48,13 @@ export function hangsOnDateOrder(cell: string): boolean {
   return !ISO_DAY.test(day) && DAY.test(day)
 }
 
-export interface ReadDate { year: number, month: number, day: number, time: string | null, /** "+01:00", "Z", or null: at the place. */ offset: string | null }
+export interface ReadDate {
+  year: number
+  month: number
+  day: number
+  time: string | null
+  /** "+01:00", "Z", or null: at the place. */ offset: string | null
+}
 
 /** A day, with its time where there is one. Null: none, or none in this order. A year first of four figures needs no order. */
 export function readDate(cell: string, order: DateOrder | null): ReadDate | null {
@@ -59,7 +67,13 @@ export function readDate(cell: string, order: DateOrder | null): ReadDate | null
   const [year, month, day] = ymd as [number, number, number]
   const at = new Date(Date.UTC(year, month - 1, day))
   if (at.getUTCMonth() !== month - 1 || at.getUTCDate() !== day) return null
-  return { year, month, day, time: parts[2] === undefined ? null : clock24(parts[2], parts[3]), offset: parts[4] ?? null }
+  return {
+    year,
+    month,
+    day,
+    time: parts[2] === undefined ? null : clock24(parts[2], parts[3]),
+    offset: parts[4] ?? null,
+  }
 }
 
 function inOrder(parts: string[], order: DateOrder): number[] | null {
@@ -67,21 +81,30 @@ function inOrder(parts: string[], order: DateOrder): number[] | null {
   const year = at('y')
   if (year.length !== 2 && year.length !== 4) return null
   if (at('d').length > 2 || at('m').length > 2) return null
-  return [year.length === 4 ? Number(year) : Number(year) + (Number(year) < 70 ? 2000 : 1900), Number(at('m')), Number(at('d'))]
+  return [
+    year.length === 4 ? Number(year) : Number(year) + (Number(year) < 70 ? 2000 : 1900),
+    Number(at('m')),
+    Number(at('d')),
+  ]
 }
 
 /** "9:05" pm → "21:05:00". */
 export function clock24(time: string, half: string | undefined): string | null {
   const [h, m, s = '00'] = time.split(':')
-  const hour = Number(h) % (half ? 12 : 24) + (half?.toLowerCase() === 'pm' ? 12 : 0)
-  return Number(h) > 23 || Number(m) > 59 || Number(s) >= 60 ? null : `${String(hour).padStart(2, '0')}:${m}:${s.padStart(2, '0')}`
+  const hour = (Number(h) % (half ? 12 : 24)) + (half?.toLowerCase() === 'pm' ? 12 : 0)
+  return Number(h) > 23 || Number(m) > 59 || Number(s) >= 60
+    ? null
+    : `${String(hour).padStart(2, '0')}:${m}:${s.padStart(2, '0')}`
 }
 
 /** The moment of a wall clock at a place, as ISO with Z. The offset of the zone on that day counts. */
 export function momentAt({ year, month, day, time, offset }: ReadDate, zone: string): string {
   const two = (n: number) => String(n).padStart(2, '0')
   const wall = `${year}-${two(month)}-${two(day)}T${time ?? '12:00:00'}`
-  if (offset !== null) return new Date(`${wall}${offset.length === 5 ? `${offset.slice(0, 3)}:${offset.slice(3)}` : offset.toUpperCase()}`).toISOString()
+  if (offset !== null)
+    return new Date(
+      `${wall}${offset.length === 5 ? `${offset.slice(0, 3)}:${offset.slice(3)}` : offset.toUpperCase()}`,
+    ).toISOString()
   let at = Date.parse(`${wall}Z`)
   // Twice: near a change of the clocks the first guess may have the other offset.
   for (let i = 0; i < 2; i++) at = Date.parse(`${wall}Z`) - offsetMs(at, zone)
@@ -90,8 +113,22 @@ export function momentAt({ year, month, day, time, offset }: ReadDate, zone: str
 
 const formats = new Map<string, Intl.DateTimeFormat>()
 function offsetMs(at: number, zone: string): number {
-  const format = formats.get(zone) ?? new Intl.DateTimeFormat('en-US', { timeZone: zone, hourCycle: 'h23', year: 'numeric', month: 'numeric', day: 'numeric', hour: 'numeric', minute: 'numeric', second: 'numeric' })
+  const format =
+    formats.get(zone) ??
+    new Intl.DateTimeFormat('en-US', {
+      timeZone: zone,
+      hourCycle: 'h23',
+      year: 'numeric',
+      month: 'numeric',
+      day: 'numeric',
+      hour: 'numeric',
+      minute: 'numeric',
+      second: 'numeric',
+    })
   formats.set(zone, format)
-  const part = Object.fromEntries(format.formatToParts(at).map(one => [one.type, Number(one.value)]))
-  return Date.UTC(part.year!, part.month! - 1, part.day!, part.hour!, part.minute!, part.second!) - Math.floor(at / 1000) * 1000
+  const part = Object.fromEntries(format.formatToParts(at).map((one) => [one.type, Number(one.value)]))
+  return (
+    Date.UTC(part.year!, part.month! - 1, part.day!, part.hour!, part.minute!, part.second!) -
+    Math.floor(at / 1000) * 1000
+  )
 }

@@ -3,7 +3,15 @@ import { densityAt, fuelOfKind } from '../constants/fuels'
 import type { PotMaterial } from '../constants/physical'
 import type { RunEvent } from '../run/events'
 import { liquidDensity } from '../water/liquid'
-import { DEFAULT_UNCERTAINTY, type BurnerKind, type Head, type Origin, type RunDocument, type Screen, type TestKind } from './document'
+import {
+  DEFAULT_UNCERTAINTY,
+  type BurnerKind,
+  type Head,
+  type Origin,
+  type RunDocument,
+  type Screen,
+  type TestKind,
+} from './document'
 
 /** A run as it is stored: current values only, null or absent where not measured. */
 export interface StoredRun {
@@ -20,12 +28,12 @@ export interface StoredRun {
   thermometer: Fineness | null
   boilBy: 'call' | 'trace' | null
   /** Current measurements in SI, with the dimension they were typed in. */
-  measured: Partial<Record<string, { value: number, dimension: string }>>
-  burner: { kind: BurnerKind, head: Head | null } | null
-  pot: { massKg: number | null, material: PotMaterial | null, diameterM: number | null, finned: boolean } | null
+  measured: Partial<Record<string, { value: number; dimension: string }>>
+  burner: { kind: BurnerKind; head: Head | null } | null
+  pot: { massKg: number | null; material: PotMaterial | null; diameterM: number | null; finned: boolean } | null
   lid: boolean
   screen: Screen
-  fuel: { kind: string, lhvJPerKg: number | null, densityKgPerM3: number | null } | null
+  fuel: { kind: string; lhvJPerKg: number | null; densityKgPerM3: number | null } | null
   takeBurnShare: boolean
   events: RunEvent[]
   trace: [number, number][]
@@ -35,9 +43,14 @@ export interface StoredRun {
 }
 
 /** What a document that came in gave and no reading or part here holds, left open ones too: it stands over what would be reckoned here. */
-export type GivenByDocument = Partial<Pick<RunDocument, 'lossWPerK' | 'uncertainty' | 'burner' | 'lid' | 'screen'>> & { scaleAccuracyG?: number }
+export type GivenByDocument = Partial<Pick<RunDocument, 'lossWPerK' | 'uncertainty' | 'burner' | 'lid' | 'screen'>> & {
+  scaleAccuracyG?: number
+}
 
-interface Fineness { resolution: number, accuracy: number | null }
+interface Fineness {
+  resolution: number
+  accuracy: number | null
+}
 
 /** Stirred water is even to about this [K]. Source: estimate. */
 const STIRRED_U_K = 0.2
@@ -46,7 +59,8 @@ const WATER_BY_VOLUME_U = 0.01
 
 /** Twelve significant digits, as every export. */
 const exported = (value: number): number => Number(value.toPrecision(12))
-const scaled = (value: number | null | undefined, factor: number): number | null => (value === null || value === undefined ? null : exported(value * factor))
+const scaled = (value: number | null | undefined, factor: number): number | null =>
+  value === null || value === undefined ? null : exported(value * factor)
 
 /** The document that screen, CSV, JSON and command line all reduce. */
 export function toRunDocument(run: StoredRun): RunDocument {
@@ -55,22 +69,57 @@ export function toRunDocument(run: StoredRun): RunDocument {
   const { scaleAccuracyG, ...given } = run.given ?? {}
   const fuel = fuelOf(run)
   return {
-    id: run.id, setup: run.setup, origin: run.origin, kind: run.kind,
+    id: run.id,
+    setup: run.setup,
+    origin: run.origin,
+    kind: run.kind,
     place: {
-      altitudeM: scaled(si('altitude') ?? run.placeAltitudeM, 1), ...pressureOf(run),
-      airC: scaled(si('air'), 1), windMS: scaled(si('wind'), 1), windHeightM: scaled(si('windHeight') ?? run.placeWindHeightM, 1), humidityPct: scaled(si('humidity'), 100),
+      altitudeM: scaled(si('altitude') ?? run.placeAltitudeM, 1),
+      ...pressureOf(run),
+      airC: scaled(si('air'), 1),
+      windMS: scaled(si('wind'), 1),
+      windHeightM: scaled(si('windHeight') ?? run.placeWindHeightM, 1),
+      humidityPct: scaled(si('humidity'), 100),
     },
-    water: { massG: water.massG, startC: scaled(si('waterStart'), 1), endMassG: scaled(si('waterEndMass'), 1000), endC: scaled(si('waterLast'), 1), snowG: scaled(si('snow'), 1000) },
-    pot: { massG: scaled(run.pot?.massKg, 1000), material: run.pot?.material ?? null, diameterMm: scaled(run.pot?.diameterM, 1000), finned: run.pot?.finned ?? null },
-    lid: run.lid, screen: run.screen, burner: { kind: run.burner?.kind ?? null, head: run.burner?.head ?? null },
-    fuel: scaleAccuracyG === undefined ? fuel : { ...fuel, scaleAccuracyG }, lossWPerK: null, boilBy: run.boilBy,
-    uncertainty: { ...DEFAULT_UNCERTAINTY, waterG: water.uG, ...(run.thermometer === null || !run.measured.waterStart ? {} : { startC: exported(finenessU(run.thermometer, STIRRED_U_K)) }) },
-    events: run.events, trace: run.trace, scaleTrace: run.scaleTrace.map(([s, massKg]): [number, number] => [s, exported(massKg * 1000)]), ...given,
+    water: {
+      massG: water.massG,
+      startC: scaled(si('waterStart'), 1),
+      endMassG: scaled(si('waterEndMass'), 1000),
+      endC: scaled(si('waterLast'), 1),
+      snowG: scaled(si('snow'), 1000),
+    },
+    pot: {
+      massG: scaled(run.pot?.massKg, 1000),
+      material: run.pot?.material ?? null,
+      diameterMm: scaled(run.pot?.diameterM, 1000),
+      finned: run.pot?.finned ?? null,
+    },
+    lid: run.lid,
+    screen: run.screen,
+    burner: { kind: run.burner?.kind ?? null, head: run.burner?.head ?? null },
+    fuel: scaleAccuracyG === undefined ? fuel : { ...fuel, scaleAccuracyG },
+    lossWPerK: null,
+    boilBy: run.boilBy,
+    uncertainty: {
+      ...DEFAULT_UNCERTAINTY,
+      waterG: water.uG,
+      ...(run.thermometer === null || !run.measured.waterStart
+        ? {}
+        : { startC: exported(finenessU(run.thermometer, STIRRED_U_K)) }),
+    },
+    events: run.events,
+    trace: run.trace,
+    scaleTrace: run.scaleTrace.map(([s, massKg]): [number, number] => [s, exported(massKg * 1000)]),
+    ...given,
   }
 }
 
 /** What was read on the run beats what is known of the place. */
-function pressureOf({ measured, placeStationPressurePa, placeSeaLevelPressurePa }: StoredRun): Pick<RunDocument['place'], 'stationPressureHPa' | 'seaLevelPressureHPa'> {
+function pressureOf({
+  measured,
+  placeStationPressurePa,
+  placeSeaLevelPressurePa,
+}: StoredRun): Pick<RunDocument['place'], 'stationPressureHPa' | 'seaLevelPressureHPa'> {
   const read = measured.stationPressure ?? measured.seaLevelPressure ?? measured.altitude
   const station = measured.stationPressure?.value ?? (read ? null : placeStationPressurePa)
   const seaLevel = measured.seaLevelPressure?.value ?? (read ? null : placeSeaLevelPressurePa)
@@ -78,14 +127,17 @@ function pressureOf({ measured, placeStationPressurePa, placeSeaLevelPressurePa 
 }
 
 /** A reading's standard uncertainty by what it was read with: d/√12, a/√3, and what else there is. Source: gumResolution. */
-const finenessU = ({ resolution, accuracy }: Fineness, otherU: number): number => Math.hypot(resolution / Math.sqrt(12), (accuracy ?? 0) / Math.sqrt(3), otherU)
+const finenessU = ({ resolution, accuracy }: Fineness, otherU: number): number =>
+  Math.hypot(resolution / Math.sqrt(12), (accuracy ?? 0) / Math.sqrt(3), otherU)
 
 /** Water by volume becomes a mass at its own temperature. */
-function waterOf({ measured }: StoredRun): { massG: number | null, uG: number } {
+function waterOf({ measured }: StoredRun): { massG: number | null; uG: number } {
   const water = measured.water
   if (!water) return { massG: null, uG: DEFAULT_UNCERTAINTY.waterG }
   if (water.dimension === 'mass') return { massG: exported(water.value * 1000), uG: DEFAULT_UNCERTAINTY.waterG }
-  const massG = exported(water.value * liquidDensity(Math.min(100, Math.max(0, measured.waterStart?.value ?? 20))) * 1000)
+  const massG = exported(
+    water.value * liquidDensity(Math.min(100, Math.max(0, measured.waterStart?.value ?? 20))) * 1000,
+  )
   return { massG, uG: exported(Math.max(DEFAULT_UNCERTAINTY.waterG, massG * WATER_BY_VOLUME_U)) }
 }
 
@@ -96,12 +148,20 @@ function fuelOf({ measured, fuel, takeBurnShare, scale }: StoredRun): RunDocumen
   const loadByVolume = load?.dimension === 'volume' && used === undefined
   const builtIn = fuel === null ? null : fuelOfKind(fuel.kind)
   return {
-    kind: builtIn === null ? null : fuel!.kind, lhvMJPerKg: scaled(fuel?.lhvJPerKg, 1e-6),
-    usedG: used && !byVolume ? exported(used.value * 1000) : null, usedMl: used && byVolume ? exported(used.value * 1e6) : loadByVolume ? exported(load.value * 1e6) : null,
-    beforeG: scaled(measured.fuelBefore?.value, 1000), afterG: scaled(measured.fuelAfter?.value, 1000), leftoverG: scaled(measured.fuelLeftover?.value, 1000),
-    densityGPerMl: byVolume || loadByVolume ? densityOf(fuel, measured.fuelTemp?.value ?? null) : null, moisturePct: scaled(measured.moisture?.value, 100), charG: scaled(measured.char?.value, 1000),
-    scaleResolutionG: scaled(measured.scaleResolution?.value ?? scale?.resolution, 1000), scaleAccuracyG: scale?.accuracy == null ? null : exported((scale.accuracy * 1000) / Math.sqrt(3)),
-    loadG: load && load.dimension === 'mass' ? exported(load.value * 1000) : null, burnOutShare: takeBurnShare,
+    kind: builtIn === null ? null : fuel!.kind,
+    lhvMJPerKg: scaled(fuel?.lhvJPerKg, 1e-6),
+    usedG: used && !byVolume ? exported(used.value * 1000) : null,
+    usedMl: used && byVolume ? exported(used.value * 1e6) : loadByVolume ? exported(load.value * 1e6) : null,
+    beforeG: scaled(measured.fuelBefore?.value, 1000),
+    afterG: scaled(measured.fuelAfter?.value, 1000),
+    leftoverG: scaled(measured.fuelLeftover?.value, 1000),
+    densityGPerMl: byVolume || loadByVolume ? densityOf(fuel, measured.fuelTemp?.value ?? null) : null,
+    moisturePct: scaled(measured.moisture?.value, 100),
+    charG: scaled(measured.char?.value, 1000),
+    scaleResolutionG: scaled(measured.scaleResolution?.value ?? scale?.resolution, 1000),
+    scaleAccuracyG: scale?.accuracy == null ? null : exported((scale.accuracy * 1000) / Math.sqrt(3)),
+    loadG: load && load.dimension === 'mass' ? exported(load.value * 1000) : null,
+    burnOutShare: takeBurnShare,
   }
 }
 

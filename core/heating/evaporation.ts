@@ -38,11 +38,19 @@ export interface Evaporation {
  * @param share of the open pot's evaporation that happens: 1 without a lid
  * @param segments how finely the way up is cut
  */
-export function evaporationFrom({ areaM2, pressurePa, airC, humidity, windMS }: OpenSurface, share: number, segments: number): Evaporation {
+export function evaporationFrom(
+  { areaM2, pressurePa, airC, humidity, windMS }: OpenSurface,
+  share: number,
+  segments: number,
+): Evaporation {
   const transfer = MASS_TRANSFER_M_PER_S * (1 + WIND_GROWTH_PER_MS * windMS) * areaM2
   return {
-    massFlowK: (share * transfer * WATER_MOLAR_MASS.value * pressurePa) / GAS_CONSTANT.value, pressurePa, airC,
-    dryPa: pressurePa - humidity * saturationPressure(airC), heldFromC: boilingPointFromPressure(pressurePa) - 1, segments,
+    massFlowK: (share * transfer * WATER_MOLAR_MASS.value * pressurePa) / GAS_CONSTANT.value,
+    pressurePa,
+    airC,
+    dryPa: pressurePa - humidity * saturationPressure(airC),
+    heldFromC: boilingPointFromPressure(pressurePa) - 1,
+    segments,
   }
 }
 
@@ -50,7 +58,10 @@ export function evaporationFrom({ areaM2, pressurePa, airC, humidity, windMS }: 
  * P_ev = h_m·A·(M·p/(R·T_f))·ln[(p − φ·p_s(Ta))/(p − p_s(T))]·h_fg [W] at a water temperature [°C], T_f the mean absolute temperature.
  * Source: spaldingEvaporation.
  */
-export function evaporationPower({ massFlowK, pressurePa, dryPa, airC, heldFromC }: Evaporation, tempC: number): number {
+export function evaporationPower(
+  { massFlowK, pressurePa, dryPa, airC, heldFromC }: Evaporation,
+  tempC: number,
+): number {
   const at = Math.min(tempC, heldFromC)
   const filmK = (at + airC) / 2 + ZERO_CELSIUS.value
   return (massFlowK / filmK) * Math.log(dryPa / (pressurePa - saturationPressure(at))) * latentHeat(at) * 1000

@@ -19,7 +19,12 @@ export function unbrokenHeatingTime(spansS: readonly number[], heating: Heating)
   // Gaps only cost heat: the flame is at least as strong as without them.
   for (let i = 0; endAt(high) < 0; i++) {
     high *= 1.5
-    if (i > 60) return fail({ code: 'gaps-too-long', what: 'The gaps between the burns cool the water below its start', hint: 'Check the times of flame out and lighting again.' })
+    if (i > 60)
+      return fail({
+        code: 'gaps-too-long',
+        what: 'The gaps between the burns cool the water below its start',
+        hint: 'Check the times of flame out and lighting again.',
+      })
   }
   const q0W = high === least.value.q0W ? high : findRoot(endAt, least.value.q0W, high, 1e-12)
   return ok(heatingTime(q0W, h))
@@ -31,6 +36,8 @@ function endTemperature(q0W: number, spansS: readonly number[], h: Heating): num
     const burning = i % 2 === 0
     const lossWPerK = h.lossWPerK + (burning ? q0W / h.thetaK : 0)
     const levelC = h.airC + (burning ? q0W / lossWPerK : 0)
-    return lossWPerK === 0 ? tempC + (burning ? (q0W * span) / h.capacityJPerK : 0) : levelC + (tempC - levelC) * Math.exp((-lossWPerK * span) / h.capacityJPerK)
+    return lossWPerK === 0
+      ? tempC + (burning ? (q0W * span) / h.capacityJPerK : 0)
+      : levelC + (tempC - levelC) * Math.exp((-lossWPerK * span) / h.capacityJPerK)
   }, h.startC)
 }

@@ -35,10 +35,18 @@ const log1pOver = (x: number): number => (Math.abs(x) < 1e-5 ? 1 - x / 2 + (x * 
 /** Heat flow left for the water at a temperature, given q0 [W]. */
 export function surplus(q0W: number, tempC: number, h: Heating): number {
   const excess = tempC - h.airC
-  return q0W * (1 - excess / h.thetaK) - h.lossWPerK * excess - h.vapourW - (h.evaporation === null ? 0 : evaporationPower(h.evaporation, tempC))
+  return (
+    q0W * (1 - excess / h.thetaK) -
+    h.lossWPerK * excess -
+    h.vapourW -
+    (h.evaporation === null ? 0 : evaporationPower(h.evaporation, tempC))
+  )
 }
 
-interface Nodes { tempsC: number[], evaporationW: number[] }
+interface Nodes {
+  tempsC: number[]
+  evaporationW: number[]
+}
 
 /** Temperatures and P_ev at the ends of the segments: closer together towards the boil, where evaporation rises steeply. */
 function nodes(h: Heating, evaporation: Evaporation): Nodes {
@@ -70,24 +78,37 @@ function q0FromEndSurplus(endSurplusW: number, h: Heating, evaporationAtEndW: nu
 }
 
 /** Seconds on a segment where the surplus falls in a straight line from `lower` to `upper`: C·ΔT over their logarithmic mean. */
-const segmentTime = (heatJ: number, lowerW: number, upperW: number): number => (heatJ / upperW) * log1pOver(lowerW / upperW - 1)
+const segmentTime = (heatJ: number, lowerW: number, upperW: number): number =>
+  (heatJ / upperW) * log1pOver(lowerW / upperW - 1)
 
 /** Time to heat all the way, melting included, when `endSurplusW` is left at the end [s]. */
 function timeThrough(endSurplusW: number, h: Heating, at: Nodes | null): number {
   const lossAndDroop = h.lossWPerK + q0FromEndSurplus(endSurplusW, h, evaporationAtEnd(at)) / h.thetaK
   if (at !== null) return throughSegments(endSurplusW, lossAndDroop, h, at)
   const startSurplusW = endSurplusW + lossAndDroop * (h.endC - h.startC)
-  return segmentTime(h.capacityJPerK * (h.endC - h.startC), startSurplusW, endSurplusW) + (h.meltJ === 0 ? 0 : h.meltJ / startSurplusW)
+  return (
+    segmentTime(h.capacityJPerK * (h.endC - h.startC), startSurplusW, endSurplusW) +
+    (h.meltJ === 0 ? 0 : h.meltJ / startSurplusW)
+  )
 }
 
 /** The same where evaporation bends the surplus. `vapour` takes up the heat evaporated on the way [J]. */
-function throughSegments(endSurplusW: number, lossAndDroop: number, h: Heating, { tempsC, evaporationW }: Nodes, vapour?: { joules: number }): number {
+function throughSegments(
+  endSurplusW: number,
+  lossAndDroop: number,
+  h: Heating,
+  { tempsC, evaporationW }: Nodes,
+  vapour?: { joules: number },
+): number {
   const last = tempsC.length - 1
   let timeS = 0
   let upper = endSurplusW
   for (let i = last - 1; i >= 0; i--) {
     // The surplus shrinks on the way up; where it is held, rounding must not turn it negative.
-    const lower = Math.max(upper, endSurplusW + lossAndDroop * (h.endC - tempsC[i]!) + evaporationW[last]! - evaporationW[i]!)
+    const lower = Math.max(
+      upper,
+      endSurplusW + lossAndDroop * (h.endC - tempsC[i]!) + evaporationW[last]! - evaporationW[i]!,
+    )
     const seconds = segmentTime(h.capacityJPerK * (tempsC[i + 1]! - tempsC[i]!), lower, upper)
     if (vapour !== undefined) vapour.joules += (seconds * (evaporationW[i]! + evaporationW[i + 1]!)) / 2
     timeS += seconds
@@ -127,7 +148,9 @@ export function heatFlowFromTime(timeS: number, h: Heating): R<HeatFlow> {
   const highest = at === null ? meanRateW : meanRateW + Math.max(...at.evaporationW) - endEvaporationW
   const lowest = Math.max(lowerSurplus(meanRateW, h, at), highest * 1e-100)
   if (!Number.isFinite(highest + lowest)) return fail(NOT_KNOWN)
-  const endSurplusW = (at === null ? newtonSurplus(meanRateW, h) : null) ?? Math.exp(surplusRoot(timeS, h, at, Math.log(lowest), Math.log(highest)))
+  const endSurplusW =
+    (at === null ? newtonSurplus(meanRateW, h) : null) ??
+    Math.exp(surplusRoot(timeS, h, at, Math.log(lowest), Math.log(highest)))
   const q0W = q0FromEndSurplus(endSurplusW, h, endEvaporationW)
   if (!(q0W > 0)) return fail(HEATED_BY_AIR)
   return ok({ q0W, evaporatedJ: at === null ? 0 : evaporatedThrough(endSurplusW, q0W, h, at) })
@@ -142,7 +165,9 @@ function evaporatedThrough(endSurplusW: number, q0W: number, h: Heating, at: Nod
 /** Heat left at the end when q0 is at the lower bound; not positive where that bound is beyond the stall. */
 function lowerSurplus(meanRateW: number, h: Heating, at: Nodes | null): number {
   const excess = h.startC - h.airC
-  const q0W = (meanRateW + h.lossWPerK * excess + h.vapourW + (at === null ? 0 : Math.min(...at.evaporationW))) / (1 - excess / h.thetaK)
+  const q0W =
+    (meanRateW + h.lossWPerK * excess + h.vapourW + (at === null ? 0 : Math.min(...at.evaporationW))) /
+    (1 - excess / h.thetaK)
   const endExcess = h.endC - h.airC
   return q0W * (1 - endExcess / h.thetaK) - h.lossWPerK * endExcess - h.vapourW - evaporationAtEnd(at)
 }
@@ -203,19 +228,28 @@ function surplusRoot(timeS: number, h: Heating, at: Nodes | null, low: number, h
     x1 = x
     f1 = f
   }
-  return findRoot(ln => Math.log(timeThrough(Math.exp(ln), h, at) / timeS), low, high, 1e-15)
+  return findRoot((ln) => Math.log(timeThrough(Math.exp(ln), h, at) / timeS), low, high, 1e-15)
 }
 
 const HEATED_BY_AIR = {
-  code: 'heated-by-air', what: 'The air alone would heat this water so fast',
+  code: 'heated-by-air',
+  what: 'The air alone would heat this water so fast',
   hint: 'Check start temperature, air temperature and times.',
 }
 
-const NOT_KNOWN = { code: 'heat-balance-not-known', what: 'The heat balance lacks a number', hint: 'Its missing readings are listed.' }
+const NOT_KNOWN = {
+  code: 'heat-balance-not-known',
+  what: 'The heat balance lacks a number',
+  hint: 'Its missing readings are listed.',
+}
 
 const NO_TIME = { code: 'no-time', what: 'The water took no time to heat', hint: 'Check the times.' }
 
-const NOT_HEATED = { code: 'not-heated', what: 'The water did not get warmer', hint: 'Check start and last temperature.' }
+const NOT_HEATED = {
+  code: 'not-heated',
+  what: 'The water did not get warmer',
+  hint: 'Check start and last temperature.',
+}
 
 /** Temperature at which a flame of this q0 heats no further [°C]; above the boiling point it boils. */
 export function stallTemperature(q0W: number, h: Heating): number {
@@ -223,5 +257,5 @@ export function stallTemperature(q0W: number, h: Heating): number {
   if (h.evaporation === null) return linearC
   const upper = Math.min(linearC, 200)
   if (surplus(q0W, h.airC, h) <= 0) return h.airC
-  return surplus(q0W, upper, h) >= 0 ? upper : findRoot(temp => surplus(q0W, temp, h), h.airC, upper, 1e-12)
+  return surplus(q0W, upper, h) >= 0 ? upper : findRoot((temp) => surplus(q0W, temp, h), h.airC, upper, 1e-12)
 }

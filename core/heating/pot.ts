@@ -16,7 +16,8 @@ export interface HeatCapacity {
 /** Heat capacity of the pot, mass × specific heat [J/K]. Source: specificHeats. Example: 103 g of titanium → 53.9 J/K. */
 export function potHeatCapacity(massKg: number | null, material: PotMaterial | null): HeatCapacity {
   if (massKg === null) return { jPerK: ASSUMED_POT_J_PER_K.value, u: ASSUMED_POT_J_PER_K.u, assumed: 'all' }
-  if (material === null) return { jPerK: massKg * UNKNOWN_MATERIAL.value, u: massKg * UNKNOWN_MATERIAL.u, assumed: 'material' }
+  if (material === null)
+    return { jPerK: massKg * UNKNOWN_MATERIAL.value, u: massKg * UNKNOWN_MATERIAL.u, assumed: 'material' }
   return { jPerK: massKg * POT_SPECIFIC_HEAT[material].value, u: 0, assumed: 'nothing' }
 }
 

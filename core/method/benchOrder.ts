@@ -24,18 +24,36 @@ const BEFORE: readonly ReadingName[] = ['fuelBefore', 'fuelLoad']
 const AFTER: readonly ReadingName[] = ['fuelAfter', 'fuelLeftover']
 
 /** Source: the order of the work, common practice. */
-export function benchOrder({ must, may, mustMark, mayMark }: Pick<MethodBody, 'must' | 'may' | 'mustMark' | 'mayMark'>, burner: BurnerKind | null): BenchOrder {
+export function benchOrder(
+  { must, may, mustMark, mayMark }: Pick<MethodBody, 'must' | 'may' | 'mustMark' | 'mayMark'>,
+  burner: BurnerKind | null,
+): BenchOrder {
   const has = (kind: EventKind) => mustMark.includes(kind) || mayMark.includes(kind)
   const warmsUp = has('bloomed') && (mustMark.includes('bloomed') || (burner !== null && WARM_UP.includes(burner)))
-  const marks: EventKind[] = [...(has('lit') ? ['lit' as const] : []), ...(warmsUp ? ['bloomed' as const] : []), ...(mustMark.includes('potOn') ? ['potOn' as const] : []), ...BOILS.filter(kind => mustMark.includes(kind)), ...(mustMark.includes('flameLeftPot') ? ['flameLeftPot' as const] : [])]
-  const reading = (names: readonly ReadingName[]) => names.find(name => must.includes(name)) ?? names.find(name => may.includes(name)) ?? null
+  const marks: EventKind[] = [
+    ...(has('lit') ? ['lit' as const] : []),
+    ...(warmsUp ? ['bloomed' as const] : []),
+    ...(mustMark.includes('potOn') ? ['potOn' as const] : []),
+    ...BOILS.filter((kind) => mustMark.includes(kind)),
+    ...(mustMark.includes('flameLeftPot') ? ['flameLeftPot' as const] : []),
+  ]
+  const reading = (names: readonly ReadingName[]) =>
+    names.find((name) => must.includes(name)) ?? names.find((name) => may.includes(name)) ?? null
   const weighIn = reading(BEFORE)
-  return { weighIn, marks: [...marks, endOf(mustMark, burner)], optional: ['bloomed'], weighOut: weighIn === 'fuelBefore' && must.includes('fuelBefore') ? 'fuelAfter' : reading(AFTER.filter(name => must.includes(name))) }
+  return {
+    weighIn,
+    marks: [...marks, endOf(mustMark, burner)],
+    optional: ['bloomed'],
+    weighOut:
+      weighIn === 'fuelBefore' && must.includes('fuelBefore')
+        ? 'fuelAfter'
+        : reading(AFTER.filter((name) => must.includes(name))),
+  }
 }
 
 /** How the flame ends: as the method must have it, else as the burner is put out. */
 function endOf(mustMark: readonly EventKind[], burner: BurnerKind | null): EventKind {
-  const must = FLAME_ENDS.find(kind => mustMark.includes(kind))
+  const must = FLAME_ENDS.find((kind) => mustMark.includes(kind))
   if (must) return must
   return burner === null || VALVE.includes(burner) ? 'shutOff' : 'snuffed'
 }

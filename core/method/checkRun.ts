@@ -7,7 +7,7 @@ import type { MethodBody, Setting, Window } from './method'
 export interface CheckedRun {
   /** Current readings in SI, by name. */
   measured: Partial<Record<string, number>>
-  marks: readonly { kind: EventKind, s: number }[]
+  marks: readonly { kind: EventKind; s: number }[]
   /** Samples of the water's trace. */
   samples: number
   /** Water by volume, turned to mass [kg]; null: not measured. */
@@ -18,12 +18,20 @@ export interface CheckedRun {
   heatS: number | null
 }
 
-export interface Lacking { what: 'reading' | 'mark' | 'trace', name: string }
-export interface MethodFindings { lacking: Lacking[], outside: Flag[] }
+export interface Lacking {
+  what: 'reading' | 'mark' | 'trace'
+  name: string
+}
+export interface MethodFindings {
+  lacking: Lacking[]
+  outside: Flag[]
+}
 
 /** Readings that may stand in for one that is missing, each way on its own. */
 const INSTEAD: Record<string, readonly (readonly string[])[]> = {
-  fuelBefore: [['fuelUsed']], fuelAfter: [['fuelUsed']], fuelLoad: [['fuelUsed'], ['fuelBefore', 'fuelAfter']],
+  fuelBefore: [['fuelUsed']],
+  fuelAfter: [['fuelUsed']],
+  fuelLoad: [['fuelUsed'], ['fuelBefore', 'fuelAfter']],
 }
 /** Marks that end a heating: a run without a boil lacks none. */
 const UNBOILED: readonly EventKind[] = ['gaveUp', 'stopped', 'flameOut', 'snuffed', 'shutOff']
@@ -33,22 +41,33 @@ const FLAME_ENDS: readonly EventKind[] = ['flameOut', 'snuffed', 'shutOff']
 
 /** @param run current values. Source of the windows: the method. */
 export function checkRun(method: MethodBody, run: CheckedRun): MethodFindings {
-  return { lacking: [...lackingReadings(method, run), ...lackingMarks(method, run)], outside: outsideWindows(method, run) }
+  return {
+    lacking: [...lackingReadings(method, run), ...lackingMarks(method, run)],
+    outside: outsideWindows(method, run),
+  }
 }
 
 function lackingReadings({ must, test }: MethodBody, { measured, samples }: CheckedRun): Lacking[] {
   const has = (name: string) => measured[name] !== undefined
-  const readings = must.filter(name => !has(name) && !(INSTEAD[name] ?? []).some(way => way.every(has))).map(name => ({ what: 'reading' as const, name }))
+  const readings = must
+    .filter((name) => !has(name) && !(INSTEAD[name] ?? []).some((way) => way.every(has)))
+    .map((name) => ({ what: 'reading' as const, name }))
   return test === 'coolDown' && samples < 12 ? [...readings, { what: 'trace', name: 'water' }] : readings
 }
 
 function lackingMarks({ mustMark, boil }: MethodBody, { marks, samples }: CheckedRun): Lacking[] {
-  const has = (...kinds: readonly EventKind[]) => marks.some(mark => kinds.includes(mark.kind))
-  return mustMark.filter((kind) => {
-    if (has(kind)) return false
-    if (BOILS.includes(kind)) return !has(...UNBOILED) && !(samples >= 12 && (typeof boil === 'object' || boil === 'plateau' || boil === 'probeAtBoil'))
-    return !(FLAME_ENDS.includes(kind) && has(...FLAME_ENDS, 'gaveUp', 'stopped'))
-  }).map(name => ({ what: 'mark', name }))
+  const has = (...kinds: readonly EventKind[]) => marks.some((mark) => kinds.includes(mark.kind))
+  return mustMark
+    .filter((kind) => {
+      if (has(kind)) return false
+      if (BOILS.includes(kind))
+        return (
+          !has(...UNBOILED) &&
+          !(samples >= 12 && (typeof boil === 'object' || boil === 'plateau' || boil === 'probeAtBoil'))
+        )
+      return !(FLAME_ENDS.includes(kind) && has(...FLAME_ENDS, 'gaveUp', 'stopped'))
+    })
+    .map((name) => ({ what: 'mark', name }))
 }
 
 const flag = (code: string, text: string): Flag => ({ code, severity: 'warning', text })
@@ -56,25 +75,58 @@ const flag = (code: string, text: string): Flag => ({ code, severity: 'warning',
 function outsideWindows(method: MethodBody, { measured, waterKg, lid, setting, heatS }: CheckedRun): Flag[] {
   const { air, hardware, wind, waterStart } = measured
   const flags = [
-    windowFlag('outside-start', 'Start', waterStart, method.startC, '°C'), windowFlag('outside-wind', 'Wind at the pot', wind, method.windMS, 'm/s'),
+    windowFlag('outside-start', 'Start', waterStart, method.startC, '°C'),
+    windowFlag('outside-wind', 'Wind at the pot', wind, method.windMS, 'm/s'),
     windowFlag('outside-water', 'Water', waterKg === null ? undefined : waterKg * 1000, waterWindow(method), 'g'),
-  ].filter(one => one !== null)
-  if (method.hardwareAboveAirK !== null && hardware !== undefined && air !== undefined && hardware - air > method.hardwareAboveAirK) {
-    flags.push(flag('hot-hardware', `The hardware was ${formatNumber(hardware - air, 1)} K warmer than the air when lit; the method allows ${formatNumber(method.hardwareAboveAirK, 1)} K. A warm burner lights faster.`))
+  ].filter((one) => one !== null)
+  if (
+    method.hardwareAboveAirK !== null &&
+    hardware !== undefined &&
+    air !== undefined &&
+    hardware - air > method.hardwareAboveAirK
+  ) {
+    flags.push(
+      flag(
+        'hot-hardware',
+        `The hardware was ${formatNumber(hardware - air, 1)} K warmer than the air when lit; the method allows ${formatNumber(method.hardwareAboveAirK, 1)} K. A warm burner lights faster.`,
+      ),
+    )
   }
-  if ((method.lid === 'on' && !lid) || (method.lid === 'off' && lid)) flags.push(flag('outside-lid', `The method has the lid ${method.lid}; this set-up has ${lid ? 'one' : 'none'}.`))
-  if (method.setting !== 'any' && setting !== null && setting !== method.setting) flags.push(flag('outside-setting', `The method is for a ${method.setting} flame; this was ${setting}.`))
-  if (method.giveUpS !== null && heatS !== null && heatS > method.giveUpS + 5) flags.push(flag('outside-give-up', `It was kept on for ${formatClock(heatS)}; the method gives up at ${formatClock(method.giveUpS)}.`))
+  if ((method.lid === 'on' && !lid) || (method.lid === 'off' && lid))
+    flags.push(flag('outside-lid', `The method has the lid ${method.lid}; this set-up has ${lid ? 'one' : 'none'}.`))
+  if (method.setting !== 'any' && setting !== null && setting !== method.setting)
+    flags.push(flag('outside-setting', `The method is for a ${method.setting} flame; this was ${setting}.`))
+  if (method.giveUpS !== null && heatS !== null && heatS > method.giveUpS + 5)
+    flags.push(
+      flag(
+        'outside-give-up',
+        `It was kept on for ${formatClock(heatS)}; the method gives up at ${formatClock(method.giveUpS)}.`,
+      ),
+    )
   return flags
 }
 
 /** Two parts in a hundred either way. Source: estimate. */
 const WATER_SHARE = 0.02
-const waterWindow = ({ waterKg, test }: MethodBody): Window => (waterKg === null || test === 'claim' || test === 'snow' ? { low: null, high: null } : { low: waterKg * 1000 * (1 - WATER_SHARE), high: waterKg * 1000 * (1 + WATER_SHARE) })
+const waterWindow = ({ waterKg, test }: MethodBody): Window =>
+  waterKg === null || test === 'claim' || test === 'snow'
+    ? { low: null, high: null }
+    : { low: waterKg * 1000 * (1 - WATER_SHARE), high: waterKg * 1000 * (1 + WATER_SHARE) }
 
-function windowFlag(code: string, name: string, value: number | undefined, { low, high }: Window, unit: string): Flag | null {
+function windowFlag(
+  code: string,
+  name: string,
+  value: number | undefined,
+  { low, high }: Window,
+  unit: string,
+): Flag | null {
   if (value === undefined || ((low === null || value >= low) && (high === null || value <= high))) return null
   const digits = unit === 'g' ? 0 : 1
-  const range = low === null ? `at most ${formatNumber(high!, digits)}` : high === null ? `at least ${formatNumber(low, digits)}` : `${formatNumber(low, digits)} to ${formatNumber(high, digits)}`
+  const range =
+    low === null
+      ? `at most ${formatNumber(high!, digits)}`
+      : high === null
+        ? `at least ${formatNumber(low, digits)}`
+        : `${formatNumber(low, digits)} to ${formatNumber(high, digits)}`
   return flag(code, `${name} ${formatNumber(value, digits)} ${unit} is outside the method’s ${range} ${unit}.`)
 }

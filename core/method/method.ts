@@ -3,12 +3,43 @@ import type { BoilConvention, Clock, Litre, TestKind } from '../formats/document
 import type { EventKind } from '../run/events'
 
 /** The kinds of test that testers run; several are one kind to the core, done in a series. */
-export const TESTS = ['boil', 'boilBurnOut', 'burnOff', 'simmer', 'fixedTime', 'warmUp', 'flameSetting', 'wind', 'cold', 'paired', 'fed', 'wood', 'snow', 'claim', 'coolDown', 'rise'] as const
+export const TESTS = [
+  'boil',
+  'boilBurnOut',
+  'burnOff',
+  'simmer',
+  'fixedTime',
+  'warmUp',
+  'flameSetting',
+  'wind',
+  'cold',
+  'paired',
+  'fed',
+  'wood',
+  'snow',
+  'claim',
+  'coolDown',
+  'rise',
+] as const
 export type TestName = (typeof TESTS)[number]
 /** How the core reads each. */
 export const KIND_OF_TEST: Record<TestName, TestKind> = {
-  boil: 'boil', boilBurnOut: 'boilBurnOut', burnOff: 'burnOff', simmer: 'simmer', fixedTime: 'fixedTime', warmUp: 'warmUp', flameSetting: 'boil', wind: 'boil', cold: 'boil', paired: 'boil',
-  fed: 'fed', wood: 'wood', snow: 'snow', claim: 'boil', coolDown: 'coolDown', rise: 'boil',
+  boil: 'boil',
+  boilBurnOut: 'boilBurnOut',
+  burnOff: 'burnOff',
+  simmer: 'simmer',
+  fixedTime: 'fixedTime',
+  warmUp: 'warmUp',
+  flameSetting: 'boil',
+  wind: 'boil',
+  cold: 'boil',
+  paired: 'boil',
+  fed: 'fed',
+  wood: 'wood',
+  snow: 'snow',
+  claim: 'boil',
+  coolDown: 'coolDown',
+  rise: 'boil',
 }
 
 export const SETTINGS = ['low', 'medium', 'full'] as const
@@ -29,7 +60,10 @@ export const LIDS = ['on', 'off', 'any'] as const
 export const METHOD_SETTINGS = [...SETTINGS, 'any'] as const
 
 /** From, to; null at an end: open there. */
-export interface Window { low: number | null, high: number | null }
+export interface Window {
+  low: number | null
+  high: number | null
+}
 
 /** A reading's name as it is stored on a run; the core does not list them. */
 export type ReadingName = string

@@ -4,7 +4,15 @@
  */
 import { heatFlowFromTime, heatingTime, stallTemperature } from '../heating/heatingTime'
 import { ok, type R } from '../result'
-import { aimTemperature, heatingIn, ownConditions, sensibleHeat, windFactor, type Conditions, type HeatRun } from './heatRun'
+import {
+  aimTemperature,
+  heatingIn,
+  ownConditions,
+  sensibleHeat,
+  windFactor,
+  type Conditions,
+  type HeatRun,
+} from './heatRun'
 import { isQuick, quickClimb } from './quickClimb'
 import type { Model, Reference } from './reference'
 
@@ -20,14 +28,26 @@ export interface Climb {
 }
 
 /** Own conditions, then those after each rung; where wind's hold on the flame is not known, the wind stays. */
-export function stations(run: HeatRun, reference: Reference): [Conditions, Conditions, Conditions, Conditions, Conditions] {
+export function stations(
+  run: HeatRun,
+  reference: Reference,
+): [Conditions, Conditions, Conditions, Conditions, Conditions] {
   const { startC } = reference
   const { airC, windMS } = run
   const pressurePa = reference.pressureHPa * 100
   return [
-    ownConditions(run), { startC, pressurePa: run.pressurePa, airC, windMS, meltJ: 0, station: 1 }, { startC, pressurePa, airC, windMS, meltJ: 0, station: 2 },
+    ownConditions(run),
+    { startC, pressurePa: run.pressurePa, airC, windMS, meltJ: 0, station: 1 },
+    { startC, pressurePa, airC, windMS, meltJ: 0, station: 2 },
     { startC, pressurePa, airC: reference.airC, windMS, meltJ: 0, station: 3 },
-    { startC, pressurePa, airC: reference.airC, windMS: Number.isNaN(run.gamma) ? windMS : reference.windMS, meltJ: 0, station: 4 },
+    {
+      startC,
+      pressurePa,
+      airC: reference.airC,
+      windMS: Number.isNaN(run.gamma) ? windMS : reference.windMS,
+      meltJ: 0,
+      station: 4,
+    },
   ]
 }
 
@@ -49,7 +69,8 @@ export function climbInFull(run: HeatRun, reference: Reference, model: Model): R
   const { q0W, evaporatedJ } = flow.value
   const ownS = run.reachedC === null ? run.heatS : heatingTime(q0W, heatingIn(run, at[0], aim[0]))
   const wind = windFactor(run, at[4].windMS)
-  const rungS = model === 'loss' ? timesByLoss(run, { at, aim, q0W, wind }) : timesByHeat(run, { at, aim, ownS, wind, model })
+  const rungS =
+    model === 'loss' ? timesByLoss(run, { at, aim, q0W, wind }) : timesByHeat(run, { at, aim, ownS, wind, model })
   return ok({ q0W, evaporatedJ, ownS, rungS })
 }
 
@@ -63,14 +84,20 @@ interface Way {
 function timesByLoss(run: HeatRun, { at, aim, q0W, wind }: Way & { q0W: number }): Climb['rungS'] {
   const surroundings = heatingTime(q0W, heatingIn(run, at[3], aim[1]))
   return [
-    heatingTime(q0W, heatingIn(run, at[1], aim[0])), heatingTime(q0W, heatingIn(run, at[2], aim[1])), surroundings,
+    heatingTime(q0W, heatingIn(run, at[1], aim[0])),
+    heatingTime(q0W, heatingIn(run, at[2], aim[1])),
+    surroundings,
     at[4].windMS === run.windMS ? surroundings : heatingTime(q0W * wind, heatingIn(run, at[4], aim[1])),
   ]
 }
 
 /** By the heat needed at the reference start, and at the reference pressure too, over that in the run's own conditions. */
-function timesByHeat(run: HeatRun, { at, aim, ownS, wind, model }: Way & { ownS: number, model: 'energy' | 'ratio' }): Climb['rungS'] {
-  const needed = model === 'ratio' ? [aim[0] - at[0].startC, aim[0] - at[1].startC, aim[1] - at[2].startC] : heatNeeded(run, at, aim)
+function timesByHeat(
+  run: HeatRun,
+  { at, aim, ownS, wind, model }: Way & { ownS: number; model: 'energy' | 'ratio' },
+): Climb['rungS'] {
+  const needed =
+    model === 'ratio' ? [aim[0] - at[0].startC, aim[0] - at[1].startC, aim[1] - at[2].startC] : heatNeeded(run, at, aim)
   const start = ownS * (needed[1]! / needed[0]!)
   const boilingPoint = ownS * (needed[2]! / needed[0]!)
   return [start, boilingPoint, boilingPoint, boilingPoint / wind]
@@ -84,22 +111,34 @@ function heatNeeded(run: HeatRun, at: Way['at'], aim: Way['aim']): number[] {
   const lossless = { ...run, lossWPerK: 0, thetaK: Infinity }
   const gross = heatFlowFromTime(run.heatS, heatingIn(lossless, at[0], run.reachedC ?? aim[0]))
   if (!gross.ok) return [NaN, NaN, NaN]
-  return aims.map((endC, i) => (i === 0 && run.reachedC === null ? run.heatS : heatingTime(gross.value.q0W, heatingIn(lossless, at[i]!, endC))))
+  return aims.map((endC, i) =>
+    i === 0 && run.reachedC === null ? run.heatS : heatingTime(gross.value.q0W, heatingIn(lossless, at[i]!, endC)),
+  )
 }
 
 /**
  * Fuel to the aim: own, then after each rung, the last being supply [kg]: burn rate × (time + lead); Infinity where it stalls.
  * The burn rate and what altitude and supply do to it do not touch the heat balance, so a climb serves for all of them.
  */
-export function fuelOnLadder({ fuelKg, heatS, leadS, altitudeFactor, supplyFactor }: HeatRun, { ownS, rungS }: Climb): [number, number, number, number, number, number] {
+export function fuelOnLadder(
+  { fuelKg, heatS, leadS, altitudeFactor, supplyFactor }: HeatRun,
+  { ownS, rungS }: Climb,
+): [number, number, number, number, number, number] {
   const rate = fuelKg / (heatS + leadS)
   const high = rate * altitudeFactor
   const wind = high * (rungS[3] + leadS)
-  return [rate * (ownS + leadS), rate * (rungS[0] + leadS), high * (rungS[1] + leadS), high * (rungS[2] + leadS), wind, wind * supplyFactor]
+  return [
+    rate * (ownS + leadS),
+    rate * (rungS[0] + leadS),
+    high * (rungS[1] + leadS),
+    high * (rungS[2] + leadS),
+    wind,
+    wind * supplyFactor,
+  ]
 }
 
 /** Where this flame would stall: in the run's own conditions, and in the reference's [°C]. */
-export function stallsAt(run: HeatRun, reference: Reference, q0W: number): { own: number, reference: number } {
+export function stallsAt(run: HeatRun, reference: Reference, q0W: number): { own: number; reference: number } {
   const at = stations(run, reference)
   return {
     own: stallTemperature(q0W, heatingIn(run, at[0], aimTemperature(run, at[0]))),

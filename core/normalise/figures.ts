@@ -6,8 +6,15 @@ import type { R } from '../result'
 
 /** Positions in the list that figuresOf returns. */
 export const FIGURE = {
-  own: 0, afterStart: 1, afterBoilingPoint: 2, afterSurroundings: 3, afterWind: 4, afterSupply: 5,
-  efficiency: 6, q0: 7, normalisedTime: 8,
+  own: 0,
+  afterStart: 1,
+  afterBoilingPoint: 2,
+  afterSurroundings: 3,
+  afterWind: 4,
+  afterSupply: 5,
+  efficiency: 6,
+  q0: 7,
+  normalisedTime: 8,
 } as const
 
 export interface FigureOptions {
@@ -26,7 +33,11 @@ export function efficiency(run: HeatRun, evaporatedJ: number): number {
 }
 
 /** The figures, NaN where they cannot be worked out. */
-export function figuresOf(run: HeatRun, options: FigureOptions, climbed: R<Climb> = climb(run, options.reference, options.model)): number[] {
+export function figuresOf(
+  run: HeatRun,
+  options: FigureOptions,
+  climbed: R<Climb> = climb(run, options.reference, options.model),
+): number[] {
   const toPerLitre = gramsPerLitre(1, run) * options.scale
   if (!climbed.ok) {
     const measured = run.reachedC === null ? run.fuelKg * toPerLitre : NaN
@@ -34,8 +45,15 @@ export function figuresOf(run: HeatRun, options: FigureOptions, climbed: R<Climb
   }
   const fuelKg = fuelOnLadder(run, climbed.value)
   return [
-    fuelKg[0] * toPerLitre, fuelKg[1] * toPerLitre, fuelKg[2] * toPerLitre, fuelKg[3] * toPerLitre, fuelKg[4] * toPerLitre, fuelKg[5] * toPerLitre,
-    efficiency(run, options.evaporatedJ ?? climbed.value.evaporatedJ), climbed.value.q0W, climbed.value.rungS[3],
+    fuelKg[0] * toPerLitre,
+    fuelKg[1] * toPerLitre,
+    fuelKg[2] * toPerLitre,
+    fuelKg[3] * toPerLitre,
+    fuelKg[4] * toPerLitre,
+    fuelKg[5] * toPerLitre,
+    efficiency(run, options.evaporatedJ ?? climbed.value.evaporatedJ),
+    climbed.value.q0W,
+    climbed.value.rungS[3],
   ]
 }
 

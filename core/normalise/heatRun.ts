@@ -62,11 +62,36 @@ export interface HeatRun {
  */
 export function copyHeatRun(run: HeatRun): HeatRun {
   return {
-    waterKg: run.waterKg, startC: run.startC, airC: run.airC, pressurePa: run.pressurePa, windMS: run.windMS, humidity: run.humidity,
-    belowBoilK: run.belowBoilK, targetC: run.targetC, reachedC: run.reachedC, heatS: run.heatS, leadS: run.leadS, fuelKg: run.fuelKg,
-    potJPerK: run.potJPerK, lidM2: run.lidM2, sideM2: run.sideM2, closeCone: run.closeCone, filmWPerM2K: run.filmWPerM2K, sideShare: run.sideShare,
-    windSlopePerMS: run.windSlopePerMS, lossWPerK: run.lossWPerK, thetaK: run.thetaK, gamma: run.gamma, windExponent: run.windExponent, meltJ: run.meltJ,
-    supplyFactor: run.supplyFactor, evaporationScale: run.evaporationScale, lidVapourW: run.lidVapourW, altitudeFactor: run.altitudeFactor, lhvJPerKg: run.lhvJPerKg, enthalpy: run.enthalpy,
+    waterKg: run.waterKg,
+    startC: run.startC,
+    airC: run.airC,
+    pressurePa: run.pressurePa,
+    windMS: run.windMS,
+    humidity: run.humidity,
+    belowBoilK: run.belowBoilK,
+    targetC: run.targetC,
+    reachedC: run.reachedC,
+    heatS: run.heatS,
+    leadS: run.leadS,
+    fuelKg: run.fuelKg,
+    potJPerK: run.potJPerK,
+    lidM2: run.lidM2,
+    sideM2: run.sideM2,
+    closeCone: run.closeCone,
+    filmWPerM2K: run.filmWPerM2K,
+    sideShare: run.sideShare,
+    windSlopePerMS: run.windSlopePerMS,
+    lossWPerK: run.lossWPerK,
+    thetaK: run.thetaK,
+    gamma: run.gamma,
+    windExponent: run.windExponent,
+    meltJ: run.meltJ,
+    supplyFactor: run.supplyFactor,
+    evaporationScale: run.evaporationScale,
+    lidVapourW: run.lidVapourW,
+    altitudeFactor: run.altitudeFactor,
+    lhvJPerKg: run.lhvJPerKg,
+    enthalpy: run.enthalpy,
   }
 }
 
@@ -81,8 +106,14 @@ export interface Conditions {
   station: number
 }
 
-export const ownConditions = (run: HeatRun): Conditions =>
-  ({ startC: run.startC, pressurePa: run.pressurePa, airC: run.airC, windMS: run.windMS, meltJ: run.meltJ, station: 0 })
+export const ownConditions = (run: HeatRun): Conditions => ({
+  startC: run.startC,
+  pressurePa: run.pressurePa,
+  airC: run.airC,
+  windMS: run.windMS,
+  meltJ: run.meltJ,
+  station: 0,
+})
 
 /** Temperature aimed at in these conditions [°C]. */
 export const aimTemperature = (run: HeatRun, at: Conditions): number =>
@@ -96,7 +127,11 @@ export function lossCoefficient(run: HeatRun, windMS: number): number {
 
 /** Useful heat per gram at the reference wind over that in the run's own: e^{γ(vⁿ − v_refⁿ)}. Source: windSeries. */
 export const windFactor = ({ gamma, windExponent, windMS }: HeatRun, referenceMS: number): number =>
-  windMS === referenceMS ? 1 : Math.exp(gamma * (windExponent === 1 ? windMS - referenceMS : windMS ** windExponent - referenceMS ** windExponent))
+  windMS === referenceMS
+    ? 1
+    : Math.exp(
+        gamma * (windExponent === 1 ? windMS - referenceMS : windMS ** windExponent - referenceMS ** windExponent),
+      )
 
 /** Heat that water and pot take up between two temperatures [J]. */
 export const sensibleHeat = (run: HeatRun, fromC: number, toC: number): number =>
@@ -105,27 +140,43 @@ export const sensibleHeat = (run: HeatRun, fromC: number, toC: number): number =
 const OPEN_SEGMENTS = 24
 
 /** What comes past the lid at a station of the ladder [W]. */
-export const pastLid = ({ lidVapourW, evaporationScale }: HeatRun, station: number): number => (lidVapourW === null || evaporationScale === 0 ? 0 : evaporationScale * lidVapourW[station]!)
+export const pastLid = ({ lidVapourW, evaporationScale }: HeatRun, station: number): number =>
+  lidVapourW === null || evaporationScale === 0 ? 0 : evaporationScale * lidVapourW[station]!
 
 /** The heating of this run's water and pot in given conditions, up to `endC`. */
 export function heatingIn(run: HeatRun, at: Conditions, endC: number): Heating {
   const riseK = endC - at.startC
   const open = run.evaporationScale !== 0 && run.lidVapourW === null
   return {
-    startC: at.startC, endC, airC: at.airC,
+    startC: at.startC,
+    endC,
+    airC: at.airC,
     capacityJPerK: riseK === 0 ? run.waterKg * 4180 + run.potJPerK : sensibleHeat(run, at.startC, endC) / riseK,
-    lossWPerK: lossCoefficient(run, at.windMS), thetaK: run.thetaK, meltJ: at.meltJ,
+    lossWPerK: lossCoefficient(run, at.windMS),
+    thetaK: run.thetaK,
+    meltJ: at.meltJ,
     vapourW: pastLid(run, at.station),
     evaporation: open ? evaporationFrom(surfaceIn(run, at), run.evaporationScale, OPEN_SEGMENTS) : null,
   }
 }
 
-const surfaceIn = ({ lidM2, humidity }: HeatRun, { pressurePa, airC, windMS }: Conditions): OpenSurface => ({ areaM2: lidM2, pressurePa, airC, humidity, windMS })
+const surfaceIn = ({ lidM2, humidity }: HeatRun, { pressurePa, airC, windMS }: Conditions): OpenSurface => ({
+  areaM2: lidM2,
+  pressurePa,
+  airC,
+  humidity,
+  windMS,
+})
 
 /** What an open pot would evaporate on the mean of the way from start to end, by Simpson's rule [W]; a lid lets a share of that through. */
 export function meanOpenEvaporation(run: HeatRun, at: Conditions, endC: number): number {
   const surface = evaporationFrom(surfaceIn(run, at), 1, OPEN_SEGMENTS)
-  return (evaporationPower(surface, at.startC) + 4 * evaporationPower(surface, (at.startC + endC) / 2) + evaporationPower(surface, endC)) / 6
+  return (
+    (evaporationPower(surface, at.startC) +
+      4 * evaporationPower(surface, (at.startC + endC) / 2) +
+      evaporationPower(surface, endC)) /
+    6
+  )
 }
 
 /** Grams of fuel per litre put in. */

@@ -51,7 +51,14 @@ function rungFrom({ rung, basis, moved, reach, gPerL, u, factorU, open, ghost }:
   // Out of a stall there is no factor: the figure begins here.
   const factor = open === null && Number.isFinite(before) ? finite(gPerL / before) : null
   return {
-    rung, basis, moved, reach, gPerL: finite(gPerL), u: finite(gPerL) === null ? null : finite(u), factor,
-    ownU: factor === null ? null : finite(factorU * gPerL), ghost: finite(gPerL) === null ? null : ghost,
+    rung,
+    basis,
+    moved,
+    reach,
+    gPerL: finite(gPerL),
+    u: finite(gPerL) === null ? null : finite(u),
+    factor,
+    ownU: factor === null ? null : finite(factorU * gPerL),
+    ghost: finite(gPerL) === null ? null : ghost,
   }
 }

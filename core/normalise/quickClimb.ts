@@ -13,7 +13,15 @@ export const isQuick = (run: HeatRun): boolean =>
   run.reachedC === null && run.meltJ === 0 && (run.evaporationScale === 0 || run.lidVapourW !== null)
 
 /** C·ΔT over the logarithmic mean of the surplus at start and end [s]; Infinity: stalls. The closed form of heatingTime. Source: newton. */
-function evenTime(q0W: number, heatJ: number, riseK: number, endExcessK: number, lossWPerK: number, thetaK: number, vapourW: number): number {
+function evenTime(
+  q0W: number,
+  heatJ: number,
+  riseK: number,
+  endExcessK: number,
+  lossWPerK: number,
+  thetaK: number,
+  vapourW: number,
+): number {
   const droop = q0W / thetaK + lossWPerK
   const end = q0W - droop * endExcessK - vapourW
   if (!(end > 0)) return Infinity
@@ -33,17 +41,40 @@ export function quickClimb(run: HeatRun, reference: Reference): R<Climb> {
   const waterG = run.waterKg * 1000
   const startJ = waterG * run.enthalpy(reference.startC) + potJPerK * reference.startC
   const heatJ = waterG * run.enthalpy(aimC) + potJPerK * aimC - startJ
-  const referenceHeatJ = aimC === referenceAimC ? heatJ : waterG * run.enthalpy(referenceAimC) + potJPerK * referenceAimC - startJ
+  const referenceHeatJ =
+    aimC === referenceAimC ? heatJ : waterG * run.enthalpy(referenceAimC) + potJPerK * referenceAimC - startJ
   const rise = aimC - reference.startC
   const referenceRise = referenceAimC - reference.startC
   const loss = lossCoefficient(run, windMS)
-  const surroundings = evenTime(q0W, referenceHeatJ, referenceRise, referenceAimC - reference.airC, loss, thetaK, pastLid(run, 3))
+  const surroundings = evenTime(
+    q0W,
+    referenceHeatJ,
+    referenceRise,
+    referenceAimC - reference.airC,
+    loss,
+    thetaK,
+    pastLid(run, 3),
+  )
   const still = windMS === reference.windMS || Number.isNaN(run.gamma)
   return ok({
-    q0W, evaporatedJ: 0, ownS: run.heatS,
+    q0W,
+    evaporatedJ: 0,
+    ownS: run.heatS,
     rungS: [
-      evenTime(q0W, heatJ, rise, aimC - airC, loss, thetaK, pastLid(run, 1)), evenTime(q0W, referenceHeatJ, referenceRise, referenceAimC - airC, loss, thetaK, pastLid(run, 2)), surroundings,
-      still ? surroundings : evenTime(q0W * windFactor(run, reference.windMS), referenceHeatJ, referenceRise, referenceAimC - reference.airC, lossCoefficient(run, reference.windMS), thetaK, pastLid(run, 4)),
+      evenTime(q0W, heatJ, rise, aimC - airC, loss, thetaK, pastLid(run, 1)),
+      evenTime(q0W, referenceHeatJ, referenceRise, referenceAimC - airC, loss, thetaK, pastLid(run, 2)),
+      surroundings,
+      still
+        ? surroundings
+        : evenTime(
+            q0W * windFactor(run, reference.windMS),
+            referenceHeatJ,
+            referenceRise,
+            referenceAimC - reference.airC,
+            lossCoefficient(run, reference.windMS),
+            thetaK,
+            pastLid(run, 4),
+          ),
     ],
   })
 }

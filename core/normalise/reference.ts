@@ -15,9 +15,33 @@ export interface NamedReference extends Reference {
 
 /** The references that ship; people add places of their own. Sources: commonPractice; wbt for the 75-degree rise. */
 export const REFERENCES: readonly NamedReference[] = [
-  { id: 'standardBench', name: 'Standard bench', startC: 20, pressureHPa: 1013.25, airC: 20, windMS: 0, burnRateGPerMin: null },
-  { id: 'sixtyFahrenheit', name: 'Sixty Fahrenheit', startC: 140 / 9, pressureHPa: 1013.25, airC: 20, windMS: 0, burnRateGPerMin: null },
-  { id: 'rise75', name: '75-degree rise', startC: 25, pressureHPa: 1014.18, airC: 25, windMS: 0, burnRateGPerMin: null },
+  {
+    id: 'standardBench',
+    name: 'Standard bench',
+    startC: 20,
+    pressureHPa: 1013.25,
+    airC: 20,
+    windMS: 0,
+    burnRateGPerMin: null,
+  },
+  {
+    id: 'sixtyFahrenheit',
+    name: 'Sixty Fahrenheit',
+    startC: 140 / 9,
+    pressureHPa: 1013.25,
+    airC: 20,
+    windMS: 0,
+    burnRateGPerMin: null,
+  },
+  {
+    id: 'rise75',
+    name: '75-degree rise',
+    startC: 25,
+    pressureHPa: 1014.18,
+    airC: 25,
+    windMS: 0,
+    burnRateGPerMin: null,
+  },
 ]
 export const STANDARD_BENCH: Reference = (({ id: _id, name: _name, ...reference }) => reference)(REFERENCES[0]!)
 

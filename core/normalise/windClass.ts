@@ -8,7 +8,7 @@ export const CLASS_SPREAD = 1.6
 /** Nobody tested beyond. */
 export const CLASS_REACH_MS = 4
 
-export function classGamma({ head, screen }: { head: Head | null, screen: Screen | null }): number | null {
+export function classGamma({ head, screen }: { head: Head | null; screen: Screen | null }): number | null {
   if (screen === 'cone') return CLASS_GAMMA.cone
   return head === null ? null : CLASS_GAMMA[head]
 }

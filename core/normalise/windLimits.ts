@@ -20,7 +20,14 @@ export interface WindLimits {
  */
 export function windLimits(run: HeatRun, calmQ0W: number, reference: Reference): WindLimits {
   const heatingAt = (windMS: number) => {
-    const at: Conditions = { startC: reference.startC, pressurePa: reference.pressureHPa * 100, airC: reference.airC, windMS, meltJ: 0, station: 4 }
+    const at: Conditions = {
+      startC: reference.startC,
+      pressurePa: reference.pressureHPa * 100,
+      airC: reference.airC,
+      windMS,
+      meltJ: 0,
+      station: 4,
+    }
     return heatingIn(run, at, aimTemperature(run, at))
   }
   const flowAt = (windMS: number) => calmQ0W * Math.exp(-run.gamma * windMS ** run.windExponent)

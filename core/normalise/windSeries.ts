@@ -33,7 +33,7 @@ export const RICHER_BY_AICC = 2
  * @returns null where the runs do not reach two different speeds. Source: windSeries.
  */
 export function fitWind(points: readonly WindPoint[]): WindEffect | null {
-  const speeds = distinctSpeeds(points.map(point => point.windMS))
+  const speeds = distinctSpeeds(points.map((point) => point.windMS))
   if (speeds < 2) return null
   const straight = fitAt(points, 1)
   if (straight === null) return null
@@ -45,16 +45,32 @@ export function fitWind(points: readonly WindPoint[]): WindEffect | null {
 
 /** How many winds were really tried. */
 export function distinctSpeeds(windsMS: readonly number[]): number {
-  return new Set(windsMS.map(wind => Math.round(wind / SAME_SPEED_MS))).size
+  return new Set(windsMS.map((wind) => Math.round(wind / SAME_SPEED_MS))).size
 }
 
-interface Fit { exponent: number, gamma: number, freedom: number, sum: number, n: number, unscaled: number, readingsVariance: number }
+interface Fit {
+  exponent: number
+  gamma: number
+  freedom: number
+  sum: number
+  n: number
+  unscaled: number
+  readingsVariance: number
+}
 
 function fitAt(points: readonly WindPoint[], exponent: number): Fit | null {
-  const line = straightLine(points.map(point => point.windMS ** exponent), points.map(point => point.lnHeatPerFuel))
+  const line = straightLine(
+    points.map((point) => point.windMS ** exponent),
+    points.map((point) => point.lnHeatPerFuel),
+  )
   if (line === null) return null
   return {
-    exponent, gamma: -line.slope, freedom: points.length - 2, sum: line.residualSumOfSquares, n: points.length, unscaled: 1 / line.spread,
+    exponent,
+    gamma: -line.slope,
+    freedom: points.length - 2,
+    sum: line.residualSumOfSquares,
+    n: points.length,
+    unscaled: 1 / line.spread,
     readingsVariance: points.reduce((sum, point) => sum + point.u ** 2, 0) / points.length,
   }
 }

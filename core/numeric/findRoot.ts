@@ -12,14 +12,14 @@ export function findRoot(f: (x: number) => number, a: number, b: number, toleran
   let f2 = f(x2)
   if (f1 === 0) return x1
   if (f2 === 0) return x2
-  if ((f1 > 0) === (f2 > 0)) throw new Error('findRoot needs a bracket')
+  if (f1 > 0 === f2 > 0) throw new Error('findRoot needs a bracket')
   let x3 = x1
   let f3 = f1
   let step = 0.5
   for (let i = 0; i < 200; i++) {
     const x = x1 + step * (x2 - x1)
     const fx = f(x)
-    if ((fx > 0) === (f1 > 0)) [x3, f3] = [x1, f1]
+    if (fx > 0 === f1 > 0) [x3, f3] = [x1, f1]
     else [x3, f3, x2, f2] = [x2, f2, x1, f1]
     ;[x1, f1] = [x, fx]
     const best = Math.abs(f1) < Math.abs(f2) ? x1 : x2
@@ -30,7 +30,14 @@ export function findRoot(f: (x: number) => number, a: number, b: number, toleran
   return x1
 }
 
-interface Bracket { x1: number, x2: number, x3: number, f1: number, f2: number, f3: number }
+interface Bracket {
+  x1: number
+  x2: number
+  x3: number
+  f1: number
+  f2: number
+  f3: number
+}
 
 function nextStep({ x1, x2, x3, f1, f2, f3 }: Bracket, width: number): number {
   const xi = (x1 - x2) / (x3 - x2)

@@ -27,7 +27,8 @@ const celsiusOf = (fahrenheit: number): number => (fahrenheit - 32) / 1.8
 export function slips(run: HeatRun, context: SlipContext, efficiencyOf: (run: HeatRun) => number): Slip[] {
   const { scaleResolutionG: d, densityGPerMl, unweighedLeftoverG, waterG } = context
   const list: Slip[] = []
-  const add = (text: string, changed: Partial<HeatRun>) => list.push({ text, efficiency: efficiencyOf({ ...run, ...changed }) })
+  const add = (text: string, changed: Partial<HeatRun>) =>
+    list.push({ text, efficiency: efficiencyOf({ ...run, ...changed }) })
   const ounces = Math.round(waterG / FLUID_OUNCE_G)
   if (run.startC > 32) add(`Start of ${Math.round(run.startC)} in °F, typed as °C?`, { startC: celsiusOf(run.startC) })
   if (d !== null && d >= 0.5) {
@@ -37,12 +38,13 @@ export function slips(run: HeatRun, context: SlipContext, efficiencyOf: (run: He
   add(`${Math.round(ounces / 2)} fl oz typed as ${ounces}?`, { waterKg: run.waterKg / 2, potJPerK: run.potJPerK })
   add(`${Math.round((waterG * 2) / FLUID_OUNCE_G)} fl oz typed as ${ounces}?`, { waterKg: run.waterKg * 2 })
   if (run.startC < 30) add(`Start of ${Math.round(run.startC)} °C typed as °F?`, { startC: run.startC * 1.8 + 32 })
-  if (unweighedLeftoverG !== null) add('Leftover of the last piece not weighed?', { fuelKg: Math.max(1e-6, run.fuelKg - unweighedLeftoverG / 1000) })
+  if (unweighedLeftoverG !== null)
+    add('Leftover of the last piece not weighed?', { fuelKg: Math.max(1e-6, run.fuelKg - unweighedLeftoverG / 1000) })
   if (densityGPerMl !== null) {
     add('Fuel in millilitres typed as grams?', { fuelKg: run.fuelKg * densityGPerMl })
     add('Fuel in grams typed as millilitres?', { fuelKg: run.fuelKg / densityGPerMl })
   }
-  add('Fuel in ounces typed as grams?', { fuelKg: (run.fuelKg * OUNCE_G) })
+  add('Fuel in ounces typed as grams?', { fuelKg: run.fuelKg * OUNCE_G })
   add('Fuel in grams typed as ounces?', { fuelKg: run.fuelKg / OUNCE_G })
   return list
 }

@@ -13,7 +13,8 @@ export function formatNumber(value: number, decimals: number): string {
 }
 
 /** With its sign, as a difference: "+0.3", "−0.2", "0.0". */
-export const signed = (value: number, decimals: number): string => `${value > 0 && Number(value.toFixed(decimals)) !== 0 ? '+' : ''}${formatNumber(value, decimals)}`
+export const signed = (value: number, decimals: number): string =>
+  `${value > 0 && Number(value.toFixed(decimals)) !== 0 ? '+' : ''}${formatNumber(value, decimals)}`
 
 /** Decimals that show `digits` significant figures of a value. */
 export function decimalsFor(value: number, digits: number): number {

@@ -12,8 +12,13 @@ export interface QuantityKind {
   example: string
 }
 
-const kind = (dimensions: Dimension[], metric: string, trail: string, limits: QuantityKind['limits'], example: string): QuantityKind =>
-  ({ dimensions, bare: { metric, trail }, limits, example })
+const kind = (
+  dimensions: Dimension[],
+  metric: string,
+  trail: string,
+  limits: QuantityKind['limits'],
+  example: string,
+): QuantityKind => ({ dimensions, bare: { metric, trail }, limits, example })
 
 export const QUANTITY_KINDS = {
   /** Water or liquid fuel: weighed or measured by volume. "oz" alone is asked, never guessed. */

@@ -8,7 +8,10 @@ const FRACTION = /^(?:(\d+)\s+)?(\d+)\/(\d+)$/
 
 /** The number in `text`, or null. A comma before exactly three digits after a non-zero lead separates thousands, else it is a decimal comma. */
 export function parseNumber(text: string): number | null {
-  const trimmed = text.trim().replace(/[−–]/g, '-').replace(/(?<=\d)[\s\u00a0\u202f'](?=\d{3}(\D|$))/g, '')
+  const trimmed = text
+    .trim()
+    .replace(/[−–]/g, '-')
+    .replace(/(?<=\d)[\s\u00a0\u202f'](?=\d{3}(\D|$))/g, '')
   if (PLAIN.test(trimmed)) return finite(Number(trimmed))
   if (THOUSANDS.test(trimmed)) return finite(Number(trimmed.replaceAll(',', '')))
   if (DECIMAL_COMMA.test(trimmed)) return finite(Number(trimmed.replace(',', '.')))

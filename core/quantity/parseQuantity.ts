@@ -16,7 +16,8 @@ export interface Quantity {
 /** A number, and a unit that begins with a letter or a sign. */
 const SPLIT = /^(.*?[\d½¼¾⅓⅔⅛.])\s*([a-z°%"'][^\d]*\d?)?$/i
 const CLOCK = /^(?:(\d{1,2}):)?(\d{1,4}):(\d{2}(?:[.,]\d+)?)$/
-const COMPOUND = /^(?:(\d+)\s*h(?:ours?|r)?)?\s*(?:(\d+)\s*m(?:in(?:utes?)?)?)?\s*(?:(\d+(?:[.,]\d+)?)\s*s(?:ec(?:onds?)?)?)?$/i
+const COMPOUND =
+  /^(?:(\d+)\s*h(?:ours?|r)?)?\s*(?:(\d+)\s*m(?:in(?:utes?)?)?)?\s*(?:(\d+(?:[.,]\d+)?)\s*s(?:ec(?:onds?)?)?)?$/i
 
 /**
  * Reads one quantity as a tester says it.
@@ -29,15 +30,31 @@ const COMPOUND = /^(?:(\d+)\s*h(?:ours?|r)?)?\s*(?:(\d+)\s*m(?:in(?:utes?)?)?)?\
 export function parseQuantity(text: string, kindName: QuantityKindName, system: UnitSystem): R<Quantity> {
   const kind: QuantityKind = QUANTITY_KINDS[kindName]
   const typed = text.trim()
-  if (typed.length > 60) return fail({ code: 'too-long', what: 'Too long for a quantity', got: `${typed.length} characters`, hint: `Write it like ${kind.example}.` })
+  if (typed.length > 60)
+    return fail({
+      code: 'too-long',
+      what: 'Too long for a quantity',
+      got: `${typed.length} characters`,
+      hint: `Write it like ${kind.example}.`,
+    })
   if (kind.dimensions.includes('duration')) return parseClock(typed, kind)
-  if (kindName === 'windSpeed' && /^(calm|still)$/i.test(typed)) return ok({ dimension: 'speed', value: 0, typed, unit: 'mps' })
+  if (kindName === 'windSpeed' && /^(calm|still)$/i.test(typed))
+    return ok({ dimension: 'speed', value: 0, typed, unit: 'mps' })
   const split = SPLIT.exec(typed)
   const number = split === null ? null : parseNumber(split[1]!)
-  if (number === null) return fail({ code: 'not-a-number', what: 'Not a quantity', got: quoted(typed), hint: `Write it like ${kind.example}.` })
+  if (number === null)
+    return fail({
+      code: 'not-a-number',
+      what: 'Not a quantity',
+      got: quoted(typed),
+      hint: `Write it like ${kind.example}.`,
+    })
   const found = readUnit(split![2]?.trim() ?? '', kind, system)
   if (!found.ok) return fail({ ...found.problem, got: quoted(typed) })
-  return withinLimits({ dimension: found.value.dimension, value: toSI(number, found.value), typed, unit: found.value.id }, kind)
+  return withinLimits(
+    { dimension: found.value.dimension, value: toSI(number, found.value), typed, unit: found.value.id },
+    kind,
+  )
 }
 
 function readUnit(name: string, kind: QuantityKind, system: UnitSystem): R<Unit> {
@@ -47,11 +64,16 @@ function readUnit(name: string, kind: QuantityKind, system: UnitSystem): R<Unit>
   const candidates = unitsNamed(name.replace(/\.$/, ''), kind.dimensions)
   if (candidates.length === 1) return ok(candidates[0]!)
   const units = kind.dimensions.join(' or ')
-  return fail({ code: 'unknown-unit', what: `"${name}" is not a unit of ${units} here`, hint: `Write it like ${kind.example}.` })
+  return fail({
+    code: 'unknown-unit',
+    what: `"${name}" is not a unit of ${units} here`,
+    hint: `Write it like ${kind.example}.`,
+  })
 }
 
 const OUNCES: Problem = {
-  code: 'ambiguous-unit', what: 'Ounces of weight, or fluid?',
+  code: 'ambiguous-unit',
+  what: 'Ounces of weight, or fluid?',
   hint: 'Write "oz wt" for weight or "fl oz" for volume.',
 }
 
@@ -59,7 +81,12 @@ function parseClock(typed: string, kind: QuantityKind): R<Quantity> {
   const seconds = clockSeconds(typed)
   if (seconds !== null) return withinLimits({ dimension: 'duration', value: seconds, typed, unit: 's' }, kind)
   if (parseNumber(typed) !== null) {
-    return fail({ code: 'ambiguous-time', what: 'Seconds, or minutes?', got: quoted(typed), hint: 'Write 5:12, 312 s or 5.2 min.' })
+    return fail({
+      code: 'ambiguous-time',
+      what: 'Seconds, or minutes?',
+      got: quoted(typed),
+      hint: 'Write 5:12, 312 s or 5.2 min.',
+    })
   }
   return fail({ code: 'not-a-time', what: 'Not a time', got: quoted(typed), hint: `Write it like ${kind.example}.` })
 }
@@ -74,7 +101,10 @@ function clockSeconds(typed: string): number | null {
     return Number(clock[1] ?? 0) * 3600 + minutes * 60 + seconds
   }
   const compound = typed === '' ? null : COMPOUND.exec(typed)
-  if (compound) return Number(compound[1] ?? 0) * 3600 + Number(compound[2] ?? 0) * 60 + Number((compound[3] ?? '0').replace(',', '.'))
+  if (compound)
+    return (
+      Number(compound[1] ?? 0) * 3600 + Number(compound[2] ?? 0) * 60 + Number((compound[3] ?? '0').replace(',', '.'))
+    )
   const split = SPLIT.exec(typed)
   const number = split ? parseNumber(split[1]!) : null
   const unit = split?.[2] ? unitsNamed(split[2], ['duration'])[0] : undefined
@@ -87,8 +117,11 @@ function withinLimits(quantity: Quantity, kind: QuantityKind): R<Quantity> {
   const unit = unitOf(quantity.unit)
   const show = (si: number) => `${Number((si / unit.factor - unit.shift).toPrecision(4))} ${unit.label}`
   return fail({
-    code: 'out-of-limits', what: 'Outside what can be measured here', got: quoted(quantity.typed),
-    limit: `${show(limits[0])} to ${show(limits[1])}`, hint: 'Check the unit and the decimal point.',
+    code: 'out-of-limits',
+    what: 'Outside what can be measured here',
+    got: quoted(quantity.typed),
+    limit: `${show(limits[0])} to ${show(limits[1])}`,
+    hint: 'Check the unit and the decimal point.',
   })
 }
 

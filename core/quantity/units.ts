@@ -17,8 +17,15 @@ export interface Unit {
   source: SourceKey
 }
 
-const unit = (id: string, label: string, dimension: Dimension, factor: number, names: string[], source: SourceKey = 'si', shift = 0): Unit =>
-  ({ id, label, dimension, factor, shift, names: [label.toLowerCase().replace(/\s+/g, ''), ...names], source })
+const unit = (
+  id: string,
+  label: string,
+  dimension: Dimension,
+  factor: number,
+  names: string[],
+  source: SourceKey = 'si',
+  shift = 0,
+): Unit => ({ id, label, dimension, factor, shift, names: [label.toLowerCase().replace(/\s+/g, ''), ...names], source })
 
 const US_FLUID_OUNCE_M3 = 29.5735295625e-6
 
@@ -31,7 +38,14 @@ export const UNITS: readonly Unit[] = [
   unit('ml', 'mL', 'volume', 1e-6, ['cc', 'cm3', 'millilitre', 'millilitres', 'milliliter', 'milliliters']),
   unit('l', 'L', 'volume', 1e-3, ['litre', 'litres', 'liter', 'liters', 'lt']),
   unit('dl', 'dL', 'volume', 1e-4, []),
-  unit('floz', 'fl oz', 'volume', US_FLUID_OUNCE_M3, ['usfloz', 'fluidounce', 'fluidounces', 'fl.oz', 'fl.oz.'], 'nistUnits'),
+  unit(
+    'floz',
+    'fl oz',
+    'volume',
+    US_FLUID_OUNCE_M3,
+    ['usfloz', 'fluidounce', 'fluidounces', 'fl.oz', 'fl.oz.'],
+    'nistUnits',
+  ),
   unit('cup', 'cups', 'volume', 8 * US_FLUID_OUNCE_M3, ['cup', 'c.'], 'nistUnits'),
   unit('pint', 'pt', 'volume', 16 * US_FLUID_OUNCE_M3, ['pint', 'pints'], 'nistUnits'),
   unit('quart', 'qt', 'volume', 32 * US_FLUID_OUNCE_M3, ['quart', 'quarts'], 'nistUnits'),
@@ -42,7 +56,7 @@ export const UNITS: readonly Unit[] = [
   unit('km', 'km', 'length', 1000, []),
   unit('cm', 'cm', 'length', 0.01, []),
   unit('mm', 'mm', 'length', 0.001, []),
-  unit('ft', 'ft', 'length', 0.3048, ['foot', 'feet', '\''], 'nistUnits'),
+  unit('ft', 'ft', 'length', 0.3048, ['foot', 'feet', "'"], 'nistUnits'),
   unit('in', 'in', 'length', 0.0254, ['inch', 'inches', '"'], 'nistUnits'),
   unit('mps', 'm/s', 'speed', 1, ['mps', 'ms']),
   unit('kmh', 'km/h', 'speed', 1 / 3.6, ['kmh', 'kph']),
@@ -63,12 +77,12 @@ const BY_NAME = new Map<string, Unit[]>()
 for (const one of UNITS) {
   for (const name of new Set(one.names)) BY_NAME.set(name, [...(BY_NAME.get(name) ?? []), one])
 }
-const BY_ID = new Map(UNITS.map(one => [one.id, one]))
+const BY_ID = new Map(UNITS.map((one) => [one.id, one]))
 
 /** The units spelt so, of any of these dimensions. */
 export function unitsNamed(name: string, dimensions: readonly Dimension[]): Unit[] {
   const key = name.toLowerCase().replace(/\s+/g, '').replace(/^°/, '°')
-  return (BY_NAME.get(key) ?? []).filter(one => dimensions.includes(one.dimension))
+  return (BY_NAME.get(key) ?? []).filter((one) => dimensions.includes(one.dimension))
 }
 
 export function unitOf(id: string): Unit {

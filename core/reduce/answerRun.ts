@@ -23,7 +23,8 @@ export interface Composition {
   tell: Tell | undefined
 }
 
-const finite = (value: number | undefined): number | null => (value !== undefined && Number.isFinite(value) ? value : null)
+const finite = (value: number | undefined): number | null =>
+  value !== undefined && Number.isFinite(value) ? value : null
 
 /** Writes the answer down; where workings are asked for, they come with it. One literal: joining objects by spreading costs more than the physics. */
 export function answerRun(taken: TakenRun, figured: Figured, options: ReduceOptions, series: SetupSeries): RunAnswer {
@@ -41,18 +42,45 @@ export function answerRun(taken: TakenRun, figured: Figured, options: ReduceOpti
   const stall = stallOf(parts)
   const firepowerW = firepowerOf(fuelG, flameS, parts)
   const answer: RunAnswer = {
-    id: document.id, setup: document.setup, origin: document.origin, kind: document.kind, boilingPointC: readings.boilingC, ended: times.ended,
-    stallsAtC: stall.atC, litres, timeToBoilS: boiled && times.clockZeroS !== null ? times.boilS! - times.clockZeroS : null,
+    id: document.id,
+    setup: document.setup,
+    origin: document.origin,
+    kind: document.kind,
+    boilingPointC: readings.boilingC,
+    ended: times.ended,
+    stallsAtC: stall.atC,
+    litres,
+    timeToBoilS: boiled && times.clockZeroS !== null ? times.boilS! - times.clockZeroS : null,
     timeToBoilU: !boiled ? null : times.boilFrom === 'call' ? document.uncertainty.boilCallS : readings.foundU,
     boilFrom: boiled ? times.boilFrom : stall.foretold ? 'extrapolated' : null,
-    fuelToBoilG: boiled ? fuelG : null, efficiency: finite(eta.value), efficiencyU: finite(eta.value) === null ? null : finite(eta.u),
-    firepowerW, burnRateGPerMin: burnRateOf(fuelG, flameS, tell), q0W: finite(budget.values[FIGURE.q0]),
-    gPerL, gPerLU: gPerL === null ? null : finite(own.u), gPerLPerK: perKelvin(document, readings, run, fuelG),
-    normalisedGPerL: rungs.normalisedGPerL, normalisedU: rungs.normalisedU, normalisedTimeS: normal === null ? null : finite(budget.values[FIGURE.normalisedTime]),
-    status: rungs.status, missing, ladder: rungs.rungs, flags, normalisedURandom: finite(normal?.uRandom), normalisedUShared: finite(normal?.uShared),
+    fuelToBoilG: boiled ? fuelG : null,
+    efficiency: finite(eta.value),
+    efficiencyU: finite(eta.value) === null ? null : finite(eta.u),
+    firepowerW,
+    burnRateGPerMin: burnRateOf(fuelG, flameS, tell),
+    q0W: finite(budget.values[FIGURE.q0]),
+    gPerL,
+    gPerLU: gPerL === null ? null : finite(own.u),
+    gPerLPerK: perKelvin(document, readings, run, fuelG),
+    normalisedGPerL: rungs.normalisedGPerL,
+    normalisedU: rungs.normalisedU,
+    normalisedTimeS: normal === null ? null : finite(budget.values[FIGURE.normalisedTime]),
+    status: rungs.status,
+    missing,
+    ladder: rungs.rungs,
+    flags,
+    normalisedURandom: finite(normal?.uRandom),
+    normalisedUShared: finite(normal?.uShared),
     normalisedSharedBy: normal === null || rungs.normalisedU === null ? {} : sharedEffects(budget, FIGURE.afterSupply),
-    otherLitre: otherLitreOf(parts, { gPerL, gPerLU: gPerL === null ? null : finite(own.u), normalisedGPerL: rungs.normalisedGPerL, normalisedU: rungs.normalisedU }),
-    test: testFigures({ document, readings, run, series, firepowerW }), boilFound: readings.found, traceFit: taken.traceFit,
+    otherLitre: otherLitreOf(parts, {
+      gPerL,
+      gPerLU: gPerL === null ? null : finite(own.u),
+      normalisedGPerL: rungs.normalisedGPerL,
+      normalisedU: rungs.normalisedU,
+    }),
+    test: testFigures({ document, readings, run, series, firepowerW }),
+    boilFound: readings.found,
+    traceFit: taken.traceFit,
   }
   if (taken.workings === null) return answer
   tellPerLitre(parts)
@@ -70,29 +98,63 @@ export function answerRun(taken: TakenRun, figured: Figured, options: ReduceOpti
 type PerLitre = Pick<NonNullable<RunAnswer['otherLitre']>, 'gPerL' | 'gPerLU' | 'normalisedGPerL' | 'normalisedU'>
 
 /** Per litre left in place of per litre put in, or the other way round: the ratio of the two masses, with the weighing's part of the uncertainty. */
-function otherLitreOf({ document: { water, uncertainty }, options, tell }: Composition, { gPerL, gPerLU, normalisedGPerL, normalisedU }: PerLitre): RunAnswer['otherLitre'] {
+function otherLitreOf(
+  { document: { water, uncertainty }, options, tell }: Composition,
+  { gPerL, gPerLU, normalisedGPerL, normalisedU }: PerLitre,
+): RunAnswer['otherLitre'] {
   const putInG = water.massG === null && water.snowG === null ? null : (water.massG ?? 0) + (water.snowG ?? 0)
   if (putInG === null || water.endMassG === null || gPerL === null) return null
   const toLeft = options.litre === 'putIn'
   const ratio = toLeft ? putInG / water.endMassG : water.endMassG / putInG
   const weighing = uncertainty.waterG / (toLeft ? water.endMassG : putInG)
-  const scaled = (value: number | null, u: number | null) => (value === null || u === null ? null : ratio * Math.hypot(u, value * weighing))
+  const scaled = (value: number | null, u: number | null) =>
+    value === null || u === null ? null : ratio * Math.hypot(u, value * weighing)
   tell?.({
-    path: 'otherLitre', title: toLeft ? 'Fuel per litre of hot water left' : 'Fuel per litre put in', value: gPerL * ratio, unit: 'g/L', formula: '{figure} · {from} / {to}', source: 'wbt',
+    path: 'otherLitre',
+    title: toLeft ? 'Fuel per litre of hot water left' : 'Fuel per litre put in',
+    value: gPerL * ratio,
+    unit: 'g/L',
+    formula: '{figure} · {from} / {to}',
+    source: 'wbt',
     inputs: [
-      { symbol: 'figure', name: toLeft ? 'Per litre put in' : 'Per litre left', value: gPerL, u: gPerLU, unit: 'g/L', from: 'computed', path: 'gPerL' },
-      { symbol: 'from', name: toLeft ? 'Water put in' : 'Water left', value: toLeft ? putInG : water.endMassG, u: uncertainty.waterG, unit: 'g', from: 'measured' },
-      { symbol: 'to', name: toLeft ? 'Water left' : 'Water put in', value: toLeft ? water.endMassG : putInG, u: uncertainty.waterG, unit: 'g', from: 'measured' },
+      {
+        symbol: 'figure',
+        name: toLeft ? 'Per litre put in' : 'Per litre left',
+        value: gPerL,
+        u: gPerLU,
+        unit: 'g/L',
+        from: 'computed',
+        path: 'gPerL',
+      },
+      {
+        symbol: 'from',
+        name: toLeft ? 'Water put in' : 'Water left',
+        value: toLeft ? putInG : water.endMassG,
+        u: uncertainty.waterG,
+        unit: 'g',
+        from: 'measured',
+      },
+      {
+        symbol: 'to',
+        name: toLeft ? 'Water left' : 'Water put in',
+        value: toLeft ? water.endMassG : putInG,
+        u: uncertainty.waterG,
+        unit: 'g',
+        from: 'measured',
+      },
     ],
   })
   return {
-    litre: toLeft ? 'remaining' : 'putIn', gPerL: gPerL * ratio, gPerLU: scaled(gPerL, gPerLU),
-    normalisedGPerL: normalisedGPerL === null ? null : normalisedGPerL * ratio, normalisedU: scaled(normalisedGPerL, normalisedU),
+    litre: toLeft ? 'remaining' : 'putIn',
+    gPerL: gPerL * ratio,
+    gPerLU: scaled(gPerL, gPerLU),
+    normalisedGPerL: normalisedGPerL === null ? null : normalisedGPerL * ratio,
+    normalisedU: scaled(normalisedGPerL, normalisedU),
   }
 }
 
 /** Where it stalls, in its own conditions or else in the reference's; and whether a boil that never came can be foretold. */
-function stallOf({ figured: { climbed, stalls }, readings }: Composition): { atC: number | null, foretold: boolean } {
+function stallOf({ figured: { climbed, stalls }, readings }: Composition): { atC: number | null; foretold: boolean } {
   if (!climbed?.ok || stalls === null) return { atC: null, foretold: false }
   const { ownS, rungS } = climbed.value
   const own = ownS === Infinity
@@ -101,8 +163,20 @@ function stallOf({ figured: { climbed, stalls }, readings }: Composition): { atC
 }
 
 /** Fuel per litre and degree; of a run without a boil a lower bound, since waiting at a stall adds fuel and no heat. */
-function perKelvin({ water }: RunDocument, { times, litres, endC: lastC }: Readings, run: HeatRun, fuelG: number | null): number | null {
+function perKelvin(
+  { water }: RunDocument,
+  { times, litres, endC: lastC }: Readings,
+  run: HeatRun,
+  fuelG: number | null,
+): number | null {
   const endC = times.boilS === null ? lastC : finite(aimTemperature(run, ownConditions(run)))
-  if (fuelG === null || litres === null || endC === null || water.startC === null || endC - water.startC < SMALLEST_RISE_K) return null
+  if (
+    fuelG === null ||
+    litres === null ||
+    endC === null ||
+    water.startC === null ||
+    endC - water.startC < SMALLEST_RISE_K
+  )
+    return null
   return fuelG / litres / (endC - water.startC)
 }

@@ -25,7 +25,7 @@ export interface Figured {
   figureOptions: FigureOptions
   budget: Propagation<HeatRun>
   climbed: R<Climb> | null
-  stalls: { own: number, reference: number } | null
+  stalls: { own: number; reference: number } | null
   rungs: Ladder
   flags: Flag[]
   missing: string[]
@@ -34,21 +34,59 @@ export interface Figured {
 const UNCLIMBED: R<Climb> = { ok: false, problem: { code: 'unclimbed', what: 'Not climbed' } }
 
 /** Climbs the ladder with uncertainty; where a reading is missing, only what does not need it. */
-export function figureRun({ document, readings, prepared, climbable, traceFit }: TakenRun, options: ReduceOptions, series: SetupSeries): Figured {
+export function figureRun(
+  { document, readings, prepared, climbable, traceFit }: TakenRun,
+  options: ReduceOptions,
+  series: SetupSeries,
+): Figured {
   const run = runInSeries(prepared.run, readings.windMS, options, series)
   const climbed = climbable ? climb(run, options.reference, options.model) : null
-  const figureOptions = { reference: options.reference, model: options.model, scale: prepared.gapsCost * litreRatio(document, options), evaporatedJ: weighedEvaporation(document) }
+  const figureOptions = {
+    reference: options.reference,
+    model: options.model,
+    scale: prepared.gapsCost * litreRatio(document, options),
+    evaporatedJ: weighedEvaporation(document),
+  }
   const evaluate = (moved: HeatRun) => figuresOf(moved, figureOptions, climbed === null ? UNCLIMBED : undefined)
   const onThisClimb = (moved: HeatRun) => figuresOf(moved, figureOptions, climbed ?? UNCLIMBED)
-  const budget = propagate(evaluate, run, uncertainInputs(document, readings, options, { ...prepared, run }, series), { scaled: onThisClimb, copy: copyHeatRun(run) })
+  const budget = propagate(evaluate, run, uncertainInputs(document, readings, options, { ...prepared, run }, series), {
+    scaled: onThisClimb,
+    copy: copyHeatRun(run),
+  })
   const stalls = climbed?.ok ? stallsAt(run, options.reference, climbed.value.q0W) : null
-  const rungs = ladder(budget.values[FIGURE.own]!, rungInputs(document, { run, budget, options, series, windMS: readings.windMS, boilingC: readings.boilingC }))
+  const rungs = ladder(
+    budget.values[FIGURE.own]!,
+    rungInputs(document, { run, budget, options, series, windMS: readings.windMS, boilingC: readings.boilingC }),
+  )
   const flags = [
-    ...readings.flags, ...prepared.flags, ...startFlags(run, readings.boilingC), ...kindFlags(document), ...balanceFlags(climbed),
-    ...(climbed?.ok ? stallFlags(run, { boiled: readings.times.boilS !== null, windMS: readings.windMS, climbed: climbed.value, stalls: stalls!, options }) : []),
-    ...plausibilityFlags(document, run, budget, readings, figureOptions), ...flameFlags(traceFit), ...rungFlags(rungs, readings.windMS),
+    ...readings.flags,
+    ...prepared.flags,
+    ...startFlags(run, readings.boilingC),
+    ...kindFlags(document),
+    ...balanceFlags(climbed),
+    ...(climbed?.ok
+      ? stallFlags(run, {
+          boiled: readings.times.boilS !== null,
+          windMS: readings.windMS,
+          climbed: climbed.value,
+          stalls: stalls!,
+          options,
+        })
+      : []),
+    ...plausibilityFlags(document, run, budget, readings, figureOptions),
+    ...flameFlags(traceFit),
+    ...rungFlags(rungs, readings.windMS),
   ]
-  return { run, figureOptions, budget, climbed, stalls, rungs, flags, missing: [...new Set([...readings.missing, ...prepared.missing, ...rungs.missing])] }
+  return {
+    run,
+    figureOptions,
+    budget,
+    climbed,
+    stalls,
+    rungs,
+    flags,
+    missing: [...new Set([...readings.missing, ...prepared.missing, ...rungs.missing])],
+  }
 }
 
 function runInSeries(prepared: HeatRun, windMS: number | null, options: ReduceOptions, series: SetupSeries): HeatRun {
@@ -57,33 +95,77 @@ function runInSeries(prepared: HeatRun, windMS: number | null, options: ReduceOp
   if (run.evaporationScale !== 0) return run
   // With a lid: what would evaporate without it, at each station, for the uncertainty of what comes past.
   const at = stations(run, options.reference)
-  const [own, boilingPoint, reference] = [at[0], at[2], at[4]].map(one => meanOpenEvaporation(run, one, aimTemperature(run, one))) as [number, number, number]
+  const [own, boilingPoint, reference] = [at[0], at[2], at[4]].map((one) =>
+    meanOpenEvaporation(run, one, aimTemperature(run, one)),
+  ) as [number, number, number]
   run.lidVapourW = [own, own, boilingPoint, reference, reference]
   return run
 }
 
-interface RungsOf { run: HeatRun, budget: Propagation<HeatRun>, options: ReduceOptions, series: SetupSeries, windMS: number | null, boilingC: number | null }
+interface RungsOf {
+  run: HeatRun
+  budget: Propagation<HeatRun>
+  options: ReduceOptions
+  series: SetupSeries
+  windMS: number | null
+  boilingC: number | null
+}
 
 function rungInputs(document: RunDocument, { run, budget, options, series, windMS, boilingC }: RungsOf): RungInput[] {
   const { reference, model } = options
-  const rung = (name: RungName, i: number, { basis, moved, open = null }: Pick<RungInput, 'basis' | 'moved'> & { open?: string | null }): RungInput => ({
-    rung: name, basis, moved, open, ghost: null, reach: series.reach(name, moved.to), gPerL: budget.values[FIGURE.afterStart + i]!,
-    u: combined(budget, FIGURE.afterStart + i).u, factorU: ratioUncertainty(budget, FIGURE.afterStart + i, FIGURE.own + i),
+  const rung = (
+    name: RungName,
+    i: number,
+    { basis, moved, open = null }: Pick<RungInput, 'basis' | 'moved'> & { open?: string | null },
+  ): RungInput => ({
+    rung: name,
+    basis,
+    moved,
+    open,
+    ghost: null,
+    reach: series.reach(name, moved.to),
+    gPerL: budget.values[FIGURE.afterStart + i]!,
+    u: combined(budget, FIGURE.afterStart + i).u,
+    factorU: ratioUncertainty(budget, FIGURE.afterStart + i, FIGURE.own + i),
   })
   const ownBoilingC = run.targetC ?? boilingC
-  const lossBasis: Basis = document.place.airC === null ? 'assumed' : document.lossWPerK !== null ? 'measured' : series.film === null ? 'assumed' : 'ownSeries'
-  const wind = rung('wind', 3, { basis: windBasis(run, windMS, options, series), moved: { from: windMS, to: reference.windMS, unit: 'm/s' }, open: openWind(run, windMS, options) })
-  if (wind.open !== null) wind.ghost = windGhost(wind.gPerL, windMS, classGamma({ head: document.burner.head, screen: document.screen }))
+  const lossBasis: Basis =
+    document.place.airC === null
+      ? 'assumed'
+      : document.lossWPerK !== null
+        ? 'measured'
+        : series.film === null
+          ? 'assumed'
+          : 'ownSeries'
+  const wind = rung('wind', 3, {
+    basis: windBasis(run, windMS, options, series),
+    moved: { from: windMS, to: reference.windMS, unit: 'm/s' },
+    open: openWind(run, windMS, options),
+  })
+  if (wind.open !== null)
+    wind.ghost = windGhost(wind.gPerL, windMS, classGamma({ head: document.burner.head, screen: document.screen }))
   return [
-    rung('start', 0, { basis: 'measured', moved: { from: run.meltJ > 0 ? 0 : document.water.startC, to: reference.startC, unit: '°C' } }),
-    rung('boilingPoint', 1, { basis: 'measured', moved: { from: ownBoilingC, to: run.targetC ?? boilingPointFromPressure(reference.pressureHPa * 100), unit: '°C' } }),
+    rung('start', 0, {
+      basis: 'measured',
+      moved: { from: run.meltJ > 0 ? 0 : document.water.startC, to: reference.startC, unit: '°C' },
+    }),
+    rung('boilingPoint', 1, {
+      basis: 'measured',
+      moved: {
+        from: ownBoilingC,
+        to: run.targetC ?? boilingPointFromPressure(reference.pressureHPa * 100),
+        unit: '°C',
+      },
+    }),
     rung('surroundings', 2, {
-      basis: model === 'loss' ? lossBasis : 'notInModel', moved: { from: document.place.airC, to: reference.airC, unit: '°C' },
+      basis: model === 'loss' ? lossBasis : 'notInModel',
+      moved: { from: document.place.airC, to: reference.airC, unit: '°C' },
       open: model === 'loss' && document.place.airC === null ? 'place.airC' : null,
     }),
     wind,
     rung('supply', 4, {
-      basis: options.supply ? 'ownSeries' : 'notInModel', moved: { from: burnRate(run), to: series.supplyReferenceGPerMin ?? reference.burnRateGPerMin, unit: 'g/min' },
+      basis: options.supply ? 'ownSeries' : 'notInModel',
+      moved: { from: burnRate(run), to: series.supplyReferenceGPerMin ?? reference.burnRateGPerMin, unit: 'g/min' },
       open: series.supplyFactor(run) === null ? 'series.burnRate' : null,
     }),
   ]
@@ -118,53 +200,143 @@ function weighedEvaporation({ water }: RunDocument): number | null {
 
 function startFlags(run: HeatRun, boilingC: number | null): Flag[] {
   if (boilingC === null || Number.isNaN(run.startC) || !startsAboveAim(run)) return []
-  return [{ code: 'start-above-boiling', severity: 'error', text: `The start (${run.startC.toFixed(1)} °C) is not below where the boil is (${aimTemperature(run, ownConditions(run)).toFixed(1)} °C here). °C or °F?` }]
+  return [
+    {
+      code: 'start-above-boiling',
+      severity: 'error',
+      text: `The start (${run.startC.toFixed(1)} °C) is not below where the boil is (${aimTemperature(run, ownConditions(run)).toFixed(1)} °C here). °C or °F?`,
+    },
+  ]
 }
 
-const kindFlags = ({ kind }: RunDocument): Flag[] => (NORMALISED_KINDS.includes(kind)
-  ? []
-  : [{ code: 'kind-not-normalised', severity: 'note', text: `A "${kind}" test is not brought to a reference; its figures stand as measured.` }])
+const kindFlags = ({ kind }: RunDocument): Flag[] =>
+  NORMALISED_KINDS.includes(kind)
+    ? []
+    : [
+        {
+          code: 'kind-not-normalised',
+          severity: 'note',
+          text: `A "${kind}" test is not brought to a reference; its figures stand as measured.`,
+        },
+      ]
 
-const balanceFlags = (climbed: R<Climb> | null): Flag[] => (climbed === null || climbed.ok ? [] : [{ code: climbed.problem.code, severity: 'error', text: problemText(climbed.problem) }])
+const balanceFlags = (climbed: R<Climb> | null): Flag[] =>
+  climbed === null || climbed.ok
+    ? []
+    : [{ code: climbed.problem.code, severity: 'error', text: problemText(climbed.problem) }]
 
-interface Stall { boiled: boolean, windMS: number | null, climbed: Climb, stalls: { own: number, reference: number }, options: ReduceOptions }
+interface Stall {
+  boiled: boolean
+  windMS: number | null
+  climbed: Climb
+  stalls: { own: number; reference: number }
+  options: ReduceOptions
+}
 
 function stallFlags(run: HeatRun, { boiled, windMS, climbed, stalls, options }: Stall): Flag[] {
   const flags: Flag[] = []
   const referenceAim = run.targetC ?? boilingPointFromPressure(options.reference.pressureHPa * 100)
   if (!boiled && climbed.ownS === Infinity) {
-    flags.push({ code: 'stalls', severity: 'warning', text: `Would not boil: stalls near ${Math.round(stalls.own)} °C${windMS ? ' in this wind' : ''}.` })
-    if (Number.isFinite(climbed.rungS[3]) && !Number.isFinite(climbed.rungS[2])) flags.push({ code: 'wind-carries-all', severity: 'note', text: 'It would not boil in its own wind: the wind rung carries the whole change.' })
-  } else if (!boiled) flags.push({ code: 'extrapolated', severity: 'warning', text: 'It did not boil: time and fuel to the boil are extrapolated by the heating model.' })
-  if (stalls.reference <= referenceAim) flags.push({ code: 'stalls-at-reference', severity: 'warning', text: `At the reference it would stall near ${Math.round(stalls.reference)} °C.` })
+    flags.push({
+      code: 'stalls',
+      severity: 'warning',
+      text: `Would not boil: stalls near ${Math.round(stalls.own)} °C${windMS ? ' in this wind' : ''}.`,
+    })
+    if (Number.isFinite(climbed.rungS[3]) && !Number.isFinite(climbed.rungS[2]))
+      flags.push({
+        code: 'wind-carries-all',
+        severity: 'note',
+        text: 'It would not boil in its own wind: the wind rung carries the whole change.',
+      })
+  } else if (!boiled)
+    flags.push({
+      code: 'extrapolated',
+      severity: 'warning',
+      text: 'It did not boil: time and fuel to the boil are extrapolated by the heating model.',
+    })
+  if (stalls.reference <= referenceAim)
+    flags.push({
+      code: 'stalls-at-reference',
+      severity: 'warning',
+      text: `At the reference it would stall near ${Math.round(stalls.reference)} °C.`,
+    })
   return flags
 }
 
-function plausibilityFlags(document: RunDocument, run: HeatRun, budget: Propagation<HeatRun>, { windMS, fuel, used }: Readings, options: FigureOptions): Flag[] {
+function plausibilityFlags(
+  document: RunDocument,
+  run: HeatRun,
+  budget: Propagation<HeatRun>,
+  { windMS, fuel, used }: Readings,
+  options: FigureOptions,
+): Flag[] {
   const eta = combined(budget, FIGURE.efficiency)
   if (Number.isFinite(eta.value)) {
-    const evaporatedJ = options.evaporatedJ ?? eta.value * run.fuelKg * run.lhvJPerKg - efficiency(run, 0) * run.fuelKg * run.lhvJPerKg
+    const evaporatedJ =
+      options.evaporatedJ ?? eta.value * run.fuelKg * run.lhvJPerKg - efficiency(run, 0) * run.fuelKg * run.lhvJPerKg
     const density = fuel === null ? null : densityAt(fuel, document.place.airC ?? 20)
     const context = {
-      scaleResolutionG: used === null || document.fuel.usedMl !== null ? null : document.fuel.scaleResolutionG, densityGPerMl: density === null ? null : density / 1000,
-      unweighedLeftoverG: unweighedLeftover(document), waterG: run.waterKg * 1000,
+      scaleResolutionG: used === null || document.fuel.usedMl !== null ? null : document.fuel.scaleResolutionG,
+      densityGPerMl: density === null ? null : density / 1000,
+      unweighedLeftoverG: unweighedLeftover(document),
+      waterG: run.waterKg * 1000,
     }
-    return efficiencyFlags(eta.value, eta.u, { burner: document.burner.kind, finned: document.pot.finned, calm: windMS === 0, slips: () => slips(run, context, changed => efficiency(changed, evaporatedJ)) })
+    return efficiencyFlags(eta.value, eta.u, {
+      burner: document.burner.kind,
+      finned: document.pot.finned,
+      calm: windMS === 0,
+      slips: () => slips(run, context, (changed) => efficiency(changed, evaporatedJ)),
+    })
   }
-  if (Number.isNaN(run.lhvJPerKg)) return [{ code: 'heating-value-unknown', severity: 'note', text: 'Heating value of the fuel not known: no efficiency.' }]
+  if (Number.isNaN(run.lhvJPerKg))
+    return [
+      { code: 'heating-value-unknown', severity: 'note', text: 'Heating value of the fuel not known: no efficiency.' },
+    ]
   return []
 }
 
-const flameFlags = (traceFit: TakenRun['traceFit']): Flag[] => (traceFit?.some(burn => burn.flameChanged)
-  ? [{ code: 'flame-changed', severity: 'note', text: 'The trace bends away from one even flame: the flame changed, or the pot was disturbed.' }]
-  : [])
+const flameFlags = (traceFit: TakenRun['traceFit']): Flag[] =>
+  traceFit?.some((burn) => burn.flameChanged)
+    ? [
+        {
+          code: 'flame-changed',
+          severity: 'note',
+          text: 'The trace bends away from one even flame: the flame changed, or the pot was disturbed.',
+        },
+      ]
+    : []
 
 function rungFlags({ missing, normalisedGPerL, normalisedU, rungs }: Ladder, windMS: number | null): Flag[] {
   const flags: Flag[] = []
-  if (normalisedGPerL !== null && normalisedU === null) flags.push({ code: 'uncertainty-unbounded', severity: 'warning', text: 'So near a stall at the reference that within its uncertainty it may not boil at all: do not compare this figure.' })
-  if (missing.includes('place.windMS')) flags.push({ code: 'wind-not-measured', severity: 'warning', text: 'Wind not measured: partly normalised. Type the wind at the pot, or "calm".' })
-  if (missing.includes('series.wind')) flags.push({ code: 'wind-series-missing', severity: 'warning', text: `Wind ${windMS} m/s at the pot: this set-up has no wind series of its own yet, and no class of burner speaks for it here, so wind is not corrected.` })
-  if (missing.includes('series.burnRate')) flags.push({ code: 'supply-series-missing', severity: 'warning', text: 'No burn-rate series of this set-up (five boils at different settings): supply is not corrected.' })
-  if (rungs.some(rung => rung.rung === 'wind' && rung.basis === 'classDefault')) flags.push({ code: 'wind-class-default', severity: 'note', text: 'Wind is corrected by the class of the burner, known to a factor of 1.6: do not break ties with this figure.' })
+  if (normalisedGPerL !== null && normalisedU === null)
+    flags.push({
+      code: 'uncertainty-unbounded',
+      severity: 'warning',
+      text: 'So near a stall at the reference that within its uncertainty it may not boil at all: do not compare this figure.',
+    })
+  if (missing.includes('place.windMS'))
+    flags.push({
+      code: 'wind-not-measured',
+      severity: 'warning',
+      text: 'Wind not measured: partly normalised. Type the wind at the pot, or "calm".',
+    })
+  if (missing.includes('series.wind'))
+    flags.push({
+      code: 'wind-series-missing',
+      severity: 'warning',
+      text: `Wind ${windMS} m/s at the pot: this set-up has no wind series of its own yet, and no class of burner speaks for it here, so wind is not corrected.`,
+    })
+  if (missing.includes('series.burnRate'))
+    flags.push({
+      code: 'supply-series-missing',
+      severity: 'warning',
+      text: 'No burn-rate series of this set-up (five boils at different settings): supply is not corrected.',
+    })
+  if (rungs.some((rung) => rung.rung === 'wind' && rung.basis === 'classDefault'))
+    flags.push({
+      code: 'wind-class-default',
+      severity: 'note',
+      text: 'Wind is corrected by the class of the burner, known to a factor of 1.6: do not break ties with this figure.',
+    })
   return flags
 }

@@ -36,14 +36,36 @@ export function prepareHeatRun(document: RunDocument, readings: Readings, option
   const aim = aimOf(document, readings, options)
   const open = document.lid === false
   const run: HeatRun = {
-    waterKg, startC: melting.startC, airC: place.airC ?? options.reference.airC, pressurePa: readings.pressure?.pressurePa ?? NaN,
-    windMS: readings.windMS ?? 0, humidity: place.humidityPct === null ? ASSUMED_HUMIDITY : place.humidityPct / 100,
-    belowBoilK: aim.belowBoilK, targetC: aim.targetC, reachedC: readings.times.boilS === null ? readings.endC ?? NaN : null,
-    heatS: readings.heatS ?? NaN, leadS: readings.leadS, fuelKg: (readings.toEnd?.grams ?? NaN) / 1000, potJPerK: capacity.jPerK,
-    lidM2: areas.lidM2, sideM2: areas.sideM2, closeCone: document.screen === 'cone', filmWPerM2K: LOSS_ESTIMATE.filmWPerM2K.value,
-    sideShare: LOSS_ESTIMATE.sideShare.value, windSlopePerMS: LOSS_ESTIMATE.windSlopePerMS.value, lossWPerK: document.lossWPerK?.value ?? null,
-    thetaK: options.theta.value, gamma: NaN, windExponent: 1, meltJ: melting.meltJ, supplyFactor: 1, evaporationScale: open ? 1 : 0, lidVapourW: null, altitudeFactor: 1,
-    lhvJPerKg: heatingValue(document, readings) * 1e6, enthalpy: defaultEnthalpy,
+    waterKg,
+    startC: melting.startC,
+    airC: place.airC ?? options.reference.airC,
+    pressurePa: readings.pressure?.pressurePa ?? NaN,
+    windMS: readings.windMS ?? 0,
+    humidity: place.humidityPct === null ? ASSUMED_HUMIDITY : place.humidityPct / 100,
+    belowBoilK: aim.belowBoilK,
+    targetC: aim.targetC,
+    reachedC: readings.times.boilS === null ? (readings.endC ?? NaN) : null,
+    heatS: readings.heatS ?? NaN,
+    leadS: readings.leadS,
+    fuelKg: (readings.toEnd?.grams ?? NaN) / 1000,
+    potJPerK: capacity.jPerK,
+    lidM2: areas.lidM2,
+    sideM2: areas.sideM2,
+    closeCone: document.screen === 'cone',
+    filmWPerM2K: LOSS_ESTIMATE.filmWPerM2K.value,
+    sideShare: LOSS_ESTIMATE.sideShare.value,
+    windSlopePerMS: LOSS_ESTIMATE.windSlopePerMS.value,
+    lossWPerK: document.lossWPerK?.value ?? null,
+    thetaK: options.theta.value,
+    gamma: NaN,
+    windExponent: 1,
+    meltJ: melting.meltJ,
+    supplyFactor: 1,
+    evaporationScale: open ? 1 : 0,
+    lidVapourW: null,
+    altitudeFactor: 1,
+    lhvJPerKg: heatingValue(document, readings) * 1e6,
+    enthalpy: defaultEnthalpy,
   }
   flags.push(...melting.flags, ...assumptionFlags(document, { capacity, areas, open, readings }))
   const whole = asOneBurn(run, readings, flags)
@@ -51,9 +73,12 @@ export function prepareHeatRun(document: RunDocument, readings: Readings, option
 }
 
 /** Several burns become one unbroken burn of the same flame; what the gaps cost is kept as a factor. */
-function asOneBurn(run: HeatRun, { spansS }: Readings, flags: Flag[]): { run: HeatRun, gapsCost: number } {
+function asOneBurn(run: HeatRun, { spansS }: Readings, flags: Flag[]): { run: HeatRun; gapsCost: number } {
   const own = ownConditions(run)
-  const known = Number.isFinite(run.reachedC ?? aimTemperature(run, own)) && Number.isFinite(run.startC) && Number.isFinite(run.waterKg)
+  const known =
+    Number.isFinite(run.reachedC ?? aimTemperature(run, own)) &&
+    Number.isFinite(run.startC) &&
+    Number.isFinite(run.waterKg)
   if (spansS.length <= 1 || !known) return { run, gapsCost: 1 }
   const burnS = spansS.reduce((sum, span, i) => (i % 2 === 0 ? sum + span : sum), 0)
   const unbroken = unbrokenHeatingTime(spansS, heatingIn(run, own, run.reachedC ?? aimTemperature(run, own)))
@@ -81,17 +106,23 @@ function missingFor(document: RunDocument, readings: Readings): string[] {
   if (readings.pressure === null) missing.push('place.altitudeM')
   if (readings.times.potOnS === null) missing.push('events.potOn')
   if (readings.times.boilS === null && readings.times.endedS === null) missing.push('events.rollingBoil')
-  if (readings.times.boilS === null && readings.times.endedS !== null && readings.endC === null) missing.push('water.endC')
+  if (readings.times.boilS === null && readings.times.endedS !== null && readings.endC === null)
+    missing.push('water.endC')
   return missing
 }
 
 /** The temperature aimed at, by the boil convention. Sources: commonPractice; the 6 ± 4 K of first bubbles: estimate. */
-function aimOf(document: RunDocument, { boilingC, times }: Readings, { boil }: ReduceOptions): { belowBoilK: number, targetC: number | null, u: number } {
+function aimOf(
+  document: RunDocument,
+  { boilingC, times }: Readings,
+  { boil }: ReduceOptions,
+): { belowBoilK: number; targetC: number | null; u: number } {
   if (typeof boil === 'object') return { belowBoilK: 0, targetC: boil.targetC, u: 0 }
   if (boil === 'plateau') return { belowBoilK: PLATEAU_BELOW_K, targetC: null, u: 0 }
   if (boil !== 'firstBubbles') return { belowBoilK: 0, targetC: null, u: 0 }
   const probe = times.boilS === null ? null : probeReading(document, times.boilS)
-  if (probe === null || boilingC === null) return { belowBoilK: FIRST_BUBBLES_BELOW_K.value, targetC: null, u: FIRST_BUBBLES_BELOW_K.u }
+  if (probe === null || boilingC === null)
+    return { belowBoilK: FIRST_BUBBLES_BELOW_K.value, targetC: null, u: FIRST_BUBBLES_BELOW_K.u }
   return { belowBoilK: Math.max(0, boilingC - probe), targetC: null, u: document.uncertainty.startC }
 }
 
@@ -99,9 +130,12 @@ const PROBE_WINDOW_S = 5
 
 /** The sample or reading nearest to a moment, within 5 s of it [°C]. */
 function probeReading(document: RunDocument, atS: number): number | null {
-  const readings = document.events.filter(e => e.kind === 'reading' && typeof e.waterC === 'number').map(e => [e.s, e.waterC!] as const)
+  const readings = document.events
+    .filter((e) => e.kind === 'reading' && typeof e.waterC === 'number')
+    .map((e) => [e.s, e.waterC!] as const)
   let best: readonly [number, number] | null = null
-  for (const one of [...document.trace, ...readings]) if (best === null || Math.abs(one[0] - atS) < Math.abs(best[0] - atS)) best = one
+  for (const one of [...document.trace, ...readings])
+    if (best === null || Math.abs(one[0] - atS) < Math.abs(best[0] - atS)) best = one
   return best !== null && Math.abs(best[0] - atS) <= PROBE_WINDOW_S ? best[1] : null
 }
 
@@ -117,14 +151,32 @@ function assumptionFlags(document: RunDocument, { capacity, areas, open, reading
   const flags: Flag[] = []
   if (document.lossWPerK === null) {
     const shape = areas.assumed ? ' No pot diameter: a cylinder as high as wide is assumed.' : ''
-    flags.push(note('loss-estimated', `Heat loss estimated from the pot’s geometry; a cool-down test would measure it.${shape}`))
+    flags.push(
+      note('loss-estimated', `Heat loss estimated from the pot’s geometry; a cool-down test would measure it.${shape}`),
+    )
   }
-  if (capacity.assumed === 'all') flags.push(note('pot-mass-assumed', `Pot mass not given: heat capacity assumed ${capacity.jPerK} ± ${capacity.u} J/K.`))
-  if (capacity.assumed === 'material') flags.push(note('pot-material-assumed', 'Pot material not given: a specific heat of 700 ± 150 J/(kg·K) is assumed.'))
-  if (document.place.airC === null) flags.push(note('air-not-measured', 'Air temperature not measured: taken as the reference’s, and the rung left open.'))
+  if (capacity.assumed === 'all')
+    flags.push(
+      note('pot-mass-assumed', `Pot mass not given: heat capacity assumed ${capacity.jPerK} ± ${capacity.u} J/K.`),
+    )
+  if (capacity.assumed === 'material')
+    flags.push(
+      note('pot-material-assumed', 'Pot material not given: a specific heat of 700 ± 150 J/(kg·K) is assumed.'),
+    )
+  if (document.place.airC === null)
+    flags.push(
+      note('air-not-measured', 'Air temperature not measured: taken as the reference’s, and the rung left open.'),
+    )
   if (document.lid === null) flags.push(note('lid-not-stated', 'Lid not stated: taken as on (assumed).'))
-  if (open && document.place.humidityPct === null) flags.push(note('humidity-assumed', 'Open pot: humidity assumed 50 %.'))
+  if (open && document.place.humidityPct === null)
+    flags.push(note('humidity-assumed', 'Open pot: humidity assumed 50 %.'))
   const altitudeM = readings.pressure === null ? 0 : altitudeFromStationPressure(readings.pressure.pressurePa)
-  if (Math.abs(altitudeM) >= 300) flags.push(note('altitude-effect', 'What thin air does to the burner beyond the boiling point is not corrected; the uncertainty allows for it.'))
+  if (Math.abs(altitudeM) >= 300)
+    flags.push(
+      note(
+        'altitude-effect',
+        'What thin air does to the burner beyond the boiling point is not corrected; the uncertainty allows for it.',
+      ),
+    )
   return flags
 }

@@ -19,14 +19,19 @@ export interface Melting {
  */
 export function meltingOf({ water, place }: RunDocument): Melting {
   const starterKg = water.massG === null ? NaN : water.massG / 1000
-  if (water.snowG === null || water.snowG === 0) return { waterKg: starterKg, startC: water.startC ?? NaN, meltJ: 0, flags: [] }
+  if (water.snowG === null || water.snowG === 0)
+    return { waterKg: starterKg, startC: water.startC ?? NaN, meltJ: 0, flags: [] }
   const snowKg = water.snowG / 1000
   const snowC = Math.min(0, place.airC ?? 0)
   const poured = water.massG === null ? 0 : starterKg
   const starterJ = poured === 0 ? 0 : poured * (liquidEnthalpy(water.startC ?? 0) - liquidEnthalpy(0)) * 1000
   const meltJ = snowKg * (MELTING_HEAT.value - ICE_SPECIFIC_HEAT.value * snowC) - starterJ
   const waterKg = poured + snowKg
-  const note: Flag = { code: 'snow-as-cold-as-air', severity: 'note', text: `Snow taken to be at ${snowC.toFixed(1)} °C, the air’s temperature or 0 °C (assumed).` }
+  const note: Flag = {
+    code: 'snow-as-cold-as-air',
+    severity: 'note',
+    text: `Snow taken to be at ${snowC.toFixed(1)} °C, the air’s temperature or 0 °C (assumed).`,
+  }
   // Enough warm starter water melts it all without a flame.
   if (meltJ < 0) return { waterKg, startC: -meltJ / waterKg / 4186, meltJ: 0, flags: [note] }
   return { waterKg, startC: 0, meltJ, flags: [note] }

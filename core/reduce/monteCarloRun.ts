@@ -11,7 +11,7 @@ export interface MonteCarloAnswer {
   runId: string
   seed: number
   /** By first order: the normalised figure and its standard uncertainty [g/L]. */
-  firstOrder: { gPerL: number, u: number }
+  firstOrder: { gPerL: number; u: number }
   distribution: Distribution
   /** sd over first order's u. */
   ratio: number
@@ -27,15 +27,35 @@ export interface MonteCarloAnswer {
  */
 export function monteCarloRun(request: ReduceRequest, runId: string, options: MonteCarloOptions): R<MonteCarloAnswer> {
   const found = runInSeries(request, runId)
-  if (found === null) return fail({ code: 'run-not-found', what: 'The run is not in the request', where: 'runs', got: runId })
+  if (found === null)
+    return fail({ code: 'run-not-found', what: 'The run is not in the request', where: 'runs', got: runId })
   const { run, budget, figureOptions, climbed } = found.figured
   const first = combined(budget, FIGURE.afterSupply)
-  if (climbed === null || !climbed.ok || !Number.isFinite(first.u)) return fail({ code: 'not-normalised', what: 'The run has no normalised figure to draw', hint: 'Its missing readings are listed with it.' })
-  const distribution = monteCarlo(moved => normalisedFigure(moved, figureOptions), run, budget.inputs, options, copyHeatRun)
+  if (climbed === null || !climbed.ok || !Number.isFinite(first.u))
+    return fail({
+      code: 'not-normalised',
+      what: 'The run has no normalised figure to draw',
+      hint: 'Its missing readings are listed with it.',
+    })
+  const distribution = monteCarlo(
+    (moved) => normalisedFigure(moved, figureOptions),
+    run,
+    budget.inputs,
+    options,
+    copyHeatRun,
+  )
   if (distribution === null) return fail({ code: 'stopped', what: 'The draws were stopped' })
   const ratio = distribution.sd / first.u
   const agrees = Math.abs(ratio - 1) <= 0.05 && Math.abs(skewOf(distribution)) <= 0.1 && distribution.lost === 0
-  return ok({ runId, seed: options.seed, firstOrder: { gPerL: first.value, u: first.u }, distribution, ratio, agrees, text: wordsOf(distribution, ratio, agrees) })
+  return ok({
+    runId,
+    seed: options.seed,
+    firstOrder: { gPerL: first.value, u: first.u },
+    distribution,
+    ratio,
+    agrees,
+    text: wordsOf(distribution, ratio, agrees),
+  })
 }
 
 /** How much longer the upper half of the 95 % interval is than the lower, over the whole. */
@@ -46,8 +66,10 @@ function skewOf({ quantiles: [low, , middle, , high] }: Distribution): number {
 function wordsOf(distribution: Distribution, ratio: number, agrees: boolean): string {
   const { draws, lost } = distribution
   const count = draws.toLocaleString('en').replaceAll(',', '\u202F')
-  if (lost > 0) return `In ${lost} of ${count} draws it would not boil at the reference: first order cannot say that. Do not compare this figure.`
+  if (lost > 0)
+    return `In ${lost} of ${count} draws it would not boil at the reference: first order cannot say that. Do not compare this figure.`
   if (agrees) return `${count} draws agree with first order.`
-  if (Math.abs(ratio - 1) <= 0.05) return `${count} draws lean to the ${skewOf(distribution) > 0 ? 'high' : 'low'} side: the arithmetic bends over its inputs’ range. Use the quantiles.`
+  if (Math.abs(ratio - 1) <= 0.05)
+    return `${count} draws lean to the ${skewOf(distribution) > 0 ? 'high' : 'low'} side: the arithmetic bends over its inputs’ range. Use the quantiles.`
   return `${count} draws spread ${ratio > 1 ? 'wider' : 'narrower'} than first order by ${Math.abs(Math.round((ratio - 1) * 100))} %: the arithmetic bends over its inputs’ range. Use the quantiles.`
 }

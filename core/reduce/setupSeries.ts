@@ -5,7 +5,14 @@ import type { ReduceOptions, RunDocument } from '../formats/document'
 import type { Rung } from '../formats/answer'
 import { climb, fuelOnLadder } from '../normalise/climb'
 import { efficiency } from '../normalise/figures'
-import { aimTemperature, copyHeatRun, gramsPerLitre, heatingIn, ownConditions, type HeatRun } from '../normalise/heatRun'
+import {
+  aimTemperature,
+  copyHeatRun,
+  gramsPerLitre,
+  heatingIn,
+  ownConditions,
+  type HeatRun,
+} from '../normalise/heatRun'
 import type { Reference, RungName } from '../normalise/reference'
 import { CLASS_REACH_MS, CLASS_SPREAD, classGamma } from '../normalise/windClass'
 import { windLimits, type WindLimits } from '../normalise/windLimits'
@@ -27,7 +34,7 @@ export interface SetupSeries {
   wind: WindEffect | null
   windLimits: WindLimits | null
   /** Film coefficient from the set-up's own cool-down runs [W/(m²·K)]. */
-  film: { value: number, u: number } | null
+  film: { value: number; u: number } | null
   /** Which of the winds that were tried this one is: readings of one fan setting share their error. */
   settingOf: (windMS: number) => number
   /** Factor of the supply rung for a run, 1 where it is not asked for; null where no line says. */
@@ -46,19 +53,26 @@ const SETTINGS_APART_MS = 0.5
 const burnRateOf = (run: HeatRun): number => (run.fuelKg * 60_000) / (run.heatS + run.leadS)
 
 /** @param members the runs of one set-up and origin; one run alone where it names no set-up */
-export function setupSeries(members: readonly Member[], options: ReduceOptions, film: SetupSeries['film']): SetupSeries {
-  const climbable = members.filter(member => member.climbable)
-  const points = climbable.flatMap(member => windPoint(member) ?? [])
+export function setupSeries(
+  members: readonly Member[],
+  options: ReduceOptions,
+  film: SetupSeries['film'],
+): SetupSeries {
+  const climbable = members.filter((member) => member.climbable)
+  const points = climbable.flatMap((member) => windPoint(member) ?? [])
   const wind = windOf(points, members)
   const settings = windSettings(members.flatMap(({ readings }) => readings.windMS ?? []))
   const supply = options.supply ? supplyOf(climbable, wind, options) : null
   return {
-    wind, film, windLimits: wind === null ? null : limitsOf(points, wind, options.reference),
-    settingOf: windMS => settings.findIndex(top => windMS <= top),
-    supplyFactor: run => (!options.supply ? 1 : supply === null ? null : supply.factor(burnRateOf(run))),
-    supplyU: run => (supply === null ? 0 : supply.u(burnRateOf(run))),
+    wind,
+    film,
+    windLimits: wind === null ? null : limitsOf(points, wind, options.reference),
+    settingOf: (windMS) => settings.findIndex((top) => windMS <= top),
+    supplyFactor: (run) => (!options.supply ? 1 : supply === null ? null : supply.factor(burnRateOf(run))),
+    supplyU: (run) => (supply === null ? 0 : supply.u(burnRateOf(run))),
     supplyReferenceGPerMin: supply?.reference ?? null,
-    reach: reachOf(members), highFirepowerW: highestFirepower(members),
+    reach: reachOf(members),
+    highFirepowerW: highestFirepower(members),
   }
 }
 
@@ -75,11 +89,16 @@ export function withWind(run: HeatRun, windMS: number | null, wind: WindEffect |
 function windOf(points: readonly RunInWind[], members: readonly Member[]): WindEffect | null {
   const own = fitWind(points)
   if (own !== null) return own
-  const gamma = members.map(({ document }) => classGamma({ head: document.burner.head, screen: document.screen })).find(one => one !== null) ?? null
+  const gamma =
+    members
+      .map(({ document }) => classGamma({ head: document.burner.head, screen: document.screen }))
+      .find((one) => one !== null) ?? null
   return gamma === null ? null : { gamma, gammaU: gamma * Math.log(CLASS_SPREAD), exponent: 1, basis: 'classDefault' }
 }
 
-interface RunInWind extends WindPoint { run: HeatRun }
+interface RunInWind extends WindPoint {
+  run: HeatRun
+}
 
 /** More heat in the water than in the fuel: a slip, which must not lean on the figures of other runs. */
 function isImpossible(run: HeatRun): boolean {
@@ -94,7 +113,10 @@ function windPoint({ readings, document, prepared: { run } }: Member): RunInWind
   const flow = heatFlowFromTime(run.heatS, heatingIn(run, own, endC))
   if (!flow.ok) return null
   const burnRateKgPerS = run.fuelKg / (run.heatS + run.leadS)
-  const u = Math.hypot(document.uncertainty.startC / (endC - run.startC), (readings.used?.uRandomG ?? 0) / 1000 / run.fuelKg)
+  const u = Math.hypot(
+    document.uncertainty.startC / (endC - run.startC),
+    (readings.used?.uRandomG ?? 0) / 1000 / run.fuelKg,
+  )
   return { run, u, windMS: readings.windMS, lnHeatPerFuel: Math.log(flow.value.q0W / burnRateKgPerS) }
 }
 
@@ -105,15 +127,29 @@ function windSettings(windsMS: number[]): number[] {
 }
 
 /** At the reference, for the set-up's middle run: its water and pot, and the flame it would have in calm. */
-function limitsOf(points: readonly RunInWind[], { gamma, exponent }: WindEffect, reference: Reference): WindLimits | null {
-  const calm = points.map(({ run, windMS, lnHeatPerFuel }) => ({ run, heat: lnHeatPerFuel + gamma * windMS ** exponent })).sort((a, b) => a.heat - b.heat)
+function limitsOf(
+  points: readonly RunInWind[],
+  { gamma, exponent }: WindEffect,
+  reference: Reference,
+): WindLimits | null {
+  const calm = points
+    .map(({ run, windMS, lnHeatPerFuel }) => ({ run, heat: lnHeatPerFuel + gamma * windMS ** exponent }))
+    .sort((a, b) => a.heat - b.heat)
   const middle = calm[Math.floor(calm.length / 2)]
   if (middle === undefined) return null
   const { run, heat } = middle
-  return windLimits({ ...run, gamma, windExponent: exponent }, Math.exp(heat) * (run.fuelKg / (run.heatS + run.leadS)), reference)
+  return windLimits(
+    { ...run, gamma, windExponent: exponent },
+    Math.exp(heat) * (run.fuelKg / (run.heatS + run.leadS)),
+    reference,
+  )
 }
 
-interface Supply { factor: (rate: number) => number, u: (rate: number) => number, reference: number }
+interface Supply {
+  factor: (rate: number) => number
+  u: (rate: number) => number
+  reference: number
+}
 
 /** The set-up's own burn-rate line, and the burn rate it is read at: the reference's, else the geometric mean of the calm runs. */
 function supplyOf(climbable: readonly Member[], wind: WindEffect | null, options: ReduceOptions): Supply | null {
@@ -124,11 +160,15 @@ function supplyOf(climbable: readonly Member[], wind: WindEffect | null, options
     return Number.isFinite(gPerL) ? [{ burnRateGPerMin: burnRateOf(run), gPerL, calm: readings.windMS === 0 }] : []
   })
   const line = flameLine(points)
-  const calm = points.filter(point => point.calm)
-  const reference = options.reference.burnRateGPerMin ?? (calm.length === 0 ? null : Math.exp(calm.reduce((sum, point) => sum + Math.log(point.burnRateGPerMin), 0) / calm.length))
+  const calm = points.filter((point) => point.calm)
+  const reference =
+    options.reference.burnRateGPerMin ??
+    (calm.length === 0
+      ? null
+      : Math.exp(calm.reduce((sum, point) => sum + Math.log(point.burnRateGPerMin), 0) / calm.length))
   if (line === null || reference === null) return null
   const factor = (rate: number) => lineAt(line, reference).gPerL / lineAt(line, rate).gPerL
-  return { reference, factor, u: rate => factor(rate) * slopeU(line, rate, reference) }
+  return { reference, factor, u: (rate) => factor(rate) * slopeU(line, rate, reference) }
 }
 
 /** Relative uncertainty of the ratio of two points of one line: their common part cancels. */
@@ -136,8 +176,13 @@ function slopeU(line: FlameLine, rate: number, reference: number): number {
   const { residualSumOfSquares, freedom, unscaledCovariance } = line.fit
   if (freedom < 1) return 0
   const [here, there] = [lineAt(line, rate).gPerL, lineAt(line, reference).gPerL]
-  const row = line.coefficients.map((_, power) => (reference - line.meanRate) ** power / there - (rate - line.meanRate) ** power / here)
-  const variance = row.reduce((sum, a, i) => sum + a * row.reduce((inner, b, j) => inner + b * unscaledCovariance[i]![j]!, 0), 0)
+  const row = line.coefficients.map(
+    (_, power) => (reference - line.meanRate) ** power / there - (rate - line.meanRate) ** power / here,
+  )
+  const variance = row.reduce(
+    (sum, a, i) => sum + a * row.reduce((inner, b, j) => inner + b * unscaledCovariance[i]![j]!, 0),
+    0,
+  )
   return Math.sqrt((Math.max(variance, 0) * residualSumOfSquares) / freedom)
 }
 
@@ -146,8 +191,13 @@ function reachOf(members: readonly Member[]): SetupSeries['reach'] {
   if (members[0]?.document.setup == null) return () => null
   const tested: Partial<Record<RungName, [number, number] | null>> = {
     start: range(members.map(({ document }) => document.water.startC)),
-    boilingPoint: range(members.map(({ readings }) => (readings.pressure === null ? null : boilingPointFromPressure(readings.pressure.pressurePa)))),
-    surroundings: range(members.map(({ document }) => document.place.airC)), wind: range(members.map(({ readings }) => readings.windMS)),
+    boilingPoint: range(
+      members.map(({ readings }) =>
+        readings.pressure === null ? null : boilingPointFromPressure(readings.pressure.pressurePa),
+      ),
+    ),
+    surroundings: range(members.map(({ document }) => document.place.airC)),
+    wind: range(members.map(({ readings }) => readings.windMS)),
     supply: range(members.map(({ climbable, prepared }) => (climbable ? burnRateOf(prepared.run) : null))),
   }
   return (rung, asked) => {
@@ -157,7 +207,7 @@ function reachOf(members: readonly Member[]): SetupSeries['reach'] {
 }
 
 function range(values: readonly (number | null)[]): [number, number] | null {
-  const known = values.filter(value => value !== null)
+  const known = values.filter((value) => value !== null)
   return known.length === 0 ? null : [Math.min(...known), Math.max(...known)]
 }
 

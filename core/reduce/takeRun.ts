@@ -19,20 +19,50 @@ export interface TakenRun extends Member {
 
 export function takeRun(document: RunDocument, options: ReduceOptions, withWorkings: boolean): TakenRun {
   const workings: Record<string, Working> | null = withWorkings ? {} : null
-  const tell = workings === null ? undefined : (working: Working) => { workings[working.path] = finiteWorking(working) }
+  const tell =
+    workings === null
+      ? undefined
+      : (working: Working) => {
+          workings[working.path] = finiteWorking(working)
+        }
   const readings = readRun(document, options, tell)
   const prepared = prepareHeatRun(document, readings, options)
-  const climbable = NORMALISED_KINDS.includes(document.kind) && prepared.missing.length === 0 && prepared.run.heatS > 0
-    && prepared.run.fuelKg > 0 && !startsAboveAim(prepared.run)
-  return { document, readings, prepared, climbable, workings, tell, traceFit: traceFitOf(document, readings, prepared.run) }
+  const climbable =
+    NORMALISED_KINDS.includes(document.kind) &&
+    prepared.missing.length === 0 &&
+    prepared.run.heatS > 0 &&
+    prepared.run.fuelKg > 0 &&
+    !startsAboveAim(prepared.run)
+  return {
+    document,
+    readings,
+    prepared,
+    climbable,
+    workings,
+    tell,
+    traceFit: traceFitOf(document, readings, prepared.run),
+  }
 }
 
 function traceFitOf({ kind }: RunDocument, { times, boilingC, clean }: Readings, run: HeatRun): BurnFit[] | null {
-  if (clean === null || kind === 'coolDown' || boilingC === null || times.potOnS === null || Number.isNaN(run.waterKg) || Number.isNaN(run.startC)) return null
+  if (
+    clean === null ||
+    kind === 'coolDown' ||
+    boilingC === null ||
+    times.potOnS === null ||
+    Number.isNaN(run.waterKg) ||
+    Number.isNaN(run.startC)
+  )
+    return null
   const potOnS = times.potOnS
   const burns = times.burns.map(({ startS, endS }) => ({ startS: Math.max(startS, potOnS), endS: endS ?? Infinity }))
   const capacityJPerK = run.waterKg * WATER_SPECIFIC_HEAT.value + run.potJPerK
-  const fit = fitHeatingInClean(clean, { capacityJPerK, airC: run.airC, boilingC, burns: burns.length === 0 ? [{ startS: potOnS, endS: Infinity }] : burns })
+  const fit = fitHeatingInClean(clean, {
+    capacityJPerK,
+    airC: run.airC,
+    boilingC,
+    burns: burns.length === 0 ? [{ startS: potOnS, endS: Infinity }] : burns,
+  })
   return fit.ok ? fit.value.burns : null
 }
 

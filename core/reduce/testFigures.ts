@@ -4,7 +4,14 @@ import type { RunDocument } from '../formats/document'
 import { densityAt } from '../constants/fuels'
 import { evaporationFrom, evaporationPower } from '../heating/evaporation'
 import { heatFlowFromTime, surplus } from '../heating/heatingTime'
-import { aimTemperature, heatingIn, lossCoefficient, ownConditions, sensibleHeat, type HeatRun } from '../normalise/heatRun'
+import {
+  aimTemperature,
+  heatingIn,
+  lossCoefficient,
+  ownConditions,
+  sensibleHeat,
+  type HeatRun,
+} from '../normalise/heatRun'
 import { flameTimeBetween } from '../run/burns'
 import { medianOf } from '../trace/cleanTrace'
 import type { Readings } from './readings'
@@ -21,28 +28,51 @@ export interface TestParts {
   firepowerW: number | null
 }
 
-const finite = (value: number | null | undefined): number | null => (value !== null && value !== undefined && Number.isFinite(value) ? value : null)
+const finite = (value: number | null | undefined): number | null =>
+  value !== null && value !== undefined && Number.isFinite(value) ? value : null
 
 /** Null where a figure is not this test's, or a reading for it is missing. Sources: wbt (firepower, turn-down), newton, commonPractice. */
 export function testFigures(parts: TestParts): TestFigures {
   const { document, readings, run } = parts
   const { times, used, fuel } = readings
   const flameStartS = times.litS ?? times.potOnS
-  const burnTimeS = flameStartS === null || times.flameEndS === null ? null : flameTimeBetween(times.burns, flameStartS, times.flameEndS)
+  const burnTimeS =
+    flameStartS === null || times.flameEndS === null
+      ? null
+      : flameTimeBetween(times.burns, flameStartS, times.flameEndS)
   const litresPerGram = fuel === null ? null : densityAt(fuel, document.place.airC ?? 20)
   const endC = document.water.endC ?? readings.endC
   const simmer = document.kind === 'simmer'
   const figures: TestFigures = {
     warmUpS: times.litS !== null && times.bloomedS !== null ? times.bloomedS - times.litS : null,
-    burnTimeS, burnRateGPerMin: burnTimeS === null || used === null || burnTimeS <= 0 ? null : (used.grams / burnTimeS) * 60,
-    burnRateMlPerMin: burnTimeS === null || used === null || litresPerGram === null || burnTimeS <= 0 ? null : (used.grams / burnTimeS) * 60_000 / litresPerGram,
-    usefulAfterBoilS: usefulAfterBoil(parts), boilsPerLoad: finite(used === null || readings.toEnd?.grams == null || readings.toEnd.share === 1 || times.boilS === null ? null : used.grams / readings.toEnd.grams),
-    riseK: endC === null || document.water.startC === null || times.boilS !== null ? null : endC - document.water.startC,
-    powerIntoWaterW: powerIntoWater(parts, endC), turnDownRatio: simmer && parts.firepowerW !== null && parts.series.highFirepowerW !== null ? parts.series.highFirepowerW / parts.firepowerW : null,
+    burnTimeS,
+    burnRateGPerMin: burnTimeS === null || used === null || burnTimeS <= 0 ? null : (used.grams / burnTimeS) * 60,
+    burnRateMlPerMin:
+      burnTimeS === null || used === null || litresPerGram === null || burnTimeS <= 0
+        ? null
+        : ((used.grams / burnTimeS) * 60_000) / litresPerGram,
+    usefulAfterBoilS: usefulAfterBoil(parts),
+    boilsPerLoad: finite(
+      used === null || readings.toEnd?.grams == null || readings.toEnd.share === 1 || times.boilS === null
+        ? null
+        : used.grams / readings.toEnd.grams,
+    ),
+    riseK:
+      endC === null || document.water.startC === null || times.boilS !== null ? null : endC - document.water.startC,
+    powerIntoWaterW: powerIntoWater(parts, endC),
+    turnDownRatio:
+      simmer && parts.firepowerW !== null && parts.series.highFirepowerW !== null
+        ? parts.series.highFirepowerW / parts.firepowerW
+        : null,
     holdingPowerW: simmer ? finite(holdingPower(run)) : null,
-    meltEnergyKJ: run.meltJ > 0 ? run.meltJ / 1000 : null, toWaterS: run.meltJ > 0 ? finite(timeToWater(run)) : null,
-    pieces: document.kind === 'fed' ? piecesOf(document) : null, gapsS: readings.spansS.length > 1 ? readings.spansS.reduce((sum, span, i) => (i % 2 === 1 ? sum + span : sum), 0) : null,
-    dryFuelG: readings.dryWood?.grams ?? null, lossWPerK: readings.coolDown?.lossWPerK ?? null, lossWPerKU: readings.coolDown?.u ?? null,
+    meltEnergyKJ: run.meltJ > 0 ? run.meltJ / 1000 : null,
+    toWaterS: run.meltJ > 0 ? finite(timeToWater(run)) : null,
+    pieces: document.kind === 'fed' ? piecesOf(document) : null,
+    gapsS:
+      readings.spansS.length > 1 ? readings.spansS.reduce((sum, span, i) => (i % 2 === 1 ? sum + span : sum), 0) : null,
+    dryFuelG: readings.dryWood?.grams ?? null,
+    lossWPerK: readings.coolDown?.lossWPerK ?? null,
+    lossWPerKU: readings.coolDown?.u ?? null,
   }
   for (const key of Object.keys(figures) as (keyof TestFigures)[]) figures[key] = finite(figures[key])
   return figures
@@ -52,19 +82,24 @@ export function testFigures(parts: TestParts): TestFigures {
 function usefulAfterBoil({ readings: { times }, document: { events, trace } }: TestParts): number | null {
   if (times.boilS === null) return null
   const boilS = times.boilS
-  const left = events.find(event => event.kind === 'flameLeftPot' && event.s > boilS)?.s
-  const ends = [left, times.flameEndS !== null && times.flameEndS > boilS ? times.flameEndS : undefined, fallenAt(trace, boilS)].filter(s => s !== undefined)
+  const left = events.find((event) => event.kind === 'flameLeftPot' && event.s > boilS)?.s
+  const ends = [
+    left,
+    times.flameEndS !== null && times.flameEndS > boilS ? times.flameEndS : undefined,
+    fallenAt(trace, boilS),
+  ].filter((s) => s !== undefined)
   return ends.length === 0 ? null : Math.min(...ends) - boilS
 }
 
 /** When the water had fallen half a degree below the level it held in the half minute after the boil; two samples must say so. */
 function fallenAt(trace: RunDocument['trace'], boilS: number): number | undefined {
-  const from = trace.findIndex(one => one[0] >= boilS)
+  const from = trace.findIndex((one) => one[0] >= boilS)
   if (from < 0 || trace.at(-1)![0] < boilS + LEVEL_OVER_S) return undefined
   let after = from
   while (trace[after]![0] <= boilS + LEVEL_OVER_S && after < trace.length - 1) after++
-  const levelC = medianOf(Float64Array.from(trace.slice(from, after), one => one[1])) - FALLEN_K
-  for (let i = after; i < trace.length - 1; i++) if (trace[i]![1] < levelC && trace[i + 1]![1] < levelC) return trace[i]![0]
+  const levelC = medianOf(Float64Array.from(trace.slice(from, after), (one) => one[1])) - FALLEN_K
+  for (let i = after; i < trace.length - 1; i++)
+    if (trace[i]![1] < levelC && trace[i + 1]![1] < levelC) return trace[i]![0]
   return undefined
 }
 const LEVEL_OVER_S = 30
@@ -79,7 +114,23 @@ function powerIntoWater({ readings: { heatS, times }, run }: TestParts, endC: nu
 function holdingPower(run: HeatRun): number {
   const own = ownConditions(run)
   const boilingC = aimTemperature(run, own)
-  const openW = run.evaporationScale === 0 || run.lidVapourW !== null ? 0 : evaporationPower(evaporationFrom({ areaM2: run.lidM2, pressurePa: run.pressurePa, airC: run.airC, humidity: run.humidity, windMS: run.windMS }, 1, 1), boilingC)
+  const openW =
+    run.evaporationScale === 0 || run.lidVapourW !== null
+      ? 0
+      : evaporationPower(
+          evaporationFrom(
+            {
+              areaM2: run.lidM2,
+              pressurePa: run.pressurePa,
+              airC: run.airC,
+              humidity: run.humidity,
+              windMS: run.windMS,
+            },
+            1,
+            1,
+          ),
+          boilingC,
+        )
   return lossCoefficient(run, run.windMS) * (boilingC - run.airC) + openW
 }
 
@@ -90,4 +141,5 @@ function timeToWater(run: HeatRun): number {
   return flow.ok ? run.meltJ / surplus(flow.value.q0W, heating.startC, heating) : NaN
 }
 
-const piecesOf = ({ events, fuel }: RunDocument): number => events.filter(event => event.kind === 'fuelAdded').length + (fuel.loadG === null ? 0 : 1)
+const piecesOf = ({ events, fuel }: RunDocument): number =>
+  events.filter((event) => event.kind === 'fuelAdded').length + (fuel.loadG === null ? 0 : 1)

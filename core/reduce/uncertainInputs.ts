@@ -18,44 +18,98 @@ type Mover = Input['move']
 
 /** How each number is moved. Made once: a run has some twenty of these, and there are many runs. */
 const MOVE = {
-  startC: (x, by) => { x.startC += by },
-  airC: (x, by) => { x.airC += by },
-  pressurePa: (x, by) => { x.pressurePa += by },
-  waterKg: (x, by) => { x.waterKg += by },
-  fuelKg: (x, by) => { x.fuelKg += by },
+  startC: (x, by) => {
+    x.startC += by
+  },
+  airC: (x, by) => {
+    x.airC += by
+  },
+  pressurePa: (x, by) => {
+    x.pressurePa += by
+  },
+  waterKg: (x, by) => {
+    x.waterKg += by
+  },
+  fuelKg: (x, by) => {
+    x.fuelKg += by
+  },
   // The burner runs until the call: an error of the call moves time and fuel together.
   boilS: (x, by) => {
     const flameS = x.heatS + x.leadS
     x.heatS += by
     x.fuelKg *= (flameS + by) / flameS
   },
-  reachedC: (x, by) => { x.reachedC! += by },
-  belowBoilK: (x, by) => { x.belowBoilK += by },
-  lossWPerK: (x, by) => { x.lossWPerK = Math.max(0, x.lossWPerK! + by) },
-  filmWPerM2K: (x, by) => { x.filmWPerM2K = Math.max(0, x.filmWPerM2K + by) },
-  windSlopePerMS: (x, by) => { x.windSlopePerMS += by },
-  windMS: (x, by) => { x.windMS = Math.max(0, x.windMS + by) },
-  gamma: (x, by) => { x.gamma += by },
-  lnGamma: (x, by) => { x.gamma *= Math.exp(by) },
-  thetaK: (x, by) => { x.thetaK += by },
-  evaporationScale: (x, by) => { x.evaporationScale += by },
-  potJPerK: (x, by) => { x.potJPerK += by },
-  altitudeFactor: (x, by) => { x.altitudeFactor += by },
-  supplyFactor: (x, by) => { x.supplyFactor += by },
-  lhvJPerKg: (x, by) => { x.lhvJPerKg += by },
+  reachedC: (x, by) => {
+    x.reachedC! += by
+  },
+  belowBoilK: (x, by) => {
+    x.belowBoilK += by
+  },
+  lossWPerK: (x, by) => {
+    x.lossWPerK = Math.max(0, x.lossWPerK! + by)
+  },
+  filmWPerM2K: (x, by) => {
+    x.filmWPerM2K = Math.max(0, x.filmWPerM2K + by)
+  },
+  windSlopePerMS: (x, by) => {
+    x.windSlopePerMS += by
+  },
+  windMS: (x, by) => {
+    x.windMS = Math.max(0, x.windMS + by)
+  },
+  gamma: (x, by) => {
+    x.gamma += by
+  },
+  lnGamma: (x, by) => {
+    x.gamma *= Math.exp(by)
+  },
+  thetaK: (x, by) => {
+    x.thetaK += by
+  },
+  evaporationScale: (x, by) => {
+    x.evaporationScale += by
+  },
+  potJPerK: (x, by) => {
+    x.potJPerK += by
+  },
+  altitudeFactor: (x, by) => {
+    x.altitudeFactor += by
+  },
+  supplyFactor: (x, by) => {
+    x.supplyFactor += by
+  },
+  lhvJPerKg: (x, by) => {
+    x.lhvJPerKg += by
+  },
 } as const satisfies Record<string, Mover>
 
 type Moved = keyof typeof MOVE
 const TOUCHES: Partial<Record<Moved, readonly (keyof HeatRun)[]>> = { boilS: ['heatS', 'fuelKg'], lnGamma: ['gamma'] }
-const OWN_FIELD = Object.fromEntries(Object.keys(MOVE).map(key => [key, [key]])) as unknown as Record<Moved, readonly (keyof HeatRun)[]>
+const OWN_FIELD = Object.fromEntries(Object.keys(MOVE).map((key) => [key, [key]])) as unknown as Record<
+  Moved,
+  readonly (keyof HeatRun)[]
+>
 
 /** These change no time, so that the climb stands. */
 const SCALING: ReadonlySet<Moved> = new Set(['fuelKg', 'altitudeFactor', 'supplyFactor', 'lhvJPerKg'])
 
-const input = (name: string, key: Moved, u: number, sharedBy: string | null): Input => ({ name, u, sharedBy, move: MOVE[key], touches: TOUCHES[key] ?? OWN_FIELD[key], scales: SCALING.has(key) })
+const input = (name: string, key: Moved, u: number, sharedBy: string | null): Input => ({
+  name,
+  u,
+  sharedBy,
+  move: MOVE[key],
+  touches: TOUCHES[key] ?? OWN_FIELD[key],
+  scales: SCALING.has(key),
+})
 
 /** The uncertain inputs with their standard uncertainties, by the contract's defaults. An input with u = 0 is left out. */
-export function uncertainInputs(document: RunDocument, readings: Readings, options: ReduceOptions, { run, capacityU, belowBoilU }: Prepared, series: SetupSeries): Input[] {
+export function uncertainInputs(
+  document: RunDocument,
+  readings: Readings,
+  options: ReduceOptions,
+  { run, capacityU, belowBoilU }: Prepared,
+  series: SetupSeries,
+): Input[] {
   const { uncertainty, place } = document
   const called = readings.times.boilS !== null
   const open = document.lid === false
@@ -63,26 +117,36 @@ export function uncertainInputs(document: RunDocument, readings: Readings, optio
   const all: Input[] = [
     input('Start temperature', 'startC', run.meltJ > 0 ? 0 : uncertainty.startC, null),
     input('Air temperature', 'airC', place.airC === null ? 0 : uncertainty.airC, null),
-    input('Station pressure', 'pressurePa', readings.pressure?.uPa ?? 0, readings.pressure?.basis === 'measured' ? null : `pressure at ${place.altitudeM} m`),
+    input(
+      'Station pressure',
+      'pressurePa',
+      readings.pressure?.uPa ?? 0,
+      readings.pressure?.basis === 'measured' ? null : `pressure at ${place.altitudeM} m`,
+    ),
     input('Water', 'waterKg', uncertainty.waterG / 1000, null),
     input('Fuel weighed', 'fuelKg', fuelU(readings, readings.used?.uRandomG), null),
     input('Scale accuracy', 'fuelKg', fuelU(readings, readings.used?.uScaleG), 'scale'),
     input('Share of burn time', 'fuelKg', run.fuelKg * (readings.toEnd?.shareU ?? 0), null),
     input('Boil call', 'boilS', called && readings.times.boilFrom === 'call' ? uncertainty.boilCallS : 0, null),
-    input('Boil found in the trace', 'boilS', readings.times.boilFrom === 'trace' ? readings.foundU ?? 0 : 0, null),
+    input('Boil found in the trace', 'boilS', readings.times.boilFrom === 'trace' ? (readings.foundU ?? 0) : 0, null),
     input('Last temperature', 'reachedC', run.reachedC === null ? 0 : uncertainty.startC, null),
     input('Where first bubbles come', 'belowBoilK', belowBoilU, null),
     ...lossInputs(document, run, series),
     input('Wind at the pot', 'windMS', run.windMS > 0 ? uncertainty.windMS : 0, `wind, setting ${setting}`),
     ...windInputs(run, series),
     input('Flame temperature excess Θ', 'thetaK', options.theta.u, 'theta'),
-    input(open ? 'Evaporation of the open pot' : 'Evaporation past the lid', 'evaporationScale', open ? EVAPORATION_RELATIVE_U : LID_EVAPORATION_U, 'evaporation'),
+    input(
+      open ? 'Evaporation of the open pot' : 'Evaporation past the lid',
+      'evaporationScale',
+      open ? EVAPORATION_RELATIVE_U : LID_EVAPORATION_U,
+      'evaporation',
+    ),
     input('Pot’s heat capacity, assumed', 'potJPerK', capacityU, 'pot'),
     input('Altitude beyond the boiling point', 'altitudeFactor', altitudeU(readings, options), 'altitude'),
     input('Burn-rate line of the set-up', 'supplyFactor', series.supplyU(run), 'supply'),
     input('Lower heating value', 'lhvJPerKg', lhvU(document.fuel.lhvMJPerKg, readings), 'heating value'),
   ]
-  return all.filter(one => one.u > 0)
+  return all.filter((one) => one.u > 0)
 }
 
 function lossInputs({ lossWPerK }: RunDocument, run: HeatRun, { film }: SetupSeries): Input[] {
@@ -90,8 +154,18 @@ function lossInputs({ lossWPerK }: RunDocument, run: HeatRun, { film }: SetupSer
     return [input('Heat loss, from a cool-down', 'lossWPerK', lossWPerK.u, 'loss')]
   }
   return [
-    input(film === null ? 'Heat loss, from geometry' : 'Heat loss, from the set-up’s cool-down', 'filmWPerM2K', geometryU(run, film?.u ?? LOSS_ESTIMATE.filmWPerM2K.u), 'loss'),
-    input('Heat loss, growth with wind', 'windSlopePerMS', run.windMS > 0 ? LOSS_ESTIMATE.windSlopePerMS.u : 0, 'loss, wind'),
+    input(
+      film === null ? 'Heat loss, from geometry' : 'Heat loss, from the set-up’s cool-down',
+      'filmWPerM2K',
+      geometryU(run, film?.u ?? LOSS_ESTIMATE.filmWPerM2K.u),
+      'loss',
+    ),
+    input(
+      'Heat loss, growth with wind',
+      'windSlopePerMS',
+      run.windMS > 0 ? LOSS_ESTIMATE.windSlopePerMS.u : 0,
+      'loss, wind',
+    ),
   ]
 }
 
@@ -112,7 +186,9 @@ const fuelU = (readings: Readings, uG = 0): number => (uG * (readings.toEnd?.sha
 /** 1 % per 1 000 m between here and the reference for gas, 2 % for the others. Source: estimate. */
 function altitudeU({ pressure, fuel }: Readings, { reference }: ReduceOptions): number {
   if (pressure === null) return 0
-  const apartM = Math.abs(altitudeFromStationPressure(pressure.pressurePa) - altitudeFromStationPressure(reference.pressureHPa * 100))
+  const apartM = Math.abs(
+    altitudeFromStationPressure(pressure.pressurePa) - altitudeFromStationPressure(reference.pressureHPa * 100),
+  )
   return (apartM / 1000) * (fuel?.form === 'gas' ? ALTITUDE_U.gas : ALTITUDE_U.other)
 }
 

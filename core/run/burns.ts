@@ -16,11 +16,12 @@ const ENDS: readonly EventKind[] = ['flameOut', 'snuffed', 'shutOff', 'gaveUp', 
  */
 export function burnsOf(events: readonly RunEvent[]): Burn[] {
   const sorted = [...events].sort((a, b) => a.s - b.s)
-  const litMarked = sorted.some(event => event.kind === 'lit')
+  const litMarked = sorted.some((event) => event.kind === 'lit')
   const burns: Burn[] = []
   for (const { kind, s } of sorted) {
     const open = burns.at(-1)?.endS === null
-    if (!open && (STARTS.includes(kind) || (kind === 'potOn' && !litMarked && burns.length === 0))) burns.push({ startS: s, endS: null })
+    if (!open && (STARTS.includes(kind) || (kind === 'potOn' && !litMarked && burns.length === 0)))
+      burns.push({ startS: s, endS: null })
     else if (open && ENDS.includes(kind)) burns.at(-1)!.endS = s
   }
   return burns
@@ -28,7 +29,10 @@ export function burnsOf(events: readonly RunEvent[]): Burn[] {
 
 /** Seconds of flame between two moments; an open end burns on. */
 export const flameTimeBetween = (burns: readonly Burn[], fromS: number, toS: number): number =>
-  burns.reduce((sum, { startS, endS }) => sum + Math.max(0, Math.min(endS ?? Infinity, toS) - Math.max(startS, fromS)), 0)
+  burns.reduce(
+    (sum, { startS, endS }) => sum + Math.max(0, Math.min(endS ?? Infinity, toS) - Math.max(startS, fromS)),
+    0,
+  )
 
 /**
  * Burns and gaps in turn between two moments: [burn, gap, burn, …] in seconds. Only a relighting ends a gap: what comes

@@ -46,7 +46,11 @@ const BOIL_KINDS: EventKind[] = ['firstBubbles', 'rollingBoil', 'targetReached']
  * @param events in any order
  * @param waterTrace [seconds, °C] pairs on the same clock, sorted; readings are added to it
  */
-export function deriveTimes(events: readonly RunEvent[], waterTrace: readonly [number, number][], conventions: TimeConventions): DerivedTimes {
+export function deriveTimes(
+  events: readonly RunEvent[],
+  waterTrace: readonly [number, number][],
+  conventions: TimeConventions,
+): DerivedTimes {
   const first = (...kinds: EventKind[]) => firstOf(events, kinds)?.s ?? null
   const litS = first('lit')
   const bloomedS = first('bloomed')
@@ -57,8 +61,18 @@ export function deriveTimes(events: readonly RunEvent[], waterTrace: readonly [n
   const flameEndS = burns.at(-1)?.endS ?? null
   const ending = boilS === null ? endingOf(events, flameEndS) : { s: null, ended: 'boiled' as const, reason: null }
   return {
-    litS, bloomedS, potOnS, potOnAssumed: potOnMarked === null && potOnS !== null, boilS, boilFrom,
-    boilsMarked: BOIL_KINDS.filter(kind => first(kind) !== null), burns, flameEndS, endedS: ending.s, ended: ending.ended, stoppedReason: ending.reason,
+    litS,
+    bloomedS,
+    potOnS,
+    potOnAssumed: potOnMarked === null && potOnS !== null,
+    boilS,
+    boilFrom,
+    boilsMarked: BOIL_KINDS.filter((kind) => first(kind) !== null),
+    burns,
+    flameEndS,
+    endedS: ending.s,
+    ended: ending.ended,
+    stoppedReason: ending.reason,
     clockZeroS: { potOn: potOnS, lit: litS, bloomed: bloomedS }[conventions.clock],
   }
 }
@@ -70,7 +84,10 @@ function firstOf(events: readonly RunEvent[], kinds: readonly EventKind[]): RunE
 }
 
 /** Without a boil: given up or stopped, whichever came first, else the flame gone for good. */
-function endingOf(events: readonly RunEvent[], flameEndS: number | null): { s: number | null, ended: Ending | null, reason: string | null } {
+function endingOf(
+  events: readonly RunEvent[],
+  flameEndS: number | null,
+): { s: number | null; ended: Ending | null; reason: string | null } {
   const given = firstOf(events, ['gaveUp', 'stopped'])
   if (given !== null && (flameEndS === null || given.s <= flameEndS)) {
     const ended = given.kind === 'stopped' ? 'stopped' : 'gaveUp'
@@ -80,24 +97,38 @@ function endingOf(events: readonly RunEvent[], flameEndS: number | null): { s: n
 }
 
 function boilTime(
-  events: readonly RunEvent[], waterTrace: readonly [number, number][], { boil, boilingC, plateauS, boilBy }: TimeConventions, potOnS: number | null,
+  events: readonly RunEvent[],
+  waterTrace: readonly [number, number][],
+  { boil, boilingC, plateauS, boilBy }: TimeConventions,
+  potOnS: number | null,
 ): Pick<DerivedTimes, 'boilS' | 'boilFrom'> {
   if (boil === 'rollingBoil' && boilBy === 'trace' && plateauS !== null) return { boilS: plateauS, boilFrom: 'trace' }
   const called = typeof boil === 'object' ? 'targetReached' : boil === 'probeAtBoil' || boil === 'plateau' ? null : boil
-  const call = called === null ? null : firstOf(typeof boil === 'object' ? events.filter(event => isOfTarget(event, boil.targetC)) : events, [called])
+  const call =
+    called === null
+      ? null
+      : firstOf(typeof boil === 'object' ? events.filter((event) => isOfTarget(event, boil.targetC)) : events, [called])
   if (call !== null) return { boilS: call.s, boilFrom: 'call' }
   const level = typeof boil === 'object' ? boil.targetC : boil === 'probeAtBoil' ? boilingC : null
-  const seen = boil === 'plateau' ? plateauS : level === null ? null : crossingTime(withReadings(events, waterTrace), level, potOnS ?? -Infinity)
+  const seen =
+    boil === 'plateau'
+      ? plateauS
+      : level === null
+        ? null
+        : crossingTime(withReadings(events, waterTrace), level, potOnS ?? -Infinity)
   return { boilS: seen, boilFrom: seen === null ? null : 'trace' }
 }
 
 /** A mark that says for which target it stands is no call of another. */
-const isOfTarget = ({ kind, waterC }: RunEvent, targetC: number): boolean => kind !== 'targetReached' || waterC == null || Math.abs(waterC - targetC) < SAME_TARGET_K
+const isOfTarget = ({ kind, waterC }: RunEvent, targetC: number): boolean =>
+  kind !== 'targetReached' || waterC == null || Math.abs(waterC - targetC) < SAME_TARGET_K
 const SAME_TARGET_K = 0.05
 
 /** Trace and readings on one clock, sorted. */
 export function withReadings(events: readonly RunEvent[], waterTrace: readonly [number, number][]): [number, number][] {
-  const readings = events.filter(e => e.kind === 'reading' && typeof e.waterC === 'number').map(e => [e.s, e.waterC!] as [number, number])
+  const readings = events
+    .filter((e) => e.kind === 'reading' && typeof e.waterC === 'number')
+    .map((e) => [e.s, e.waterC!] as [number, number])
   return readings.length === 0 ? [...waterTrace] : [...waterTrace, ...readings].sort((a, b) => a[0] - b[0])
 }
 

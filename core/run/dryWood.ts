@@ -26,14 +26,24 @@ export interface WoodReadings {
  * @param burntG wood that went in, less what was taken out unburnt [g]. Source: wbt.
  * Example: 100 g at 15 % with 3 g of char → 78.0 g.
  */
-export function equivalentDryWood(burntG: number, { moisturePct, charG, lhvMJPerKg, boilingC, airC }: WoodReadings): DryWood {
+export function equivalentDryWood(
+  burntG: number,
+  { moisturePct, charG, lhvMJPerKg, boilingC, airC }: WoodReadings,
+): DryWood {
   const flags: Flag[] = []
   const lhv = lhvMJPerKg ?? fuelOfKind('wood-dry')!.lowerHeatingValue.value
   const moisture = (moisturePct ?? 0) / 100
-  const steamMJPerKg = (WATER_SPECIFIC_HEAT.value * ((boilingC ?? 100) - (airC ?? 20)) + latentHeat(boilingC ?? 100) * 1000) / 1e6
+  const steamMJPerKg =
+    (WATER_SPECIFIC_HEAT.value * ((boilingC ?? 100) - (airC ?? 20)) + latentHeat(boilingC ?? 100) * 1000) / 1e6
   const perGram = 1 - moisture - (moisture * steamMJPerKg) / lhv
   const charAsWoodG = ((charG ?? 0) * CHAR_LOWER_HEATING_VALUE.value) / lhv
-  if (moisturePct === null) flags.push({ code: 'moisture-not-measured', severity: 'warning', text: 'Moisture of the wood not measured: taken as dry, so the figure is too high.' })
-  if (charG === null) flags.push({ code: 'char-not-weighed', severity: 'note', text: 'Char not weighed: none is credited.' })
+  if (moisturePct === null)
+    flags.push({
+      code: 'moisture-not-measured',
+      severity: 'warning',
+      text: 'Moisture of the wood not measured: taken as dry, so the figure is too high.',
+    })
+  if (charG === null)
+    flags.push({ code: 'char-not-weighed', severity: 'note', text: 'Char not weighed: none is credited.' })
   return { grams: burntG * perGram - charAsWoodG, perGram, charAsWoodG, flags }
 }

@@ -26,20 +26,54 @@ export interface FuelToBoil {
  * `takeShare`: the tester accepts the share of burn time. Source: commonPractice.
  */
 export function fuelToBoil(
-  usedG: number, { flameEndS, boilS, flameToBoilS, flameS, takeShare, byScale }: { flameEndS: number | null, boilS: number, flameToBoilS: number, flameS: number, takeShare: boolean, byScale: { toBoil: BurnedByScale, inAll: BurnedByScale } | null },
+  usedG: number,
+  {
+    flameEndS,
+    boilS,
+    flameToBoilS,
+    flameS,
+    takeShare,
+    byScale,
+  }: {
+    flameEndS: number | null
+    boilS: number
+    flameToBoilS: number
+    flameS: number
+    takeShare: boolean
+    byScale: { toBoil: BurnedByScale; inAll: BurnedByScale } | null
+  },
 ): FuelToBoil {
-  if (flameEndS === null || flameEndS <= boilS + SAME_MOMENT_S) return { grams: usedG, share: 1, shareU: 0, by: 'whole', flags: [] }
+  if (flameEndS === null || flameEndS <= boilS + SAME_MOMENT_S)
+    return { grams: usedG, share: 1, shareU: 0, by: 'whole', flags: [] }
   const ranOn = formatClock(flameEndS - boilS)
   if (byScale !== null && byScale.toBoil.grams < byScale.inAll.grams) {
     const share = byScale.toBoil.grams / byScale.inAll.grams
     const text = `The flame ran on ${ranOn} after the boil: fuel to the boil is what the scale under it had lost by then. Vapour from a pot on that scale counts as fuel.`
-    return { grams: usedG * share, share, shareU: byScale.toBoil.u / byScale.toBoil.grams, by: 'scale', flags: [{ code: 'fuel-by-scale', severity: 'note', text }] }
+    return {
+      grams: usedG * share,
+      share,
+      shareU: byScale.toBoil.u / byScale.toBoil.grams,
+      by: 'scale',
+      flags: [{ code: 'fuel-by-scale', severity: 'note', text }],
+    }
   }
   if (!takeShare) {
     const text = `The flame ran on ${ranOn} after the boil: fuel to the boil is not known. Weigh at the boil, or take the share of burn time.`
-    return { grams: null, share: NaN, shareU: 0, by: 'whole', flags: [{ code: 'flame-ran-on', severity: 'warning', text }] }
+    return {
+      grams: null,
+      share: NaN,
+      shareU: 0,
+      by: 'whole',
+      flags: [{ code: 'flame-ran-on', severity: 'warning', text }],
+    }
   }
   const share = flameToBoilS / flameS
   const text = `Fuel to the boil is a share of burn time (the flame ran on ${ranOn}): assumes an even flame.`
-  return { grams: usedG * share, share, shareU: BURN_SHARE_U, by: 'burnTime', flags: [{ code: 'even-flame-assumed', severity: 'warning', text }] }
+  return {
+    grams: usedG * share,
+    share,
+    shareU: BURN_SHARE_U,
+    by: 'burnTime',
+    flags: [{ code: 'even-flame-assumed', severity: 'warning', text }],
+  }
 }

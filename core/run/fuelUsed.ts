@@ -39,7 +39,11 @@ const differenceU = (resolutionG: number): number => (Math.SQRT2 * resolutionG) 
  * Fuel used in the whole run [g], or null when it was not measured.
  * @param airC air temperature, for the density of liquid fuel and for a scale in the cold; null: 20 °C
  */
-export function fuelUsed({ fuel: document, events, kind }: RunDocument, fuel: Fuel | null, airC: number | null): FuelUsed | null {
+export function fuelUsed(
+  { fuel: document, events, kind }: RunDocument,
+  fuel: Fuel | null,
+  airC: number | null,
+): FuelUsed | null {
   const way = byDifference(document, events, kind === 'fed') ?? byVolume(document, fuel, airC)
   if (way === null) return null
   const coldU = airC !== null && airC < 0 && way.formula !== '{V} · {ρ}' ? COLD_SCALE_U_G : 0
@@ -47,40 +51,74 @@ export function fuelUsed({ fuel: document, events, kind }: RunDocument, fuel: Fu
 }
 
 /** The last piece fed, whose rest was not weighed [g]; null: it was, or nothing was fed. */
-export function unweighedLeftover({ fuel, events, kind }: Pick<RunDocument, 'fuel' | 'events' | 'kind'>): number | null {
+export function unweighedLeftover({
+  fuel,
+  events,
+  kind,
+}: Pick<RunDocument, 'fuel' | 'events' | 'kind'>): number | null {
   if (kind !== 'fed' || fuel.leftoverG !== null || fuel.usedG !== null) return null
-  const fed = events.filter(event => event.kind === 'fuelAdded').sort((a, b) => a.s - b.s)
+  const fed = events.filter((event) => event.kind === 'fuelAdded').sort((a, b) => a.s - b.s)
   return fed.at(-1)?.massG ?? fuel.loadG
 }
 
 function byDifference(document: RunDocument['fuel'], events: readonly RunEvent[], fed: boolean): Way | null {
   const { usedG, beforeG, afterG, leftoverG, loadG, scaleResolutionG } = document
-  const addedG = events.reduce((sum, event) => sum + (event.kind === 'fuelAdded' ? event.massG ?? 0 : 0), 0)
-  const flags: Flag[] = scaleResolutionG === null
-    ? [{ code: 'scale-resolution-assumed', severity: 'note', text: `Scale resolution not given: assumed ${ASSUMED_RESOLUTION_G} g.` }]
-    : []
+  const addedG = events.reduce((sum, event) => sum + (event.kind === 'fuelAdded' ? (event.massG ?? 0) : 0), 0)
+  const flags: Flag[] =
+    scaleResolutionG === null
+      ? [
+          {
+            code: 'scale-resolution-assumed',
+            severity: 'note',
+            text: `Scale resolution not given: assumed ${ASSUMED_RESOLUTION_G} g.`,
+          },
+        ]
+      : []
   const restG = fed ? unweighedLeftover({ fuel: document, events: [...events], kind: 'fed' }) : null
-  if (restG !== null) flags.push({ code: 'leftover-not-weighed', severity: 'warning', text: `Leftover not weighed: up to ${restG} g less was burnt. Weigh it dry.` })
+  if (restG !== null)
+    flags.push({
+      code: 'leftover-not-weighed',
+      severity: 'warning',
+      text: `Leftover not weighed: up to ${restG} g less was burnt. Weigh it dry.`,
+    })
   // Anything between none and all of the last piece may be left: its mean square about none is a third.
   const uG = Math.hypot(differenceU(scaleResolutionG ?? ASSUMED_RESOLUTION_G), (restG ?? 0) / Math.sqrt(3))
-  if (usedG !== null) return { grams: usedG, uG, formula: '{m}', inputs: [['m', 'Fuel used, weighed', usedG, 'g']], flags }
+  if (usedG !== null)
+    return { grams: usedG, uG, formula: '{m}', inputs: [['m', 'Fuel used, weighed', usedG, 'g']], flags }
   const left = leftoverG ?? 0
   if (beforeG !== null && afterG !== null) {
     if (afterG > beforeG + addedG) flags.push(swapped(beforeG, afterG))
     return {
-      grams: beforeG + addedG - afterG - left, uG, flags, formula: '{m₁} + {m₊} − {m₂} − {m_left}',
-      inputs: [['m₁', 'Weighed before', beforeG, 'g'], ['m₊', 'Added while burning', addedG, 'g'], ['m₂', 'Weighed after', afterG, 'g'], ['m_left', 'Left over', left, 'g']],
+      grams: beforeG + addedG - afterG - left,
+      uG,
+      flags,
+      formula: '{m₁} + {m₊} − {m₂} − {m_left}',
+      inputs: [
+        ['m₁', 'Weighed before', beforeG, 'g'],
+        ['m₊', 'Added while burning', addedG, 'g'],
+        ['m₂', 'Weighed after', afterG, 'g'],
+        ['m_left', 'Left over', left, 'g'],
+      ],
     }
   }
   if (loadG === null && addedG === 0) return null
   return {
-    grams: (loadG ?? 0) + addedG - left, uG, flags, formula: '{m_load} + {m₊} − {m_left}',
-    inputs: [['m_load', 'Load', loadG ?? 0, 'g'], ['m₊', 'Added while burning', addedG, 'g'], ['m_left', 'Left over', left, 'g']],
+    grams: (loadG ?? 0) + addedG - left,
+    uG,
+    flags,
+    formula: '{m_load} + {m₊} − {m_left}',
+    inputs: [
+      ['m_load', 'Load', loadG ?? 0, 'g'],
+      ['m₊', 'Added while burning', addedG, 'g'],
+      ['m_left', 'Left over', left, 'g'],
+    ],
   }
 }
 
 const swapped = (beforeG: number, afterG: number): Flag => ({
-  code: 'fuel-after-above-before', severity: 'error', text: `Fuel after (${afterG} g) is more than fuel before (${beforeG} g). Swapped?`,
+  code: 'fuel-after-above-before',
+  severity: 'error',
+  text: `Fuel after (${afterG} g) is more than fuel before (${beforeG} g). Swapped?`,
 })
 
 function byVolume(document: RunDocument['fuel'], fuel: Fuel | null, airC: number | null): Way | null {
@@ -89,12 +127,25 @@ function byVolume(document: RunDocument['fuel'], fuel: Fuel | null, airC: number
   const builtIn = fuel === null ? null : densityAt(fuel, airC ?? 20)
   const rho = densityGPerMl ?? (builtIn === null ? null : builtIn / 1000)
   if (rho === null) return null
-  const uRho = densityGPerMl === null ? (fuel!.density!.standardUncertainty / 1000) : 0.002
-  const flags: Flag[] = densityGPerMl === null
-    ? [{ code: 'density-built-in', severity: 'note', text: `Fuel density taken as ${rho.toFixed(4)} g/mL at ${airC ?? 20} °C, the air's temperature (assumed).` }]
-    : []
+  const uRho = densityGPerMl === null ? fuel!.density!.standardUncertainty / 1000 : 0.002
+  const flags: Flag[] =
+    densityGPerMl === null
+      ? [
+          {
+            code: 'density-built-in',
+            severity: 'note',
+            text: `Fuel density taken as ${rho.toFixed(4)} g/mL at ${airC ?? 20} °C, the air's temperature (assumed).`,
+          },
+        ]
+      : []
   return {
-    grams: usedMl * rho, uG: Math.hypot(VOLUME_U_ML * rho, usedMl * uRho), flags, formula: '{V} · {ρ}',
-    inputs: [['V', 'Fuel used, by volume', usedMl, 'mL'], ['ρ', 'Density', rho, 'g/mL']],
+    grams: usedMl * rho,
+    uG: Math.hypot(VOLUME_U_ML * rho, usedMl * uRho),
+    flags,
+    formula: '{V} · {ρ}',
+    inputs: [
+      ['V', 'Fuel used, by volume', usedMl, 'mL'],
+      ['ρ', 'Density', rho, 'g/mL'],
+    ],
   }
 }

@@ -10,13 +10,21 @@ const NEAREST_S = 10
 /** Vapour that leaves a pot on the same scale counts as fuel, about alike before the boil and after (standard). Source: estimate. */
 const VAPOUR_U = 0.02
 
-export interface BurnedByScale { grams: number, /** Standard [g]. */ u: number }
+export interface BurnedByScale {
+  grams: number
+  /** Standard [g]. */ u: number
+}
 
 /**
  * @param trace [seconds, g], sorted
  * @returns null where the scale said nothing near either moment
  */
-export function burnedByScale(trace: readonly [number, number][], fromS: number, toS: number, resolutionG: number): BurnedByScale | null {
+export function burnedByScale(
+  trace: readonly [number, number][],
+  fromS: number,
+  toS: number,
+  resolutionG: number,
+): BurnedByScale | null {
   const level = withoutHands(trace)
   const [from, to] = [levelAt(level, fromS), levelAt(level, toS)]
   if (from === null || to === null) return null

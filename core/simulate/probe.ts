@@ -2,7 +2,12 @@
 import type { Random } from './random'
 import type { SimulatedSample } from './stove'
 
-export interface Probe { lagS: number, noiseK: number, offsetK: number, resolutionK: number }
+export interface Probe {
+  lagS: number
+  noiseK: number
+  offsetK: number
+  resolutionK: number
+}
 
 /** What the probe shows at each sample, as [seconds, °C]. First-order lag. */
 export function probeReadings(samples: readonly SimulatedSample[], probe: Probe, random: Random): [number, number][] {

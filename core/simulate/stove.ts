@@ -64,15 +64,24 @@ export function simulatedBoilingPoint(pressurePa: number): number {
 }
 
 /** The pressure at which it boils there: the same equation the other way round [Pa]. */
-export const simulatedPressureAtBoiling = (boilingC: number): number => 133.322 * 10 ** (7.96681 - 1668.21 / (boilingC + 228))
+export const simulatedPressureAtBoiling = (boilingC: number): number =>
+  133.322 * 10 ** (7.96681 - 1668.21 / (boilingC + 228))
 
 /** Pressure of the standard atmosphere in this room's own words, T/T₀ to the power g/(R·L) [Pa] (ISO 2533:1975). */
-export const simulatedPressure = (altitudeM: number): number => 101_325 * ((288.15 - 0.0065 * altitudeM) / 288.15) ** 5.25588
+export const simulatedPressure = (altitudeM: number): number =>
+  101_325 * ((288.15 - 0.0065 * altitudeM) / 288.15) ** 5.25588
 
-interface State { potC: number, waterC: number, fuelG: number }
+interface State {
+  potC: number
+  waterC: number
+  fuelG: number
+}
 
 /** A stove that somebody lights and puts out while it runs: as it stands, for the next step. */
-export interface LiveStove extends State { /** Since it was lit [s]; null: it is out. */ litForS: number | null, burnGPerMin: number }
+export interface LiveStove extends State {
+  /** Since it was lit [s]; null: it is out. */ litForS: number | null
+  burnGPerMin: number
+}
 
 export interface SimulateOptions {
   stepS?: number
@@ -83,7 +92,11 @@ export interface SimulateOptions {
 }
 
 /** Runs the stove from pot-on until it boiled (and some more where asked), its load is gone, or it is given up. */
-export function simulateRun(setup: SimulatedSetup, conditions: SimulatedConditions, options: SimulateOptions = {}): Simulated {
+export function simulateRun(
+  setup: SimulatedSetup,
+  conditions: SimulatedConditions,
+  options: SimulateOptions = {},
+): Simulated {
   const { stepS = 0.25, sampleEveryS = 2, giveUpS = 1200, keepBoilingS = 0 } = options
   const boilingC = simulatedBoilingPoint(conditions.pressurePa)
   const samples: SimulatedSample[] = []
@@ -96,7 +109,13 @@ export function simulateRun(setup: SimulatedSetup, conditions: SimulatedConditio
     const flame = flameAt(setup, conditions, s, state.fuelG)
     // At the very lighting a burner that warms up gives nothing yet.
     if (flame === 0 && s > 0 && flameOutS === null) flameOutS = s
-    if (i % Math.round(sampleEveryS / stepS) === 0) samples.push({ s, waterC: state.waterC, fuelG: state.fuelG, burnGPerMin: flame * fullBurnRate(setup, conditions) })
+    if (i % Math.round(sampleEveryS / stepS) === 0)
+      samples.push({
+        s,
+        waterC: state.waterC,
+        fuelG: state.fuelG,
+        burnGPerMin: flame * fullBurnRate(setup, conditions),
+      })
     if (boilS === null && state.waterC >= boilingC - AT_THE_BOIL_K) boilS = s
     if ((boilS !== null && s >= boilS + keepBoilingS) || s >= giveUpS || flameOutS !== null) break
     state = advance(state, { setup, conditions, boilingC, flame, stepS })
@@ -105,13 +124,28 @@ export function simulateRun(setup: SimulatedSetup, conditions: SimulatedConditio
 }
 
 /** A stove at rest, at the water's start. */
-export const restingStove = ({ startC }: SimulatedConditions): LiveStove => ({ potC: startC, waterC: startC, fuelG: 0, litForS: null, burnGPerMin: 0 })
+export const restingStove = ({ startC }: SimulatedConditions): LiveStove => ({
+  potC: startC,
+  waterC: startC,
+  fuelG: 0,
+  litForS: null,
+  burnGPerMin: 0,
+})
 
 /**
  * What a stretch of time does to a stove.
  * @param lit whether somebody has it burning; `potOn` whether the pot stands on it; `forS` how long [s]. A batch that is spent stays out.
  */
-export function runStove(stove: LiveStove, { setup, conditions, lit, potOn, forS }: { setup: SimulatedSetup, conditions: SimulatedConditions, lit: boolean, potOn: boolean, forS: number }): LiveStove {
+export function runStove(
+  stove: LiveStove,
+  {
+    setup,
+    conditions,
+    lit,
+    potOn,
+    forS,
+  }: { setup: SimulatedSetup; conditions: SimulatedConditions; lit: boolean; potOn: boolean; forS: number },
+): LiveStove {
   const boilingC = simulatedBoilingPoint(conditions.pressurePa)
   const steps = Math.max(1, Math.ceil(forS / 0.25))
   const stepS = forS / steps
@@ -122,7 +156,13 @@ export function runStove(stove: LiveStove, { setup, conditions, lit, potOn, forS
     const burned = (fullBurnRate(setup, conditions) * flame * stepS) / 60
     // Beside its burner a pot gains nothing: it cools.
     const next = advance(now, { setup, conditions, boilingC, flame: potOn ? flame : 0, stepS })
-    now = { potC: next.potC, waterC: next.waterC, fuelG: now.fuelG + burned, litForS, burnGPerMin: flame * fullBurnRate(setup, conditions) }
+    now = {
+      potC: next.potC,
+      waterC: next.waterC,
+      fuelG: now.fuelG + burned,
+      litForS,
+      burnGPerMin: flame * fullBurnRate(setup, conditions),
+    }
   }
   return now
 }
@@ -138,41 +178,70 @@ function flameAt({ warmUpS, batchG }: SimulatedSetup, { airC }: SimulatedConditi
 }
 
 /** ṁ = ṁ₀·s·(1 − k_alt·(1 − p/101 325)) [g/min]. */
-const fullBurnRate = ({ burn0GPerMin, altitudeShare }: SimulatedSetup, { setting, pressurePa }: SimulatedConditions): number =>
-  burn0GPerMin * setting * (1 - altitudeShare * (1 - pressurePa / 101_325))
+const fullBurnRate = (
+  { burn0GPerMin, altitudeShare }: SimulatedSetup,
+  { setting, pressurePa }: SimulatedConditions,
+): number => burn0GPerMin * setting * (1 - altitudeShare * (1 - pressurePa / 101_325))
 
-interface Step { setup: SimulatedSetup, conditions: SimulatedConditions, boilingC: number, flame: number, stepS: number }
+interface Step {
+  setup: SimulatedSetup
+  conditions: SimulatedConditions
+  boilingC: number
+  flame: number
+  stepS: number
+}
 
 /** One step of Heun's method; at the boil the water stays and the surplus evaporates. */
 function advance(state: State, step: Step): State {
   const first = rates(state, step)
-  const guess = { potC: state.potC + first.pot * step.stepS, waterC: state.waterC + first.water * step.stepS, fuelG: state.fuelG }
+  const guess = {
+    potC: state.potC + first.pot * step.stepS,
+    waterC: state.waterC + first.water * step.stepS,
+    fuelG: state.fuelG,
+  }
   const second = rates(guess, step)
   const waterC = state.waterC + ((first.water + second.water) / 2) * step.stepS
   return {
     potC: state.potC + ((first.pot + second.pot) / 2) * step.stepS,
-    waterC: Math.min(waterC, step.boilingC), fuelG: state.fuelG + first.fuelGPerS * step.stepS,
+    waterC: Math.min(waterC, step.boilingC),
+    fuelG: state.fuelG + first.fuelGPerS * step.stepS,
   }
 }
 
-function rates({ potC, waterC }: State, { setup, conditions, flame }: Step): { pot: number, water: number, fuelGPerS: number } {
+function rates(
+  { potC, waterC }: State,
+  { setup, conditions, flame }: Step,
+): { pot: number; water: number; fuelGPerS: number } {
   const { airC, windMS, waterKg, lid } = conditions
   const burn = fullBurnRate(setup, conditions) * flame
-  const heating = (setup.h0WPerK * (burn / setup.burn0GPerMin) ** setup.burnPower) / (1 + (windMS / setup.v0MS) ** setup.windPower)
+  const heating =
+    (setup.h0WPerK * (burn / setup.burn0GPerMin) ** setup.burnPower) / (1 + (windMS / setup.v0MS) ** setup.windPower)
   const toWater = WALL_TO_WATER_W_PER_K * (potC - waterC)
   return {
     pot: (heating * (airC + setup.thetaK - potC) - toWater) / setup.potJPerK,
-    water: (toWater - lostPower(setup, { airC, windMS, lid }, waterC)) / (WATER_J_PER_KG_K * waterKg), fuelGPerS: burn / 60,
+    water: (toWater - lostPower(setup, { airC, windMS, lid }, waterC)) / (WATER_J_PER_KG_K * waterKg),
+    fuelGPerS: burn / 60,
   }
 }
 
 /** To the air and as vapour [W]. */
-function lostPower({ areaM2, evaporationW }: SimulatedSetup, { airC, windMS, lid }: Pick<SimulatedConditions, 'airC' | 'windMS' | 'lid'>, waterC: number): number {
-  return 9 * (1 + 0.7 * windMS) * areaM2 * (waterC - airC) + evaporationW * (lid ? 1 : OPEN_POT_FACTOR) * Math.exp((waterC - 100) / 16)
+function lostPower(
+  { areaM2, evaporationW }: SimulatedSetup,
+  { airC, windMS, lid }: Pick<SimulatedConditions, 'airC' | 'windMS' | 'lid'>,
+  waterC: number,
+): number {
+  return (
+    9 * (1 + 0.7 * windMS) * areaM2 * (waterC - airC) +
+    evaporationW * (lid ? 1 : OPEN_POT_FACTOR) * Math.exp((waterC - 100) / 16)
+  )
 }
 
 /** Hot water left to cool in its pot, pot and water as one, sampled so often. */
-export function simulateCoolDown(setup: SimulatedSetup, conditions: SimulatedConditions, { forS, sampleEveryS }: { forS: number, sampleEveryS: number }): SimulatedSample[] {
+export function simulateCoolDown(
+  setup: SimulatedSetup,
+  conditions: SimulatedConditions,
+  { forS, sampleEveryS }: { forS: number; sampleEveryS: number },
+): SimulatedSample[] {
   const capacity = WATER_J_PER_KG_K * conditions.waterKg + setup.potJPerK
   const samples: SimulatedSample[] = []
   for (let s = 0, waterC = conditions.startC; s <= forS; s++) {

@@ -19,10 +19,18 @@ export interface ClaimVerdict {
  * @param claimedGPerL as the maker states it [g/L]; `brought` at least one. Source: commonPractice.
  */
 export function judgeClaim(claimedGPerL: number, brought: readonly Brought[]): ClaimVerdict {
-  const each = brought.map(({ gPerL, u }) => (gPerL <= claimedGPerL ? 'met' : gPerL - 2 * u > claimedGPerL ? 'missed' : 'cannotSay'))
+  const each = brought.map(({ gPerL, u }) =>
+    gPerL <= claimedGPerL ? 'met' : gPerL - 2 * u > claimedGPerL ? 'missed' : 'cannotSay',
+  )
   const [first] = each
-  if (each.some(one => one !== first)) return { says: 'cannotSay', text: `Cannot say: it is decided by what they do not state (${brought.flatMap(({ taken }) => taken ?? []).join(' or ')}).` }
-  const nearest = brought.reduce((a, b) => (Math.abs(b.gPerL - claimedGPerL) < Math.abs(a.gPerL - claimedGPerL) ? b : a))
+  if (each.some((one) => one !== first))
+    return {
+      says: 'cannotSay',
+      text: `Cannot say: it is decided by what they do not state (${brought.flatMap(({ taken }) => taken ?? []).join(' or ')}).`,
+    }
+  const nearest = brought.reduce((a, b) =>
+    Math.abs(b.gPerL - claimedGPerL) < Math.abs(a.gPerL - claimedGPerL) ? b : a,
+  )
   const figures = `claimed ${claimedGPerL.toFixed(1)} g/L, measured ${nearest.gPerL.toFixed(1)} ± ${(2 * nearest.u).toFixed(1)} g/L there`
   if (first === 'met') return { says: 'met', text: `Met: ${figures}.` }
   if (first === 'missed') return { says: 'missed', text: `Missed: ${figures}.` }

@@ -29,27 +29,51 @@ const RICHER_BY_AICC = 2
  */
 export function flameLine(points: readonly SettingPoint[]): FlameLine | null {
   if (points.length < FEWEST_STRAIGHT) return null
-  const rates = points.map(point => point.burnRateGPerMin)
+  const rates = points.map((point) => point.burnRateGPerMin)
   const meanRate = rates.reduce((sum, rate) => sum + rate, 0) / rates.length
-  const y = points.map(point => point.gPerL)
-  const straight = leastSquares(rates.map(rate => [1, rate - meanRate]), y)
+  const y = points.map((point) => point.gPerL)
+  const straight = leastSquares(
+    rates.map((rate) => [1, rate - meanRate]),
+    y,
+  )
   if (straight === null) return null
-  const quadratic = points.length < FEWEST_QUADRATIC ? null : leastSquares(rates.map(rate => [1, rate - meanRate, (rate - meanRate) ** 2]), y)
-  const bends = quadratic !== null && straight.aicc !== null && quadratic.aicc !== null && straight.aicc - quadratic.aicc > RICHER_BY_AICC
+  const quadratic =
+    points.length < FEWEST_QUADRATIC
+      ? null
+      : leastSquares(
+          rates.map((rate) => [1, rate - meanRate, (rate - meanRate) ** 2]),
+          y,
+        )
+  const bends =
+    quadratic !== null &&
+    straight.aicc !== null &&
+    quadratic.aicc !== null &&
+    straight.aicc - quadratic.aicc > RICHER_BY_AICC
   const fit = bends ? quadratic : straight
   return {
-    degree: bends ? 2 : 1, coefficients: fit.coefficients, meanRate, range: [Math.min(...rates), Math.max(...rates)], fit,
-    aiccStraight: straight.aicc, aiccQuadratic: quadratic?.aicc ?? null,
+    degree: bends ? 2 : 1,
+    coefficients: fit.coefficients,
+    meanRate,
+    range: [Math.min(...rates), Math.max(...rates)],
+    fit,
+    aiccStraight: straight.aicc,
+    aiccQuadratic: quadratic?.aicc ?? null,
   }
 }
 
 /** The line at a burn rate, with its standard uncertainty and 95 % band (of the line, not of a run) [g/L]. */
-export function lineAt(line: FlameLine, burnRateGPerMin: number): { gPerL: number, u: number, band: [number, number] | null } {
+export function lineAt(
+  line: FlameLine,
+  burnRateGPerMin: number,
+): { gPerL: number; u: number; band: [number, number] | null } {
   const r = burnRateGPerMin - line.meanRate
   const row = line.coefficients.map((_, power) => r ** power)
   const gPerL = row.reduce((sum, value, i) => sum + value * line.coefficients[i]!, 0)
   const { freedom, residualSumOfSquares, unscaledCovariance } = line.fit
-  const leverage = row.reduce((sum, a, i) => sum + a * row.reduce((inner, b, j) => inner + b * unscaledCovariance[i]![j]!, 0), 0)
+  const leverage = row.reduce(
+    (sum, a, i) => sum + a * row.reduce((inner, b, j) => inner + b * unscaledCovariance[i]![j]!, 0),
+    0,
+  )
   const u = freedom > 0 ? Math.sqrt((residualSumOfSquares / freedom) * leverage) : NaN
   if (freedom < 1) return { gPerL, u, band: null }
   const half = studentFactor95(freedom) * u
@@ -61,7 +85,7 @@ export function crossings(a: FlameLine, b: FlameLine): number[] {
   const [low, high] = [Math.max(a.range[0], b.range[0]), Math.min(a.range[1], b.range[1])]
   if (!(low < high)) return []
   const [c0, c1, c2] = difference(plainCoefficients(a), plainCoefficients(b))
-  return realRoots(c0, c1, c2).filter(rate => rate >= low && rate <= high)
+  return realRoots(c0, c1, c2).filter((rate) => rate >= low && rate <= high)
 }
 
 /** The burn rate within the tested range at which the line is lowest [g/min]. */
@@ -78,7 +102,11 @@ function plainCoefficients({ coefficients: [b0, b1, b2 = 0], meanRate: m }: Flam
   return [b0! - b1! * m + b2 * m * m, b1! - 2 * b2 * m, b2]
 }
 
-const difference = (a: [number, number, number], b: [number, number, number]): [number, number, number] => [a[0] - b[0], a[1] - b[1], a[2] - b[2]]
+const difference = (a: [number, number, number], b: [number, number, number]): [number, number, number] => [
+  a[0] - b[0],
+  a[1] - b[1],
+  a[2] - b[2],
+]
 
 /** Roots of c0 + c1·x + c2·x², by the form that does not cancel. */
 function realRoots(c0: number, c1: number, c2: number): number[] {

@@ -26,9 +26,15 @@ export function leastSquares(rows: readonly (readonly number[])[], y: readonly n
   const qr = new QrDecomposition(x)
   if (!qr.isFullRank() || isNearlySingular(qr)) return null
   const coefficients = qr.solve(Matrix.columnVector(y as number[])).to1DArray()
-  const residualSumOfSquares = rows.reduce((sum, row, i) => sum + (y[i]! - row.reduce((fit, value, j) => fit + value * coefficients[j]!, 0)) ** 2, 0)
+  const residualSumOfSquares = rows.reduce(
+    (sum, row, i) => sum + (y[i]! - row.reduce((fit, value, j) => fit + value * coefficients[j]!, 0)) ** 2,
+    0,
+  )
   return {
-    coefficients, unscaledCovariance: inverse(x.transpose().mmul(x)).to2DArray(), residualSumOfSquares, freedom: n - p,
+    coefficients,
+    unscaledCovariance: inverse(x.transpose().mmul(x)).to2DArray(),
+    residualSumOfSquares,
+    freedom: n - p,
     aicc: akaikeSmallSample(n, p + 1, residualSumOfSquares),
   }
 }

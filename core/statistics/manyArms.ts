@@ -10,7 +10,7 @@ export interface Pair {
 
 export interface Ranking {
   /** Thriftiest first. Arms that share a letter are not shown to differ. */
-  arms: { name: string, geometricMeanGPerL: number, n: number, letters: string }[]
+  arms: { name: string; geometricMeanGPerL: number; n: number; letters: string }[]
   pairs: Pair[]
 }
 
@@ -35,31 +35,56 @@ export function holm(pValues: readonly number[]): number[] {
 export function compactLetters(n: number, differs: readonly (readonly [number, number])[]): string[] {
   let columns: Set<number>[] = [new Set(Array.from({ length: n }, (_, i) => i))]
   for (const [a, b] of differs) {
-    columns = columns.flatMap(column => (column.has(a) && column.has(b) ? [without(column, a), without(column, b)] : [column]))
-    columns = columns.filter((column, i) => !columns.some((other, j) => j !== i && isInside(column, other) && (other.size > column.size || j < i)))
+    columns = columns.flatMap((column) =>
+      column.has(a) && column.has(b) ? [without(column, a), without(column, b)] : [column],
+    )
+    columns = columns.filter(
+      (column, i) =>
+        !columns.some((other, j) => j !== i && isInside(column, other) && (other.size > column.size || j < i)),
+    )
   }
   columns.sort((a, b) => Math.min(...a) - Math.min(...b))
   return Array.from({ length: n }, (_, i) => columns.map((column, c) => (column.has(i) ? letter(c) : '')).join(''))
 }
 
-const without = (column: Set<number>, one: number): Set<number> => new Set([...column].filter(value => value !== one))
-const isInside = (a: Set<number>, b: Set<number>): boolean => [...a].every(value => b.has(value))
-const letter = (index: number): string => (index < 26 ? String.fromCharCode(97 + index) : `${letter(Math.floor(index / 26) - 1)}${letter(index % 26)}`)
+const without = (column: Set<number>, one: number): Set<number> => new Set([...column].filter((value) => value !== one))
+const isInside = (a: Set<number>, b: Set<number>): boolean => [...a].every((value) => b.has(value))
+const letter = (index: number): string =>
+  index < 26 ? String.fromCharCode(97 + index) : `${letter(Math.floor(index / 26) - 1)}${letter(index % 26)}`
 
 /** Ranks arms by geometric mean; no rank stands on a difference the data cannot show. */
 export function rankArms(arms: readonly Arm[]): Ranking {
-  const filled = arms.filter(arm => arm.runs.length > 0).map(arm => ({ arm, mean: Math.exp(arm.runs.reduce((sum, run) => sum + Math.log(run.gPerL), 0) / arm.runs.length) }))
+  const filled = arms
+    .filter((arm) => arm.runs.length > 0)
+    .map((arm) => ({
+      arm,
+      mean: Math.exp(arm.runs.reduce((sum, run) => sum + Math.log(run.gPerL), 0) / arm.runs.length),
+    }))
   filled.sort((a, b) => a.mean - b.mean)
   const pooled = pooledScatter(filled.map(({ arm }) => arm))
-  const positions: [number, number][] = filled.flatMap((_, a) => filled.slice(a + 1).map((__, i): [number, number] => [a, a + 1 + i]))
+  const positions: [number, number][] = filled.flatMap((_, a) =>
+    filled.slice(a + 1).map((__, i): [number, number] => [a, a + 1 + i]),
+  )
   const verdicts = positions.map(([a, b]) => compareArms([filled[a]!.arm, filled[b]!.arm], { pooled }))
   const known = verdicts.flatMap(({ p }) => (p === null ? [] : [p]))
   const adjusted = holm(known)
   let next = 0
   const adjustedOf = verdicts.map(({ p }) => (p === null ? null : adjusted[next++]!))
-  const letters = compactLetters(filled.length, positions.filter((_, i) => adjustedOf[i] !== null && adjustedOf[i]! < LEVEL))
+  const letters = compactLetters(
+    filled.length,
+    positions.filter((_, i) => adjustedOf[i] !== null && adjustedOf[i]! < LEVEL),
+  )
   return {
-    arms: filled.map(({ arm, mean }, i) => ({ name: arm.name, geometricMeanGPerL: mean, n: arm.runs.length, letters: letters[i]! })),
-    pairs: positions.map(([a, b], i) => ({ arms: [filled[a]!.arm.name, filled[b]!.arm.name], verdict: verdicts[i]!, adjustedP: adjustedOf[i]! })),
+    arms: filled.map(({ arm, mean }, i) => ({
+      name: arm.name,
+      geometricMeanGPerL: mean,
+      n: arm.runs.length,
+      letters: letters[i]!,
+    })),
+    pairs: positions.map(([a, b], i) => ({
+      arms: [filled[a]!.arm.name, filled[b]!.arm.name],
+      verdict: verdicts[i]!,
+      adjustedP: adjustedOf[i]!,
+    })),
   }
 }

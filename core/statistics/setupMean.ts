@@ -13,12 +13,14 @@ export interface NormalisedRun {
  * u² = max(s², u_rand²)/n + u_shared²; the interval by Student's factor for the effective degrees of freedom.
  * @param runs at least one. No SD and no interval at n = 1. Sources: gum, welchSatterthwaite.
  */
-export function setupMean(runs: readonly NormalisedRun[]): Pick<SetupAnswer, 'n' | 'meanGPerL' | 'meanU' | 'sdGPerL' | 'ci95'> {
+export function setupMean(
+  runs: readonly NormalisedRun[],
+): Pick<SetupAnswer, 'n' | 'meanGPerL' | 'meanU' | 'sdGPerL' | 'ci95'> {
   const n = runs.length
-  const mean = average(runs.map(run => run.gPerL))
+  const mean = average(runs.map((run) => run.gPerL))
   const variance = n === 1 ? 0 : runs.reduce((sum, run) => sum + (run.gPerL - mean) ** 2, 0) / (n - 1)
-  const randomVariance = average(runs.map(run => run.uRandom ** 2))
-  const shared = sharedUncertainty(runs.map(run => run.shared))
+  const randomVariance = average(runs.map((run) => run.uRandom ** 2))
+  const shared = sharedUncertainty(runs.map((run) => run.shared))
   const ofMean = Math.max(variance, randomVariance) / n
   const u = Math.sqrt(ofMean + shared ** 2)
   if (n === 1) return { n, meanGPerL: mean, meanU: u, sdGPerL: null, ci95: null }
@@ -31,7 +33,7 @@ export function setupMean(runs: readonly NormalisedRun[]): Pick<SetupAnswer, 'n'
 export function sharedUncertainty(runs: readonly Readonly<Record<string, number>>[]): number {
   const sums: Record<string, number> = {}
   for (const run of runs) for (const [cause, effect] of Object.entries(run)) sums[cause] = (sums[cause] ?? 0) + effect
-  return Math.hypot(...Object.values(sums).map(sum => sum / runs.length))
+  return Math.hypot(...Object.values(sums).map((sum) => sum / runs.length))
 }
 
 const average = (values: readonly number[]): number => values.reduce((sum, value) => sum + value, 0) / values.length

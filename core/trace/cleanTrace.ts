@@ -35,7 +35,13 @@ export function cleanTrace(trace: readonly (readonly [number, number])[], boilin
   const fast = samples.s.length > 1 && gapS < BIN_S * 0.75
   const binned = fast ? inBins(samples) : samples
   const perBin = fast ? samples.s.length / Math.max(1, binned.s.length) : 1
-  return { ...binned, everyS: fast ? medianGap(binned.s) : gapS, noiseK: Math.max(noiseK / Math.sqrt(perBin), perBin === 1 ? stepK / Math.sqrt(12) : 0), stepK, spikes }
+  return {
+    ...binned,
+    everyS: fast ? medianGap(binned.s) : gapS,
+    noiseK: Math.max(noiseK / Math.sqrt(perBin), perBin === 1 ? stepK / Math.sqrt(12) : 0),
+    stepK,
+    spikes,
+  }
 }
 
 /** In time order and in range; of several samples at one time the first. */
@@ -60,19 +66,19 @@ function isSorted(trace: readonly (readonly [number, number])[]): boolean {
 }
 
 /** σ = 1.4826·median|second difference|/√6, at least d/√12; d the smallest step. */
-function noiseOf({ c }: Samples): { stepK: number, noiseK: number } {
+function noiseOf({ c }: Samples): { stepK: number; noiseK: number } {
   let stepK = Infinity
   for (let i = 1; i < c.length; i++) {
     const step = Math.abs(c[i]! - c[i - 1]!)
     // Rounding in binary leaves dust between equal steps.
     if (step > 1e-6 && step < stepK) stepK = step
   }
-  const bends = medianSample(c.length - 2, i => Math.abs(c[i + 2]! - 2 * c[i + 1]! + c[i]!))
+  const bends = medianSample(c.length - 2, (i) => Math.abs(c[i + 2]! - 2 * c[i + 1]! + c[i]!))
   if (stepK === Infinity) stepK = 0
   return { stepK, noiseK: Math.max((1.4826 * medianOf(bends)) / Math.sqrt(6), stepK / Math.sqrt(12)) }
 }
 
-function withoutSpikes({ s, c }: Samples, stepK: number): { samples: Samples, spikes: number } {
+function withoutSpikes({ s, c }: Samples, stepK: number): { samples: Samples; spikes: number } {
   const n = s.length
   const keep = new Uint8Array(n).fill(1)
   let spikes = 0
@@ -98,11 +104,12 @@ function isSpike(s: Float64Array, c: Float64Array, i: number, stepK: number): bo
   const near = neighbours(s, i)
   if (near.length < SPIKE_POINTS.least) return false
   const slopes: number[] = []
-  for (let a = 0; a < near.length; a++) for (let b = a + 1; b < near.length; b++) slopes.push((c[near[b]!]! - c[near[a]!]!) / (s[near[b]!]! - s[near[a]!]!))
+  for (let a = 0; a < near.length; a++)
+    for (let b = a + 1; b < near.length; b++) slopes.push((c[near[b]!]! - c[near[a]!]!) / (s[near[b]!]! - s[near[a]!]!))
   const slope = medianOf(Float64Array.from(slopes))
-  const levels = Float64Array.from(near, j => c[j]! - slope * (s[j]! - s[i]!))
+  const levels = Float64Array.from(near, (j) => c[j]! - slope * (s[j]! - s[i]!))
   const level = medianOf(levels)
-  const mad = medianOf(levels.map(value => Math.abs(value - level)))
+  const mad = medianOf(levels.map((value) => Math.abs(value - level)))
   return Math.abs(c[i]! - level) > Math.max(SPIKE_K, 5 * mad, 2 * stepK)
 }
 
@@ -138,7 +145,7 @@ function inBins({ s, c }: Samples): Samples {
 }
 
 function medianGap(s: Float64Array): number {
-  return medianOf(medianSample(s.length - 1, i => s[i + 1]! - s[i]!, ENOUGH_GAPS))
+  return medianOf(medianSample(s.length - 1, (i) => s[i + 1]! - s[i]!, ENOUGH_GAPS))
 }
 
 /** For the median of a long list, some thousands of its values do. */

@@ -44,13 +44,25 @@ const DIP_K = 2
  * @param boilingC boiling point there [°C]; `lagS`: the probe's known lag, subtracted
  * @returns a problem where there are too few samples. Source: boilFinder.
  */
-export function findBoil(trace: readonly (readonly [number, number])[], { boilingC, lagS = 0 }: { boilingC: number, lagS?: number }): R<BoilEstimate> {
+export function findBoil(
+  trace: readonly (readonly [number, number])[],
+  { boilingC, lagS = 0 }: { boilingC: number; lagS?: number },
+): R<BoilEstimate> {
   return findBoilInClean(cleanTrace(trace, boilingC), { boilingC, lagS })
 }
 
 /** The same, of a trace that is clean already. */
-export function findBoilInClean(clean: CleanTrace, { boilingC, lagS = 0 }: { boilingC: number, lagS?: number }): R<BoilEstimate> {
-  if (clean.s.length < FEWEST) return fail({ code: 'trace-too-short', what: 'The trace has too few samples to find a boil in', got: `${clean.s.length} usable`, limit: `at least ${FEWEST}` })
+export function findBoilInClean(
+  clean: CleanTrace,
+  { boilingC, lagS = 0 }: { boilingC: number; lagS?: number },
+): R<BoilEstimate> {
+  if (clean.s.length < FEWEST)
+    return fail({
+      code: 'trace-too-short',
+      what: 'The trace has too few samples to find a boil in',
+      got: `${clean.s.length} usable`,
+      limit: `at least ${FEWEST}`,
+    })
   const topC = highestRunningMedian(clean)
   const cut = upToTop(clean, topC)
   const { knee, data } = fitRobustly(cut, clean, topC)
@@ -113,13 +125,17 @@ function lastStretch({ s, c }: Samples, topC: number, reachK: number): Samples {
 }
 
 /** Cauchy loss of scale 1.5 σ, and once more with the scale that the residuals ask for: slow wiggles are not in σ. */
-function fitRobustly(cut: Samples, clean: CleanTrace, topC: number): { knee: Knee | null, data: Samples } {
+function fitRobustly(cut: Samples, clean: CleanTrace, topC: number): { knee: Knee | null; data: Samples } {
   const data = lastStretch(cut, topC, FIT_K)
   const n = data.s.length
   if (n < PLATEAU_POINTS) return { knee: null, data }
   let rising = 0
   while (rising < n - 1 && data.c[rising]! < topC - 8) rising++
-  const first = fitKnee({ ...data, scaleK: Math.max(1.5 * clean.noiseK, 0.02), bendWeight: 0 }, data.s[rising]! - clean.everyS, data.s[n - 1]!)
+  const first = fitKnee(
+    { ...data, scaleK: Math.max(1.5 * clean.noiseK, 0.02), bendWeight: 0 },
+    data.s[rising]! - clean.everyS,
+    data.s[n - 1]!,
+  )
   if (first === null) return { knee: null, data }
   const residuals = kneeResiduals(data, first)
   for (let i = 0; i < residuals.length; i++) residuals[i] = Math.abs(residuals[i]!)
@@ -131,11 +147,25 @@ function fitRobustly(cut: Samples, clean: CleanTrace, topC: number): { knee: Kne
   return second === null ? { knee: first, data } : { knee: second, data: wide }
 }
 
-interface Evidence { clean: CleanTrace, boilingC: number, topC: number, lagS: number }
+interface Evidence {
+  clean: CleanTrace
+  boilingC: number
+  topC: number
+  lagS: number
+}
 
 function judge(knee: Knee | null, data: Samples, { clean, boilingC, topC, lagS }: Evidence): BoilEstimate {
-  const none = (status: BoilEstimate['status']): BoilEstimate =>
-    ({ status, atS: null, u: null, levelC: topC, offsetK: 0, offsetU: 1, slopeKPerS: knee?.slopeKPerS ?? null, dips: false, spikes: clean.spikes })
+  const none = (status: BoilEstimate['status']): BoilEstimate => ({
+    status,
+    atS: null,
+    u: null,
+    levelC: topC,
+    offsetK: 0,
+    offsetU: 1,
+    slopeKPerS: knee?.slopeKPerS ?? null,
+    dips: false,
+    spikes: clean.spikes,
+  })
   const level = knee !== null && hasPlateau(knee, data, clean)
   const reachedC = knee !== null && level ? knee.levelC : topC
   if (knee === null || !level || Math.abs(reachedC - boilingC) > NEAR_K) {
@@ -144,15 +174,22 @@ function judge(knee: Knee | null, data: Samples, { clean, boilingC, topC, lagS }
   }
   const residuals = kneeResiduals(data, knee)
   const dips = countDips(residuals, clean) > 0
-  const before = data.s.findIndex(time => time >= knee.kneeS)
+  const before = data.s.findIndex((time) => time >= knee.kneeS)
   const uLevel = Math.hypot(meanUncertainty(residuals.subarray(before), clean), clean.stepK / Math.sqrt(12))
   const rate = Math.sqrt(knee.slopeKPerS ** 2 + 4 * knee.bend * BELOW_LEVEL_K)
   // The end of a bent line is known less well than its middle.
   const uRise = END_LEVERAGE * meanUncertainty(residuals.subarray(0, before), clean)
   const u = (Math.hypot(uRise, uLevel) / rate + 0.09 * Math.min(clean.everyS, 15)) * (dips ? 3 : 1)
   return {
-    status: 'boiled', atS: knee.kneeS - timeBelow(knee, BELOW_LEVEL_K) - lagS, u, levelC: knee.levelC, offsetK: knee.levelC - boilingC,
-    offsetU: uLevel, slopeKPerS: rate, dips, spikes: clean.spikes,
+    status: 'boiled',
+    atS: knee.kneeS - timeBelow(knee, BELOW_LEVEL_K) - lagS,
+    u,
+    levelC: knee.levelC,
+    offsetK: knee.levelC - boilingC,
+    offsetU: uLevel,
+    slopeKPerS: rate,
+    dips,
+    spikes: clean.spikes,
   }
 }
 
@@ -177,7 +214,7 @@ function hasPlateau(knee: Knee, { s, c }: Samples, clean: CleanTrace): boolean {
 
 /** Theil's slope between the halves of the plateau [K/s]. */
 function plateauSlope(s: Float64Array, c: Float64Array, kneeS: number): number {
-  const from = s.findIndex(time => time >= kneeS)
+  const from = s.findIndex((time) => time >= kneeS)
   const middle = Math.floor((from + s.length) / 2)
   const [firstC, lastC] = [medianOf(c.slice(from, middle)), medianOf(c.slice(middle))]
   const [firstS, lastS] = [medianOf(s.slice(from, middle)), medianOf(s.slice(middle))]

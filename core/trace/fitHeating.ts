@@ -9,7 +9,7 @@ export interface KnownForFit {
   airC: number
   boilingC: number
   /** The burns: from where the pot stood over the flame to where it went out [s]. */
-  burns: readonly { startS: number, endS: number }[]
+  burns: readonly { startS: number; endS: number }[]
 }
 
 export interface Measured {
@@ -60,12 +60,23 @@ export function fitHeating(trace: readonly (readonly [number, number])[], known:
 /** The same, of a trace that is clean already. */
 export function fitHeatingInClean(clean: CleanTrace, known: KnownForFit): R<HeatingFit> {
   const topC = Math.max(...clean.c.subarray(-FEWEST), -Infinity)
-  const burns = known.burns.flatMap(burn => fitBurn(clean, { ...burn, known, topC }) ?? [])
-  if (burns.length === 0) return fail({ code: 'nothing-to-fit', what: 'No burn in the trace warms enough to be fitted', limit: `at least ${FEWEST} samples over ${LEAST_RISE_K} K`, hint: 'Give the trace from pot-on to the boil.' })
+  const burns = known.burns.flatMap((burn) => fitBurn(clean, { ...burn, known, topC }) ?? [])
+  if (burns.length === 0)
+    return fail({
+      code: 'nothing-to-fit',
+      what: 'No burn in the trace warms enough to be fitted',
+      limit: `at least ${FEWEST} samples over ${LEAST_RISE_K} K`,
+      hint: 'Give the trace from pot-on to the boil.',
+    })
   return ok({ burns })
 }
 
-interface OneBurn { startS: number, endS: number, known: KnownForFit, topC: number }
+interface OneBurn {
+  startS: number
+  endS: number
+  known: KnownForFit
+  topC: number
+}
 
 function fitBurn({ s, c, noiseK }: CleanTrace, { startS, endS, known, topC }: OneBurn): BurnFit | null {
   const untilC = Math.min(known.boilingC, Math.max(topC, known.boilingC - 8)) - BELOW_BOIL_K
@@ -80,7 +91,7 @@ function fitBurn({ s, c, noiseK }: CleanTrace, { startS, endS, known, topC }: On
     }
   }
   if (to - from < FEWEST || c[to - 1]! - start.c < LEAST_RISE_K) return null
-  const x = s.slice(from, to).map(time => time - startS)
+  const x = s.slice(from, to).map((time) => time - startS)
   const y = c.slice(from, to)
   const meanSlope = (y[y.length - 1]! - start.c) / x[x.length - 1]!
   const fit = fitCurve(heatingFrom(start.c), x, y, [meanSlope * 1.15, 5e-4, 2], [meanSlope, 5e-4, 5])
@@ -88,8 +99,8 @@ function fitBurn({ s, c, noiseK }: CleanTrace, { startS, endS, known, topC }: On
 }
 
 /** Where the burn starts from: the samples before it, else the first after it [°C]. */
-function startTemperature(s: Float64Array, c: Float64Array, startS: number): { c: number, u: number } | null {
-  const after = s.findIndex(time => time >= startS)
+function startTemperature(s: Float64Array, c: Float64Array, startS: number): { c: number; u: number } | null {
+  const after = s.findIndex((time) => time >= startS)
   if (after < 0) return null
   const before = c.slice(Math.max(0, after - 3), Math.max(1, after))
   const near = after > 0 && startS - s[after - 1]! < 30 ? before : c.slice(after, after + 1)
@@ -122,7 +133,15 @@ export function fittedTemperature({ fromS, startC, slopeKPerS, ratePerS, lagS }:
   return heatingFrom(startC)(atS - fromS, [slopeKPerS, ratePerS, lagS.value], [0, 0, 0])
 }
 
-function burnFit({ parameters, covariance, residuals, rms }: CurveFit, { fromS, toS, start, known }: { fromS: number, toS: number, start: { c: number, u: number }, known: KnownForFit & { noiseK: number } }): BurnFit {
+function burnFit(
+  { parameters, covariance, residuals, rms }: CurveFit,
+  {
+    fromS,
+    toS,
+    start,
+    known,
+  }: { fromS: number; toS: number; start: { c: number; u: number }; known: KnownForFit & { noiseK: number } },
+): BurnFit {
   const { capacityJPerK: C, airC } = known
   const excess = start.c - airC
   const [slope, k, lag] = parameters as [number, number, number]
@@ -133,16 +152,27 @@ function burnFit({ parameters, covariance, residuals, rms }: CurveFit, { fromS, 
   // What a quarter's mean may come to by the thermometer's noise alone.
   const byChance = known.noiseK / Math.sqrt(residuals.length / 4)
   return {
-    fromS, toS, n: residuals.length, startC: start.c, slopeKPerS: slope, ratePerS: k, q0W: { value: C * slope + lossAndDroop * excess, u: Math.sqrt(Math.max(0, q0Variance)) },
+    fromS,
+    toS,
+    n: residuals.length,
+    startC: start.c,
+    slopeKPerS: slope,
+    ratePerS: k,
+    q0W: { value: C * slope + lossAndDroop * excess, u: Math.sqrt(Math.max(0, q0Variance)) },
     lossAndDroopWPerK: { value: lossAndDroop, u: C * Math.sqrt(variance(1, 1)) },
-    lagS: { value: lag, u: Math.hypot(Math.sqrt(variance(2, 2)), (rms * start.u) / slope) }, rmsK: rms, quartersK,
+    lagS: { value: lag, u: Math.hypot(Math.sqrt(variance(2, 2)), (rms * start.u) / slope) },
+    rmsK: rms,
+    quartersK,
     flameChanged: Math.max(...quartersK.map(Math.abs)) > Math.max(LEAST_BEND_K, 4 * byChance),
   }
 }
 
 function quarters(residuals: Float64Array): [number, number, number, number] {
   const means = [0, 1, 2, 3].map((quarter) => {
-    const part = residuals.subarray(Math.floor((residuals.length * quarter) / 4), Math.floor((residuals.length * (quarter + 1)) / 4))
+    const part = residuals.subarray(
+      Math.floor((residuals.length * quarter) / 4),
+      Math.floor((residuals.length * (quarter + 1)) / 4),
+    )
     return part.reduce((sum, value) => sum + value, 0) / Math.max(1, part.length)
   })
   return means as [number, number, number, number]

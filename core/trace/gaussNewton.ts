@@ -24,13 +24,19 @@ const CLOSE_ENOUGH = 1e-6
  * @param steps natural size of each parameter, for scaling and for knowing when to stop
  * @returns null where it does not settle or the parameters cannot be told apart. Source: leastSquares.
  */
-export function fitCurve(curve: Curve, x: Float64Array, y: Float64Array, start: readonly number[], steps: readonly number[]): CurveFit | null {
+export function fitCurve(
+  curve: Curve,
+  x: Float64Array,
+  y: Float64Array,
+  start: readonly number[],
+  steps: readonly number[],
+): CurveFit | null {
   const p = start.length
   let parameters = [...start]
   let damping = 0
   let now = sums(curve, x, y, parameters, steps)
   for (let i = 0; i < MOST_STEPS; i++) {
-    const matrix = Matrix.add(now.normal, Matrix.eye(p).mul(damping * trace(now.normal) / p))
+    const matrix = Matrix.add(now.normal, Matrix.eye(p).mul((damping * trace(now.normal)) / p))
     if (!Number.isFinite(now.squares) || !matrix.to1DArray().every(Number.isFinite)) return null
     const cholesky = new CholeskyDecomposition(matrix)
     if (!cholesky.isPositiveDefinite()) return null
@@ -42,7 +48,8 @@ export function fitCurve(curve: Curve, x: Float64Array, y: Float64Array, start: 
       damping = Math.max(1e-4, damping * 10)
       continue
     }
-    const settled = step.every(one => Math.abs(one) < CLOSE_ENOUGH) || now.squares - next.squares < 1e-10 * now.squares
+    const settled =
+      step.every((one) => Math.abs(one) < CLOSE_ENOUGH) || now.squares - next.squares < 1e-10 * now.squares
     parameters = tried
     now = next
     damping /= 10
@@ -52,9 +59,19 @@ export function fitCurve(curve: Curve, x: Float64Array, y: Float64Array, start: 
   return null
 }
 
-interface Sums { normal: Matrix, right: number[], squares: number }
+interface Sums {
+  normal: Matrix
+  right: number[]
+  squares: number
+}
 
-function sums(curve: Curve, x: Float64Array, y: Float64Array, parameters: readonly number[], steps: readonly number[]): Sums {
+function sums(
+  curve: Curve,
+  x: Float64Array,
+  y: Float64Array,
+  parameters: readonly number[],
+  steps: readonly number[],
+): Sums {
   const p = parameters.length
   const normal = new Float64Array(p * p)
   const right = new Array<number>(p).fill(0)
@@ -81,7 +98,12 @@ function sums(curve: Curve, x: Float64Array, y: Float64Array, parameters: readon
 
 const trace = (matrix: Matrix): number => matrix.diagonal().reduce((sum, value) => sum + value, 0)
 
-function finish(curve: Curve, x: Float64Array, y: Float64Array, { parameters, steps, normal }: { parameters: number[], steps: readonly number[], normal: Matrix }): CurveFit {
+function finish(
+  curve: Curve,
+  x: Float64Array,
+  y: Float64Array,
+  { parameters, steps, normal }: { parameters: number[]; steps: readonly number[]; normal: Matrix },
+): CurveFit {
   const gradient = parameters.map(() => 0)
   const residuals = y.map((value, i) => value - curve(x[i]!, parameters, gradient))
   let [squares, together] = [0, 0]
@@ -92,6 +114,8 @@ function finish(curve: Curve, x: Float64Array, y: Float64Array, { parameters, st
   const freedom = Math.max(1, x.length - parameters.length)
   const correlation = squares > 0 ? Math.min(0.98, Math.max(0, together / squares)) : 0
   const variance = (squares / freedom) * ((1 + correlation) / (1 - correlation))
-  const covariance = inverse(normal).to2DArray().map((row, a) => row.map((value, b) => value * variance * steps[a]! * steps[b]!))
+  const covariance = inverse(normal)
+    .to2DArray()
+    .map((row, a) => row.map((value, b) => value * variance * steps[a]! * steps[b]!))
   return { parameters, covariance, residuals, rms: Math.sqrt(squares / freedom), correlation }
 }

@@ -93,10 +93,16 @@ function fitAt(data: KneeData, kneeS: number, weights: Float64Array, rounds: num
     if (shape === null) return null
     reweigh(data, kneeS, shape, weights)
   }
-  return shape === null ? null : { levelC: shape.level, kneeS, slopeKPerS: shape.slope, bend: shape.bend, loss: lossOf(data, kneeS, shape) }
+  return shape === null
+    ? null
+    : { levelC: shape.level, kneeS, slopeKPerS: shape.slope, bend: shape.bend, loss: lossOf(data, kneeS, shape) }
 }
 
-interface Shape { level: number, slope: number, bend: number }
+interface Shape {
+  level: number
+  slope: number
+  bend: number
+}
 
 /** Level, slope and bend by weighted least squares; a slope or bend that comes out negative is taken out. */
 function linearFit({ s, c, bendWeight }: KneeData, kneeS: number, weights: Float64Array): Shape | null {
@@ -128,19 +134,25 @@ function linearFit({ s, c, bendWeight }: KneeData, kneeS: number, weights: Float
   if (full !== null && full.bend >= 0 && full.slope >= 0) return full
   const straight = solve2(w0, w1, w2, y0, y1)
   const bent = solve2(w0, w2, w4, y0, y2)
-  if (full !== null && full.slope < 0 && bent !== null && bent.slope > 0) return { level: bent.level, slope: 0, bend: bent.slope }
+  if (full !== null && full.slope < 0 && bent !== null && bent.slope > 0)
+    return { level: bent.level, slope: 0, bend: bent.slope }
   return straight === null || straight.slope < 0 ? null : { ...straight, bend: 0 }
 }
 
 /** Normal equations of y = level − slope·τ. */
-function solve2(w0: number, w1: number, w2: number, y0: number, y1: number): { level: number, slope: number } | null {
+function solve2(w0: number, w1: number, w2: number, y0: number, y1: number): { level: number; slope: number } | null {
   const determinant = w0 * w2 - w1 * w1
   if (!(determinant > 1e-12 * w0 * w2)) return null
   return { level: (y0 * w2 - y1 * w1) / determinant, slope: (y0 * w1 - y1 * w0) / determinant }
 }
 
 /** Normal equations of y = level − slope·τ − bend·τ² by Cramer's rule; the matrix by its upper triangle, row by row. */
-function solve3([a, b, c, d, e, f]: [number, number, number, number, number, number], y0: number, y1: number, y2: number): Shape | null {
+function solve3(
+  [a, b, c, d, e, f]: [number, number, number, number, number, number],
+  y0: number,
+  y1: number,
+  y2: number,
+): Shape | null {
   const [m0, m1, m2] = [d * f - e * e, b * f - c * e, b * e - c * d]
   const determinant = a * m0 - b * m1 + c * m2
   if (!(determinant > 1e-12 * a * d * f)) return null
@@ -150,7 +162,8 @@ function solve3([a, b, c, d, e, f]: [number, number, number, number, number, num
   return { level, slope: -first, bend: -second }
 }
 
-const at = ({ level, slope, bend }: Shape, tau: number): number => (tau <= 0 ? level : level - slope * tau - bend * tau * tau)
+const at = ({ level, slope, bend }: Shape, tau: number): number =>
+  tau <= 0 ? level : level - slope * tau - bend * tau * tau
 
 function reweigh({ s, c, scaleK }: KneeData, kneeS: number, shape: Shape, weights: Float64Array): void {
   for (let i = 0; i < s.length; i++) {

@@ -27,7 +27,9 @@ export interface ForetellInputs {
 export function foretellPrecision(inputs: ForetellInputs): Foretold {
   const parts = {
     scale: (Math.SQRT2 * inputs.scaleResolutionG) / Math.sqrt(12) / inputs.fuelG,
-    call: inputs.boilCallS / inputs.boilS, water: inputs.waterU / inputs.waterG, start: inputs.startU / inputs.riseK,
+    call: inputs.boilCallS / inputs.boilS,
+    water: inputs.waterU / inputs.waterG,
+    start: inputs.startU / inputs.riseK,
   }
   const rest = Math.hypot(parts.call, parts.water, parts.start)
   const most = (Object.keys(parts) as Foretold['most'][]).reduce((a, b) => (parts[b] > parts[a] ? b : a))

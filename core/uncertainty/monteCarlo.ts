@@ -18,7 +18,7 @@ export interface Distribution {
   sd: number
   /** Quantiles at 2.5, 16, 50, 84 and 97.5 %. */
   quantiles: [number, number, number, number, number]
-  histogram: { from: number, to: number, counts: number[] }
+  histogram: { from: number; to: number; counts: number[] }
 }
 
 const BINS = 40
@@ -30,11 +30,15 @@ const PROGRESS_EVERY = 2000
  * @returns null where it was stopped, or no draw was finite. Source: gumSupplement.
  */
 export function monteCarlo<X extends object>(
-  result: (x: X) => number, x: X, inputs: readonly UncertainInput<X>[], { draws, seed, onProgress }: MonteCarloOptions, copyOf: (x: X) => X = one => ({ ...one }),
+  result: (x: X) => number,
+  x: X,
+  inputs: readonly UncertainInput<X>[],
+  { draws, seed, onProgress }: MonteCarloOptions,
+  copyOf: (x: X) => X = (one) => ({ ...one }),
 ): Distribution | null {
   const normal = normalNumbers(seed)
-  const moves = inputs.map(input => input.move)
-  const us = Float64Array.from(inputs, input => input.u)
+  const moves = inputs.map((input) => input.move)
+  const us = Float64Array.from(inputs, (input) => input.u)
   const values = new Float64Array(draws)
   let n = 0
   for (let draw = 0; draw < draws; draw++) {
@@ -54,7 +58,11 @@ function distributionOf(values: Float64Array, draws: number): Distribution {
   const sd = n === 1 ? 0 : Math.sqrt(values.reduce((sum, value) => sum + (value - mean) ** 2, 0) / (n - 1))
   const quantile = (share: number) => values[Math.min(n - 1, Math.max(0, Math.round(share * n - 0.5)))]!
   return {
-    draws, lost: draws - n, mean, sd, quantiles: [quantile(0.025), quantile(0.16), quantile(0.5), quantile(0.84), quantile(0.975)],
+    draws,
+    lost: draws - n,
+    mean,
+    sd,
+    quantiles: [quantile(0.025), quantile(0.16), quantile(0.5), quantile(0.84), quantile(0.975)],
     histogram: histogramOf(values, quantile(0.001), quantile(0.999)),
   }
 }
@@ -63,6 +71,7 @@ function distributionOf(values: Float64Array, draws: number): Distribution {
 function histogramOf(sorted: Float64Array, from: number, to: number): Distribution['histogram'] {
   const counts = new Array<number>(BINS).fill(0)
   const width = (to - from) / BINS
-  for (const value of sorted) if (value >= from && value <= to && width > 0) counts[Math.min(BINS - 1, Math.floor((value - from) / width))]!++
+  for (const value of sorted)
+    if (value >= from && value <= to && width > 0) counts[Math.min(BINS - 1, Math.floor((value - from) / width))]!++
   return { from, to, counts }
 }

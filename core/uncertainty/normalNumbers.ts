@@ -9,7 +9,7 @@ const HALF_RANGE = 2147483648
 /** Bounds below which a strip is wholly inside the curve, its width, and the curve's height at its edge. */
 const { inside, width, height } = strips()
 
-function strips(): { inside: Int32Array, width: Float64Array, height: Float64Array } {
+function strips(): { inside: Int32Array; width: Float64Array; height: Float64Array } {
   const inside = new Int32Array(STRIPS)
   const width = new Float64Array(STRIPS)
   const height = new Float64Array(STRIPS)
@@ -53,7 +53,8 @@ export function normalNumbers(seed: number): () => number {
       const value = drawn * width[strip]!
       if ((drawn < 0 ? -drawn : drawn) < inside[strip]!) return value
       if (strip === 0) return beyond(drawn < 0 ? -1 : 1)
-      if (height[strip]! + uniform() * (height[strip - 1]! - height[strip]!) < Math.exp(-0.5 * value * value)) return value
+      if (height[strip]! + uniform() * (height[strip - 1]! - height[strip]!) < Math.exp(-0.5 * value * value))
+        return value
     }
   }
 }

@@ -39,8 +39,10 @@ export interface Propagation<X> {
  * `scaled`: the same results by the shorter way, for inputs that only scale them; `copy`: of x, to work on. Source: gum §5.1.2 and its note 2 (numerical evaluation).
  */
 export function propagate<X extends object>(
-  model: (x: X) => readonly number[], x: X, inputs: readonly UncertainInput<X>[],
-  { scaled = model, copy = { ...x } }: { scaled?: (x: X) => readonly number[], copy?: X } = {},
+  model: (x: X) => readonly number[],
+  x: X,
+  inputs: readonly UncertainInput<X>[],
+  { scaled = model, copy = { ...x } }: { scaled?: (x: X) => readonly number[]; copy?: X } = {},
 ): Propagation<X> {
   const values = scaled(x)
   const effects = inputs.map((input) => {
@@ -61,7 +63,8 @@ export function propagate<X extends object>(
 const SMALL_EFFECT = 0.005
 
 function isSmall(values: readonly number[], moved: readonly number[]): boolean {
-  for (let i = 0; i < values.length; i++) if (Math.abs(moved[i]! - values[i]!) > SMALL_EFFECT * Math.abs(values[i]!)) return false
+  for (let i = 0; i < values.length; i++)
+    if (Math.abs(moved[i]! - values[i]!) > SMALL_EFFECT * Math.abs(values[i]!)) return false
   return true
 }
 
@@ -94,7 +97,12 @@ export function combined<X>({ values, inputs, effects }: Propagation<X>, result:
     if (inputs[i]!.sharedBy === null) random += squared
     else common += squared
   }
-  return { value: values[result]!, u: Math.sqrt(random + common), uRandom: Math.sqrt(random), uShared: Math.sqrt(common) }
+  return {
+    value: values[result]!,
+    u: Math.sqrt(random + common),
+    uRandom: Math.sqrt(random),
+    uShared: Math.sqrt(common),
+  }
 }
 
 /** Relative standard uncertainty of the ratio of two results: what moves both alike cancels. Source: gum. */
@@ -108,15 +116,22 @@ export function ratioUncertainty<X>({ values, effects }: Propagation<X>, above: 
 export function sharesOf<X>(propagation: Propagation<X>, result: number): Share[] {
   const variance = combined(propagation, result).u ** 2
   return propagation.inputs
-    .map(({ name, sharedBy }, i) => ({ name, shared: sharedBy !== null, effect: propagation.effects[i]![result]!, share: variance > 0 ? propagation.effects[i]![result]! ** 2 / variance : 0 }))
-    .filter(one => one.share > 0).sort((a, b) => b.share - a.share)
+    .map(({ name, sharedBy }, i) => ({
+      name,
+      shared: sharedBy !== null,
+      effect: propagation.effects[i]![result]!,
+      share: variance > 0 ? propagation.effects[i]![result]! ** 2 / variance : 0,
+    }))
+    .filter((one) => one.share > 0)
+    .sort((a, b) => b.share - a.share)
 }
 
 /** What one result owes to everything that is shared, by what shares it: signed, for means and differences of runs on one bench. */
 export function sharedEffects<X>({ inputs, effects }: Propagation<X>, result: number): Record<string, number> {
   const shared: Record<string, number> = {}
   inputs.forEach(({ sharedBy }, i) => {
-    if (sharedBy !== null && effects[i]![result] !== 0) shared[sharedBy] = (shared[sharedBy] ?? 0) + effects[i]![result]!
+    if (sharedBy !== null && effects[i]![result] !== 0)
+      shared[sharedBy] = (shared[sharedBy] ?? 0) + effects[i]![result]!
   })
   return shared
 }

@@ -39,7 +39,12 @@ function line(what: string, value: string, limit: string, holds: boolean): void 
 function requestOf(n: number, setups: number) {
   const [run] = contract.runs as [Record<string, Record<string, unknown>>]
   const runs = Array.from({ length: n }, (_, i) => ({
-    ...run, id: `r${i}`, setup: `s${i % setups}`, lossWPerK: i % 2 === 0 ? run.lossWPerK : null, place: { ...run.place, windMS: (i % 3) * 0.9 }, water: { ...run.water, startC: 5 + (i % 13) / 2 },
+    ...run,
+    id: `r${i}`,
+    setup: `s${i % setups}`,
+    lossWPerK: i % 2 === 0 ? run.lossWPerK : null,
+    place: { ...run.place, windMS: (i % 3) * 0.9 },
+    water: { ...run.water, startC: 5 + (i % 13) / 2 },
     fuel: { ...run.fuel, usedG: 12.7 * Math.exp(0.3 * (i % 3) * 0.9) },
   }))
   const read = readReduceRequest({ ...contract, runs })
@@ -49,21 +54,42 @@ function requestOf(n: number, setups: number) {
 
 function trace(n: number, everyS: number): [number, number][] {
   const random = seededRandom(1)
-  return Array.from({ length: n }, (_, i): [number, number] => [i * everyS, Math.min(97, 15 + 0.3 * i * everyS) + 0.15 * random.normal()])
+  return Array.from({ length: n }, (_, i): [number, number] => [
+    i * everyS,
+    Math.min(97, 15 + 0.3 * i * everyS) + 0.15 * random.normal(),
+  ])
 }
 
 function ladders(): void {
   const request = requestOf(2000, 40)
-  const taken = request.runs.flatMap(run => ('error' in run ? [] : [takeRun(run, request, false)]))
-  const series = setupSeries(taken.filter(one => one.document.setup === 's1'), request, null)
-  const milliseconds = best(25, () => { for (const one of taken) figureRun(one, request, series) })
+  const taken = request.runs.flatMap((run) => ('error' in run ? [] : [takeRun(run, request, false)]))
+  const series = setupSeries(
+    taken.filter((one) => one.document.setup === 's1'),
+    request,
+    null,
+  )
+  const milliseconds = best(25, () => {
+    for (const one of taken) figureRun(one, request, series)
+  })
   const perSecond = (taken.length / milliseconds) * 1000
-  line('full ladder with first-order uncertainty', `${Math.round(perSecond)} runs/s`, '20 000 or more', perSecond >= 20_000)
+  line(
+    'full ladder with first-order uncertainty',
+    `${Math.round(perSecond)} runs/s`,
+    '20 000 or more',
+    perSecond >= 20_000,
+  )
   const whole = best(10, () => reduce(request))
-  console.info(`     reduce, readings, series and answers too: ${Math.round((request.runs.length / whole) * 1000)} runs/s`)
+  console.info(
+    `     reduce, readings, series and answers too: ${Math.round((request.runs.length / whole) * 1000)} runs/s`,
+  )
   const read = readReduceRequest(contract)
   const answer = (read.ok ? reduce(read.request).runs[0] : null) as RunAnswer
-  assert('the contract’s own figures', Math.abs(answer.gPerL! - 26.802) < 0.001 && Math.abs(answer.normalisedGPerL! - 24.394) < 0.001 && Math.abs(answer.q0W! - 824.7) < 0.1)
+  assert(
+    'the contract’s own figures',
+    Math.abs(answer.gPerL! - 26.802) < 0.001 &&
+      Math.abs(answer.normalisedGPerL! - 24.394) < 0.001 &&
+      Math.abs(answer.q0W! - 824.7) < 0.1,
+  )
 }
 
 function draws(): void {
@@ -72,7 +98,12 @@ function draws(): void {
   const run = () => monteCarloRun(read.request, 'contract', { draws: 20_000, seed: 1 })
   const milliseconds = best(25, run)
   const answer = run()
-  line('Monte Carlo, 20 000 draws of the full ladder', `${milliseconds.toFixed(1)} ms`, 'under 50 ms', milliseconds < 50)
+  line(
+    'Monte Carlo, 20 000 draws of the full ladder',
+    `${milliseconds.toFixed(1)} ms`,
+    'under 50 ms',
+    milliseconds < 50,
+  )
   assert('Monte Carlo agrees with first order', answer.ok && answer.value.agrees)
 }
 
@@ -98,7 +129,12 @@ function growth(what: string, sizes: readonly number[], prepare: (n: number) => 
   })
   const each = costs.map((cost, i) => ((cost / sizes[i]!) * 1e6).toFixed(0))
   const holds = costs.every((cost, i) => i < 2 || cost / costs[i - 1]! < 15)
-  line(`${what} ×10 ×10 ×10`, costs.map(cost => cost.toFixed(1)).join(' / '), `ms; ${each.join(', ')} ns each; linear`, holds)
+  line(
+    `${what} ×10 ×10 ×10`,
+    costs.map((cost) => cost.toFixed(1)).join(' / '),
+    `ms; ${each.join(', ')} ns each; linear`,
+    holds,
+  )
 }
 
 ladders()
@@ -110,7 +146,9 @@ growth('reduce', [10, 100, 1000, 10_000], (n) => {
 })
 growth('Monte Carlo', [200, 2000, 20_000, 200_000], (n) => {
   const read = readReduceRequest(contract)
-  return () => { if (read.ok) monteCarloRun(read.request, 'contract', { draws: n, seed: 1 }) }
+  return () => {
+    if (read.ok) monteCarloRun(read.request, 'contract', { draws: n, seed: 1 })
+  }
 })
 growth('boil finder', [100, 1000, 10_000, 100_000], (n) => {
   const samples = trace(n, 1)

@@ -3,8 +3,18 @@ import { readFileSync } from 'node:fs'
 import { learn } from './bodies'
 import { requests, type Asked } from './requests'
 
-export interface Fault { what: string, asked: Asked, said: string }
-export interface Fuzzed { sent: number, faults: Fault[], statuses: Record<string, number>, grownMB: number, slowestMs: number }
+export interface Fault {
+  what: string
+  asked: Asked
+  said: string
+}
+export interface Fuzzed {
+  sent: number
+  faults: Fault[]
+  statuses: Record<string, number>
+  grownMB: number
+  slowestMs: number
+}
 
 const AT_ONCE = 4
 const LONGEST_MS = 5000
@@ -12,7 +22,17 @@ const MOST_GROWTH_MB = 300
 /** What is no JSON on success: files, pictures, tables. */
 const OTHER_TYPES = /^\/api\/(runs\/export|photos\/|package)|\/results$/
 
-export async function fuzz({ url, pid, seed, count }: { url: string, pid: number, seed: number, count: number }): Promise<Fuzzed> {
+export async function fuzz({
+  url,
+  pid,
+  seed,
+  count,
+}: {
+  url: string
+  pid: number
+  seed: number
+  count: number
+}): Promise<Fuzzed> {
   const asked = requests(await learn(url), { seed, count })
   const before = rssMB(pid)
   const fuzzed: Fuzzed = { sent: 0, faults: [], statuses: {}, grownMB: 0, slowestMs: 0 }
@@ -26,17 +46,29 @@ export async function fuzz({ url, pid, seed, count }: { url: string, pid: number
   }
   await Promise.all(Array.from({ length: AT_ONCE }, worker))
   fuzzed.grownMB = Math.max(fuzzed.grownMB, Math.round(rssMB(pid) - before))
-  if (fuzzed.grownMB > MOST_GROWTH_MB) fuzzed.faults.push({ what: `grew by ${fuzzed.grownMB} MB`, asked: asked.at(-1)!, said: '' })
+  if (fuzzed.grownMB > MOST_GROWTH_MB)
+    fuzzed.faults.push({ what: `grew by ${fuzzed.grownMB} MB`, asked: asked.at(-1)!, said: '' })
   return fuzzed
 }
 
 async function send(url: string, asked: Asked, fuzzed: Fuzzed): Promise<void> {
   const { method, path, body, cookie, route } = asked
   const begun = performance.now()
-  const fault = (what: string, said = '') => void fuzzed.faults.push({ what, asked: { ...asked, body: body?.slice(0, 600) ?? null }, said: said.slice(0, 300) })
+  const fault = (what: string, said = '') =>
+    void fuzzed.faults.push({ what, asked: { ...asked, body: body?.slice(0, 600) ?? null }, said: said.slice(0, 300) })
   fuzzed.sent++
   try {
-    const answer = await fetch(`${url}${path}`, { method, redirect: 'manual', signal: AbortSignal.timeout(4 * LONGEST_MS), headers: { ...(body === null ? {} : { 'content-type': 'application/json' }), ...(cookie ? { cookie } : {}), ...(route.endsWith('samples') ? { authorization: 'Bearer vNobody' } : {}) }, ...(body === null ? {} : { body }) })
+    const answer = await fetch(`${url}${path}`, {
+      method,
+      redirect: 'manual',
+      signal: AbortSignal.timeout(4 * LONGEST_MS),
+      headers: {
+        ...(body === null ? {} : { 'content-type': 'application/json' }),
+        ...(cookie ? { cookie } : {}),
+        ...(route.endsWith('samples') ? { authorization: 'Bearer vNobody' } : {}),
+      },
+      ...(body === null ? {} : { body }),
+    })
     const text = await answer.text()
     const ms = performance.now() - begun
     const key = `${answer.status}`
@@ -46,7 +78,8 @@ async function send(url: string, asked: Asked, fuzzed: Fuzzed): Promise<void> {
     if (ms > LONGEST_MS) return fault(`${Math.round(ms)} ms of ${method} ${route}`)
     if (!OTHER_TYPES.test(path.split('?')[0]!) || answer.status >= 400) {
       if (!isJson(text)) fault(`no JSON (${answer.status}) of ${method} ${route}`, text)
-      else if (answer.status >= 400 && !saysWhy(text)) fault(`${answer.status} without a problem in words of ${method} ${route}`, text)
+      else if (answer.status >= 400 && !saysWhy(text))
+        fault(`${answer.status} without a problem in words of ${method} ${route}`, text)
     }
   } catch (error) {
     fault(`no answer of ${method} ${route}`, String((error as Error).cause ?? error))
@@ -65,8 +98,18 @@ const isJson = (text: string): boolean => {
 }
 /** A conflict may carry the other's version instead. */
 const saysWhy = (text: string): boolean => {
-  const { problems, status, acks } = JSON.parse(text || '{}') as { problems?: { text?: string }[], status?: string, acks?: unknown[] }
-  return Array.isArray(acks) || status === 'conflict' || (Array.isArray(problems) && problems.length > 0 && problems.every(one => typeof one.text === 'string' && one.text !== ''))
+  const { problems, status, acks } = JSON.parse(text || '{}') as {
+    problems?: { text?: string }[]
+    status?: string
+    acks?: unknown[]
+  }
+  return (
+    Array.isArray(acks) ||
+    status === 'conflict' ||
+    (Array.isArray(problems) &&
+      problems.length > 0 &&
+      problems.every((one) => typeof one.text === 'string' && one.text !== ''))
+  )
 }
 
 function rssMB(pid: number): number {

@@ -8,19 +8,33 @@ const UNITS = { water: 'degC', scale: 'g', wind: 'm/s', air: 'degC', container: 
 const CHANNELS = Object.keys(UNITS)
 /** After so many the values begin anew. */
 const PERIOD = 3000
-const VALUE = { water: n => 20 + (n % 500) / 10, scale: n => 420 - (n % 3000) / 100, wind: n => (n % 30) / 10, air: n => 12 + (n % 10) / 10, container: n => 8 + (n % 40) / 10, pressure: n => 905 + (n % 20) / 10 }
+const VALUE = {
+  water: (n) => 20 + (n % 500) / 10,
+  scale: (n) => 420 - (n % 3000) / 100,
+  wind: (n) => (n % 30) / 10,
+  air: (n) => 12 + (n % 10) / 10,
+  container: (n) => 8 + (n % 40) / 10,
+  pressure: (n) => 905 + (n % 20) / 10,
+}
 
 /** Sent before the first of them is acknowledged, where nothing is paced: one is read while the other is stored [batches]. */
 const IN_FLIGHT = 3
 /** Written beforehand: what writes them runs on the machine that is measured. */
-const WRITTEN = Object.fromEntries(Object.entries(VALUE).map(([channel, value]) => [channel, Array.from({ length: PERIOD }, (_, n) => value(n).toFixed(2))]))
+const WRITTEN = Object.fromEntries(
+  Object.entries(VALUE).map(([channel, value]) => [
+    channel,
+    Array.from({ length: PERIOD }, (_, n) => value(n).toFixed(2)),
+  ]),
+)
 const written = (channel, n) => WRITTEN[channel][n % PERIOD]
 /** The values of each channel one after another, twice round, and where each begins. */
-const IN_A_ROW = Object.fromEntries(CHANNELS.map((channel) => {
-  const starts = [0]
-  for (let n = 0; n < 2 * PERIOD; n++) starts.push(starts[n] + written(channel, n).length + 1)
-  return [channel, { text: Array.from({ length: 2 * PERIOD }, (_, n) => written(channel, n)).join(','), starts }]
-}))
+const IN_A_ROW = Object.fromEntries(
+  CHANNELS.map((channel) => {
+    const starts = [0]
+    for (let n = 0; n < 2 * PERIOD; n++) starts.push(starts[n] + written(channel, n).length + 1)
+    return [channel, { text: Array.from({ length: 2 * PERIOD }, (_, n) => written(channel, n)).join(','), starts }]
+  }),
+)
 /** So many of them from the nth on, at most a period. */
 function inARow(channel, n, count) {
   const { text, starts } = IN_A_ROW[channel]
@@ -31,11 +45,34 @@ function inARow(channel, n, count) {
 process.once('message', ({ port, feeds, channels, seconds, samplesPerS, form }) => {
   const endsAt = performance.now() + seconds * 1000
   const began = performance.now()
-  void Promise.all(feeds.map(feed => sendAll({ port, feed, channels, endsAt, form, perBatch: samplesPerS === null ? FULL_BATCH[form] : (samplesPerS * BATCH_EVERY_MS) / 1000 / feeds.length / channels.length, paced: samplesPerS !== null }))).then((all) => {
+  void Promise.all(
+    feeds.map((feed) =>
+      sendAll({
+        port,
+        feed,
+        channels,
+        endsAt,
+        form,
+        perBatch:
+          samplesPerS === null
+            ? FULL_BATCH[form]
+            : (samplesPerS * BATCH_EVERY_MS) / 1000 / feeds.length / channels.length,
+        paced: samplesPerS !== null,
+      }),
+    ),
+  ).then((all) => {
     const took = (performance.now() - began) / 1000
-    const acks = all.flatMap(one => one.acks).sort((a, b) => a - b)
+    const acks = all.flatMap((one) => one.acks).sort((a, b) => a - b)
     const samples = all.reduce((sum, one) => sum + one.stored, 0)
-    process.send({ samples, refused: all.reduce((sum, one) => sum + one.refused, 0), batches: acks.length, perS: Math.round(samples / took), ackMedianMs: Math.round(acks[Math.floor(acks.length / 2)]), ackP95Ms: Math.round(acks[Math.floor(acks.length * 0.95)]), ackMaxMs: Math.round(acks.at(-1)) })
+    process.send({
+      samples,
+      refused: all.reduce((sum, one) => sum + one.refused, 0),
+      batches: acks.length,
+      perS: Math.round(samples / took),
+      ackMedianMs: Math.round(acks[Math.floor(acks.length / 2)]),
+      ackP95Ms: Math.round(acks[Math.floor(acks.length * 0.95)]),
+      ackMaxMs: Math.round(acks.at(-1)),
+    })
   })
 })
 
@@ -58,7 +95,10 @@ function sendAll({ port, feed, channels, endsAt, form, perBatch, paced }) {
       const apart = paced ? Math.max(1, Math.floor((nowMs - firstMs) / Math.max(1, count))) : 1
       const lines = []
       if (form === 'blocks') {
-        for (const channel of channels) lines.push(`{"t":${firstMs},"everyMs":${apart},"channel":"${channel}","unit":"${UNITS[channel]}","value":[${inARow(channel, n, count)}]}`)
+        for (const channel of channels)
+          lines.push(
+            `{"t":${firstMs},"everyMs":${apart},"channel":"${channel}","unit":"${UNITS[channel]}","value":[${inARow(channel, n, count)}]}`,
+          )
         n += count
         lastMs = firstMs + (count - 1) * apart
       } else {
@@ -79,7 +119,7 @@ function sendAll({ port, feed, channels, endsAt, form, perBatch, paced }) {
         return
       }
       batch()
-      if (paced) timer = setTimeout(next, Math.max(0, BATCH_EVERY_MS - (performance.now() - began) % BATCH_EVERY_MS))
+      if (paced) timer = setTimeout(next, Math.max(0, BATCH_EVERY_MS - ((performance.now() - began) % BATCH_EVERY_MS)))
     }
     const done = () => {
       clearTimeout(timer)

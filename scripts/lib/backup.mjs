@@ -10,7 +10,11 @@ import { Stop } from './say.mjs'
 /** Where the password is not on the command line for others to read. */
 function connection(url) {
   const { hostname, port, username, password, pathname } = new URL(url)
-  return { args: ['-h', hostname, '-p', port || '5432', '-U', decodeURIComponent(username)], name: pathname.slice(1), env: { ...process.env, PGPASSWORD: decodeURIComponent(password) } }
+  return {
+    args: ['-h', hostname, '-p', port || '5432', '-U', decodeURIComponent(username)],
+    name: pathname.slice(1),
+    env: { ...process.env, PGPASSWORD: decodeURIComponent(password) },
+  }
 }
 
 /** Writes a database whole, as it stands at one moment, while it is in use. What was not written to its end is not there. */
@@ -20,7 +24,9 @@ export async function backUp({ programs, url, file }) {
   const part = `${file}.part`
   try {
     // Queued work belongs to this machine and this hour; figures are worked out from the facts.
-    await run(join(programs, 'pg_dump'), [...args, '-Fc', '--no-owner', '--exclude-schema=pgboss', '-f', part, name], { env })
+    await run(join(programs, 'pg_dump'), [...args, '-Fc', '--no-owner', '--exclude-schema=pgboss', '-f', part, name], {
+      env,
+    })
     await contentsOf(programs, part)
     await addHash(part)
     chmodSync(part, 0o600)
@@ -34,7 +40,8 @@ export async function backUp({ programs, url, file }) {
 
 async function contentsOf(programs, file) {
   const list = await run(join(programs, 'pg_restore'), ['--list', file]).catch(() => '')
-  if (!/TABLE DATA \S+ run /.test(list) || !/TABLE DATA \S+ bench /.test(list)) throw new Stop(`${file} is not a back-up that Vulcanum wrote, or it broke off on the way. Nothing was changed.`)
+  if (!/TABLE DATA \S+ run /.test(list) || !/TABLE DATA \S+ bench /.test(list))
+    throw new Stop(`${file} is not a back-up that Vulcanum wrote, or it broke off on the way. Nothing was changed.`)
 }
 
 /**
@@ -60,7 +67,9 @@ export async function restore({ programs, adminUrl, url, file, empty, unchecked 
       await prepareDatabase(freshUrl, { empty })
     } catch (error) {
       await admin.query(`drop database if exists ${admin.escapeIdentifier(fresh)} with (force)`)
-      throw error instanceof Stop ? error : new Stop(`${file} could not be restored. Nothing was changed.\n${error.message}`)
+      throw error instanceof Stop
+        ? error
+        : new Stop(`${file} could not be restored. Nothing was changed.\n${error.message}`)
     }
     return await changePlaces(admin, name, fresh)
   } finally {
@@ -79,9 +88,15 @@ async function connectTo(url) {
 async function refuseNewer(url, file) {
   const client = await connectTo(url)
   try {
-    const { rows: [{ n }] } = await client.query('select count(*)::int as n from drizzle.__drizzle_migrations')
-    const known = JSON.parse(readFileSync(at('server', 'database', 'migrations', 'meta', '_journal.json'), 'utf8')).entries.length
-    if (n > known) throw new Stop(`${file} was written by a newer version of Vulcanum (${n} changes of the schema; this one knows ${known}). Nothing was changed; restore it with that version.`)
+    const {
+      rows: [{ n }],
+    } = await client.query('select count(*)::int as n from drizzle.__drizzle_migrations')
+    const known = JSON.parse(readFileSync(at('server', 'database', 'migrations', 'meta', '_journal.json'), 'utf8'))
+      .entries.length
+    if (n > known)
+      throw new Stop(
+        `${file} was written by a newer version of Vulcanum (${n} changes of the schema; this one knows ${known}). Nothing was changed; restore it with that version.`,
+      )
   } finally {
     await client.end()
   }
@@ -89,7 +104,7 @@ async function refuseNewer(url, file) {
 
 /** Nobody may be connected to a database while it is renamed: those that are come again by themselves. */
 async function changePlaces(admin, name, fresh) {
-  const quoted = one => admin.escapeIdentifier(one)
+  const quoted = (one) => admin.escapeIdentifier(one)
   const { rowCount } = await admin.query('select 1 from pg_database where datname = $1', [name])
   if (rowCount === 0) {
     await admin.query(`alter database ${quoted(fresh)} rename to ${quoted(name)}`)
@@ -102,7 +117,8 @@ async function changePlaces(admin, name, fresh) {
     await renamed(admin, name, before)
     await renamed(admin, fresh, name)
   } finally {
-    for (const one of [name, before]) await admin.query(`alter database ${quoted(one)} allow_connections true`).catch(() => undefined)
+    for (const one of [name, before])
+      await admin.query(`alter database ${quoted(one)} allow_connections true`).catch(() => undefined)
   }
   return before
 }
@@ -114,7 +130,7 @@ async function renamed(admin, from, to) {
       return await admin.query(`alter database ${admin.escapeIdentifier(from)} rename to ${admin.escapeIdentifier(to)}`)
     } catch (error) {
       if (error.code !== '55006' || tries >= 50) throw error
-      await new Promise(done => setTimeout(done, 100))
+      await new Promise((done) => setTimeout(done, 100))
     }
   }
 }

@@ -23,9 +23,14 @@ export async function checkHash(file, { unchecked }) {
   const end = before > 0 ? endOf(file, before) : ''
   if (!end.startsWith(MARK)) {
     if (unchecked) return
-    throw new Stop(`${file} does not end with its hash: it is no back-up that this version wrote, it broke off, or its end was altered. Nothing was changed.\nWhere an earlier version wrote it: npm run restore -- --unchecked ${file}`)
+    throw new Stop(
+      `${file} does not end with its hash: it is no back-up that this version wrote, it broke off, or its end was altered. Nothing was changed.\nWhere an earlier version wrote it: npm run restore -- --unchecked ${file}`,
+    )
   }
-  if (end !== `${MARK}${await hashOf(file, before)}\n`) throw new Stop(`${file} is not as it was written: it was altered, or broke off on the way. Nothing was changed; take another copy of it.`)
+  if (end !== `${MARK}${await hashOf(file, before)}\n`)
+    throw new Stop(
+      `${file} is not as it was written: it was altered, or broke off on the way. Nothing was changed; take another copy of it.`,
+    )
 }
 
 function endOf(file, from) {

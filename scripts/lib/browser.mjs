@@ -4,7 +4,15 @@ import { installPackages } from './apt.mjs'
 
 export const CHROMIUM = process.env.CHROMIUM ?? '/usr/bin/chromium'
 /** Without these a headless Chromium looks for hosts of its own at every start. */
-export const CHROMIUM_ARGS = ['--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync']
+export const CHROMIUM_ARGS = [
+  '--no-sandbox',
+  '--disable-gpu',
+  '--disable-quic',
+  '--no-first-run',
+  '--disable-background-networking',
+  '--disable-component-update',
+  '--disable-sync',
+]
 
 export async function requireChromium() {
   if (!existsSync(CHROMIUM)) await installPackages('Chromium', ['chromium'])

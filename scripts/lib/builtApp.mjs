@@ -11,14 +11,16 @@ let found = null
 
 /** @returns folder holding scripts/serve.mjs and .output; `as`: for spawn, uid and gid where they are others */
 export function builtApp() {
-  return found ??= findApp()
+  return (found ??= findApp())
 }
 
 function findApp() {
   const user = unprivilegedUser()
   if (user === null) return { folder: root, as: {} }
   if (spawnSync(process.execPath, ['--version'], { ...spawnOptions(user), stdio: 'ignore' }).status !== 0) {
-    say(`  The user "${user.name}" cannot run ${process.execPath}: the server runs as root. Install Node.js where all may run it, or start as an ordinary user.`)
+    say(
+      `  The user "${user.name}" cannot run ${process.execPath}: the server runs as root. Install Node.js where all may run it, or start as an ordinary user.`,
+    )
     return { folder: root, as: {} }
   }
   const as = { uid: user.uid, gid: user.gid }
@@ -26,12 +28,16 @@ function findApp() {
 }
 
 /** Where the certificate of `--share` is kept: where the server's user can read it. */
-export const shareFolder = () => (builtApp().folder === root ? join(dataFolder, 'share') : builtApp().folder.replace(/-built$/, '-share'))
+export const shareFolder = () =>
+  builtApp().folder === root ? join(dataFolder, 'share') : builtApp().folder.replace(/-built$/, '-share')
 
 /** Beside the database, where that user may read; made anew when the build is another. */
 function copyOfBuild(user) {
-  const folder = join('/var/lib/postgresql', `vulcanum-${createHash('sha256').update(root).digest('hex').slice(0, 16)}-built`)
-  const stamp = path => (existsSync(path) ? readFileSync(path, 'utf8') : '')
+  const folder = join(
+    '/var/lib/postgresql',
+    `vulcanum-${createHash('sha256').update(root).digest('hex').slice(0, 16)}-built`,
+  )
+  const stamp = (path) => (existsSync(path) ? readFileSync(path, 'utf8') : '')
   const [mine, there] = [stamp(at('.output', '.sources')), stamp(join(folder, '.output', '.sources'))]
   if (mine !== there || mine === '') {
     rmSync(folder, { recursive: true, force: true })

@@ -17,7 +17,10 @@ export async function connectWhenReady(url, { isAlive, log, patienceMs = 60_000 
       return
     } catch (error) {
       await client.end().catch(() => undefined)
-      if (error.code === '28P01') throw new Stop('The database refuses our password: .data/secret is not the one the cluster was made with. Put the old file back, or move .data away to begin anew.')
+      if (error.code === '28P01')
+        throw new Stop(
+          'The database refuses our password: .data/secret is not the one the cluster was made with. Put the old file back, or move .data away to begin anew.',
+        )
     }
     if (!isAlive()) throw new Stop(`PostgreSQL stopped while starting. Its log ends:\n${tail(log)}`)
     await sleep(100)
@@ -25,7 +28,7 @@ export async function connectWhenReady(url, { isAlive, log, patienceMs = 60_000 
   throw new Stop(`PostgreSQL did not answer within ${patienceMs / 1000} s. Its log ends:\n${tail(log)}`)
 }
 
-const tail = file => (existsSync(file) ? readFileSync(file, 'utf8').split('\n').slice(-12).join('\n') : '(no log)')
+const tail = (file) => (existsSync(file) ? readFileSync(file, 'utf8').split('\n').slice(-12).join('\n') : '(no log)')
 
 /** Makes a database where it is missing. */
 export async function ensureDatabase(adminUrl, name) {
@@ -45,8 +48,13 @@ export async function prepareDatabase(url, { empty }) {
   try {
     // A build of other sources may know another schema.
     const built = isBuilt() && builtApp()
-    const program = built ? [join(built.folder, '.output', 'server', 'programs', 'prepareDatabase.mjs')] : ['--import', 'tsx', 'cli/prepareDatabase.ts']
-    return await run(process.execPath, [...program, ...(empty ? ['--empty'] : [])], { ...(built ? { cwd: built.folder, ...built.as } : {}), env: { ...process.env, DATABASE_URL: url } })
+    const program = built
+      ? [join(built.folder, '.output', 'server', 'programs', 'prepareDatabase.mjs')]
+      : ['--import', 'tsx', 'cli/prepareDatabase.ts']
+    return await run(process.execPath, [...program, ...(empty ? ['--empty'] : [])], {
+      ...(built ? { cwd: built.folder, ...built.as } : {}),
+      env: { ...process.env, DATABASE_URL: url },
+    })
   } catch (error) {
     throw new Stop(`The database could not be prepared.\n${error.message.split('\n').slice(1).join('\n')}`)
   }

@@ -18,7 +18,9 @@ export async function keepCluster(place) {
   let reviving = null
   const timer = setInterval(() => {
     if (over || reviving !== null || commandLine(cluster.pid) !== '') return
-    reviving = revive().finally(() => { reviving = null })
+    reviving = revive().finally(() => {
+      reviving = null
+    })
   }, LOOK_EVERY_MS)
 
   async function revive() {
@@ -34,14 +36,17 @@ export async function keepCluster(place) {
         return
       } catch (error) {
         const words = error.message.split('\n')[0]
-        if (words !== told) say(`It could not be started yet: ${words}${/No space left/.test(error.message) ? ' The disk is full; make room, and it goes on by itself.' : ' Trying again.'}`)
+        if (words !== told)
+          say(
+            `It could not be started yet: ${words}${/No space left/.test(error.message) ? ' The disk is full; make room, and it goes on by itself.' : ' Trying again.'}`,
+          )
         told = words
       }
     }
   }
 
   return {
-    url: database => cluster.url(database),
+    url: (database) => cluster.url(database),
     pid: () => /** @type {number} */ (cluster.pid),
     async stop() {
       over = true

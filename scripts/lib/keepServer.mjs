@@ -21,7 +21,12 @@ export async function keepServer(options, { onServing = () => undefined, onGiven
 
   async function begin() {
     const begun = Date.now()
-    server = await startServer({ ...options, onExit: (code, signal) => { beginning = again(begun, signal ?? code) } })
+    server = await startServer({
+      ...options,
+      onExit: (code, signal) => {
+        beginning = again(begun, signal ?? code)
+      },
+    })
     onServing(server)
     if (over) await server.stop()
   }
@@ -47,7 +52,9 @@ export async function keepServer(options, { onServing = () => undefined, onGiven
 
   await begin()
   return {
-    get url() { return server.url },
+    get url() {
+      return server.url
+    },
     pid: () => server.pid,
     async stop() {
       over = true

@@ -62,7 +62,7 @@ export async function addressOfHolder(patienceMs = 15 * 60_000) {
     const holder = existsSync(lockFile) ? read(lockFile) : null
     if (holder && !isSame(holder)) return null
     if (!holder && waited > 1000) return null
-    if (holder?.url && await answers(holder.url, holder.instance)) return holder.url
+    if (holder?.url && (await answers(holder.url, holder.instance))) return holder.url
     await sleep(250)
   }
   return null

@@ -5,7 +5,10 @@ import MarkdownIt from 'markdown-it'
 
 /** @returns {import('vite').Plugin} */
 export function markdownPages() {
-  const markdown = new MarkdownIt({ html: false, typographer: false }).use(katex.default ?? katex, { output: 'mathml', throwOnError: true })
+  const markdown = new MarkdownIt({ html: false, typographer: false }).use(katex.default ?? katex, {
+    output: 'mathml',
+    throwOnError: true,
+  })
   // Wide tables scroll in themselves.
   markdown.renderer.rules.table_open = () => '<div class="overflow-x-auto" tabindex="0"><table>'
   markdown.renderer.rules.table_close = () => '</table></div>'
@@ -19,10 +22,16 @@ export function markdownPages() {
       const file = id.slice(0, -'?html'.length)
       this.addWatchFile(file)
       // An equation may be wider than a phone: then it scrolls in itself, by the keyboard too.
-      const html = markdown.render(readFileSync(file, 'utf8')).replaceAll('<p class="katex-block">', '<p class="katex-block" tabindex="0">')
+      const html = markdown
+        .render(readFileSync(file, 'utf8'))
+        .replaceAll('<p class="katex-block">', '<p class="katex-block" tabindex="0">')
       return `export default ${JSON.stringify(html)}`
     },
   }
 }
 
-const slug = text => text.toLowerCase().replace(/[^a-z0-9]+/g, '-').replace(/^-|-$/g, '')
+const slug = (text) =>
+  text
+    .toLowerCase()
+    .replace(/[^a-z0-9]+/g, '-')
+    .replace(/^-|-$/g, '')

@@ -8,7 +8,11 @@ const PORT = '3977'
 export function whileServing(measure) {
   return new Promise((resolve, reject) => {
     const began = performance.now()
-    const child = spawn(process.execPath, ['scripts/start.mjs'], { cwd: root, env: { ...process.env, PORT }, stdio: ['ignore', 'pipe', 'inherit'] })
+    const child = spawn(process.execPath, ['scripts/start.mjs'], {
+      cwd: root,
+      env: { ...process.env, PORT },
+      stdio: ['ignore', 'pipe', 'inherit'],
+    })
     let output = ''
     let outcome = null
     const listen = (chunk) => {
@@ -16,10 +20,15 @@ export function whileServing(measure) {
       const address = /^Vulcanum is at (\S+)/m.exec(output)?.[1] ?? /running already: (\S+)/.exec(output)?.[1]
       if (!address) return
       child.stdout.off('data', listen)
-      measure(address, began).then(value => ({ value }), error => ({ error })).then((done) => {
-        outcome = done
-        child.kill('SIGINT')
-      })
+      measure(address, began)
+        .then(
+          (value) => ({ value }),
+          (error) => ({ error }),
+        )
+        .then((done) => {
+          outcome = done
+          child.kill('SIGINT')
+        })
     }
     child.stdout.on('data', listen)
     child.on('close', () => {

@@ -23,7 +23,14 @@ export async function openBench({ empty }) {
   const folder = clusterFolder(user)
   const ran = isRunning(folder)
   const cluster = await startCluster({ programs, folder, stateFolder: dataFolder, user })
-  return { programs, url: cluster.url(own ? 'vulcanum' : 'vulcanum_demo'), adminUrl: cluster.url('postgres'), empty: own, holder, close: async () => void (ran || await cluster.stop()) }
+  return {
+    programs,
+    url: cluster.url(own ? 'vulcanum' : 'vulcanum_demo'),
+    adminUrl: cluster.url('postgres'),
+    empty: own,
+    holder,
+    close: async () => void (ran || (await cluster.stop())),
+  }
 }
 
 function isRunning(folder) {

@@ -24,7 +24,9 @@ export async function ownCluster(name) {
   const place = { programs, folder: join(folder, 'cluster'), stateFolder: folder, user: unprivilegedUser() }
   const cluster = await keepCluster(place)
   return {
-    programs, folder, url: database => cluster.url(database),
+    programs,
+    folder,
+    url: (database) => cluster.url(database),
     async make(database) {
       await ensureDatabase(cluster.url('postgres'), database)
       await prepareDatabase(cluster.url(database), { empty: false })
@@ -45,7 +47,12 @@ export async function ownBench(name) {
   const instrumentPort = await anyFreePort()
   const server = await startServer({ port: await anyFreePort(), databaseUrl, output: 'inherit', instrumentPort })
   return {
-    programs: cluster.programs, folder: cluster.folder, databaseUrl, server, instrumentPort, peakMB: () => peakMB(server.pid),
+    programs: cluster.programs,
+    folder: cluster.folder,
+    databaseUrl,
+    server,
+    instrumentPort,
+    peakMB: () => peakMB(server.pid),
     async stop() {
       await server.stop()
       await cluster.stop()
@@ -54,4 +61,4 @@ export async function ownBench(name) {
 }
 
 /** The most memory that a process has held. */
-export const peakMB = pid => Number(/VmHWM:\s+(\d+)/.exec(readFileSync(`/proc/${pid}/status`, 'utf8'))[1]) / 1024
+export const peakMB = (pid) => Number(/VmHWM:\s+(\d+)/.exec(readFileSync(`/proc/${pid}/status`, 'utf8'))[1]) / 1024

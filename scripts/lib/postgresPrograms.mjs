@@ -7,9 +7,16 @@ const DEBIAN = '/usr/lib/postgresql'
 
 /** Folder of initdb and postgres: of the wanted major version, else the newest, else on PATH; null where there is none. */
 export function findPrograms(major = null) {
-  const complete = folder => existsSync(join(folder, 'postgres')) && existsSync(join(folder, 'initdb'))
-  const versions = existsSync(DEBIAN) ? readdirSync(DEBIAN).map(Number).filter(Boolean).sort((a, b) => b - a) : []
-  const folders = versions.filter(version => major === null || version === major).map(version => join(DEBIAN, String(version), 'bin'))
+  const complete = (folder) => existsSync(join(folder, 'postgres')) && existsSync(join(folder, 'initdb'))
+  const versions = existsSync(DEBIAN)
+    ? readdirSync(DEBIAN)
+        .map(Number)
+        .filter(Boolean)
+        .sort((a, b) => b - a)
+    : []
+  const folders = versions
+    .filter((version) => major === null || version === major)
+    .map((version) => join(DEBIAN, String(version), 'bin'))
   if (major === null) folders.push(...(process.env.PATH ?? '').split(delimiter).filter(Boolean))
   return folders.find(complete) ?? null
 }

@@ -8,11 +8,15 @@ export function run(program, args, options = {}) {
   return new Promise((resolve, reject) => {
     const child = spawn(program, args, { cwd: root, stdio: ['ignore', 'pipe', 'pipe'], ...options })
     let output = ''
-    const keep = (chunk) => { output = (output + chunk).slice(-20_000) }
+    const keep = (chunk) => {
+      output = (output + chunk).slice(-20_000)
+    }
     child.stdout.on('data', keep)
     child.stderr.on('data', keep)
     child.on('error', reject)
-    child.on('close', code => (code === 0 ? resolve(output) : reject(new Error(`${program} ${args.join(' ')} ended with ${code}:\n${output}`))))
+    child.on('close', (code) =>
+      code === 0 ? resolve(output) : reject(new Error(`${program} ${args.join(' ')} ended with ${code}:\n${output}`)),
+    )
   })
 }
 
@@ -46,7 +50,7 @@ export function beginning(pid) {
 }
 
 export const identity = (pid = process.pid) => ({ pid, began: beginning(pid) })
-export const isSame = one => Boolean(one?.pid) && commandLine(one.pid) !== '' && beginning(one.pid) === one.began
+export const isSame = (one) => Boolean(one?.pid) && commandLine(one.pid) !== '' && beginning(one.pid) === one.began
 
 /** Ends a process of ours: asks first, then insists. */
 export async function end(pid, signal = 'SIGTERM', patienceMs = 5000) {
@@ -67,4 +71,4 @@ function signalTo(pid, signal) {
   }
 }
 
-export const sleep = ms => new Promise(resolve => setTimeout(resolve, ms))
+export const sleep = (ms) => new Promise((resolve) => setTimeout(resolve, ms))

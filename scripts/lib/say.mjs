@@ -11,7 +11,10 @@ export async function step(what, work) {
   const seconds = () => ((Date.now() - started) / 1000).toFixed(0)
   const terminal = process.stdout.isTTY
   process.stdout.write(terminal ? `· ${what} …` : `· ${what} …\n`)
-  const timer = setInterval(() => process.stdout.write(terminal ? `\r· ${what} … ${seconds()} s` : `  ${what}: ${seconds()} s so far\n`), terminal ? 1000 : 10_000)
+  const timer = setInterval(
+    () => process.stdout.write(terminal ? `\r· ${what} … ${seconds()} s` : `  ${what}: ${seconds()} s so far\n`),
+    terminal ? 1000 : 10_000,
+  )
   try {
     const result = await work()
     process.stdout.write(terminal ? `\r· ${what}: done in ${seconds()} s   \n` : `  ${what}: done in ${seconds()} s\n`)

@@ -10,14 +10,38 @@ import { Stop } from './say.mjs'
  * Starts the server and waits until it answers.
  * @param onExit called with (code, signal) when it ends unasked after it had answered; `share` what the server needs to answer the network too (scripts/lib/share.mjs), null: it does not; `instrumentPort` where instruments may keep a connection open, 0: nowhere; `dataFolder` the database's on this machine, where it is
  */
-export async function startServer({ port, databaseUrl, onExit, output = 'inherit', share = null, instrumentPort = 0, dataFolder = '' }) {
+export async function startServer({
+  port,
+  databaseUrl,
+  onExit,
+  output = 'inherit',
+  share = null,
+  instrumentPort = 0,
+  dataFolder = '',
+}) {
   const instance = randomUUID()
   const env = {
-    ...process.env, NODE_ENV: 'production', HOST: '127.0.0.1', NITRO_HOST: '127.0.0.1', PORT: String(port), NITRO_PORT: String(port),
-    DATABASE_URL: databaseUrl, VULCANUM_INSTANCE: instance, NITRO_SHUTDOWN_TIMEOUT: '1000', VULCANUM_SHARE: share === null ? '' : JSON.stringify(share), VULCANUM_INSTRUMENT_PORT: String(instrumentPort), VULCANUM_DATA_FOLDER: dataFolder,
+    ...process.env,
+    NODE_ENV: 'production',
+    HOST: '127.0.0.1',
+    NITRO_HOST: '127.0.0.1',
+    PORT: String(port),
+    NITRO_PORT: String(port),
+    DATABASE_URL: databaseUrl,
+    VULCANUM_INSTANCE: instance,
+    NITRO_SHUTDOWN_TIMEOUT: '1000',
+    VULCANUM_SHARE: share === null ? '' : JSON.stringify(share),
+    VULCANUM_INSTRUMENT_PORT: String(instrumentPort),
+    VULCANUM_DATA_FOLDER: dataFolder,
   }
   const { folder, as } = builtApp()
-  const child = fork(join(folder, 'scripts', 'serve.mjs'), [], { cwd: folder, ...as, env, stdio: ['ignore', 'ignore', output, 'ipc'], detached: true })
+  const child = fork(join(folder, 'scripts', 'serve.mjs'), [], {
+    cwd: folder,
+    ...as,
+    env,
+    stdio: ['ignore', 'ignore', output, 'ipc'],
+    detached: true,
+  })
   let ended = false
   let asked = false
   let serving = false

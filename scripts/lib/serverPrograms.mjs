@@ -10,12 +10,30 @@ const SIMULATORS = ['thermometer', 'scale', 'windMeter', 'weatherStation', 'repl
 
 /** @param serverFolder of the built server */
 export async function bundlePrograms(serverFolder) {
-  const threads = readdirSync(at('server', 'workers', 'threads')).map(name => name.replace(/\.ts$/, ''))
-  const input = Object.fromEntries([...threads.map(name => [`threads/${name}`, at('server', 'workers', 'threads', `${name}.ts`)]), ...SIMULATORS.map(name => [`simulators/${name}`, at('simulators', `${name}.ts`)]), ['prepareDatabase', at('cli', 'prepareDatabase.ts')]])
+  const threads = readdirSync(at('server', 'workers', 'threads')).map((name) => name.replace(/\.ts$/, ''))
+  const input = Object.fromEntries([
+    ...threads.map((name) => [`threads/${name}`, at('server', 'workers', 'threads', `${name}.ts`)]),
+    ...SIMULATORS.map((name) => [`simulators/${name}`, at('simulators', `${name}.ts`)]),
+    ['prepareDatabase', at('cli', 'prepareDatabase.ts')],
+  ])
   await build({
-    configFile: false, root: at(), logLevel: 'warn', publicDir: false,
+    configFile: false,
+    root: at(),
+    logLevel: 'warn',
+    publicDir: false,
     ssr: { noExternal: true, external: OUTSIDE, target: 'node' },
-    build: { ssr: true, target: 'node20', outDir: join(serverFolder, 'programs'), emptyOutDir: true, minify: false, rollupOptions: { external: OUTSIDE, input, output: { format: 'es', entryFileNames: '[name].mjs', chunkFileNames: 'chunks/[name].mjs' } } },
+    build: {
+      ssr: true,
+      target: 'node20',
+      outDir: join(serverFolder, 'programs'),
+      emptyOutDir: true,
+      minify: false,
+      rollupOptions: {
+        external: OUTSIDE,
+        input,
+        output: { format: 'es', entryFileNames: '[name].mjs', chunkFileNames: 'chunks/[name].mjs' },
+      },
+    },
   })
   cpSync(at('server', 'database', 'migrations'), join(serverFolder, 'migrations'), { recursive: true })
 }

@@ -13,7 +13,11 @@ const RENEW_DAYS = 14
 
 /** IPv4 addresses at which others on the network reach this machine. */
 export function networkAddresses() {
-  return Object.values(networkInterfaces()).flat().filter(one => one.family === 'IPv4' && !one.internal).map(one => one.address).sort()
+  return Object.values(networkInterfaces())
+    .flat()
+    .filter((one) => one.family === 'IPv4' && !one.internal)
+    .map((one) => one.address)
+    .sort()
 }
 
 /**
@@ -25,8 +29,19 @@ export async function shareCertificate(folder, addresses) {
   const [keyFile, certFile] = [join(folder, 'key.pem'), join(folder, 'cert.pem')]
   if (!isGood(keyFile, certFile, addresses)) {
     const made = await generate([{ name: 'commonName', value: 'Vulcanum on this machine' }], {
-      keySize: 2048, algorithm: 'sha256', notBeforeDate: new Date(Date.now() - A_DAY_MS), notAfterDate: new Date(Date.now() + (VALID_DAYS - 1) * A_DAY_MS),
-      extensions: [{ name: 'basicConstraints', cA: false }, { name: 'keyUsage', digitalSignature: true, keyEncipherment: true }, { name: 'extKeyUsage', serverAuth: true }, { name: 'subjectAltName', altNames: [...addresses.map(ip => ({ type: 7, ip })), { type: 2, value: 'localhost' }] }],
+      keySize: 2048,
+      algorithm: 'sha256',
+      notBeforeDate: new Date(Date.now() - A_DAY_MS),
+      notAfterDate: new Date(Date.now() + (VALID_DAYS - 1) * A_DAY_MS),
+      extensions: [
+        { name: 'basicConstraints', cA: false },
+        { name: 'keyUsage', digitalSignature: true, keyEncipherment: true },
+        { name: 'extKeyUsage', serverAuth: true },
+        {
+          name: 'subjectAltName',
+          altNames: [...addresses.map((ip) => ({ type: 7, ip })), { type: 2, value: 'localhost' }],
+        },
+      ],
     })
     writeFileSync(keyFile, made.private, { mode: 0o600 })
     writeFileSync(certFile, made.cert, { mode: 0o600 })
@@ -43,7 +58,11 @@ function isGood(keyFile, certFile, addresses) {
   try {
     const certificate = new X509Certificate(readFileSync(certFile))
     const ends = Date.parse(certificate.validTo) - Date.now()
-    return ends > RENEW_DAYS * A_DAY_MS && addresses.every(address => certificate.checkIP(address)) && certificate.publicKey.equals(createPublicKey(readFileSync(keyFile)))
+    return (
+      ends > RENEW_DAYS * A_DAY_MS &&
+      addresses.every((address) => certificate.checkIP(address)) &&
+      certificate.publicKey.equals(createPublicKey(readFileSync(keyFile)))
+    )
   } catch {
     return false
   }

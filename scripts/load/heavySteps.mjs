@@ -9,25 +9,44 @@ const SAMPLES = 400_000
 export function heavySteps(url) {
   let staged = null
   let runIds = []
-  const read = async path => (await fetch(`${url}${path}`)).text()
-  const send = async (name, text) => (await fetch(`${url}/api/imports/${randomUUID()}?name=${name}`, { method: 'PUT', body: text })).text()
-  const post = (path, body) => fetch(`${url}${path}`, { method: 'POST', body, headers: { 'content-type': 'application/json' } }).then(answer => answer.text())
+  const read = async (path) => (await fetch(`${url}${path}`)).text()
+  const send = async (name, text) =>
+    (await fetch(`${url}/api/imports/${randomUUID()}?name=${name}`, { method: 'PUT', body: text })).text()
+  const post = (path, body) =>
+    fetch(`${url}${path}`, { method: 'POST', body, headers: { 'content-type': 'application/json' } }).then((answer) =>
+      answer.text(),
+    )
   return [
-    [`a table of ${ROWS} rows sent`, async () => { staged = await stageTable(url, runsTable(ROWS, 2021)) }],
+    [
+      `a table of ${ROWS} rows sent`,
+      async () => {
+        staged = await stageTable(url, runsTable(ROWS, 2021))
+      },
+    ],
     ['the same looked through', () => post(`/api/imports/${staged.id}/preview`, staged.body)],
     ['the same stored', () => storeStaged(url, staged)],
-    ['its figures worked out', async () => {
-      await figuresStand(url)
-      runIds = (await getJson(`${url}/api/runs?import=${staged.id}`)).lines.map(line => line.id)
-    }],
+    [
+      'its figures worked out',
+      async () => {
+        await figuresStand(url)
+        runIds = (await getJson(`${url}/api/runs?import=${staged.id}`)).lines.map((line) => line.id)
+      },
+    ],
     ['the first page of one of its runs', () => read(`/runs/${runIds[0]}`)],
     ['the run with its series, as JSON', () => read(`/api/runs/${runIds[1]}/document`)],
     ['Monte Carlo, 200 000 draws', () => read(`/api/runs/${runIds[2]}/monte-carlo?draws=200000`)],
     ['all runs as CSV', () => post('/api/runs/export', JSON.stringify({ format: 'csv' }))],
     ['everything as a package', async () => (await fetch(`${url}/api/package`)).arrayBuffer()],
     [`a trace of ${SAMPLES} samples sent and looked through`, () => traceLookedThrough(url, post)],
-    ['JSON of 100 000 keys', () => send('k.json', JSON.stringify([Object.fromEntries(Array.from({ length: 100_000 }, (_, i) => [`k${i}`, i]))]))],
-    ['JSON of 10 000 rows, each with its own key', () => send('k.json', JSON.stringify(Array.from({ length: 10_000 }, (_, i) => ({ [`k${i}`]: 1 }))))],
+    [
+      'JSON of 100 000 keys',
+      () =>
+        send('k.json', JSON.stringify([Object.fromEntries(Array.from({ length: 100_000 }, (_, i) => [`k${i}`, i]))])),
+    ],
+    [
+      'JSON of 10 000 rows, each with its own key',
+      () => send('k.json', JSON.stringify(Array.from({ length: 10_000 }, (_, i) => ({ [`k${i}`]: 1 })))),
+    ],
     ['CSV of 15 MB, rows of one letter', () => send('k.csv', 'a\n'.repeat(7_500_000))],
     ['CSV of 15 MB of quotation marks', () => send('k.csv', '"'.repeat(15_000_000))],
     ['CSV with a cell of 15 MB', () => send('k.csv', `a,b\n${'x'.repeat(15_000_000)},1\n`)],
@@ -38,7 +57,10 @@ export function heavySteps(url) {
 
 async function traceLookedThrough(url, post) {
   const id = randomUUID()
-  await fetch(`${url}/api/imports/${id}?name=trace.csv`, { method: 'PUT', body: ['seconds,water °C', ...Array.from({ length: SAMPLES }, (_, i) => `${i / 10},${15 + i / 5000}`)].join('\n') })
+  await fetch(`${url}/api/imports/${id}?name=trace.csv`, {
+    method: 'PUT',
+    body: ['seconds,water °C', ...Array.from({ length: SAMPLES }, (_, i) => `${i / 10},${15 + i / 5000}`)].join('\n'),
+  })
   const { guessedTrace } = await getJson(`${url}/api/imports/${id}`)
   await post(`/api/imports/${id}/preview`, JSON.stringify({ what: 'trace', mapping: guessedTrace }))
 }

@@ -7,13 +7,21 @@ export const HEADINGS = 'Started,Water (g),Start temp,Fuel before (g),Fuel after
 
 /** @returns CSV: a run an hour from the first day of that year */
 export function runsTable(count, year) {
-  const rows = Array.from({ length: count }, (_, i) => [
-    new Date(Date.UTC(year, 0, 1) + i * 3_600_000).toISOString(), 473, `${(8 + (i % 100) / 10).toFixed(1)} °C`, 212.4, (204 - (i % 30) / 10).toFixed(1), `${3 + (i % 3)}:${String(i % 60).padStart(2, '0')}`, 'calm',
-  ].join(','))
+  const rows = Array.from({ length: count }, (_, i) =>
+    [
+      new Date(Date.UTC(year, 0, 1) + i * 3_600_000).toISOString(),
+      473,
+      `${(8 + (i % 100) / 10).toFixed(1)} °C`,
+      212.4,
+      (204 - (i % 30) / 10).toFixed(1),
+      `${3 + (i % 3)}:${String(i % 60).padStart(2, '0')}`,
+      'calm',
+    ].join(','),
+  )
   return [HEADINGS, ...rows].join('\n')
 }
 
-export const getJson = async address => (await fetch(address)).json()
+export const getJson = async (address) => (await fetch(address)).json()
 
 /** @throws Stop, with what was said, where it is refused */
 export async function ask(address, method, body) {
@@ -29,16 +37,21 @@ export async function stageTable(url, text) {
   const id = randomUUID()
   await ask(`${url}/api/imports/${id}?name=series.csv`, 'PUT', text)
   const { guessed } = await getJson(`${url}/api/imports/${id}`)
-  const setup = kit.setups.find(one => one.burner === 'canister-top')
-  const fuel = kit.fuels.find(one => /propane/i.test(one.fuel))
+  const setup = kit.setups.find((one) => one.burner === 'canister-top')
+  const fuel = kit.fuels.find((one) => /propane/i.test(one.fuel))
   const personId = kit.people[0].id
-  const mapping = { ...guessed, zone: 'UTC', usual: { ...guessed.usual, setup: setup.id, fuel: fuel.id, person: personId } }
+  const mapping = {
+    ...guessed,
+    zone: 'UTC',
+    usual: { ...guessed.usual, setup: setup.id, fuel: fuel.id, person: personId },
+  }
   return { id, body: JSON.stringify({ what: 'runs', mapping, personId, leaveOut: false, again: false }) }
 }
 
 export async function storeStaged(url, { id, body }) {
   await ask(`${url}/api/imports/${id}/store`, 'POST', body)
-  for (let state = 'storing'; state === 'storing'; await sleep(200)) ({ state } = await getJson(`${url}/api/imports/${id}`))
+  for (let state = 'storing'; state === 'storing'; await sleep(200))
+    ({ state } = await getJson(`${url}/api/imports/${id}`))
 }
 
 export async function figuresStand(url) {
@@ -51,6 +64,7 @@ export async function storeTable(url, text) {
   await storeStaged(url, staged)
   await figuresStand(url)
   const { lines } = await getJson(`${url}/api/runs?import=${staged.id}`)
-  if (lines.length === 0) throw new Stop(`No run came in: ${JSON.stringify(await getJson(`${url}/api/imports/${staged.id}`)).slice(0, 400)}`)
-  return lines.map(line => line.id)
+  if (lines.length === 0)
+    throw new Stop(`No run came in: ${JSON.stringify(await getJson(`${url}/api/imports/${staged.id}`)).slice(0, 400)}`)
+  return lines.map((line) => line.id)
 }

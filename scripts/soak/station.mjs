@@ -2,7 +2,7 @@
 import { appendFileSync } from 'node:fs'
 import { connect } from 'node:net'
 
-const [,, port, token, sentFile, ackedFile] = process.argv
+const [, , port, token, sentFile, ackedFile] = process.argv
 const EVERY_MS = 200
 const AGAIN_MS = 300
 const begun = `station ${process.pid} ${Date.now()}`
@@ -22,7 +22,7 @@ function open() {
   mine.on('data', (piece) => {
     const lines = (rest + piece).split('\n')
     rest = lines.pop()
-    for (const { nowMs, batch, stored, known, again } of lines.map(line => JSON.parse(line))) {
+    for (const { nowMs, batch, stored, known, again } of lines.map((line) => JSON.parse(line))) {
       if (nowMs !== undefined) aheadMs = nowMs - Date.now()
       if (again) setTimeout(() => waiting.has(batch) && put(batch, waiting.get(batch)), AGAIN_MS)
       else if (stored + known === 1 && waiting.has(batch)) {

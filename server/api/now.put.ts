@@ -9,7 +9,10 @@ export default defineEventHandler(async (event) => {
   const read = readTypedNow(body.value)
   if (!read.ok) return answerProblems(event, 422, read.problems)
   const db = useDatabase()
-  if (read.placeId !== null && !(isUuid(read.placeId) && await isPlace(db, read.placeId))) return answerProblems(event, 422, [{ path: 'placeId', text: 'Place: this one is not known here. Choose one from the list.' }])
+  if (read.placeId !== null && !(isUuid(read.placeId) && (await isPlace(db, read.placeId))))
+    return answerProblems(event, 422, [
+      { path: 'placeId', text: 'Place: this one is not known here. Choose one from the list.' },
+    ])
   await setNow(db, read)
   return nowConditions(db)
 })

@@ -14,39 +14,86 @@ import { hashOf } from '../database/hash'
 import { insertDecisions, insertMeasurements, resolveRun } from '../database/repositories/runs'
 import { run } from '../database/schema'
 import { freeLane } from './lanes'
-import { refused, refusedFor, TAKEN, type Ack, type Deed } from './takeActs'
+import { refused, refusedFor, TAKEN, type Ack, type Deed } from './acknowledge'
 
 const LANE_LOCK = 7_202_602
 
 export async function arm(tx: Connection, { act, deed: { arming } }: Deed<'arm'>): Promise<Ack> {
-  const typed = { ...emptyTypedRun(act.runId, act.units), ...arming, methodId: arming.methodId || null, placeId: arming.placeId || null, containerId: arming.rehearsal ? null : arming.containerId || null, startedAt: new Date(act.atMs).toISOString() }
+  const typed = {
+    ...emptyTypedRun(act.runId, act.units),
+    ...arming,
+    methodId: arming.methodId || null,
+    placeId: arming.placeId || null,
+    containerId: arming.rehearsal ? null : arming.containerId || null,
+    startedAt: new Date(act.atMs).toISOString(),
+  }
   const resolved = await resolveRun(tx, typed)
-  if (!resolved.ok) return refusedFor([{ path: resolved.path, text: `${resolved.what}: this one is not known here. It may have been deleted; choose again.` }])
+  if (!resolved.ok)
+    return refusedFor([
+      {
+        path: resolved.path,
+        text: `${resolved.what}: this one is not known here. It may have been deleted; choose again.`,
+      },
+    ])
   const why = burnerFuelMismatch(resolved.value.burner?.burner ?? null, resolved.value.fuelKind)
-  if (why !== null && !arming.overrides.burnerAndFuel?.trim()) return refusedFor([{ path: 'overrides.burnerAndFuel', text: why }])
+  if (why !== null && !arming.overrides.burnerAndFuel?.trim())
+    return refusedFor([{ path: 'overrides.burnerAndFuel', text: why }])
   await tx.execute(sql`select pg_advisory_xact_lock(${LANE_LOCK})`)
-  if ((await tx.select({ id: run.id }).from(run).where(eq(run.id, act.runId))).length > 0) return refused('This lane was set up already. Set it up anew.')
+  if ((await tx.select({ id: run.id }).from(run).where(eq(run.id, act.runId))).length > 0)
+    return refused('This lane was set up already. Set it up anew.')
   const lane = await freeLane(tx, arming.lane, LANES)
   if (lane === null) return refused('All six lanes are taken. Finish one, then arm this again.', 'lane')
   // What stands in for instruments needs none of theirs, nor their corrections.
-  const instruments = arming.rehearsal ? {} : Object.fromEntries(Object.entries(arming.instruments).filter(([, id]) => id !== ''))
+  const instruments = arming.rehearsal
+    ? {}
+    : Object.fromEntries(Object.entries(arming.instruments).filter(([, id]) => id !== ''))
   const measurements = readingsOf(arming, act.units)
-  const rehearsal = arming.rehearsal === null
-? undefined
-: sceneOf(arming.rehearsal, act.runId, {
-    waterKg: waterKgOf(measurements) ?? resolved.value.method?.waterKg ?? null, altitudeM: resolved.value.placeAltitudeM, lid: resolved.value.lid, lhvMJPerKg: fuelOfKind(resolved.value.fuelKind)?.lowerHeatingValue.value ?? null, setting: arming.setting || null, test: arming.test,
-  })
+  const rehearsal =
+    arming.rehearsal === null
+      ? undefined
+      : sceneOf(arming.rehearsal, act.runId, {
+          waterKg: waterKgOf(measurements) ?? resolved.value.method?.waterKg ?? null,
+          altitudeM: resolved.value.placeAltitudeM,
+          lid: resolved.value.lid,
+          lhvMJPerKg: fuelOfKind(resolved.value.fuelKind)?.lowerHeatingValue.value ?? null,
+          setting: arming.setting || null,
+          test: arming.test,
+        })
   await tx.insert(run).values({
-    id: act.runId, origin: rehearsal ? 'rehearsal' : 'measured', kind: KIND_OF_TEST[arming.test], state: 'draft', setupVersionId: resolved.value.setupVersionId, placeVersionId: resolved.value.placeVersionId, fuelBatchId: arming.fuelBatchId, personId: arming.personId,
-    methodVersionId: resolved.value.methodVersionId, containerId: typed.containerId, setting: arming.setting || null, breakIn: arming.breakIn, startedAt: new Date(act.atMs), zone: arming.zone, bodyHash: hashOf(arming),
-    lane, bench: { units: act.units, instruments, armedAtMs: act.atMs, ...(rehearsal ? { rehearsal } : {}) },
+    id: act.runId,
+    origin: rehearsal ? 'rehearsal' : 'measured',
+    kind: KIND_OF_TEST[arming.test],
+    state: 'draft',
+    setupVersionId: resolved.value.setupVersionId,
+    placeVersionId: resolved.value.placeVersionId,
+    fuelBatchId: arming.fuelBatchId,
+    personId: arming.personId,
+    methodVersionId: resolved.value.methodVersionId,
+    containerId: typed.containerId,
+    setting: arming.setting || null,
+    breakIn: arming.breakIn,
+    startedAt: new Date(act.atMs),
+    zone: arming.zone,
+    bodyHash: hashOf(arming),
+    lane,
+    bench: { units: act.units, instruments, armedAtMs: act.atMs, ...(rehearsal ? { rehearsal } : {}) },
   })
-  await insertMeasurements(tx, { runId: act.runId, personId: arming.personId, atMs: act.atMs, instruments: rehearsal ? {} : resolved.value.instruments }, measurements)
+  await insertMeasurements(
+    tx,
+    {
+      runId: act.runId,
+      personId: arming.personId,
+      atMs: act.atMs,
+      instruments: rehearsal ? {} : resolved.value.instruments,
+    },
+    measurements,
+  )
   await insertDecisions(tx, typed)
   return lane === arming.lane ? TAKEN : { ...TAKEN, lane }
 }
 
-const readingsOf = ({ measured }: Arming, units: UnitSystem): ReadRun['measurements'] => (Object.entries(measured) as [MeasuredQuantity, string][]).flatMap(([quantity, text]) => {
-  const read = text.trim() ? parseQuantity(text, MEASURED_QUANTITIES[quantity], units) : null
-  return read?.ok ? [{ quantity, value: read.value.value, typed: read.value.typed, unit: read.value.unit }] : []
-})
+const readingsOf = ({ measured }: Arming, units: UnitSystem): ReadRun['measurements'] =>
+  (Object.entries(measured) as [MeasuredQuantity, string][]).flatMap(([quantity, text]) => {
+    const read = text.trim() ? parseQuantity(text, MEASURED_QUANTITIES[quantity], units) : null
+    return read?.ok ? [{ quantity, value: read.value.value, typed: read.value.typed, unit: read.value.unit }] : []
+  })

@@ -36,16 +36,26 @@ function upMs(): number {
 /** Reads the anchor, or sets it: anew too where nothing stands on the bench and the date has parted from it. */
 export async function startBenchClock(db: Database): Promise<void> {
   const now = Date.now() - upMs()
-  const [live] = await db.select({ n: count() }).from(run).where(inArray(run.state, ['draft', 'live']))
+  const [live] = await db
+    .select({ n: count() })
+    .from(run)
+    .where(inArray(run.state, ['draft', 'live']))
   await db.insert(benchClock).values({ bootId: bootId(), epochMs: now }).onConflictDoNothing()
-  const known = (await db.select().from(benchClock)).find(one => one.bootId === bootId())!.epochMs
+  const known = (await db.select().from(benchClock)).find((one) => one.bootId === bootId())!.epochMs
   epochMs = live!.n === 0 && Math.abs(known - now) > REANCHOR_MS ? now : known
-  if (epochMs !== known) await db.insert(benchClock).values({ bootId: bootId(), epochMs }).onConflictDoUpdate({ target: benchClock.bootId, set: { epochMs } })
+  if (epochMs !== known)
+    await db
+      .insert(benchClock)
+      .values({ bootId: bootId(), epochMs })
+      .onConflictDoUpdate({ target: benchClock.bootId, set: { epochMs } })
 }
 
 let starting: Promise<void> | null = null
 /** Bench time [ms]. */
 export async function benchNow(db: Database): Promise<number> {
-  if (epochMs === null) await (starting ??= startBenchClock(db).finally(() => { starting = null }))
+  if (epochMs === null)
+    await (starting ??= startBenchClock(db).finally(() => {
+      starting = null
+    }))
   return Math.round(epochMs! + upMs())
 }

@@ -6,7 +6,7 @@ import { decision, event, measurement, photo, run, runNote, runVoid, trace } fro
 import { mergeTraces } from '../instruments/mergeTraces'
 import { freshen } from '../runs/freshen'
 import { takeSentReadings } from './sentReadings'
-import { refused, TAKEN, type Ack, type RunOnBench } from './takeActs'
+import { refused, TAKEN, type Ack, type RunOnBench } from './acknowledge'
 
 /** Its figure is worked out with its series; its page is next. */
 export async function finishRun(tx: Connection, found: RunOnBench): Promise<Ack> {
@@ -27,7 +27,13 @@ export async function clearLane(tx: Connection, found: RunOnBench): Promise<Ack>
   const [followed] = await tx.select({ n: count() }).from(trace).where(eq(trace.runId, found.id))
   if (pressed!.n + pictures!.n + followed!.n > 0) {
     await tx.update(run).set({ state: 'void' }).where(eq(run.id, found.id))
-    await tx.insert(runVoid).values({ id: uuidv7(), runId: found.id, voided: true, reason: 'Cleared from the bench', personId: found.personId })
+    await tx.insert(runVoid).values({
+      id: uuidv7(),
+      runId: found.id,
+      voided: true,
+      reason: 'Cleared from the bench',
+      personId: found.personId,
+    })
     await freshen(tx, [found.id])
     return TAKEN
   }

@@ -26,7 +26,7 @@ export function hear(hearer: Hear): () => void {
 
 async function listen(): Promise<void> {
   if (listener !== null) return
-  const client = listener = new pg.Client({ connectionString: process.env.DATABASE_URL })
+  const client = (listener = new pg.Client({ connectionString: process.env.DATABASE_URL }))
   const lost = () => {
     if (listener !== client) return
     listener = null
@@ -35,7 +35,13 @@ async function listen(): Promise<void> {
   }
   client.on('error', lost)
   client.on('end', lost)
-  client.on('notification', ({ channel, payload }) => (channel === SAMPLES_CHANNEL ? samplesCame(payload ?? '') : channel === NOW_CHANNEL ? nowCame(payload ?? '{}') : tell()))
+  client.on('notification', ({ channel, payload }) =>
+    channel === SAMPLES_CHANNEL
+      ? samplesCame(payload ?? '')
+      : channel === NOW_CHANNEL
+        ? nowCame(payload ?? '{}')
+        : tell(),
+  )
   try {
     await client.connect()
     await client.query(`listen ${CHANNEL}; listen ${SAMPLES_CHANNEL}; listen ${NOW_CHANNEL}`)
@@ -48,15 +54,17 @@ async function listen(): Promise<void> {
 
 /** One reading after another; what comes meanwhile is in the next. */
 function tell(): void {
-  reading = reading.then(async () => {
-    const db = useDatabase()
-    if (seq === null) {
-      seq = await lastSeq(db)
-      return
-    }
-    const push = await readBenchSince(db, seq, await benchNow(db))
-    if (push.seq === seq) return
-    seq = push.seq
-    for (const hearer of hearers) hearer(push)
-  }).catch(() => undefined)
+  reading = reading
+    .then(async () => {
+      const db = useDatabase()
+      if (seq === null) {
+        seq = await lastSeq(db)
+        return
+      }
+      const push = await readBenchSince(db, seq, await benchNow(db))
+      if (push.seq === seq) return
+      seq = push.seq
+      for (const hearer of hearers) hearer(push)
+    })
+    .catch(() => undefined)
 }

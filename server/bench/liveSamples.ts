@@ -13,7 +13,15 @@ const POINT_MS = 400
 /** What is told within this time is told together. */
 const TOGETHER_MS = 80
 
-interface LiveTrace { runId: string, channel: ChannelName, seq: number, points: [number, number][], /** Of each point, its chunk's number. */ seqs: number[], last: [number, number], /** The chunk before its first point; 0: it is whole. */ after: number }
+interface LiveTrace {
+  runId: string
+  channel: ChannelName
+  seq: number
+  points: [number, number][]
+  /** Of each point, its chunk's number. */ seqs: number[]
+  last: [number, number]
+  /** The chunk before its first point; 0: it is whole. */ after: number
+}
 const traces = new Map<string, LiveTrace>()
 const hearers = new Set<(pushes: string) => void>()
 const dirty = new Set<string>()
@@ -32,15 +40,18 @@ export function samplesCame(runId: string): void {
   if (hearers.size === 0) return
   dirty.add(runId)
   // The first after a quiet while is told at once.
-  timer ??= setTimeout(() => {
-    timer = null
-    toldAt = performance.now()
-    const ids = [...dirty]
-    dirty.clear()
-    inTurn(async () => {
-      tell(await readOn(useDatabase(), ids))
-    }).catch(() => undefined)
-  }, Math.max(0, toldAt + TOGETHER_MS - performance.now()))
+  timer ??= setTimeout(
+    () => {
+      timer = null
+      toldAt = performance.now()
+      const ids = [...dirty]
+      dirty.clear()
+      inTurn(async () => {
+        tell(await readOn(useDatabase(), ids))
+      }).catch(() => undefined)
+    },
+    Math.max(0, toldAt + TOGETHER_MS - performance.now()),
+  )
 }
 
 function tell(pushes: readonly SamplesPush[]): void {
@@ -53,7 +64,12 @@ function tell(pushes: readonly SamplesPush[]): void {
 /** The runs on the bench, from where this page had them; what comes next is told to those who hear. `begin` is called before anything else is told. */
 export function samplesSince(db: Connection, had: SamplesHad, begin: (pushes: string) => void): Promise<void> {
   return inTurn(async () => {
-    const ids = (await db.select({ id: run.id }).from(run).where(inArray(run.state, ['draft', 'live']))).map(row => row.id)
+    const ids = (
+      await db
+        .select({ id: run.id })
+        .from(run)
+        .where(inArray(run.state, ['draft', 'live']))
+    ).map((row) => row.id)
     // What was read only from where another page had it is read anew for one that has less.
     const told = new Map<string, number>()
     for (const [key, { runId, channel, after, seq }] of traces) {
@@ -62,13 +78,17 @@ export function samplesSince(db: Connection, had: SamplesHad, begin: (pushes: st
       told.set(key, seq)
     }
     tell(await readOn(db, ids, had, told))
-    begin(JSON.stringify([...traces.values()].filter(one => one.seq > 0).flatMap(one => since(one, had[one.runId]?.[one.channel]))))
+    begin(
+      JSON.stringify(
+        [...traces.values()].filter((one) => one.seq > 0).flatMap((one) => since(one, had[one.runId]?.[one.channel])),
+      ),
+    )
   })
 }
 function since({ runId, channel, points, seqs, last, seq }: LiveTrace, had: number | undefined): SamplesPush[] {
   if (had === undefined) return [{ runId, channel, points, last, seq, whole: true }]
   if (had === seq) return []
-  const first = seqs.findIndex(one => one > had)
+  const first = seqs.findIndex((one) => one > had)
   return [{ runId, channel, points: first < 0 ? [] : points.slice(first), last, seq, whole: false }]
 }
 
@@ -83,15 +103,40 @@ function inTurn(work: () => Promise<void>): Promise<void> {
  * @param had a process that has just begun reads from there on: half an hour of six lanes is half a million samples
  * @param told of traces that are read anew, how far those who hear have them
  */
-async function readOn(db: Connection, runIds: readonly string[], had: SamplesHad = {}, told: ReadonlyMap<string, number> = new Map()): Promise<SamplesPush[]> {
+async function readOn(
+  db: Connection,
+  runIds: readonly string[],
+  had: SamplesHad = {},
+  told: ReadonlyMap<string, number> = new Map(),
+): Promise<SamplesPush[]> {
   if (runIds.length === 0) return []
-  const rows = await db.select({ id: trace.id, runId: trace.runId, channel: trace.channel, startedAt: run.startedAt }).from(trace).innerJoin(run, eq(run.id, trace.runId)).where(and(anyOf(trace.runId, runIds), isNull(trace.removedAt)))
+  const rows = await db
+    .select({ id: trace.id, runId: trace.runId, channel: trace.channel, startedAt: run.startedAt })
+    .from(trace)
+    .innerJoin(run, eq(run.id, trace.runId))
+    .where(and(anyOf(trace.runId, runIds), isNull(trace.removedAt)))
   const pushes: SamplesPush[] = []
   const standing = rows.map((row) => {
     const seq = had[row.runId]?.[row.channel as ChannelName] ?? 0
-    return { ...row, live: traces.get(row.id) ?? { runId: row.runId, channel: row.channel as ChannelName, seq, points: [], seqs: [], last: [-Infinity, 0], after: seq } satisfies LiveTrace }
+    return {
+      ...row,
+      live:
+        traces.get(row.id) ??
+        ({
+          runId: row.runId,
+          channel: row.channel as ChannelName,
+          seq,
+          points: [],
+          seqs: [],
+          last: [-Infinity, 0],
+          after: seq,
+        } satisfies LiveTrace),
+    }
   })
-  const newer = await chunksAfter(db, standing.map(({ id, live }) => ({ id, seq: live.seq })))
+  const newer = await chunksAfter(
+    db,
+    standing.map(({ id, live }) => ({ id, seq: live.seq })),
+  )
   for (const { id, live, startedAt } of standing) {
     traces.set(id, live)
     const chunks = newer.get(id)
@@ -102,22 +147,32 @@ async function readOn(db: Connection, runIds: readonly string[], had: SamplesHad
     live.points.push(...points)
     live.seqs.push(...seqs)
     live.seq = chunks.at(-1)!.seq
-    live.last = chunks.map(({ tMs, v }): [number, number] => [zeroMs + tMs.at(-1)!, v.at(-1)!]).reduce((x, y) => (y[0] >= x[0] ? y : x), live.last)
+    live.last = chunks
+      .map(({ tMs, v }): [number, number] => [zeroMs + tMs.at(-1)!, v.at(-1)!])
+      .reduce((x, y) => (y[0] >= x[0] ? y : x), live.last)
     pushes.push(...since(live, before))
   }
   return pushes
 }
 
-interface Chunk { seq: number, tMs: number[], v: number[] }
+interface Chunk {
+  seq: number
+  tMs: number[]
+  v: number[]
+}
 /** All in one asking: six lanes have two dozen traces. */
-async function chunksAfter(db: Connection, known: { id: string, seq: number }[]): Promise<Map<string, Chunk[]>> {
-  const { rows } = await db.execute<{ id: string, seq: number, tMs: number[], v: number[] }>(sql`
+async function chunksAfter(db: Connection, known: { id: string; seq: number }[]): Promise<Map<string, Chunk[]>> {
+  const { rows } = await db.execute<{ id: string; seq: number; tMs: number[]; v: number[] }>(sql`
     select c.trace_id as id, c.seq, to_json(c.t_ms) as "tMs", to_json(c.v) as v from json_to_recordset(${JSON.stringify(known)}::json) as known (id uuid, seq int) join trace_chunk c on c.trace_id = known.id and c.seq > known.seq order by c.trace_id, c.seq`)
-  return byKey(rows, one => one.id)
+  return byKey(rows, (one) => one.id)
 }
 
 /** Points not closer than they need be. What came late, between points that stand, is in the run and not on this drawing. */
-function thinnedAfter(afterMs: number, zeroMs: number, chunks: readonly Chunk[]): { points: [number, number][], seqs: number[] } {
+function thinnedAfter(
+  afterMs: number,
+  zeroMs: number,
+  chunks: readonly Chunk[],
+): { points: [number, number][]; seqs: number[] } {
   let next = afterMs + POINT_MS
   const points: [number, number][] = []
   const seqs: number[] = []

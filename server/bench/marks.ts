@@ -11,11 +11,11 @@ import { event, run } from '../database/schema'
 import { shiftTraces } from '../instruments/mergeTraces'
 import { eventRows, type EventRow } from './eventRows'
 import { headOfMark, orderOf, stateOfRows } from './lanes'
-import { refused, TAKEN, type Ack, type Deed, type RunOnBench } from './takeActs'
+import { refused, TAKEN, type Ack, type Deed, type RunOnBench } from './acknowledge'
 
 const FINISHED = 'This run is finished. Correct it on its page; what was sent is kept in this browser.'
 
-async function standing(tx: Connection, found: RunOnBench): Promise<{ rows: readonly EventRow[], state: BenchState }> {
+async function standing(tx: Connection, found: RunOnBench): Promise<{ rows: readonly EventRow[]; state: BenchState }> {
   const rows = (await eventRows(tx, [found.id])).get(found.id)!
   return { rows, state: stateOfRows(rows, found.startedAt.getTime(), await orderFor(tx, found.id)) }
 }
@@ -37,55 +37,133 @@ const nextSeq = (rows: readonly EventRow[]): number => (rows.at(-1)?.seq ?? 0) +
 export async function takeMark(tx: Connection, found: RunOnBench, { act, deed, deviceId }: Deed<'mark'>): Promise<Ack> {
   if (found.state === 'finished' || found.state === 'void') return refused(FINISHED)
   const payload = readPayload(deed.kind, deed.payload, act.units)
-  if (payload === null) return refused(`${deed.payload.typed ?? ''}: not a quantity that ${deed.kind === 'reading' ? 'a temperature' : 'a mass'} can be read from.`)
+  if (payload === null)
+    return refused(
+      `${deed.payload.typed ?? ''}: not a quantity that ${deed.kind === 'reading' ? 'a temperature' : 'a mass'} can be read from.`,
+    )
   const { rows, state } = await standing(tx, found)
-  const next = benchStep(state, { type: 'mark', id: act.id, kind: deed.kind, nowMs: act.atMs, device: deviceId, payload })
+  const next = benchStep(state, {
+    type: 'mark',
+    id: act.id,
+    kind: deed.kind,
+    nowMs: act.atMs,
+    device: deviceId,
+    payload,
+  })
   if (!next.ok) return refused(problemText(next.problem))
   const outcome = outcomeOf(next.value, act.id)!
   // The first mark is the clock's zero.
   const zeroMs = found.state === 'draft' ? act.atMs : found.startedAt.getTime()
   if (found.state === 'draft') {
     await shiftTraces(tx, found.id, act.atMs - found.startedAt.getTime())
-    await tx.update(run).set({ state: 'live', startedAt: new Date(act.atMs) }).where(eq(run.id, found.id))
+    await tx
+      .update(run)
+      .set({ state: 'live', startedAt: new Date(act.atMs) })
+      .where(eq(run.id, found.id))
   }
-  const aside = outcome.as === 'mark' ? null : outcome.as === 'twin' ? { press: 'twin' as const, ofId: outcome.ofId } : { press: outcome.as as 'double' | 'already' }
+  const aside =
+    outcome.as === 'mark'
+      ? null
+      : outcome.as === 'twin'
+        ? { press: 'twin' as const, ofId: outcome.ofId }
+        : { press: outcome.as as 'double' | 'already' }
   await tx.insert(event).values({
-    id: act.id, runId: found.id, seq: nextSeq(rows), kind: deed.kind, atMs: act.atMs - zeroMs, ...clocks(act), deviceId, source: 'bench', payload: { ...payload, ...aside }, voided: aside !== null,
-    reason: aside === null ? null : ASIDE_WORDS[aside.press], personId: found.personId,
+    id: act.id,
+    runId: found.id,
+    seq: nextSeq(rows),
+    kind: deed.kind,
+    atMs: act.atMs - zeroMs,
+    ...clocks(act),
+    deviceId,
+    source: 'bench',
+    payload: { ...payload, ...aside },
+    voided: aside !== null,
+    reason: aside === null ? null : ASIDE_WORDS[aside.press],
+    personId: found.personId,
   })
   return { as: outcome.as === 'undone' ? 'already' : outcome.as }
 }
-const ASIDE_WORDS = { twin: 'the same mark, pressed on another device', double: 'pressed twice', already: 'that mark stands at another time' } as const
+const ASIDE_WORDS = {
+  twin: 'the same mark, pressed on another device',
+  double: 'pressed twice',
+  already: 'that mark stands at another time',
+} as const
 
-const clocks = ({ wallMs, monoMs, clockSession }: Deed<'mark'>['act']) => ({ wallAt: new Date(wallMs), monoMs, clockSession })
+const clocks = ({ wallMs, monoMs, clockSession }: Deed<'mark'>['act']) => ({
+  wallAt: new Date(wallMs),
+  monoMs,
+  clockSession,
+})
 
 /** What was typed is read here again: the stored value never rests on the page's reading. Null: it cannot be. */
 function readPayload(kind: EventKind, payload: MarkPayload, units: UnitSystem): MarkPayload | null {
   const { typed, reason, setting } = payload
   const rest = { ...(reason ? { reason } : {}), ...(setting ? { setting } : {}) }
-  if (typed === undefined || (kind !== 'reading' && kind !== 'fuelAdded')) return { ...rest, ...(kind === 'targetReached' && payload.waterC !== undefined ? { waterC: payload.waterC } : {}) }
+  if (typed === undefined || (kind !== 'reading' && kind !== 'fuelAdded'))
+    return { ...rest, ...(kind === 'targetReached' && payload.waterC !== undefined ? { waterC: payload.waterC } : {}) }
   const read = parseQuantity(typed, kind === 'reading' ? 'waterTemp' : 'weighing', units)
   if (!read.ok) return null
-  return { ...rest, typed, ...(kind === 'reading' ? { waterC: read.value.value } : { massG: Number((read.value.value * 1000).toPrecision(12)) }) }
+  return {
+    ...rest,
+    typed,
+    ...(kind === 'reading'
+      ? { waterC: read.value.value }
+      : { massG: Number((read.value.value * 1000).toPrecision(12)) }),
+  }
 }
 
-export async function undoMark(tx: Connection, found: RunOnBench, { act, deed: { ofId }, deviceId }: Deed<'undo'>): Promise<Ack> {
+export async function undoMark(
+  tx: Connection,
+  found: RunOnBench,
+  { act, deed: { ofId }, deviceId }: Deed<'undo'>,
+): Promise<Ack> {
   if (found.state === 'finished') return refused(FINISHED)
   const { rows, state } = await standing(tx, found)
   if (state.undone.includes(ofId)) return TAKEN
   const next = benchStep(state, { type: 'undo', ofId })
   const head = headOfMark(rows, ofId)
   if (!next.ok || head === null) return refused('That mark is not there to be undone.')
-  await tx.insert(event).values({ id: act.id, runId: found.id, seq: nextSeq(rows), kind: head.kind, atMs: head.atMs, ...clocks(act), deviceId, source: 'bench', payload: head.payload, supersedesId: head.id, voided: true, reason: 'undone', personId: found.personId })
+  await tx.insert(event).values({
+    id: act.id,
+    runId: found.id,
+    seq: nextSeq(rows),
+    kind: head.kind,
+    atMs: head.atMs,
+    ...clocks(act),
+    deviceId,
+    source: 'bench',
+    payload: head.payload,
+    supersedesId: head.id,
+    voided: true,
+    reason: 'undone',
+    personId: found.personId,
+  })
   return TAKEN
 }
 
-export async function moveMark(tx: Connection, found: RunOnBench, { act, deed: { ofId, toMs }, deviceId }: Deed<'move'>): Promise<Ack> {
+export async function moveMark(
+  tx: Connection,
+  found: RunOnBench,
+  { act, deed: { ofId, toMs }, deviceId }: Deed<'move'>,
+): Promise<Ack> {
   if (found.state === 'finished') return refused(FINISHED)
   const { rows, state } = await standing(tx, found)
   const next = benchStep(state, { type: 'move', ofId, toMs })
   if (!next.ok) return refused(`${next.problem.what}.`)
   const head = headOfMark(rows, ofId)!
-  await tx.insert(event).values({ id: act.id, runId: found.id, seq: nextSeq(rows), kind: head.kind, atMs: toMs - found.startedAt.getTime(), ...clocks(act), deviceId, source: 'bench', payload: head.payload, supersedesId: head.id, reason: 'moved', personId: found.personId })
+  await tx.insert(event).values({
+    id: act.id,
+    runId: found.id,
+    seq: nextSeq(rows),
+    kind: head.kind,
+    atMs: toMs - found.startedAt.getTime(),
+    ...clocks(act),
+    deviceId,
+    source: 'bench',
+    payload: head.payload,
+    supersedesId: head.id,
+    reason: 'moved',
+    personId: found.personId,
+  })
   return TAKEN
 }

@@ -11,16 +11,27 @@ const ORDER_LOCK = 7_202_601
 /** In the transaction of the facts: one more change, told at its commit. */
 export async function appendChange(tx: Connection, subjectId: string, stream = BENCH_STREAM): Promise<void> {
   await tx.execute(sql`select pg_advisory_xact_lock(${ORDER_LOCK})`)
-  const [row] = await tx.select({ last: max(change.seq) }).from(change).where(eq(change.stream, stream))
+  const [row] = await tx
+    .select({ last: max(change.seq) })
+    .from(change)
+    .where(eq(change.stream, stream))
   const seq = (row?.last ?? 0) + 1
   await tx.insert(change).values({ stream, seq, subjectId })
   await tx.execute(sql`select pg_notify(${CHANNEL}, ${`${stream} ${seq}`})`)
 }
 
 export async function lastSeq(db: Connection, stream = BENCH_STREAM): Promise<number> {
-  const [row] = await db.select({ last: max(change.seq) }).from(change).where(eq(change.stream, stream))
+  const [row] = await db
+    .select({ last: max(change.seq) })
+    .from(change)
+    .where(eq(change.stream, stream))
   return row?.last ?? 0
 }
 
 /** What changed after a number. */
-export const changesAfter = (db: Connection, seq: number, stream = BENCH_STREAM) => db.select({ seq: change.seq, subjectId: change.subjectId }).from(change).where(and(eq(change.stream, stream), gt(change.seq, seq))).orderBy(asc(change.seq))
+export const changesAfter = (db: Connection, seq: number, stream = BENCH_STREAM) =>
+  db
+    .select({ seq: change.seq, subjectId: change.subjectId })
+    .from(change)
+    .where(and(eq(change.stream, stream), gt(change.seq, seq)))
+    .orderBy(asc(change.seq))

@@ -1,33 +1,37 @@
 /** The bench's one door: acts taken one by one, each in a transaction of its own, each once. */
 import { eq, sql } from 'drizzle-orm'
-import { readAct, type BenchAck, type BenchAct, type BenchDeed } from '../../shared/benchAct'
-import type { FieldProblem } from '../../shared/readProblems'
+import { readAct, type BenchAck, type BenchAct } from '../../shared/benchAct'
 import type { Connection, Database } from '../database/connection'
 import { failureOf, type Failure } from '../database/failure'
 import { hashOf } from '../database/hash'
 import { benchAct, device, run } from '../database/schema'
+import { refused, type Ack } from './acknowledge'
 import { arm } from './arm'
 import { clearLane, finishRun } from './endOfRun'
 import { moveMark, takeMark, undoMark } from './marks'
 import { appendChange } from './outbox'
 import { takeNote, takeReading } from './readings'
 
-export type Ack = Omit<BenchAck, 'id'>
-export type RunOnBench = typeof run.$inferSelect
-export const refused = (text: string, path = ''): Ack => ({ as: 'refused', problems: [{ path, text }] })
-export const refusedFor = (problems: FieldProblem[]): Ack => ({ as: 'refused', problems })
-export const TAKEN: Ack = { as: 'taken' }
-
-export interface TakenActs { acks: BenchAck[], /** The database failed at an act; what is acknowledged is stored. Null: it did not. */ broke: Failure | null }
+export interface TakenActs {
+  acks: BenchAck[]
+  /** The database failed at an act; what is acknowledged is stored. Null: it did not. */ broke: Failure | null
+}
 
 /** In the order they came. What cannot be read or taken is refused by itself; the others go on. */
-export async function takeActs(db: Database, { device: from, acts }: { device: { id: string, name: string }, acts: readonly unknown[] }): Promise<TakenActs> {
+export async function takeActs(
+  db: Database,
+  { device: from, acts }: { device: { id: string; name: string }; acts: readonly unknown[] },
+): Promise<TakenActs> {
   const acks: BenchAck[] = []
   try {
     await db.insert(device).values(from).onConflictDoNothing()
     for (const input of acts) {
       const read = await readOrRefuse(input)
-      acks.push(read.ok ? await takeOrRefuse(db, from.id, read.act) : { id: idOf(input), as: 'refused', problems: read.problems })
+      acks.push(
+        read.ok
+          ? await takeOrRefuse(db, from.id, read.act)
+          : { id: idOf(input), as: 'refused', problems: read.problems },
+      )
     }
     return { acks, broke: null }
   } catch (error) {
@@ -67,9 +71,19 @@ async function takeAct(db: Database, deviceId: string, act: BenchAct): Promise<B
   return db.transaction(async (tx) => {
     // Two deliveries of one act wait for each other here.
     await tx.execute(sql`select pg_advisory_xact_lock(hashtextextended(${act.id}, 0))`)
-    const [known] = await tx.select({ bodyHash: benchAct.bodyHash, ack: benchAct.ack }).from(benchAct).where(eq(benchAct.id, act.id))
-    if (known) return known.bodyHash === bodyHash ? known.ack : { id: act.id, as: 'conflict', problems: [{ path: '', text: 'An act of this id is stored with another content. Nothing was changed.' }] }
-    const ack: BenchAck = { id: act.id, ...await takeDeed(tx, deviceId, act) }
+    const [known] = await tx
+      .select({ bodyHash: benchAct.bodyHash, ack: benchAct.ack })
+      .from(benchAct)
+      .where(eq(benchAct.id, act.id))
+    if (known)
+      return known.bodyHash === bodyHash
+        ? known.ack
+        : {
+            id: act.id,
+            as: 'conflict',
+            problems: [{ path: '', text: 'An act of this id is stored with another content. Nothing was changed.' }],
+          }
+    const ack: BenchAck = { id: act.id, ...(await takeDeed(tx, deviceId, act)) }
     // What was refused may be sent again when its reason is gone.
     if (ack.as === 'refused') return ack
     await tx.insert(benchAct).values({ id: act.id, runId: act.runId, deviceId, type: act.deed.type, bodyHash, ack })
@@ -78,8 +92,6 @@ async function takeAct(db: Database, deviceId: string, act: BenchAct): Promise<B
   })
 }
 
-export interface Deed<T extends BenchDeed['type']> { act: BenchAct, deed: Extract<BenchDeed, { type: T }>, deviceId: string }
-
 async function takeDeed(tx: Connection, deviceId: string, act: BenchAct): Promise<Ack> {
   const { deed } = act
   if (deed.type === 'arm') return arm(tx, { act, deed, deviceId })
@@ -87,12 +99,19 @@ async function takeDeed(tx: Connection, deviceId: string, act: BenchAct): Promis
   if (!found) return refused('This run is not on the bench: its lane was cleared, or its beginning was never sent.')
   if (found.lane === null) return refused('This run was not made on the bench. Correct it on its page.')
   switch (deed.type) {
-    case 'mark': return takeMark(tx, found, { act, deed, deviceId })
-    case 'undo': return undoMark(tx, found, { act, deed, deviceId })
-    case 'move': return moveMark(tx, found, { act, deed, deviceId })
-    case 'read': return takeReading(tx, found, { act, deed, deviceId })
-    case 'note': return takeNote(tx, found, { act, deed, deviceId })
-    case 'finish': return finishRun(tx, found)
-    case 'clear': return clearLane(tx, found)
+    case 'mark':
+      return takeMark(tx, found, { act, deed, deviceId })
+    case 'undo':
+      return undoMark(tx, found, { act, deed, deviceId })
+    case 'move':
+      return moveMark(tx, found, { act, deed, deviceId })
+    case 'read':
+      return takeReading(tx, found, { act, deed, deviceId })
+    case 'note':
+      return takeNote(tx, found, { act, deed, deviceId })
+    case 'finish':
+      return finishRun(tx, found)
+    case 'clear':
+      return clearLane(tx, found)
   }
 }

@@ -9,25 +9,36 @@ const AT_A_TIME = 2000
 export function* inserting<T extends PgTable>(table: T, rows: readonly T['$inferInsert'][]): Generator<SQL> {
   if (rows.length === 0) return
   const columns = getTableColumns(table)
-  const named = Object.keys(rows[0]!).map(key => ({ key, name: columns[key]!.name, type: columns[key]!.getSQLType() }))
-  const names = sql.join(named.map(({ name }) => sql.identifier(name)), sql`, `)
+  const named = Object.keys(rows[0]!).map((key) => ({
+    key,
+    name: columns[key]!.name,
+    type: columns[key]!.getSQLType(),
+  }))
+  const names = sql.join(
+    named.map(({ name }) => sql.identifier(name)),
+    sql`, `,
+  )
   for (let from = 0; from < rows.length; from += AT_A_TIME) {
     const part = rows.slice(from, from + AT_A_TIME) as Record<string, unknown>[]
-    const lists = named.map(({ key, type }) => sql`${listText(part.map(row => row[key]))}::${sql.raw(type)}[]`)
+    const lists = named.map(({ key, type }) => sql`${listText(part.map((row) => row[key]))}::${sql.raw(type)}[]`)
     yield sql`insert into ${table} (${names}) select * from unnest(${sql.join(lists, sql`, `)})`
   }
 }
 
 /** A list as PostgreSQL reads it. Written here and not by the driver, which would only begin when the database waits for it. */
 function listText(values: readonly unknown[]): string {
-  return `{${values.map(value => (value === null || value === undefined ? 'NULL' : `"${wordOf(value).replace(/["\\]/g, '\\$&')}"`)).join(',')}}`
+  return `{${values.map((value) => (value === null || value === undefined ? 'NULL' : `"${wordOf(value).replace(/["\\]/g, '\\$&')}"`)).join(',')}}`
 }
 function wordOf(value: unknown): string {
   if (value instanceof Date) return value.toISOString()
   return typeof value === 'object' ? JSON.stringify(value) : String(value)
 }
 
-export async function bulkInsert<T extends PgTable>(db: Connection, table: T, rows: readonly T['$inferInsert'][]): Promise<void> {
+export async function bulkInsert<T extends PgTable>(
+  db: Connection,
+  table: T,
+  rows: readonly T['$inferInsert'][],
+): Promise<void> {
   await inTurn(db, inserting(table, rows))
 }
 
@@ -39,7 +50,7 @@ export async function inTurn(db: Connection, statements: Iterable<SQL>): Promise
     // Its failure is met below.
     working.catch(() => undefined)
     // Sent first, then made ready: what follows holds this thread.
-    await new Promise(done => setImmediate(done))
+    await new Promise((done) => setImmediate(done))
     try {
       next = each.next()
     } finally {

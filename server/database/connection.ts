@@ -7,16 +7,17 @@ export type Database = NodePgDatabase<typeof schema> & { $client: pg.Pool }
 /** Either the database or a transaction in it. */
 export type Connection = NodePgDatabase<typeof schema> | Parameters<Parameters<Database['transaction']>[0]>[0]
 
-export function openDatabase(url: string, maximum = 10): { db: Database, close: () => Promise<void> } {
+export function openDatabase(url: string, maximum = 10): { db: Database; close: () => Promise<void> } {
   const pool = new pg.Pool({ connectionString: url, max: maximum, connectionTimeoutMillis: 10_000 })
   // A connection that breaks is replaced by the pool; without a listener it would end the process, idle or not.
   pool.on('error', () => undefined)
-  pool.on('connect', client => client.on('error', () => undefined))
+  pool.on('connect', (client) => client.on('error', () => undefined))
   return { db: drizzle(pool, { schema }), close: () => pool.end() }
 }
 
 /** Where a database is, for a thread that opens connections of its own; null of a transaction, whose own writing no other connection sees. */
-export const urlOf = (db: Connection): string | null => ('$client' in db ? (db as Database).$client.options.connectionString ?? null : null)
+export const urlOf = (db: Connection): string | null =>
+  '$client' in db ? ((db as Database).$client.options.connectionString ?? null) : null
 
 let shared: Database | null = null
 
@@ -24,5 +25,5 @@ let shared: Database | null = null
 export function useDatabase(): Database {
   const url = process.env.DATABASE_URL
   if (!url) throw new Error('DATABASE_URL is not set: start with npm start')
-  return shared ??= openDatabase(url).db
+  return (shared ??= openDatabase(url).db)
 }

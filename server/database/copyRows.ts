@@ -6,7 +6,10 @@ import type { Connection, Database } from './connection'
 import * as schema from './schema'
 
 /** A connection that can copy. `copy('table (columns)', rows)`: of each row its columns, each as the bytes of its type. */
-export interface Copying { tx: Connection, copy: (into: string, rows: readonly (readonly Buffer[])[]) => Promise<void> }
+export interface Copying {
+  tx: Connection
+  copy: (into: string, rows: readonly (readonly Buffer[])[]) => Promise<void>
+}
 
 /** On a connection of its own, which COPY takes. Undone where `work` throws. */
 export async function copyingTransaction<T>(db: Database, work: (copying: Copying) => Promise<T>): Promise<T> {
@@ -19,7 +22,10 @@ export async function copyingTransaction<T>(db: Database, work: (copying: Copyin
     return done
   } catch (error) {
     // A connection that cannot go back is broken: the pool makes another.
-    await client.query('rollback').then(() => client.release(), () => client.release(true))
+    await client.query('rollback').then(
+      () => client.release(),
+      () => client.release(true),
+    )
     throw error
   }
 }
@@ -37,7 +43,16 @@ function copyIn(client: PoolClient, into: string, rows: readonly (readonly Buffe
     const stream = client.query(copyFrom(`copy ${into} from stdin (format binary)`))
     stream.on('error', reject)
     stream.on('finish', resolve)
-    stream.end(Buffer.concat([HEAD, ...rows.flatMap(fields => [int2Bytes(fields.length), ...fields.flatMap(field => [int4Bytes(field.length), field])]), int2Bytes(-1)]))
+    stream.end(
+      Buffer.concat([
+        HEAD,
+        ...rows.flatMap((fields) => [
+          int2Bytes(fields.length),
+          ...fields.flatMap((field) => [int4Bytes(field.length), field]),
+        ]),
+        int2Bytes(-1),
+      ]),
+    )
   })
 }
 /** Signature, no flags, nothing more. */

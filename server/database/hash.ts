@@ -32,7 +32,8 @@ export function hashOfSamples(samples: readonly (readonly [number, number])[]): 
 /** JSON with the keys of every object in order; long lists of numbers, as traces are, at once. */
 function canonical(value: unknown): string | undefined {
   if (typeof value !== 'object' || value === null || value instanceof Date) return JSON.stringify(value)
-  if (Array.isArray(value)) return value.every(isPlain) ? JSON.stringify(value) : `[${value.map(one => canonical(one) ?? 'null').join(',')}]`
+  if (Array.isArray(value))
+    return value.every(isPlain) ? JSON.stringify(value) : `[${value.map((one) => canonical(one) ?? 'null').join(',')}]`
   // In the order in which an object of sorted entries is written: whole numbers stand first.
   const keys = Object.keys(Object.fromEntries(Object.entries(value).sort(([a], [b]) => (a < b ? -1 : 1))))
   const parts = keys.flatMap((key) => {
@@ -41,4 +42,5 @@ function canonical(value: unknown): string | undefined {
   })
   return `{${parts.join(',')}}`
 }
-const isPlain = (one: unknown): boolean => typeof one === 'number' || (Array.isArray(one) && one.every(each => typeof each === 'number'))
+const isPlain = (one: unknown): boolean =>
+  typeof one === 'number' || (Array.isArray(one) && one.every((each) => typeof each === 'number'))

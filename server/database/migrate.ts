@@ -19,7 +19,7 @@ export async function migrateDatabase(db: Database, migrationsFolder: string): P
 }
 
 /** What the database is for: as marked, or marked so now where it never was. */
-export async function claimDatabase(db: Database, wanted: Purpose): Promise<{ purpose: Purpose, loaded: boolean }> {
+export async function claimDatabase(db: Database, wanted: Purpose): Promise<{ purpose: Purpose; loaded: boolean }> {
   await db.insert(bench).values({ purpose: wanted }).onConflictDoNothing()
   const [row] = await db.select().from(bench)
   return { purpose: row!.purpose, loaded: row!.loaded }

@@ -9,15 +9,22 @@ import type { DemoRun } from './runs'
 const SEED = 20260101
 
 /** Each simulated set-up is one of the kit's, with its fuel and how it is weighed. */
-const KIT: Record<CampaignSetup, { setup: keyof typeof SETUPS, fuel: DemoRun['fuel'] }> = {
-  'narrow-open': { setup: 'narrowOpen', fuel: 'gas' }, 'wide-sheltered': { setup: 'wideSheltered', fuel: 'gas' }, 'finned': { setup: 'finned', fuel: 'gas' },
-  'spirit-cone': { setup: 'spiritCone', fuel: 'methanol' }, 'tablet': { setup: 'tablet', fuel: 'hexamine' },
+const KIT: Record<CampaignSetup, { setup: keyof typeof SETUPS; fuel: DemoRun['fuel'] }> = {
+  'narrow-open': { setup: 'narrowOpen', fuel: 'gas' },
+  'wide-sheltered': { setup: 'wideSheltered', fuel: 'gas' },
+  finned: { setup: 'finned', fuel: 'gas' },
+  'spirit-cone': { setup: 'spiritCone', fuel: 'methanol' },
+  tablet: { setup: 'tablet', fuel: 'hexamine' },
 }
 
 /** The days of the campaign: where, and how often each set-up is burned there. */
-const DAYS: { at: CampaignCondition, place: keyof typeof PLACES, day: string, repeats: number }[] = [
-  { at: 'store', place: 'store', day: '2026-02-10', repeats: 2 }, { at: 'hut', place: 'hut', day: '2026-02-18', repeats: 2 }, { at: 'rim', place: 'rim', day: '2026-03-03', repeats: 1 },
-  { at: 'saddle', place: 'saddle', day: '2026-03-05', repeats: 1 }, { at: 'porch18', place: 'store', day: '2026-03-12', repeats: 1 }, { at: 'porch36', place: 'store', day: '2026-03-13', repeats: 1 },
+const DAYS: { at: CampaignCondition; place: keyof typeof PLACES; day: string; repeats: number }[] = [
+  { at: 'store', place: 'store', day: '2026-02-10', repeats: 2 },
+  { at: 'hut', place: 'hut', day: '2026-02-18', repeats: 2 },
+  { at: 'rim', place: 'rim', day: '2026-03-03', repeats: 1 },
+  { at: 'saddle', place: 'saddle', day: '2026-03-05', repeats: 1 },
+  { at: 'porch18', place: 'store', day: '2026-03-12', repeats: 1 },
+  { at: 'porch36', place: 'store', day: '2026-03-13', repeats: 1 },
 ]
 
 export function campaignRuns(): DemoRun[] {
@@ -27,7 +34,9 @@ export function campaignRuns(): DemoRun[] {
     let minutes = 8 * 60 + 15
     for (let repeat = 0; repeat < repeats; repeat++) {
       for (const name of Object.keys(CAMPAIGN_SETUPS) as CampaignSetup[]) {
-        runs.push(oneRun({ name, at, place, startedAt: moment(day, minutes), first: repeat === 0, n: runs.length + 1 }, random))
+        runs.push(
+          oneRun({ name, at, place, startedAt: moment(day, minutes), first: repeat === 0, n: runs.length + 1 }, random),
+        )
         // The hardware cools back to the air between burns.
         minutes += 32
       }
@@ -36,20 +45,45 @@ export function campaignRuns(): DemoRun[] {
   return runs
 }
 
-const moment = (day: string, minutes: number) => `${day}T${String(Math.floor(minutes / 60)).padStart(2, '0')}:${String(minutes % 60).padStart(2, '0')}:00Z`
+const moment = (day: string, minutes: number) =>
+  `${day}T${String(Math.floor(minutes / 60)).padStart(2, '0')}:${String(minutes % 60).padStart(2, '0')}:00Z`
 
-interface Plan { name: CampaignSetup, at: CampaignCondition, place: keyof typeof PLACES, startedAt: string, first: boolean, n: number }
+interface Plan {
+  name: CampaignSetup
+  at: CampaignCondition
+  place: keyof typeof PLACES
+  startedAt: string
+  first: boolean
+  n: number
+}
 
 function oneRun({ name, at, place, startedAt, first, n }: Plan, random: Random): DemoRun {
   const { startC, airC, windMS, waterG, usedG, callS, endC, endS, trace } = campaignRun(name, at, random, first)
   return {
-    id: `01950000-0000-7000-8000-0000000001${String(n).padStart(2, '0')}`, at: startedAt, who: PEOPLE[n % PEOPLE.length]!, place, setup: KIT[name].setup, fuel: KIT[name].fuel,
+    id: `01950000-0000-7000-8000-0000000001${String(n).padStart(2, '0')}`,
+    at: startedAt,
+    who: PEOPLE[n % PEOPLE.length]!,
+    place,
+    setup: KIT[name].setup,
+    fuel: KIT[name].fuel,
     notes: callS === null ? 'Given up after twenty minutes.' : windMS > 0 ? 'Porch, fan on. Wind read at the pot.' : '',
     measured: {
-      ...(at === 'saddle' ? { hardware: `${airC} °C` } : {}), air: `${airC} °C`, wind: windMS === 0 ? 'calm' : `${windMS} m/s`, water: `${waterG} g`, waterStart: `${startC} °C`,
-      ...(KIT[name].fuel === 'gas' ? {} : { fuelUsed: `${usedG.toFixed(1)} g`, scaleResolution: '0.1 g' }), ...(callS === null ? { waterLast: `${endC} °C` } : {}),
+      ...(at === 'saddle' ? { hardware: `${airC} °C` } : {}),
+      air: `${airC} °C`,
+      wind: windMS === 0 ? 'calm' : `${windMS} m/s`,
+      water: `${waterG} g`,
+      waterStart: `${startC} °C`,
+      ...(KIT[name].fuel === 'gas' ? {} : { fuelUsed: `${usedG.toFixed(1)} g`, scaleResolution: '0.1 g' }),
+      ...(callS === null ? { waterLast: `${endC} °C` } : {}),
     },
-    times: at === 'saddle' && callS !== null ? { lit: '0:00', bloomed: '0:04', potOn: '0:00', rollingBoil: formatClock(callS) } : callS === null ? { potOn: '0:00', gaveUp: formatClock(endS) } : { potOn: '0:00', rollingBoil: formatClock(callS) },
-    trace: trace ?? undefined, test: windMS > 0 ? 'wind' : at === 'saddle' ? 'cold' : 'boil', fromCanisterG: KIT[name].fuel === 'gas' ? usedG : undefined,
+    times:
+      at === 'saddle' && callS !== null
+        ? { lit: '0:00', bloomed: '0:04', potOn: '0:00', rollingBoil: formatClock(callS) }
+        : callS === null
+          ? { potOn: '0:00', gaveUp: formatClock(endS) }
+          : { potOn: '0:00', rollingBoil: formatClock(callS) },
+    trace: trace ?? undefined,
+    test: windMS > 0 ? 'wind' : at === 'saddle' ? 'cold' : 'boil',
+    fromCanisterG: KIT[name].fuel === 'gas' ? usedG : undefined,
   }
 }

@@ -12,12 +12,45 @@ import type { DemoKit } from './loadKit'
 export async function laterChanges(tx: Connection, kit: DemoKit): Promise<void> {
   const personId = kit.people[PEOPLE[1]]!
   const wrap = (await findThing(tx, kit.things.wrap!))!
-  made(await saveThing(tx, { ...wrap.record, kind: 'screen', personId, reason: 'The gap was measured again, with the pot in it', fields: { ...wrap.record.fields, gapM: '15 mm' } }))
+  made(
+    await saveThing(tx, {
+      ...wrap.record,
+      kind: 'screen',
+      personId,
+      reason: 'The gap was measured again, with the pot in it',
+      fields: { ...wrap.record.fields, gapM: '15 mm' },
+    }),
+  )
   const gel = (await findSetup(tx, kit.setups.gel!))!
   const cone = (await findThing(tx, kit.things.cone!))!.versions[0]!.id
-  made(await saveSetup(tx, { ...gel.record, personId, reason: 'Without a cone it was no fair comparison', parts: { ...gel.record.parts, screen: cone } }))
+  made(
+    await saveSetup(tx, {
+      ...gel.record,
+      personId,
+      reason: 'Without a cone it was no fair comparison',
+      parts: { ...gel.record.parts, screen: cone },
+    }),
+  )
   const { body, name } = SHIPPED.boil
-  const copy = newRecord({ ...fieldsOfMethod(name, body), name: 'Half-litre boil for the crews', waterKg: '500 g', startLow: '', startHigh: '', setting: 'full', replicates: '2' }, personId)
+  const copy = newRecord(
+    {
+      ...fieldsOfMethod(name, body),
+      name: 'Half-litre boil for the crews',
+      waterKg: '500 g',
+      startLow: '',
+      startHigh: '',
+      setting: 'full',
+      replicates: '2',
+    },
+    personId,
+  )
   made(await saveMethod(tx, { ...copy, copiedFromId: shippedId('boil') }))
-  made(await saveMethod(tx, { ...copy, revision: 1, reason: 'Two never agreed', fields: { ...copy.fields, replicates: '4' } }))
+  made(
+    await saveMethod(tx, {
+      ...copy,
+      revision: 1,
+      reason: 'Two never agreed',
+      fields: { ...copy.fields, replicates: '4' },
+    }),
+  )
 }

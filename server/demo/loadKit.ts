@@ -10,12 +10,34 @@ import { addPrice } from '../kit/prices'
 import { saveSetup } from '../kit/setups'
 import { saveThing } from '../kit/things'
 import { made, newRecord } from '../runs/burnOne'
-import { CANISTERS, FUEL_PRICES, FUELS, FULL_G, PEOPLE, PLACES, SETUPS, SHELL_G, THINGS, type DemoThing, type FuelKey } from './kit'
+import {
+  CANISTERS,
+  FUEL_PRICES,
+  FUELS,
+  FULL_G,
+  PEOPLE,
+  PLACES,
+  SETUPS,
+  SHELL_G,
+  THINGS,
+  type DemoThing,
+  type FuelKey,
+} from './kit'
 
 type Ids = Record<string, string>
-export interface DemoKit { people: Ids, places: Ids, things: Ids, setups: Ids, fuels: Ids, containers: string[] }
+export interface DemoKit {
+  people: Ids
+  places: Ids
+  things: Ids
+  setups: Ids
+  fuels: Ids
+  containers: string[]
+}
 /** Warnings the testers went on past, with their reason. */
-const OVERRIDES = { 'pot-wider-than-stand': 'Stirred with the lid on only', 'pot-wide-on-burner': 'To see whether a tablet can do it; stood in a ring of stones' }
+const OVERRIDES = {
+  'pot-wider-than-stand': 'Stirred with the lid on only',
+  'pot-wide-on-burner': 'To see whether a tablet can do it; stood in a ring of stones',
+}
 const NOW = Date.parse('2026-11-01T00:00:00Z')
 
 export async function loadKit(tx: Connection, say: (line: string) => void): Promise<DemoKit> {
@@ -23,43 +45,93 @@ export async function loadKit(tx: Connection, say: (line: string) => void): Prom
   for (const name of PEOPLE) people[name] = made(await savePerson(tx, { id: uuidv7(), name })).id
   const personId = people[PEOPLE[0]]!
   const places: Ids = {}
-  for (const [key, fields] of Object.entries(PLACES)) places[key] = made(await savePlace(tx, newRecord({ ...fields }))).record.id
+  for (const [key, fields] of Object.entries(PLACES))
+    places[key] = made(await savePlace(tx, newRecord({ ...fields }))).record.id
   const { things, versions } = await loadThings(tx)
   const setups: Ids = {}
   for (const [key, { name, gapM, parts }] of Object.entries(SETUPS)) {
     const chosen = Object.fromEntries(Object.entries(parts).map(([role, part]) => [role, versions[part]!]))
-    setups[key] = made(await saveSetup(tx, { ...newRecord({ name, gapM }, personId), parts: chosen, overrides: OVERRIDES })).record.id
+    setups[key] = made(
+      await saveSetup(tx, { ...newRecord({ name, gapM }, personId), parts: chosen, overrides: OVERRIDES }),
+    ).record.id
   }
   const fuels: Ids = {}
   for (const [key, fields] of Object.entries(FUELS) as [FuelKey, TypedFields][]) {
     const { record } = made(await saveBatch(tx, newRecord({ ...fields })))
     fuels[key] = record.id
     const cost = FUEL_PRICES[key]
-    if (cost) made(await addPrice(tx, { fuelBatchId: record.id }, newRecord({ amount: cost[0], forKg: cost[1], currency: 'EUR', fromDay: '2026-02-01' })))
+    if (cost)
+      made(
+        await addPrice(
+          tx,
+          { fuelBatchId: record.id },
+          newRecord({ amount: cost[0], forKg: cost[1], currency: 'EUR', fromDay: '2026-02-01' }),
+        ),
+      )
   }
   const containers: string[] = []
-  for (const name of CANISTERS) containers.push(made(await saveContainer(tx, newRecord({ name, fuelBatchId: fuels.gas!, tareKg: `${SHELL_G} g`, fullKg: `${FULL_G} g` }))).record.id)
+  for (const name of CANISTERS)
+    containers.push(
+      made(
+        await saveContainer(
+          tx,
+          newRecord({ name, fuelBatchId: fuels.gas!, tareKg: `${SHELL_G} g`, fullKg: `${FULL_G} g` }),
+        ),
+      ).record.id,
+    )
   await loadChecks(tx, things, personId)
-  say(`kit: ${Object.keys(THINGS).length} things, ${Object.keys(SETUPS).length} set-ups, ${Object.keys(PLACES).length} places, ${CANISTERS.length} canisters`)
+  say(
+    `kit: ${Object.keys(THINGS).length} things, ${Object.keys(SETUPS).length} set-ups, ${Object.keys(PLACES).length} places, ${CANISTERS.length} canisters`,
+  )
   return { people, places, things, setups, fuels, containers }
 }
 
-async function loadThings(tx: Connection): Promise<{ things: Ids, versions: Ids }> {
+async function loadThings(tx: Connection): Promise<{ things: Ids; versions: Ids }> {
   const [things, versions]: [Ids, Ids] = [{}, {}]
   for (const [key, { kind, fields, price, madeFrom }] of Object.entries(THINGS) as [string, DemoThing][]) {
-    const page = made(await saveThing(tx, { ...newRecord({ ...fields, ...(madeFrom ? { madeFromId: things[madeFrom]! } : {}) }), kind }))
+    const page = made(
+      await saveThing(tx, {
+        ...newRecord({ ...fields, ...(madeFrom ? { madeFromId: things[madeFrom]! } : {}) }),
+        kind,
+      }),
+    )
     things[key] = page.record.id
     versions[key] = page.versions[0]!.id
-    if (price) made(await addPrice(tx, { thingId: page.record.id }, newRecord({ amount: price, currency: 'EUR', fromDay: '2026-01-15' })))
+    if (price)
+      made(
+        await addPrice(
+          tx,
+          { thingId: page.record.id },
+          newRecord({ amount: price, currency: 'EUR', fromDay: '2026-01-15' }),
+        ),
+      )
   }
   return { things, versions }
 }
 
 /** The probe reads low by some tenths since spring; the scale is right. */
 async function loadChecks(tx: Connection, things: Ids, personId: string): Promise<void> {
-  const check = async (key: string, fields: TypedFields) => made(await addCheck(tx, things[key]!, newRecord(fields, personId), NOW))
+  const check = async (key: string, fields: TypedFields) =>
+    made(await addCheck(tx, things[key]!, newRecord(fields, personId), NOW))
   await check('probe', { kind: 'icePoint', reading: '0.1 °C', at: '2026-02-05T09:00:00Z', note: '' })
-  await check('probe', { kind: 'icePoint', reading: '−0.4 °C', at: '2026-05-02T08:30:00Z', note: 'Dropped on the quay in April' })
-  await check('probe', { kind: 'boilingPoint', reading: '99.5 °C', pressure: '1 013.2 hPa', at: '2026-05-02T08:50:00Z', note: '' })
-  await check('fineScale', { kind: 'checkWeight', reading: '200.0 g', truth: '200 g', at: '2026-02-05T09:10:00Z', note: '' })
+  await check('probe', {
+    kind: 'icePoint',
+    reading: '−0.4 °C',
+    at: '2026-05-02T08:30:00Z',
+    note: 'Dropped on the quay in April',
+  })
+  await check('probe', {
+    kind: 'boilingPoint',
+    reading: '99.5 °C',
+    pressure: '1 013.2 hPa',
+    at: '2026-05-02T08:50:00Z',
+    note: '',
+  })
+  await check('fineScale', {
+    kind: 'checkWeight',
+    reading: '200.0 g',
+    truth: '200 g',
+    at: '2026-02-05T09:10:00Z',
+    note: '',
+  })
 }

@@ -86,19 +86,29 @@ export const API: Record<string, Rights> = {
 /** Pages that are not for whoever was let in. */
 const PAGES: Record<string, Right> = { '/pair': 'anyone', '/share': 'machine' }
 
-const PATTERNS = Object.entries(API).map(([route, rights]) => ({ route, pattern: new RegExp(`^${route.replace(/\[\w+\]/g, '[^/]+')}$`), named: route.split('[').length, rights }))
+const PATTERNS = Object.entries(API)
+  .map(([route, rights]) => ({
+    route,
+    pattern: new RegExp(`^${route.replace(/\[\w+\]/g, '[^/]+')}$`),
+    named: route.split('[').length,
+    rights,
+  }))
   // A name before an id, as the router has it: /api/runs/choices is no run.
   .sort((a, b) => a.named - b.named)
 
 export const isApi = (path: string): boolean => path === '/api' || path.startsWith('/api/')
 
-export interface Matched { /** As the table names it: "GET /api/runs/[id]". */ asked: string, right: Right }
+export interface Matched {
+  /** As the table names it: "GET /api/runs/[id]". */ asked: string
+  right: Right
+}
 
 /** The route, and who may; null: there is no such route. Pages are found by the router whatever their case, and are judged so. */
 export function routeOf(method: string, path: string): Matched | null {
   const asked = method === 'HEAD' ? 'GET' : method
-  if (!isApi(path.toLowerCase())) return asked === 'GET' ? { asked: `GET ${path}`, right: PAGES[path.toLowerCase()] ?? 'device' } : null
-  const found = PATTERNS.find(one => one.pattern.test(path))
+  if (!isApi(path.toLowerCase()))
+    return asked === 'GET' ? { asked: `GET ${path}`, right: PAGES[path.toLowerCase()] ?? 'device' } : null
+  const found = PATTERNS.find((one) => one.pattern.test(path))
   const right = found?.rights[asked as keyof Rights]
   return found && right ? { asked: `${asked} ${found.route}`, right } : null
 }

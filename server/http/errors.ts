@@ -7,7 +7,10 @@ import type { FieldProblem } from '../../shared/readProblems'
 import { TooMuch } from '../workers/pool'
 import { isApi } from './access'
 
-interface Answered { status: number, problems: FieldProblem[] }
+interface Answered {
+  status: number
+  problems: FieldProblem[]
+}
 
 /** Nitro's: for the interface, and for pages whose own drawing is of no use, such as one that the gate refused. */
 export default async function answerError(error: H3Error, event: H3Event): Promise<void> {
@@ -17,7 +20,11 @@ export default async function answerError(error: H3Error, event: H3Event): Promi
   if (event.node.res.destroyed) return
   const { status, problems } = problemsOf(error, `${event.method} ${path.slice(0, 200)}`)
   setResponseStatus(event, status)
-  setResponseHeaders(event, { 'content-type': 'application/json', 'cache-control': 'no-store', 'x-content-type-options': 'nosniff' })
+  setResponseHeaders(event, {
+    'content-type': 'application/json',
+    'cache-control': 'no-store',
+    'x-content-type-options': 'nosniff',
+  })
   await send(event, JSON.stringify({ problems }))
 }
 
@@ -25,10 +32,31 @@ export default async function answerError(error: H3Error, event: H3Event): Promi
 export function problemsOf(error: H3Error, asked: string): Answered {
   const failure = failureOf(error)
   if (failure !== null) return { status: FAILURE_STATUS[failure], problems: [{ path: '', ...FAILURE_WORDS[failure] }] }
-  if (error.cause instanceof TooMuch) return { status: 503, problems: [{ path: '', text: `This takes too much ${error.cause.what === 'queue' ? 'at once' : error.cause.what} here. Ask for less, or again in a moment.` }] }
+  if (error.cause instanceof TooMuch)
+    return {
+      status: 503,
+      problems: [
+        {
+          path: '',
+          text: `This takes too much ${error.cause.what === 'queue' ? 'at once' : error.cause.what} here. Ask for less, or again in a moment.`,
+        },
+      ],
+    }
   const { statusCode = 500, unhandled, message, data } = error
-  if (!unhandled && statusCode < 500) return { status: statusCode, problems: [{ path: (data as { path?: string } | undefined)?.path ?? '', text: message }] }
+  if (!unhandled && statusCode < 500)
+    return {
+      status: statusCode,
+      problems: [{ path: (data as { path?: string } | undefined)?.path ?? '', text: message }],
+    }
   const number = randomUUID().slice(0, 8)
   console.error(`Fault ${number}: ${asked}\n`, error.cause ?? error)
-  return { status: 500, problems: [{ path: '', text: `Something went wrong here, and not with what you sent; nothing of it was stored. The server’s log has more under ${number}.` }] }
+  return {
+    status: 500,
+    problems: [
+      {
+        path: '',
+        text: `Something went wrong here, and not with what you sent; nothing of it was stored. The server’s log has more under ${number}.`,
+      },
+    ],
+  }
 }

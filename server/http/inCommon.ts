@@ -10,10 +10,15 @@ export function inCommon<T>(key: string, read: () => Promise<T>): Promise<T> {
   if (waiting) return waiting as Promise<T>
   const before = running.get(key)
   if (!before) return begin(key, read)
-  const mine = before.then(() => undefined, () => undefined).then(() => {
-    next.delete(key)
-    return begin(key, read)
-  })
+  const mine = before
+    .then(
+      () => undefined,
+      () => undefined,
+    )
+    .then(() => {
+      next.delete(key)
+      return begin(key, read)
+    })
   next.set(key, mine)
   return mine
 }

@@ -6,11 +6,29 @@ export const SERVER_LIMITS = { headersTimeout: 15_000, requestTimeout: 900_000, 
 export const MOST_CONNECTIONS = 500
 
 /** Threads for heavy work: how many at once, how many wait, how long one may take, what it may hold [MB], and when an idle one goes [ms]. */
-interface ThreadLimits { threads: number, queue: number, longestMs: number, idleMs: number, memory: { maxOldGenerationSizeMb: number, maxYoungGenerationSizeMb: number } }
+interface ThreadLimits {
+  threads: number
+  queue: number
+  longestMs: number
+  idleMs: number
+  memory: { maxOldGenerationSizeMb: number; maxYoungGenerationSizeMb: number }
+}
 /** `files`: what strangers wrote is read in little room. `database`: what is kept here is worked on, a hundred thousand runs too. */
 export const THREAD_LIMITS: Record<'files' | 'database', ThreadLimits> = {
-  files: { threads: 2, queue: 16, longestMs: 30_000, idleMs: 5000, memory: { maxOldGenerationSizeMb: 256, maxYoungGenerationSizeMb: 32 } },
-  database: { threads: 2, queue: 16, longestMs: 60_000, idleMs: 30_000, memory: { maxOldGenerationSizeMb: 2048, maxYoungGenerationSizeMb: 64 } },
+  files: {
+    threads: 2,
+    queue: 16,
+    longestMs: 30_000,
+    idleMs: 5000,
+    memory: { maxOldGenerationSizeMb: 256, maxYoungGenerationSizeMb: 32 },
+  },
+  database: {
+    threads: 2,
+    queue: 16,
+    longestMs: 60_000,
+    idleMs: 30_000,
+    memory: { maxOldGenerationSizeMb: 2048, maxYoungGenerationSizeMb: 64 },
+  },
 }
 /** Storing a hundred thousand rows on a slow machine [ms]. */
 export const LONGEST_STORING_MS = 1_800_000

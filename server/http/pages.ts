@@ -10,16 +10,29 @@ export const isReadByMany = (path: string): boolean => READ_BY_MANY.test(path)
 const OURS = /^vulcanum_(light|units|columns)=/
 
 /** Of a Cookie header, what changes how a page is drawn. */
-export const drawnBy = (cookies: string): string => cookies.split(/;\s*/).filter(one => OURS.test(one)).sort().join('; ')
+export const drawnBy = (cookies: string): string =>
+  cookies
+    .split(/;\s*/)
+    .filter((one) => OURS.test(one))
+    .sort()
+    .join('; ')
 
-export interface DrawnPage { status: number, headers: [string, string][], body: string }
+export interface DrawnPage {
+  status: number
+  headers: [string, string][]
+  body: string
+}
 
 const NONCE = /'nonce-([A-Za-z0-9+/=]+)'/
 
 /** The page for one more reader: as drawn, under a nonce that nobody else was told. */
 export function forOneReader(page: DrawnPage, nonce = randomBytes(16).toString('base64')): DrawnPage {
-  const drawnWith = page.headers.map(([, value]) => NONCE.exec(value)?.[1]).find(one => one !== undefined)
+  const drawnWith = page.headers.map(([, value]) => NONCE.exec(value)?.[1]).find((one) => one !== undefined)
   if (drawnWith === undefined) return page
   const renewed = (text: string) => text.replaceAll(drawnWith, nonce)
-  return { status: page.status, headers: page.headers.map(([name, value]) => [name, renewed(value)]), body: renewed(page.body) }
+  return {
+    status: page.status,
+    headers: page.headers.map(([name, value]) => [name, renewed(value)]),
+    body: renewed(page.body),
+  }
 }

@@ -4,7 +4,7 @@ import type { Caller } from './caller'
 
 const A_MINUTE_S = 60
 /** A minute: by one device or one address of the network, and by the machine itself. */
-const RATES: Record<string, { network: number, machine: number }> = {
+const RATES: Record<string, { network: number; machine: number }> = {
   'POST /api/pair': { network: 30, machine: 600 },
   'POST /api/pair/claim': { network: 120, machine: 600 },
   'PUT /api/imports/[id]': { network: 20, machine: 600 },
@@ -20,7 +20,17 @@ const STRANGERS = new RateLimiterMemory({ keyPrefix: 'strangers', points: 600, d
 /** Tokens of instruments that are not known. */
 const WRONG_TOKENS = new RateLimiterMemory({ keyPrefix: 'tokens', points: 30, duration: A_MINUTE_S })
 
-const limiters = new Map(Object.entries(RATES).flatMap(([route, rates]) => Object.entries(rates).map(([whose, points]) => [`${route} ${whose}`, new RateLimiterMemory({ keyPrefix: `${route} ${whose}`, points, duration: A_MINUTE_S })] as const)))
+const limiters = new Map(
+  Object.entries(RATES).flatMap(([route, rates]) =>
+    Object.entries(rates).map(
+      ([whose, points]) =>
+        [
+          `${route} ${whose}`,
+          new RateLimiterMemory({ keyPrefix: `${route} ${whose}`, points, duration: A_MINUTE_S }),
+        ] as const,
+    ),
+  ),
+)
 
 /** Null: it may; else how long to wait [s]. @param address that the network knows it by */
 export async function mustWait(asked: string, caller: Caller, address: string): Promise<number | null> {

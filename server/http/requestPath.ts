@@ -14,7 +14,14 @@ export function plainPath(url: string): string | null {
 
 function isPlain(segment: string): boolean {
   const decoded = decodedOf(segment)
-  return decoded !== null && SEGMENT.test(decoded) && decoded !== '.' && decoded !== '..' && !segment.includes('\\') && !segment.includes('#')
+  return (
+    decoded !== null &&
+    SEGMENT.test(decoded) &&
+    decoded !== '.' &&
+    decoded !== '..' &&
+    !segment.includes('\\') &&
+    !segment.includes('#')
+  )
 }
 
 function decodedOf(segment: string): string | null {

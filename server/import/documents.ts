@@ -26,7 +26,11 @@ import { kitByName } from './kitNames'
 import { nothingMade, type RowIds } from './makeKit'
 import type { RunToStore } from './storeRuns'
 
-export interface ReadDocuments { good: { row: number, document: RunDocument }[], faults: (RowProblem & { row: number })[], bad: number }
+export interface ReadDocuments {
+  good: { row: number; document: RunDocument }[]
+  faults: (RowProblem & { row: number })[]
+  bad: number
+}
 
 export function readDocuments(documents: readonly unknown[]): ReadDocuments {
   const read: ReadDocuments = { good: [], faults: [], bad: 0 }
@@ -40,7 +44,11 @@ export function readDocuments(documents: readonly unknown[]): ReadDocuments {
       continue
     }
     read.bad += 1
-    read.faults.push({ row: i + 1, column: null, text: 'error' in document ? document.error : `Id: run ${twin} has the same. An id is of one run; take one out.` })
+    read.faults.push({
+      row: i + 1,
+      column: null,
+      text: 'error' in document ? document.error : `Id: run ${twin} has the same. An id is of one run; take one out.`,
+    })
   }
   return read
 }
@@ -48,9 +56,26 @@ export function readDocuments(documents: readonly unknown[]): ReadDocuments {
 /** What each measured quantity is in the document: its value in the unit it is written in there. */
 function valuesOf({ place, water, fuel }: RunDocument): [MeasuredQuantity, number | null, string][] {
   return [
-    ['altitude', place.altitudeM, 'm'], ['stationPressure', place.stationPressureHPa, 'hPa'], ['seaLevelPressure', place.seaLevelPressureHPa, 'hPa'], ['air', place.airC, 'degC'], ['humidity', place.humidityPct, 'pct'], ['wind', place.windMS, 'mps'], ['windHeight', place.windHeightM, 'm'],
-    ['water', water.massG, 'g'], ['waterStart', water.startC, 'degC'], ['waterLast', water.endC, 'degC'], ['waterEndMass', water.endMassG, 'g'], ['snow', water.snowG, 'g'],
-    ['fuelBefore', fuel.beforeG, 'g'], ['fuelAfter', fuel.afterG, 'g'], ['fuelUsed', fuel.usedG, 'g'], ['fuelUsed', fuel.usedG === null ? fuel.usedMl : null, 'ml'], ['fuelLoad', fuel.loadG, 'g'], ['fuelLeftover', fuel.leftoverG, 'g'], ['moisture', fuel.moisturePct, 'pct'], ['char', fuel.charG, 'g'],
+    ['altitude', place.altitudeM, 'm'],
+    ['stationPressure', place.stationPressureHPa, 'hPa'],
+    ['seaLevelPressure', place.seaLevelPressureHPa, 'hPa'],
+    ['air', place.airC, 'degC'],
+    ['humidity', place.humidityPct, 'pct'],
+    ['wind', place.windMS, 'mps'],
+    ['windHeight', place.windHeightM, 'm'],
+    ['water', water.massG, 'g'],
+    ['waterStart', water.startC, 'degC'],
+    ['waterLast', water.endC, 'degC'],
+    ['waterEndMass', water.endMassG, 'g'],
+    ['snow', water.snowG, 'g'],
+    ['fuelBefore', fuel.beforeG, 'g'],
+    ['fuelAfter', fuel.afterG, 'g'],
+    ['fuelUsed', fuel.usedG, 'g'],
+    ['fuelUsed', fuel.usedG === null ? fuel.usedMl : null, 'ml'],
+    ['fuelLoad', fuel.loadG, 'g'],
+    ['fuelLeftover', fuel.leftoverG, 'g'],
+    ['moisture', fuel.moisturePct, 'pct'],
+    ['char', fuel.charG, 'g'],
     ['scaleResolution', fuel.scaleResolutionG, 'g'],
   ]
 }
@@ -60,33 +85,81 @@ export function readingsOf(document: RunDocument): ReadRun {
     if (value === null) return []
     const unit = unitOf(unitId)
     const { dimensions }: QuantityKind = QUANTITY_KINDS[MEASURED_QUANTITIES[quantity]]
-    return dimensions.includes(unit.dimension) ? [{ quantity, value: toSI(value, unit), typed: `${value} ${unit.label}`, unit: unitId }] : []
+    return dimensions.includes(unit.dimension)
+      ? [{ quantity, value: toSI(value, unit), typed: `${value} ${unit.label}`, unit: unitId }]
+      : []
   })
-  const events = document.events.map(({ kind, s, massG, waterC, reason }) => ({ kind, atMs: Math.round(s * 1000), typed: formatClock(s, Number.isInteger(s) ? 0 : 1), ...(massG == null ? {} : { massG }), ...(waterC == null ? {} : { waterC }), ...(reason ? { reason } : {}) }))
+  const events = document.events.map(({ kind, s, massG, waterC, reason }) => ({
+    kind,
+    atMs: Math.round(s * 1000),
+    typed: formatClock(s, Number.isInteger(s) ? 0 : 1),
+    ...(massG == null ? {} : { massG }),
+    ...(waterC == null ? {} : { waterC }),
+    ...(reason ? { reason } : {}),
+  }))
   return { measurements, events: events.sort((a, b) => a.atMs - b.atMs) }
 }
 
 /** What no reading here holds. */
 function givenBy({ lossWPerK, uncertainty, fuel, burner, lid, screen }: RunDocument): GivenByDocument | null {
-  const usual = Object.entries(DEFAULT_UNCERTAINTY).every(([key, value]) => uncertainty[key as keyof RunDocument['uncertainty']] === value)
+  const usual = Object.entries(DEFAULT_UNCERTAINTY).every(
+    ([key, value]) => uncertainty[key as keyof RunDocument['uncertainty']] === value,
+  )
   const given: GivenByDocument = {
-    ...(lossWPerK === null ? {} : { lossWPerK }), ...(usual ? {} : { uncertainty }), ...(fuel.scaleAccuracyG === null ? {} : { scaleAccuracyG: fuel.scaleAccuracyG }),
-    ...(burner.kind === null ? { burner } : {}), ...(lid === null ? { lid } : {}), ...(screen === null ? { screen } : {}),
+    ...(lossWPerK === null ? {} : { lossWPerK }),
+    ...(usual ? {} : { uncertainty }),
+    ...(fuel.scaleAccuracyG === null ? {} : { scaleAccuracyG: fuel.scaleAccuracyG }),
+    ...(burner.kind === null ? { burner } : {}),
+    ...(lid === null ? { lid } : {}),
+    ...(screen === null ? { screen } : {}),
   }
   return Object.keys(given).length === 0 ? null : given
 }
 
-export interface DocumentOptions { startedAt: string, zone: string, personId: string, source: string }
+export interface DocumentOptions {
+  startedAt: string
+  zone: string
+  personId: string
+  source: string
+}
 
-export async function documentsToStore(tx: Connection, read: ReadDocuments, { startedAt, zone, personId, source }: DocumentOptions): Promise<{ made: ImportMade, runs: RunToStore[] }> {
+export async function documentsToStore(
+  tx: Connection,
+  read: ReadDocuments,
+  { startedAt, zone, personId, source }: DocumentOptions,
+): Promise<{ made: ImportMade; runs: RunToStore[] }> {
   const kit = new DocumentKit(tx, source)
   const runs: RunToStore[] = []
   for (const { row, document } of read.good) {
-    const ids: RowIds = { setupVersionId: await kit.setupOf(document), fuelBatchId: await kit.fuelOf(document), placeVersionId: null, personId, methodVersionId: null }
+    const ids: RowIds = {
+      setupVersionId: await kit.setupOf(document),
+      fuelBatchId: await kit.fuelOf(document),
+      placeVersionId: null,
+      personId,
+      methodVersionId: null,
+    }
     runs.push({
-      id: isUuid(document.id) ? document.id : null, row, ids, startedAt, zone, test: document.kind satisfies TestName, setting: null, breakIn: false, notes: isUuid(document.id) ? '' : document.id, tags: [], origin: document.origin, targetC: null,
-      stoppedReason: '', read: readingsOf(document), trace: document.trace, scaleTrace: document.scaleTrace, given: givenBy(document),
-      decisions: [...(document.boilBy === null ? [] : [{ question: 'boil', answer: document.boilBy }]), ...(document.fuel.burnOutShare ? [{ question: 'fuelToBoil', answer: 'shareOfBurnTime' }] : [])],
+      id: isUuid(document.id) ? document.id : null,
+      row,
+      ids,
+      startedAt,
+      zone,
+      test: document.kind satisfies TestName,
+      setting: null,
+      breakIn: false,
+      notes: isUuid(document.id) ? '' : document.id,
+      tags: [],
+      origin: document.origin,
+      targetC: null,
+      stoppedReason: '',
+      read: readingsOf(document),
+      trace: document.trace,
+      scaleTrace: document.scaleTrace,
+      given: givenBy(document),
+      decisions: [
+        ...(document.boilBy === null ? [] : [{ question: 'boil', answer: document.boilBy }]),
+        ...(document.fuel.burnOutShare ? [{ question: 'fuelToBoil', answer: 'shareOfBurnTime' }] : []),
+      ],
     })
   }
   return { made: kit.made, runs }
@@ -100,7 +173,10 @@ class DocumentKit {
   #listed: Awaited<ReturnType<typeof listSetups>> | null = null
   #kit: Awaited<ReturnType<typeof kitByName>> | null = null
 
-  constructor(private readonly tx: Connection, private readonly source: string) {}
+  constructor(
+    private readonly tx: Connection,
+    private readonly source: string,
+  ) {}
 
   async setupOf(document: RunDocument): Promise<string> {
     const wanted = kitOf(document)
@@ -109,26 +185,49 @@ class DocumentKit {
     const known = this.#setups.get(key)
     if (known) return known
     this.#listed ??= await listSetups(this.tx)
-    const alike = this.#listed.filter(one => one.name === name)
-    const same = alike.find(one => hashOf(kitOfParts(one.version.parts)) === hashOf(wanted))
-    const versionId = same?.version.id ?? await this.#makeSetup(alike.length === 0 ? name : `${name} (${alike.length + 1})`, wanted)
+    const alike = this.#listed.filter((one) => one.name === name)
+    const same = alike.find((one) => hashOf(kitOfParts(one.version.parts)) === hashOf(wanted))
+    const versionId =
+      same?.version.id ?? (await this.#makeSetup(alike.length === 0 ? name : `${name} (${alike.length + 1})`, wanted))
     this.#setups.set(key, versionId)
     return versionId
   }
 
   async #makeSetup(name: string, { burner, pot, lid, screen }: Wanted): Promise<string> {
     const part = async (kind: string, what: string, fields: Record<string, string | boolean>) => {
-      const thing = made(await saveThing(this.tx, { ...newRecord({ name: `${what} of ${name}`.slice(0, 120), ...fields }), kind }))
+      const thing = made(
+        await saveThing(this.tx, { ...newRecord({ name: `${what} of ${name}`.slice(0, 120), ...fields }), kind }),
+      )
       this.made.things.push(thing.record.id)
       return thing.versions[0]!.id
     }
-    const parts: Record<string, string> = { burner: await part('burner', 'Burner', { burner: burner.burner, head: burner.head ?? '' }) }
-    if (pot) parts.pot = await part('pot', 'Pot', { material: pot.material ?? '', massKg: pot.massKg === null ? '' : `${Number((pot.massKg * 1000).toPrecision(12))} g`, diameterM: pot.diameterM === null ? '' : `${Number((pot.diameterM * 1000).toPrecision(12))} mm`, finned: pot.finned })
+    const parts: Record<string, string> = {
+      burner: await part('burner', 'Burner', { burner: burner.burner, head: burner.head ?? '' }),
+    }
+    if (pot)
+      parts.pot = await part('pot', 'Pot', {
+        material: pot.material ?? '',
+        massKg: pot.massKg === null ? '' : `${Number((pot.massKg * 1000).toPrecision(12))} g`,
+        diameterM: pot.diameterM === null ? '' : `${Number((pot.diameterM * 1000).toPrecision(12))} mm`,
+        finned: pot.finned,
+      })
     if (lid) parts.lid = await part('lid', 'Lid', {})
     if (screen !== 'none') parts.screen = await part('screen', 'Windscreen', { form: screen })
-    const warnings = setupWarnings({ burner: { kind: burner.burner, supportM: null }, pot: pot ? { diameterM: pot.diameterM } : null, stand: null, screened: screen !== 'none' })
+    const warnings = setupWarnings({
+      burner: { kind: burner.burner, supportM: null },
+      pot: pot ? { diameterM: pot.diameterM } : null,
+      stand: null,
+      screened: screen !== 'none',
+    })
     const id = uuidv7()
-    made(await saveSetup(this.tx, { ...newRecord({ name: name.slice(0, 120) }), id, parts, overrides: Object.fromEntries(warnings.map(warning => [warning.code, `As it came in with ${this.source}`])) }))
+    made(
+      await saveSetup(this.tx, {
+        ...newRecord({ name: name.slice(0, 120) }),
+        id,
+        parts,
+        overrides: Object.fromEntries(warnings.map((warning) => [warning.code, `As it came in with ${this.source}`])),
+      }),
+    )
     this.made.setups.push(id)
     this.#listed = null
     return (await findSetup(this.tx, id))!.versions[0]!.id
@@ -137,32 +236,82 @@ class DocumentKit {
   async fuelOf({ fuel }: RunDocument): Promise<string> {
     const kind = fuel.kind ?? 'isobutane-propane'
     const builtIn = fuelOfKind(kind)!
-    const lhv = fuel.lhvMJPerKg !== null && Math.abs(fuel.lhvMJPerKg - builtIn.lowerHeatingValue.value) > 1e-9 ? fuel.lhvMJPerKg : null
+    const lhv =
+      fuel.lhvMJPerKg !== null && Math.abs(fuel.lhvMJPerKg - builtIn.lowerHeatingValue.value) > 1e-9
+        ? fuel.lhvMJPerKg
+        : null
     const key = `${kind} ${lhv ?? ''} ${fuel.densityGPerMl ?? ''}`
     const known = this.#batches.get(key)
     if (known) return known
     this.#kit ??= await kitByName(this.tx)
-    const plain = lhv === null && fuel.densityGPerMl === null ? this.#kit.fuel.find(one => one.is.kind === kind) : undefined
-    const id = plain?.id ?? made(await saveBatch(this.tx, newRecord({ kind, fuel: FUELS[kind]!.name, batch: lhv === null ? 'brought in' : `brought in, ${lhv} MJ/kg`, lhvJPerKg: lhv === null ? '' : String(lhv), densityKgPerM3: fuel.densityGPerMl === null ? '' : String(fuel.densityGPerMl), source: lhv === null && fuel.densityGPerMl === null ? '' : `Given by ${this.source}` }))).record.id
+    const plain =
+      lhv === null && fuel.densityGPerMl === null ? this.#kit.fuel.find((one) => one.is.kind === kind) : undefined
+    const id =
+      plain?.id ??
+      made(
+        await saveBatch(
+          this.tx,
+          newRecord({
+            kind,
+            fuel: FUELS[kind]!.name,
+            batch: lhv === null ? 'brought in' : `brought in, ${lhv} MJ/kg`,
+            lhvJPerKg: lhv === null ? '' : String(lhv),
+            densityKgPerM3: fuel.densityGPerMl === null ? '' : String(fuel.densityGPerMl),
+            source: lhv === null && fuel.densityGPerMl === null ? '' : `Given by ${this.source}`,
+          }),
+        ),
+      ).record.id
     if (!plain) this.made.batches.push(id)
     this.#batches.set(key, id)
     return id
   }
 }
 
-interface Wanted { burner: { burner: BurnerProperties['burner'], head: BurnerProperties['head'] }, pot: Pick<PotProperties, 'massKg' | 'material' | 'diameterM' | 'finned'> | null, lid: boolean, screen: 'none' | ScreenProperties['form'] }
-const plain = (value: number | null | undefined, factor: number) => (value == null ? null : Number((value * factor).toPrecision(9)))
+interface Wanted {
+  burner: { burner: BurnerProperties['burner']; head: BurnerProperties['head'] }
+  pot: Pick<PotProperties, 'massKg' | 'material' | 'diameterM' | 'finned'> | null
+  lid: boolean
+  screen: 'none' | ScreenProperties['form']
+}
+const plain = (value: number | null | undefined, factor: number) =>
+  value == null ? null : Number((value * factor).toPrecision(9))
 
 /** A burner has a kind here; where none was given, one that burns this fuel, and the run's document keeps it open. */
-const kindFor = (fuel: string | null) => BURNER_KINDS.find(kind => fuel === null || burnerFuelMismatch(kind, fuel) === null) ?? BURNER_KINDS[0]
+const kindFor = (fuel: string | null) =>
+  BURNER_KINDS.find((kind) => fuel === null || burnerFuelMismatch(kind, fuel) === null) ?? BURNER_KINDS[0]
 
 function kitOf({ burner, pot, lid, screen, fuel }: RunDocument): Wanted {
   const hasPot = pot.massG !== null || pot.material !== null || pot.diameterMm !== null || pot.finned !== null
-  return { burner: { burner: burner.kind ?? kindFor(fuel.kind), head: burner.head }, pot: hasPot ? { massKg: plain(pot.massG, 0.001), material: pot.material, diameterM: plain(pot.diameterMm, 0.001), finned: pot.finned ?? false } : null, lid: lid ?? false, screen: screen ?? 'none' }
+  return {
+    burner: { burner: burner.kind ?? kindFor(fuel.kind), head: burner.head },
+    pot: hasPot
+      ? {
+          massKg: plain(pot.massG, 0.001),
+          material: pot.material,
+          diameterM: plain(pot.diameterMm, 0.001),
+          finned: pot.finned ?? false,
+        }
+      : null,
+    lid: lid ?? false,
+    screen: screen ?? 'none',
+  }
 }
-function kitOfParts(parts: readonly { role: string, properties: unknown }[]): Wanted {
-  const of = <T>(role: string) => (parts.find(part => part.role === role)?.properties ?? null) as T | null
+function kitOfParts(parts: readonly { role: string; properties: unknown }[]): Wanted {
+  const of = <T>(role: string) => (parts.find((part) => part.role === role)?.properties ?? null) as T | null
   const burner = of<BurnerProperties>('burner')
   const pot = of<PotProperties>('pot')
-  return { burner: { burner: burner?.burner ?? 'canister-top', head: burner?.head ?? null }, pot: pot === null ? null : { massKg: plain(pot.massKg, 1), material: pot.material, diameterM: plain(pot.diameterM, 1), finned: pot.finned }, lid: of('lid') !== null, screen: of<ScreenProperties>('screen')?.form ?? 'none' }
+  return {
+    burner: { burner: burner?.burner ?? 'canister-top', head: burner?.head ?? null },
+    pot:
+      pot === null
+        ? null
+        : {
+            massKg: plain(pot.massKg, 1),
+            material: pot.material,
+            diameterM: plain(pot.diameterM, 1),
+            finned: pot.finned,
+          },
+    lid: of('lid') !== null,
+    screen: of<ScreenProperties>('screen')?.form ?? 'none',
+  }
 }

@@ -8,54 +8,154 @@ import type { BurnerProperties } from '../../shared/thing'
 import type { NameChoice, TableMapping } from '../../shared/tableImport/mapping'
 import type { NameTarget } from '../../shared/tableImport/targets'
 import type { Connection } from '../database/connection'
-import { fuel, fuelBatch, method, methodVersion, person, place, placeVersion, setup, setupPart, setupVersion, thingVersion } from '../database/schema'
+import {
+  fuel,
+  fuelBatch,
+  method,
+  methodVersion,
+  person,
+  place,
+  placeVersion,
+  setup,
+  setupPart,
+  setupVersion,
+  thingVersion,
+} from '../database/schema'
 
 /** `key`: its id, or of what is still to be made a word of its own. */
-export interface Named<T> { key: string, make: { name: string, choice: NameChoice } | null, is: T | null }
-export interface KnownSetup { versionId: string, burner: BurnerKind | null }
-export interface KnownPlace { versionId: string, altitudeM: number | null }
-export interface KnownMethod { versionId: string, body: MethodBody }
-export interface KnownFuel { kind: string }
-interface Listed<T> { id: string, names: string[], is: T }
+export interface Named<T> {
+  key: string
+  make: { name: string; choice: NameChoice } | null
+  is: T | null
+}
+export interface KnownSetup {
+  versionId: string
+  burner: BurnerKind | null
+}
+export interface KnownPlace {
+  versionId: string
+  altitudeM: number | null
+}
+export interface KnownMethod {
+  versionId: string
+  body: MethodBody
+}
+export interface KnownFuel {
+  kind: string
+}
+interface Listed<T> {
+  id: string
+  names: string[]
+  is: T
+}
 /** By name in small letters, made once for a list: ten thousand rows ask. */
 const indexes = new WeakMap<readonly Listed<unknown>[], Map<string, Listed<unknown>[]>>()
 function named<T>(listed: readonly Listed<T>[], name: string): Listed<T>[] {
   let index = indexes.get(listed)
   if (!index) {
     index = new Map()
-    for (const one of listed) for (const each of new Set(one.names.map(low))) index.set(each, [...index.get(each) ?? [], one])
+    for (const one of listed)
+      for (const each of new Set(one.names.map(low))) index.set(each, [...(index.get(each) ?? []), one])
     indexes.set(listed, index)
   }
   return (index.get(low(name)) ?? []) as Listed<T>[]
 }
-export interface Kit { setup: Listed<KnownSetup>[], place: Listed<KnownPlace>[], fuel: Listed<KnownFuel>[], person: Listed<null>[], method: Listed<KnownMethod>[] }
+export interface Kit {
+  setup: Listed<KnownSetup>[]
+  place: Listed<KnownPlace>[]
+  fuel: Listed<KnownFuel>[]
+  person: Listed<null>[]
+  method: Listed<KnownMethod>[]
+}
 
 const low = (name: string) => name.trim().toLowerCase()
 
 /** Everything with a name, newest versions; what was retired is not found by its name. */
 export async function kitByName(db: Connection): Promise<Kit> {
-  const setups = await db.selectDistinctOn([setup.id], { id: setup.id, name: setup.name, retired: setup.retiredAt, versionId: setupVersion.id }).from(setup).innerJoin(setupVersion, eq(setupVersion.setupId, setup.id)).orderBy(setup.id, desc(setupVersion.n))
-  const burners = new Map((await db.select({ id: setupPart.setupVersionId, properties: thingVersion.properties }).from(setupPart).innerJoin(thingVersion, eq(thingVersion.id, setupPart.thingVersionId)).where(eq(setupPart.role, 'burner'))).map(one => [one.id, one.properties as BurnerProperties]))
-  const places = await db.selectDistinctOn([place.id], { id: place.id, name: place.name, versionId: placeVersion.id, altitudeM: placeVersion.altitudeM }).from(place).innerJoin(placeVersion, eq(placeVersion.placeId, place.id)).orderBy(place.id, desc(placeVersion.n))
-  const batches = await db.select({ id: fuelBatch.id, batch: fuelBatch.name, name: fuel.name, kind: fuel.kind, retired: fuelBatch.retiredAt }).from(fuelBatch).innerJoin(fuel, eq(fuel.id, fuelBatch.fuelId)).orderBy(asc(fuelBatch.createdAt))
-  const methods = await db.selectDistinctOn([method.id], { id: method.id, name: method.name, retired: method.retiredAt, versionId: methodVersion.id, body: methodVersion.body }).from(method).innerJoin(methodVersion, eq(methodVersion.methodId, method.id)).orderBy(method.id, desc(methodVersion.n))
+  const setups = await db
+    .selectDistinctOn([setup.id], {
+      id: setup.id,
+      name: setup.name,
+      retired: setup.retiredAt,
+      versionId: setupVersion.id,
+    })
+    .from(setup)
+    .innerJoin(setupVersion, eq(setupVersion.setupId, setup.id))
+    .orderBy(setup.id, desc(setupVersion.n))
+  const burners = new Map(
+    (
+      await db
+        .select({ id: setupPart.setupVersionId, properties: thingVersion.properties })
+        .from(setupPart)
+        .innerJoin(thingVersion, eq(thingVersion.id, setupPart.thingVersionId))
+        .where(eq(setupPart.role, 'burner'))
+    ).map((one) => [one.id, one.properties as BurnerProperties]),
+  )
+  const places = await db
+    .selectDistinctOn([place.id], {
+      id: place.id,
+      name: place.name,
+      versionId: placeVersion.id,
+      altitudeM: placeVersion.altitudeM,
+    })
+    .from(place)
+    .innerJoin(placeVersion, eq(placeVersion.placeId, place.id))
+    .orderBy(place.id, desc(placeVersion.n))
+  const batches = await db
+    .select({ id: fuelBatch.id, batch: fuelBatch.name, name: fuel.name, kind: fuel.kind, retired: fuelBatch.retiredAt })
+    .from(fuelBatch)
+    .innerJoin(fuel, eq(fuel.id, fuelBatch.fuelId))
+    .orderBy(asc(fuelBatch.createdAt))
+  const methods = await db
+    .selectDistinctOn([method.id], {
+      id: method.id,
+      name: method.name,
+      retired: method.retiredAt,
+      versionId: methodVersion.id,
+      body: methodVersion.body,
+    })
+    .from(method)
+    .innerJoin(methodVersion, eq(methodVersion.methodId, method.id))
+    .orderBy(method.id, desc(methodVersion.n))
   const people = await db.select({ id: person.id, name: person.name }).from(person)
   return {
-    setup: setups.filter(one => one.retired === null).map(({ id, name, versionId }) => ({ id, names: [name], is: { versionId, burner: burners.get(versionId)?.burner ?? null } })),
+    setup: setups
+      .filter((one) => one.retired === null)
+      .map(({ id, name, versionId }) => ({
+        id,
+        names: [name],
+        is: { versionId, burner: burners.get(versionId)?.burner ?? null },
+      })),
     place: places.map(({ id, name, versionId, altitudeM }) => ({ id, names: [name], is: { versionId, altitudeM } })),
-    fuel: batches.filter(one => one.retired === null).map(({ id, batch, name, kind }) => ({ id, names: [`${name}, ${batch}`, `${name} ${batch}`, name, kind, FUELS[kind]?.name ?? kind], is: { kind } })),
-    person: people.map(({ id, name }) => ({ id, names: [name], is: null })), method: methods.filter(one => one.retired === null).map(({ id, name, versionId, body }) => ({ id, names: [name], is: { versionId, body } })),
+    fuel: batches
+      .filter((one) => one.retired === null)
+      .map(({ id, batch, name, kind }) => ({
+        id,
+        names: [`${name}, ${batch}`, `${name} ${batch}`, name, kind, FUELS[kind]?.name ?? kind],
+        is: { kind },
+      })),
+    person: people.map(({ id, name }) => ({ id, names: [name], is: null })),
+    method: methods
+      .filter((one) => one.retired === null)
+      .map(({ id, name, versionId, body }) => ({ id, names: [name], is: { versionId, body } })),
   }
 }
 
-export type FoundName<T> = { ok: true, value: Named<T> | null } | { ok: false, unknown: string } | { ok: false, ambiguous: string }
+export type FoundName<T> =
+  { ok: true; value: Named<T> | null } | { ok: false; unknown: string } | { ok: false; ambiguous: string }
 
 /** A name of one row. Null: it has none, and none was said for such rows. */
-export function findName<K extends NameTarget>(kit: Kit, target: K, written: string, mapping: TableMapping, batch = ''): FoundName<Kit[K][number]['is']> {
+export function findName<K extends NameTarget>(
+  kit: Kit,
+  target: K,
+  written: string,
+  mapping: TableMapping,
+  batch = '',
+): FoundName<Kit[K][number]['is']> {
   type Is = Kit[K][number]['is']
   const listed = kit[target] as Listed<Is>[]
   const byId = (id: string): FoundName<Is> => {
-    const found = listed.find(one => one.id === id)
+    const found = listed.find((one) => one.id === id)
     return found ? { ok: true, value: { key: found.id, make: null, is: found.is } } : { ok: false, unknown: written }
   }
   if (written.trim() === '') return mapping.usual[target] ? byId(mapping.usual[target]) : { ok: true, value: null }
@@ -63,13 +163,15 @@ export function findName<K extends NameTarget>(kit: Kit, target: K, written: str
   if (choice && 'use' in choice && choice.use) return byId(choice.use)
   const found = named(listed, batch === '' ? written : `${written}, ${batch}`)
   if (found.length === 1) return byId(found[0]!.id)
-  if (choice && 'make' in choice && choice.make) return { ok: true, value: { key: `make:${low(written)}`, make: { name: written.trim(), choice }, is: null } }
+  if (choice && 'make' in choice && choice.make)
+    return { ok: true, value: { key: `make:${low(written)}`, make: { name: written.trim(), choice }, is: null } }
   return found.length > 1 ? { ok: false, ambiguous: written } : { ok: false, unknown: written }
 }
 
 /** Why a burner and a fuel of a row do not belong together; null: they may. */
 export function mismatchOf(setup_: Named<KnownSetup> | null, fuel_: Named<KnownFuel> | null): string | null {
-  const burner = setup_?.is?.burner ?? (setup_?.make && 'burner' in setup_.make.choice ? setup_.make.choice.burner ?? null : null)
-  const kind = fuel_?.is?.kind ?? (fuel_?.make && 'fuel' in fuel_.make.choice ? fuel_.make.choice.fuel ?? null : null)
+  const burner =
+    setup_?.is?.burner ?? (setup_?.make && 'burner' in setup_.make.choice ? (setup_.make.choice.burner ?? null) : null)
+  const kind = fuel_?.is?.kind ?? (fuel_?.make && 'fuel' in fuel_.make.choice ? (fuel_.make.choice.fuel ?? null) : null)
   return kind === null ? null : burnerFuelMismatch(burner ?? null, kind)
 }

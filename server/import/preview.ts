@@ -13,14 +13,19 @@ import { isBlank, resolveRow, unknownNames, type ResolvedRow } from './resolveRo
 
 /** Rows that can be stored, with their number in the file; and those that cannot, with why. */
 export interface ReadTable {
-  good: { row: number, value: ResolvedRow }[]
+  good: { row: number; value: ResolvedRow }[]
   faults: (RowProblem & { row: number })[]
   bad: number
   unknown: Record<NameTarget, Map<string, number>>
 }
 
 /** @param rows of the sheet, the headings with them */
-export function readTable(rows: readonly (readonly string[])[], mapping: TableMapping, kit: Kit, nowMs: number): ReadTable {
+export function readTable(
+  rows: readonly (readonly string[])[],
+  mapping: TableMapping,
+  kit: Kit,
+  nowMs: number,
+): ReadTable {
   const table: ReadTable = { good: [], faults: [], bad: 0, unknown: unknownNames() }
   const seen = new Map<string, number>()
   for (let i = mapping.headerRow + 1; i < rows.length; i++) {
@@ -35,39 +40,87 @@ export function readTable(rows: readonly (readonly string[])[], mapping: TableMa
       continue
     }
     table.bad += 1
-    const problems = outcome.ok ? [{ column: mapping.columns.findIndex(one => one.to === 'id'), text: `Id: row ${twin} has the same. An id is of one run; take one of the rows out, or leave the column out.` }] : outcome.problems
+    const problems = outcome.ok
+      ? [
+          {
+            column: mapping.columns.findIndex((one) => one.to === 'id'),
+            text: `Id: row ${twin} has the same. An id is of one run; take one of the rows out, or leave the column out.`,
+          },
+        ]
+      : outcome.problems
     for (const problem of problems) table.faults.push({ row: i + 1, ...problem })
-    if (!outcome.ok) for (const { target, name } of outcome.unknown) table.unknown[target].set(name, (table.unknown[target].get(name) ?? 0) + 1)
+    if (!outcome.ok)
+      for (const { target, name } of outcome.unknown)
+        table.unknown[target].set(name, (table.unknown[target].get(name) ?? 0) + 1)
   }
   return table
 }
 
 /** Rows whose run is here already: they are left out, and it is said. */
 export async function withoutKnown(db: Connection, table: ReadTable, mapping: TableMapping): Promise<ReadTable> {
-  const ids = table.good.flatMap(one => one.value.row.id ?? [])
-  const known = new Set(ids.length === 0 ? [] : (await db.select({ id: run.id }).from(run).where(inArray(run.id, ids))).map(one => one.id))
+  const ids = table.good.flatMap((one) => one.value.row.id ?? [])
+  const known = new Set(
+    ids.length === 0
+      ? []
+      : (await db.select({ id: run.id }).from(run).where(inArray(run.id, ids))).map((one) => one.id),
+  )
   if (known.size === 0) return table
-  const column = mapping.columns.findIndex(one => one.to === 'id')
-  const there = table.good.filter(one => known.has(one.value.row.id ?? ''))
-  return { ...table, good: table.good.filter(one => !known.has(one.value.row.id ?? '')), bad: table.bad + there.length, faults: [...table.faults, ...there.map(({ row }) => ({ row, column, text: 'Id: a run of this id is here already. It stays as it is; leave the column out to have the row as another run.' }))].sort((a, b) => a.row - b.row) }
+  const column = mapping.columns.findIndex((one) => one.to === 'id')
+  const there = table.good.filter((one) => known.has(one.value.row.id ?? ''))
+  return {
+    ...table,
+    good: table.good.filter((one) => !known.has(one.value.row.id ?? '')),
+    bad: table.bad + there.length,
+    faults: [
+      ...table.faults,
+      ...there.map(({ row }) => ({
+        row,
+        column,
+        text: 'Id: a run of this id is here already. It stays as it is; leave the column out to have the row as another run.',
+      })),
+    ].sort((a, b) => a.row - b.row),
+  }
 }
 
-export async function previewTable(db: Connection, rows: readonly string[][], mapping: TableMapping, nowMs: number): Promise<ImportPreview> {
+export async function previewTable(
+  db: Connection,
+  rows: readonly string[][],
+  mapping: TableMapping,
+  nowMs: number,
+): Promise<ImportPreview> {
   const table = await withoutKnown(db, readTable(rows, mapping, await kitByName(db), nowMs), mapping)
   const body = rows.slice(mapping.headerRow + 1)
   const unknown = EMPTY_UNKNOWN()
-  for (const target of NAME_TARGETS) unknown[target] = [...table.unknown[target]].map(([name, count]) => ({ name, rows: count })).sort((a, b) => b.rows - a.rows)
+  for (const target of NAME_TARGETS)
+    unknown[target] = [...table.unknown[target]]
+      .map(([name, count]) => ({ name, rows: count }))
+      .sort((a, b) => b.rows - a.rows)
   return {
-    good: table.good.length, bad: table.bad, rows: table.good.slice(0, SHOWN.rows).map(({ row, value }) => ({ row, cells: cellsOf(value) })), faults: table.faults.slice(0, SHOWN.faults),
-    asks: { dateOrder: asksDateOrder(body, mapping.columns), decimal: askedDecimal(body, mapping.columns) === '', units: asksUnit(body, mapping.columns) }, unknown, problems: [],
+    good: table.good.length,
+    bad: table.bad,
+    rows: table.good.slice(0, SHOWN.rows).map(({ row, value }) => ({ row, cells: cellsOf(value) })),
+    faults: table.faults.slice(0, SHOWN.faults),
+    asks: {
+      dateOrder: asksDateOrder(body, mapping.columns),
+      decimal: askedDecimal(body, mapping.columns) === '',
+      units: asksUnit(body, mapping.columns),
+    },
+    unknown,
+    problems: [],
   }
 }
 
 /** A row as it would be stored, in words. */
 function cellsOf({ row, setup, place, fuel, person }: ResolvedRow): PreviewRow['cells'] {
-  const named = (one: { make: { name: string } | null } | null, written: string) => (one === null ? '' : one.make ? `${one.make.name}, new` : written)
+  const named = (one: { make: { name: string } | null } | null, written: string) =>
+    one === null ? '' : one.make ? `${one.make.name}, new` : written
   return {
-    'Started': `${row.startedAt.slice(0, 16).replace('T', ' ')} UTC`, 'Set-up': named(setup, row.names.setup || 'as usual'), 'Place': named(place, row.names.place || (place ? 'as usual' : '')), 'Fuel': named(fuel, row.names.fuel || 'as usual'), 'Who': named(person, row.names.person || 'as usual'),
-    ...Object.fromEntries(row.read.measurements.map(one => [quantityName(one.quantity), one.typed])), ...Object.fromEntries(row.read.events.map(one => [EVENT_NAMES[one.kind], one.typed])),
+    Started: `${row.startedAt.slice(0, 16).replace('T', ' ')} UTC`,
+    'Set-up': named(setup, row.names.setup || 'as usual'),
+    Place: named(place, row.names.place || (place ? 'as usual' : '')),
+    Fuel: named(fuel, row.names.fuel || 'as usual'),
+    Who: named(person, row.names.person || 'as usual'),
+    ...Object.fromEntries(row.read.measurements.map((one) => [quantityName(one.quantity), one.typed])),
+    ...Object.fromEntries(row.read.events.map((one) => [EVENT_NAMES[one.kind], one.typed])),
   }
 }

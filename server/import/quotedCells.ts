@@ -1,7 +1,10 @@
 /** Cells in quotation marks that are too long to be any, found before a table is read: a mark that is missing makes one cell of half a file, and a reader of tables goes over it many times. */
 
 /** `open`: its mark is never closed. */
-export interface LongQuoted { row: number, open: boolean }
+export interface LongQuoted {
+  row: number
+  open: boolean
+}
 
 const DELIMITERS = '\t;,|\n'
 const beginsCell = (text: string, at: number): boolean => at === 0 || DELIMITERS.includes(text[at - 1]!)

@@ -37,7 +37,7 @@ export interface RunToStore {
   /** [seconds, g] */
   scaleTrace: [number, number][]
   given: GivenByDocument | null
-  decisions: { question: string, answer: string }[]
+  decisions: { question: string; answer: string }[]
 }
 
 /** Whose id a run without one gets: the same row of the same import is the same run. */
@@ -46,8 +46,13 @@ const AT_A_TIME = 500
 const TOLD_EVERY_MS = 300
 
 /** @param told a few times a second: how many are stored */
-export async function storeRuns(tx: Connection, importId: string, runs: readonly RunToStore[], told: (done: number) => Promise<void>): Promise<string[]> {
-  const ids = runs.map(one => idOf(importId, one))
+export async function storeRuns(
+  tx: Connection,
+  importId: string,
+  runs: readonly RunToStore[],
+  told: (done: number) => Promise<void>,
+): Promise<string[]> {
+  const ids = runs.map((one) => idOf(importId, one))
   let done = 0
   function* all(): Generator<SQL> {
     for (let from = 0; from < runs.length; from += AT_A_TIME) {
@@ -62,8 +67,16 @@ export async function storeRuns(tx: Connection, importId: string, runs: readonly
     clearInterval(telling)
   }
   await told(runs.length)
-  for (const one of runs) if (one.trace.length > 0) await insertTrace(tx, { runId: idOf(importId, one), channel: 'water', importId }, one.trace)
-  for (const one of runs) if (one.scaleTrace.length > 0) await insertTrace(tx, { runId: idOf(importId, one), channel: 'scale', importId }, one.scaleTrace.map(([s, grams]) => [s, grams / 1000]))
+  for (const one of runs)
+    if (one.trace.length > 0)
+      await insertTrace(tx, { runId: idOf(importId, one), channel: 'water', importId }, one.trace)
+  for (const one of runs)
+    if (one.scaleTrace.length > 0)
+      await insertTrace(
+        tx,
+        { runId: idOf(importId, one), channel: 'scale', importId },
+        one.scaleTrace.map(([s, grams]) => [s, grams / 1000]),
+      )
   await freshen(tx, ids)
   const tagged = runs.flatMap((one, i) => (one.tags.length > 0 ? [ids[i]!] : []))
   if (tagged.length > 0) await showTags(tx, tagged)
@@ -72,15 +85,91 @@ export async function storeRuns(tx: Connection, importId: string, runs: readonly
 
 /** The statements that store some runs, in the order in which each finds what it points to. */
 function* storing(importId: string, part: readonly RunToStore[]): Generator<SQL> {
-  yield* inserting(run, part.map(one => ({
-      id: idOf(importId, one), origin: one.origin, kind: KIND_OF_TEST[one.test], state: 'finished' as const, setupVersionId: one.ids.setupVersionId, fuelBatchId: one.ids.fuelBatchId, placeVersionId: one.ids.placeVersionId, personId: one.ids.personId,
-      methodVersionId: one.ids.methodVersionId, setting: one.setting, breakIn: one.breakIn, startedAt: new Date(one.startedAt), zone: one.zone, notes: one.notes, revision: 1, importId, given: one.given, bodyHash: hashOf({ importId, row: one.row }), createdAt: new Date(),
-    })))
-  yield* inserting(measurement, part.flatMap(one => one.read.measurements.map(({ quantity, value, typed, unit }) => ({ id: uuidv7(), runId: idOf(importId, one), quantity, value, typed, typedUnit: unit, personId: one.ids.personId, recordedAt: new Date() }))))
-  yield* inserting(event, part.flatMap(one => one.read.events.map(({ kind, atMs, typed, massG, waterC, reason }, i) => ({
-      id: uuidv7(), runId: idOf(importId, one), seq: i + 1, kind, atMs, source: 'import', personId: one.ids.personId, voided: false, recordedAt: new Date(),
-      payload: { typed, ...(massG === undefined ? {} : { massG }), ...(waterC === undefined ? {} : { waterC }), ...(kind === 'targetReached' && waterC === undefined && one.targetC !== null ? { waterC: one.targetC } : {}), ...(reason ? { reason } : kind === 'stopped' && one.stoppedReason ? { reason: one.stoppedReason } : {}) },
-    }))))
-  yield* inserting(runTag, part.flatMap(one => one.tags.map(name => ({ id: uuidv7(), runId: idOf(importId, one), name, personId: one.ids.personId, createdAt: new Date() }))))
-  yield* inserting(decision, part.flatMap(one => one.decisions.map(({ question, answer }) => ({ id: uuidv7(), runId: idOf(importId, one), question, answer, personId: one.ids.personId, recordedAt: new Date() }))))
+  yield* inserting(
+    run,
+    part.map((one) => ({
+      id: idOf(importId, one),
+      origin: one.origin,
+      kind: KIND_OF_TEST[one.test],
+      state: 'finished' as const,
+      setupVersionId: one.ids.setupVersionId,
+      fuelBatchId: one.ids.fuelBatchId,
+      placeVersionId: one.ids.placeVersionId,
+      personId: one.ids.personId,
+      methodVersionId: one.ids.methodVersionId,
+      setting: one.setting,
+      breakIn: one.breakIn,
+      startedAt: new Date(one.startedAt),
+      zone: one.zone,
+      notes: one.notes,
+      revision: 1,
+      importId,
+      given: one.given,
+      bodyHash: hashOf({ importId, row: one.row }),
+      createdAt: new Date(),
+    })),
+  )
+  yield* inserting(
+    measurement,
+    part.flatMap((one) =>
+      one.read.measurements.map(({ quantity, value, typed, unit }) => ({
+        id: uuidv7(),
+        runId: idOf(importId, one),
+        quantity,
+        value,
+        typed,
+        typedUnit: unit,
+        personId: one.ids.personId,
+        recordedAt: new Date(),
+      })),
+    ),
+  )
+  yield* inserting(
+    event,
+    part.flatMap((one) =>
+      one.read.events.map(({ kind, atMs, typed, massG, waterC, reason }, i) => ({
+        id: uuidv7(),
+        runId: idOf(importId, one),
+        seq: i + 1,
+        kind,
+        atMs,
+        source: 'import',
+        personId: one.ids.personId,
+        voided: false,
+        recordedAt: new Date(),
+        payload: {
+          typed,
+          ...(massG === undefined ? {} : { massG }),
+          ...(waterC === undefined ? {} : { waterC }),
+          ...(kind === 'targetReached' && waterC === undefined && one.targetC !== null ? { waterC: one.targetC } : {}),
+          ...(reason ? { reason } : kind === 'stopped' && one.stoppedReason ? { reason: one.stoppedReason } : {}),
+        },
+      })),
+    ),
+  )
+  yield* inserting(
+    runTag,
+    part.flatMap((one) =>
+      one.tags.map((name) => ({
+        id: uuidv7(),
+        runId: idOf(importId, one),
+        name,
+        personId: one.ids.personId,
+        createdAt: new Date(),
+      })),
+    ),
+  )
+  yield* inserting(
+    decision,
+    part.flatMap((one) =>
+      one.decisions.map(({ question, answer }) => ({
+        id: uuidv7(),
+        runId: idOf(importId, one),
+        question,
+        answer,
+        personId: one.ids.personId,
+        recordedAt: new Date(),
+      })),
+    ),
+  )
 }

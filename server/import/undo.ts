@@ -10,7 +10,11 @@ import { invalidAt, notFound, saved, type Outcome } from '../kit/outcome'
 import { freshen } from '../runs/freshen'
 import { retireMade } from './makeKit'
 
-export async function undoImport(db: Database, id: string, { personId, reason }: { personId: string, reason: string }): Promise<Outcome<null>> {
+export async function undoImport(
+  db: Database,
+  id: string,
+  { personId, reason }: { personId: string; reason: string },
+): Promise<Outcome<null>> {
   return db.transaction(async (tx): Promise<Outcome<null>> => {
     const [row] = await tx.select().from(tableImport).where(eq(tableImport.id, id)).for('update')
     if (!row) return notFound('import')
@@ -19,15 +23,50 @@ export async function undoImport(db: Database, id: string, { personId, reason }:
     const [who] = isUuid(personId) ? await tx.select({ id: person.id }).from(person).where(eq(person.id, personId)) : []
     if (!who) return invalidAt('personId', 'Who: choose one from the list.')
     const why = reason.trim()
-    if (why === '' || why.length > MAX_TEXT.reason) return invalidAt('reason', `Reason: expected 1 to ${MAX_TEXT.reason} characters. Type why.`)
-    const standing = await tx.select({ id: run.id }).from(run).where(and(eq(run.importId, id), eq(run.state, 'finished'))).orderBy(run.id).for('update')
-    const ids = standing.map(one => one.id)
-    await bulkInsert(tx, runVoid, ids.map(runId => ({ id: uuidv7(), runId, voided: true, reason: `Import undone: ${why}`.slice(0, MAX_TEXT.reason), personId, recordedAt: new Date() })))
-    for (let from = 0; from < ids.length; from += 5000) await tx.update(run).set({ state: 'void', revision: sql`${run.revision} + 1` }).where(inArray(run.id, ids.slice(from, from + 5000)))
+    if (why === '' || why.length > MAX_TEXT.reason)
+      return invalidAt('reason', `Reason: expected 1 to ${MAX_TEXT.reason} characters. Type why.`)
+    const standing = await tx
+      .select({ id: run.id })
+      .from(run)
+      .where(and(eq(run.importId, id), eq(run.state, 'finished')))
+      .orderBy(run.id)
+      .for('update')
+    const ids = standing.map((one) => one.id)
+    await bulkInsert(
+      tx,
+      runVoid,
+      ids.map((runId) => ({
+        id: uuidv7(),
+        runId,
+        voided: true,
+        reason: `Import undone: ${why}`.slice(0, MAX_TEXT.reason),
+        personId,
+        recordedAt: new Date(),
+      })),
+    )
+    for (let from = 0; from < ids.length; from += 5000)
+      await tx
+        .update(run)
+        .set({ state: 'void', revision: sql`${run.revision} + 1` })
+        .where(inArray(run.id, ids.slice(from, from + 5000)))
     // Of a trace: the run it belongs to goes on without it.
-    const taken = await tx.update(trace).set({ removedAt: new Date() }).where(and(eq(trace.importId, id), isNull(trace.removedAt), sql`not exists (select 1 from ${run} where ${run.id} = ${trace.runId} and ${run.importId} = ${id})`)).returning({ runId: trace.runId })
-    const others = [...new Set(taken.map(one => one.runId))]
-    for (const runId of others) await tx.update(run).set({ revision: sql`${run.revision} + 1` }).where(eq(run.id, runId))
+    const taken = await tx
+      .update(trace)
+      .set({ removedAt: new Date() })
+      .where(
+        and(
+          eq(trace.importId, id),
+          isNull(trace.removedAt),
+          sql`not exists (select 1 from ${run} where ${run.id} = ${trace.runId} and ${run.importId} = ${id})`,
+        ),
+      )
+      .returning({ runId: trace.runId })
+    const others = [...new Set(taken.map((one) => one.runId))]
+    for (const runId of others)
+      await tx
+        .update(run)
+        .set({ revision: sql`${run.revision} + 1` })
+        .where(eq(run.id, runId))
     if (row.made) await retireMade(tx, row.made)
     await tx.update(tableImport).set({ state: 'undone', undoneAt: new Date() }).where(eq(tableImport.id, id))
     await freshen(tx, [...ids, ...others])

@@ -6,37 +6,75 @@ import { fail, ok, type R } from '../../core/result'
 import { IMPORT } from '../../shared/limits'
 import { CellCount } from './cellLimits'
 
-export interface Sheet { name: string, rows: string[][] }
+export interface Sheet {
+  name: string
+  rows: string[][]
+}
 
-export const isZip = (bytes: Buffer): boolean => bytes.length > 3 && bytes.readUInt32LE(0) === 0x04034B50
+export const isZip = (bytes: Buffer): boolean => bytes.length > 3 && bytes.readUInt32LE(0) === 0x04034b50
 
 export async function readWorkbook(name: string, bytes: Buffer): Promise<R<Sheet[]>> {
   const inside = await measureZip(name, bytes)
   if (!inside.ok) return inside
-  if (!inside.value.some(entry => entry.name === 'xl/workbook.xml')) return fail({ code: 'not-a-workbook', what: `${name} is a zip archive, and no workbook`, hint: 'Unpack it, and choose the table in it.' })
-  const names = [...(inside.value.find(entry => entry.name === 'xl/workbook.xml')!.text).matchAll(/<(?:\w+:)?sheet\s[^>]*?name="([^"]*)"/g)].map(found => unescapeXml(found[1]!))
+  if (!inside.value.some((entry) => entry.name === 'xl/workbook.xml'))
+    return fail({
+      code: 'not-a-workbook',
+      what: `${name} is a zip archive, and no workbook`,
+      hint: 'Unpack it, and choose the table in it.',
+    })
+  const names = [
+    ...inside.value
+      .find((entry) => entry.name === 'xl/workbook.xml')!
+      .text.matchAll(/<(?:\w+:)?sheet\s[^>]*?name="([^"]*)"/g),
+  ].map((found) => unescapeXml(found[1]!))
   try {
     return ok(await readSheets(name, bytes, names))
   } catch (error) {
     if (error instanceof TooMuch) return error.fault
-    return fail({ code: 'broken-workbook', what: `${name} cannot be read as a workbook`, hint: 'Open it where it was made, save it again as .xlsx or CSV, and choose that.' })
+    return fail({
+      code: 'broken-workbook',
+      what: `${name} cannot be read as a workbook`,
+      hint: 'Open it where it was made, save it again as .xlsx or CSV, and choose that.',
+    })
   }
 }
 
-const unescapeXml = (text: string) => text.replace(/&(lt|gt|quot|apos|amp);/g, (_, entity: string) => ({ lt: '<', gt: '>', quot: '"', apos: '\'', amp: '&' })[entity]!)
+const unescapeXml = (text: string) =>
+  text.replace(
+    /&(lt|gt|quot|apos|amp);/g,
+    (_, entity: string) => ({ lt: '<', gt: '>', quot: '"', apos: "'", amp: '&' })[entity]!,
+  )
 
-interface ZipEntry { name: string, text: string }
+interface ZipEntry {
+  name: string
+  text: string
+}
 /** Unpacks everything once, counting: what a file says of its own sizes is not believed. Keeps the text of the list of sheets. */
 function measureZip(name: string, bytes: Buffer): Promise<R<ZipEntry[]>> {
   return new Promise((resolve) => {
-    const broken = () => resolve(fail({ code: 'broken-zip', what: `${name} looks like a zip archive and cannot be unpacked`, hint: 'It may have broken off on the way. Copy it again, or save it anew. Nothing was stored.' }))
+    const broken = () =>
+      resolve(
+        fail({
+          code: 'broken-zip',
+          what: `${name} looks like a zip archive and cannot be unpacked`,
+          hint: 'It may have broken off on the way. Copy it again, or save it anew. Nothing was stored.',
+        }),
+      )
     yauzl.fromBuffer(bytes, { lazyEntries: true }, (error, zip) => {
       if (error) return broken()
       const entries: ZipEntry[] = []
       let unpacked = 0
       const tooLarge = () => {
         zip.close()
-        resolve(fail({ code: 'zip-bomb', what: name, got: `${(bytes.length / 1e6).toFixed(1)} MB that unpack to more than ${IMPORT.maxUnpackedBytes / 1e6} MB`, limit: 'less', hint: 'Bring a part of it at a time. Nothing was stored.' }))
+        resolve(
+          fail({
+            code: 'zip-bomb',
+            what: name,
+            got: `${(bytes.length / 1e6).toFixed(1)} MB that unpack to more than ${IMPORT.maxUnpackedBytes / 1e6} MB`,
+            limit: 'less',
+            hint: 'Bring a part of it at a time. Nothing was stored.',
+          }),
+        )
       }
       zip.on('error', broken)
       zip.on('end', () => resolve(ok(entries)))
@@ -66,11 +104,19 @@ function measureZip(name: string, bytes: Buffer): Promise<R<ZipEntry[]>> {
 }
 
 class TooMuch extends Error {
-  constructor(readonly fault: R<never>) { super('too much') }
+  constructor(readonly fault: R<never>) {
+    super('too much')
+  }
 }
 
 async function readSheets(name: string, bytes: Buffer, names: readonly string[]): Promise<Sheet[]> {
-  const reader = new ExcelJS.stream.xlsx.WorkbookReader(Readable.from([bytes]), { sharedStrings: 'cache', styles: 'cache', hyperlinks: 'ignore', worksheets: 'emit', entries: 'ignore' })
+  const reader = new ExcelJS.stream.xlsx.WorkbookReader(Readable.from([bytes]), {
+    sharedStrings: 'cache',
+    styles: 'cache',
+    hyperlinks: 'ignore',
+    worksheets: 'emit',
+    entries: 'ignore',
+  })
   const sheets: Sheet[] = []
   const count = new CellCount(name)
   const take = (rows: string[][], row: string[]) => {
@@ -104,7 +150,12 @@ function cellsOf(row: ExcelJS.Row): string[] {
 /** As it is seen there; of a formula, what it came to. */
 function cellText(cell: ExcelJS.Cell): string {
   const { value } = cell
-  return textOf(typeof value === 'object' && value !== null && ('formula' in value || 'sharedFormula' in value) ? value.result : value, cell.numFmt ?? '')
+  return textOf(
+    typeof value === 'object' && value !== null && ('formula' in value || 'sharedFormula' in value)
+      ? value.result
+      : value,
+    cell.numFmt ?? '',
+  )
 }
 
 function textOf(value: unknown, format: string): string {
@@ -113,8 +164,8 @@ function textOf(value: unknown, format: string): string {
   if (value instanceof Date) return dateText(value, format)
   if (typeof value === 'boolean') return value ? 'yes' : 'no'
   if (typeof value === 'object') {
-    const parts = value as { richText?: { text: string }[], text?: unknown, error?: string }
-    if (parts.richText) return parts.richText.map(part => part.text).join('')
+    const parts = value as { richText?: { text: string }[]; text?: unknown; error?: string }
+    if (parts.richText) return parts.richText.map((part) => part.text).join('')
     return parts.error ?? textOf(parts.text, format)
   }
   return String(value)

@@ -7,6 +7,8 @@ export class LineReader {
   take(piece: string): string[] | null {
     const parts = (this.#rest + piece).split('\n')
     this.#rest = parts.pop()!
-    return this.#rest.length > this.longest || parts.some(part => part.length > this.longest) ? null : parts.map(part => (part.endsWith('\r') ? part.slice(0, -1) : part)).filter(part => part.trim() !== '')
+    return this.#rest.length > this.longest || parts.some((part) => part.length > this.longest)
+      ? null
+      : parts.map((part) => (part.endsWith('\r') ? part.slice(0, -1) : part)).filter((part) => part.trim() !== '')
   }
 }

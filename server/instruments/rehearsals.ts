@@ -9,20 +9,25 @@ import { revokeFeed, saveFeed } from './feeds'
 import { forkSimulator, type Answers } from './simulated'
 
 const LOOK_EVERY_MS = 500
-const FOLLOWED: ChannelName[] = CHANNEL_NAMES.filter(channel => channel !== 'container')
+const FOLLOWED: ChannelName[] = CHANNEL_NAMES.filter((channel) => channel !== 'container')
 
 /** By the one process that owns the instruments' port. @returns to leave off; its programs end */
 export function keepRehearsals(db: Connection, at: Answers): () => void {
   const running = new Map<string, ChildProcess>()
   let turn: Promise<void> = Promise.resolve()
   let over = false
-  const timer = setInterval(() => { turn = turn.then(look).catch(() => undefined) }, LOOK_EVERY_MS)
+  const timer = setInterval(() => {
+    turn = turn.then(look).catch(() => undefined)
+  }, LOOK_EVERY_MS)
 
   async function look() {
     if (over) return
-    const rows = await db.select({ id: run.id, lane: run.lane, bench: run.bench }).from(run).where(and(eq(run.origin, 'rehearsal'), inArray(run.state, ['draft', 'live'])))
+    const rows = await db
+      .select({ id: run.id, lane: run.lane, bench: run.bench })
+      .from(run)
+      .where(and(eq(run.origin, 'rehearsal'), inArray(run.state, ['draft', 'live'])))
     for (const [id, child] of running) {
-      if (rows.some(row => row.id === id)) continue
+      if (rows.some((row) => row.id === id)) continue
       child.kill('SIGTERM')
       running.delete(id)
       await revokeFeed(db, id)
@@ -30,11 +35,27 @@ export function keepRehearsals(db: Connection, at: Answers): () => void {
     for (const { id, lane, bench } of rows) {
       if (running.has(id) || !lane || !bench?.rehearsal) continue
       // Its feed has the run's id: a program that was begun again goes on with the same traces.
-      const made = await saveFeed(db, { id, name: `Rehearsal, lane ${lane}`, lanes: Object.fromEntries(FOLLOWED.map(channel => [channel, [lane]])) })
+      const made = await saveFeed(db, {
+        id,
+        name: `Rehearsal, lane ${lane}`,
+        lanes: Object.fromEntries(FOLLOWED.map((channel) => [channel, [lane]])),
+      })
       if (made.status !== 'saved' || over) continue
-      const child = forkSimulator('rehearsal', at, { token: made.value.token, args: ['--lane', lane, '--hz', String(rehearsalHz(bench.rehearsal.choice.speed)), '--seed', String(bench.rehearsal.choice.seed)] })
+      const child = forkSimulator('rehearsal', at, {
+        token: made.value.token,
+        args: [
+          '--lane',
+          lane,
+          '--hz',
+          String(rehearsalHz(bench.rehearsal.choice.speed)),
+          '--seed',
+          String(bench.rehearsal.choice.seed),
+        ],
+      })
       // It starts again at the next look.
-      child.on('exit', () => { if (running.get(id) === child) running.delete(id) })
+      child.on('exit', () => {
+        if (running.get(id) === child) running.delete(id)
+      })
       running.set(id, child)
     }
   }

@@ -13,12 +13,14 @@ const EVERY_MS = 500
 const toldAt = new Map<string, number>()
 
 export async function tellNow(tx: Connection, from: Feed, byChannel: ReadonlyMap<ChannelName, Samples>): Promise<void> {
-  const said = Object.fromEntries(SENT_NOW.flatMap((channel) => {
-    const samples = byChannel.get(channel)
-    if (samples === undefined || samples.v.length === 0) return []
-    const newest = samples.tMs.reduce((last, t, i) => (t >= samples.tMs[last]! ? i : last), 0)
-    return [[channel, [samples.tMs[newest], samples.v[newest]]]]
-  })) as SentNow
+  const said = Object.fromEntries(
+    SENT_NOW.flatMap((channel) => {
+      const samples = byChannel.get(channel)
+      if (samples === undefined || samples.v.length === 0) return []
+      const newest = samples.tMs.reduce((last, t, i) => (t >= samples.tMs[last]! ? i : last), 0)
+      return [[channel, [samples.tMs[newest], samples.v[newest]]]]
+    }),
+  ) as SentNow
   if (Object.keys(said).length === 0 || performance.now() - (toldAt.get(from.id) ?? -Infinity) < EVERY_MS) return
   toldAt.set(from.id, performance.now())
   await tx.execute(sql`select pg_notify(${NOW_CHANNEL}, ${JSON.stringify(said)})`)

@@ -12,7 +12,10 @@ export interface Session {
   /** The connection has ended. */
   end: () => void
 }
-interface Wire { say: (answer: object) => void, close: () => void }
+interface Wire {
+  say: (answer: object) => void
+  close: () => void
+}
 
 /** @param now bench time [ms] */
 export function openSession(db: Database, wire: Wire, now: () => Promise<number>): Session {
@@ -21,7 +24,10 @@ export function openSession(db: Database, wire: Wire, now: () => Promise<number>
   let bytes = 0
   let token = ''
   let over = false
-  const late = setTimeout(() => refuse(`No token came within ${SOCKETS.greetWithinMs / 1000} s. Say it first: {"token":"…"}`), SOCKETS.greetWithinMs).unref()
+  const late = setTimeout(
+    () => refuse(`No token came within ${SOCKETS.greetWithinMs / 1000} s. Say it first: {"token":"…"}`),
+    SOCKETS.greetWithinMs,
+  ).unref()
   const refuse = (text: string) => {
     over = true
     wire.say({ error: text })
@@ -30,7 +36,10 @@ export function openSession(db: Database, wire: Wire, now: () => Promise<number>
   function hold(text: string) {
     if (from === null) return refuse('Expected the token first: {"token":"…"}')
     bytes += text.length
-    if (lines.length >= INGEST.maxLines || bytes > INGEST.maxBytes) return refuse(`More than ${INGEST.maxLines} lines or ${INGEST.maxBytes} characters without a batch’s id. Send {"batch":"…"} more often.`)
+    if (lines.length >= INGEST.maxLines || bytes > INGEST.maxBytes)
+      return refuse(
+        `More than ${INGEST.maxLines} lines or ${INGEST.maxBytes} characters without a batch’s id. Send {"batch":"…"} more often.`,
+      )
     lines.push(text)
   }
   async function greet(shown: string) {
@@ -51,8 +60,17 @@ export function openSession(db: Database, wire: Wire, now: () => Promise<number>
     const still = await feedOf(db, token)
     if (still === null) return refuse('This token was taken back. Take a new one on the Bench.')
     const mine = ingest(db, still, batch, await now()).then(
-      taken => wire.say(taken.ok ? taken.ack : { batch: id, error: taken.text }),
-      () => wire.say({ batch: id, error: problemText({ code: 'away', what: 'It was not stored: the database did not answer', hint: 'Send the batch again under the same id.' }), again: true }),
+      (taken) => wire.say(taken.ok ? taken.ack : { batch: id, error: taken.text }),
+      () =>
+        wire.say({
+          batch: id,
+          error: problemText({
+            code: 'away',
+            what: 'It was not stored: the database did not answer',
+            hint: 'Send the batch again under the same id.',
+          }),
+          again: true,
+        }),
     )
     const earlier = before
     before = mine
@@ -72,10 +90,10 @@ export function openSession(db: Database, wire: Wire, now: () => Promise<number>
 }
 
 /** What is said to the connection itself; null: a sample's line. */
-function commandOf(text: string): { token?: unknown, batch?: unknown } | null {
+function commandOf(text: string): { token?: unknown; batch?: unknown } | null {
   if (!/^\s*\{/.test(text) || !(text.includes('"batch"') || text.includes('"token"'))) return null
   try {
-    const read = JSON.parse(text) as { token?: unknown, batch?: unknown }
+    const read = JSON.parse(text) as { token?: unknown; batch?: unknown }
     return 'token' in read || 'batch' in read ? read : null
   } catch {
     return null

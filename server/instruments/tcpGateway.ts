@@ -15,16 +15,23 @@ const AGAIN_MS = 3000
 const MOST_WAITING = 2 * INGEST.maxBytes
 
 /** Tries to own the port, again and again, until it is stopped. `owns` is told when it does, and when no more. */
-export function startTcpGateway(db: Database, url: string, port: number, owns: (is: boolean) => void = () => undefined): () => Promise<void> {
+export function startTcpGateway(
+  db: Database,
+  url: string,
+  port: number,
+  owns: (is: boolean) => void = () => undefined,
+): () => Promise<void> {
   let over = false
   let server: Server | null = null
   let client: pg.Client | null = null
   const sockets = new Set<Socket>()
   let timer: ReturnType<typeof setTimeout> | undefined
-  const again = () => { if (!over) timer = setTimeout(() => void own(), AGAIN_MS).unref() }
+  const again = () => {
+    if (!over) timer = setTimeout(() => void own(), AGAIN_MS).unref()
+  }
 
   async function own(): Promise<void> {
-    const mine = client = new pg.Client({ connectionString: url })
+    const mine = (client = new pg.Client({ connectionString: url }))
     mine.on('error', () => undefined)
     // Its lock went with it: another may own the port now.
     mine.on('end', () => {
@@ -40,7 +47,7 @@ export function startTcpGateway(db: Database, url: string, port: number, owns: (
         await mine.end()
         return again()
       }
-      server = createServer(socket => serve(db, socket, sockets))
+      server = createServer((socket) => serve(db, socket, sockets))
       server.maxConnections = SOCKETS.most
       server.on('error', () => {
         client = null
@@ -80,21 +87,32 @@ function serve(db: Database, socket: Socket, sockets: Set<Socket>): void {
   socket.setEncoding('utf8')
   socket.setNoDelay(true)
   const reader = new LineReader(INGEST.longestLine)
-  const session = openSession(db, { say: answer => void socket.write(`${JSON.stringify(answer)}\n`), close: () => socket.end() }, () => benchNow(db))
+  const session = openSession(
+    db,
+    { say: (answer) => void socket.write(`${JSON.stringify(answer)}\n`), close: () => socket.end() },
+    () => benchNow(db),
+  )
   socket.on('close', () => session.end())
   let turn = Promise.resolve()
   let waiting = 0
   socket.on('data', (piece: string) => {
     const lines = reader.take(piece)
     if (lines === null) {
-      socket.end(`${JSON.stringify({ error: `A line is longer than ${INGEST.longestLine} characters. One sample a line, or a block of at most ${LONGEST_BLOCK}.` })}\n`)
+      socket.end(
+        `${JSON.stringify({ error: `A line is longer than ${INGEST.longestLine} characters. One sample a line, or a block of at most ${LONGEST_BLOCK}.` })}\n`,
+      )
       return
     }
     waiting += piece.length
     if (waiting > MOST_WAITING) socket.pause()
-    turn = turn.then(() => (socket.destroyed ? undefined : session.take(lines))).catch(() => { socket.destroy() }).finally(() => {
-      waiting -= piece.length
-      if (waiting <= MOST_WAITING / 2 && socket.isPaused()) socket.resume()
-    })
+    turn = turn
+      .then(() => (socket.destroyed ? undefined : session.take(lines)))
+      .catch(() => {
+        socket.destroy()
+      })
+      .finally(() => {
+        waiting -= piece.length
+        if (waiting <= MOST_WAITING / 2 && socket.isPaused()) socket.resume()
+      })
   })
 }

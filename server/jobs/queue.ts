@@ -42,7 +42,7 @@ function listenFor(url: string, channel: string, hear: (said: string) => void): 
   let over = false
   const connect = () => {
     if (over) return
-    const mine = client = new pg.Client({ connectionString: url })
+    const mine = (client = new pg.Client({ connectionString: url }))
     const lost = () => {
       if (client !== mine) return
       client = null
@@ -52,7 +52,10 @@ function listenFor(url: string, channel: string, hear: (said: string) => void): 
     mine.on('error', lost)
     mine.on('end', lost)
     mine.on('notification', ({ payload }) => hear(payload ?? ''))
-    mine.connect().then(() => mine.query(`listen ${channel}`)).then(() => hear(''), lost)
+    mine
+      .connect()
+      .then(() => mine.query(`listen ${channel}`))
+      .then(() => hear(''), lost)
   }
   connect()
   return async () => {

@@ -13,35 +13,88 @@ import { pricesOf } from './prices'
 import { runsWhere } from './runRefs'
 
 export async function listBatches(db: Connection): Promise<BatchLine[]> {
-  const rows = await db.select({ batch: fuelBatch, fuel }).from(fuelBatch).innerJoin(fuel, eq(fuel.id, fuelBatch.fuelId)).orderBy(asc(fuel.name), asc(fuelBatch.name))
-  const uses = await db.select({ id: run.fuelBatchId, count: sql<number>`count(*)::int` }).from(run).groupBy(run.fuelBatchId)
+  const rows = await db
+    .select({ batch: fuelBatch, fuel })
+    .from(fuelBatch)
+    .innerJoin(fuel, eq(fuel.id, fuelBatch.fuelId))
+    .orderBy(asc(fuel.name), asc(fuelBatch.name))
+  const uses = await db
+    .select({ id: run.fuelBatchId, count: sql<number>`count(*)::int` })
+    .from(run)
+    .groupBy(run.fuelBatchId)
   const prices = await db.select().from(price).orderBy(desc(price.fromDay))
   return rows.map(({ batch, fuel: { name, kind } }) => {
-    const last = prices.find(one => one.fuelBatchId === batch.id)
+    const last = prices.find((one) => one.fuelBatchId === batch.id)
     return {
-      id: batch.id, fuel: name, kind, batch: batch.name, openedOn: batch.openedOn, storage: batch.storage, retired: batch.retiredAt !== null, runs: uses.find(use => use.id === batch.id)?.count ?? 0,
-      price: last ? { id: last.id, fromDay: last.fromDay, amount: last.amount, currency: last.currency, forKg: last.forKg } : null,
+      id: batch.id,
+      fuel: name,
+      kind,
+      batch: batch.name,
+      openedOn: batch.openedOn,
+      storage: batch.storage,
+      retired: batch.retiredAt !== null,
+      runs: uses.find((use) => use.id === batch.id)?.count ?? 0,
+      price: last
+        ? { id: last.id, fromDay: last.fromDay, amount: last.amount, currency: last.currency, forKg: last.forKg }
+        : null,
     }
   })
 }
 
-async function recordOf(db: Connection, id: string, lock = false): Promise<{ row: typeof fuelBatch.$inferSelect, kind: string, record: TypedRecord } | null> {
-  const query = db.select({ row: fuelBatch, fuel }).from(fuelBatch).innerJoin(fuel, eq(fuel.id, fuelBatch.fuelId)).where(eq(fuelBatch.id, id))
+async function recordOf(
+  db: Connection,
+  id: string,
+  lock = false,
+): Promise<{ row: typeof fuelBatch.$inferSelect; kind: string; record: TypedRecord } | null> {
+  const query = db
+    .select({ row: fuelBatch, fuel })
+    .from(fuelBatch)
+    .innerJoin(fuel, eq(fuel.id, fuelBatch.fuelId))
+    .where(eq(fuelBatch.id, id))
   const [found] = lock ? await query.for('update', { of: fuelBatch }) : await query
   if (found === undefined) return null
-  const { row, fuel: { kind, name } } = found
-  const fields = { ...typedFieldsFrom(BATCH_FIELDS, { ...row }, row.typed), kind, fuel: name, batch: row.name, openedOn: row.openedOn ?? '', retired: row.retiredAt !== null }
+  const {
+    row,
+    fuel: { kind, name },
+  } = found
+  const fields = {
+    ...typedFieldsFrom(BATCH_FIELDS, { ...row }, row.typed),
+    kind,
+    fuel: name,
+    batch: row.name,
+    openedOn: row.openedOn ?? '',
+    retired: row.retiredAt !== null,
+  }
   return { row, kind, record: { id, revision: row.revision, units: 'metric', personId: null, reason: '', fields } }
 }
 
 export async function findBatch(db: Connection, id: string): Promise<BatchPage | null> {
   const found = await recordOf(db, id)
   if (found === null) return null
-  const amendments = await db.select({ one: amendment, person: person.name }).from(amendment).leftJoin(person, eq(person.id, amendment.personId)).where(eq(amendment.subjectId, id)).orderBy(desc(amendment.recordedAt))
+  const amendments = await db
+    .select({ one: amendment, person: person.name })
+    .from(amendment)
+    .leftJoin(person, eq(person.id, amendment.personId))
+    .where(eq(amendment.subjectId, id))
+    .orderBy(desc(amendment.recordedAt))
   return {
-    record: found.record, kind: found.kind, prices: await pricesOf(db, { fuelBatchId: id }), use: await runsWhere(db, eq(run.fuelBatchId, id)),
-    amendments: amendments.map(({ one: { field, was, now, reason, recordedAt }, person: who }) => ({ field, was, now, reason, person: who, at: recordedAt.toISOString() })),
-    containers: await db.select({ id: container.id, name: container.name }).from(container).where(eq(container.fuelBatchId, id)).orderBy(asc(container.name)),
+    record: found.record,
+    kind: found.kind,
+    prices: await pricesOf(db, { fuelBatchId: id }),
+    use: await runsWhere(db, eq(run.fuelBatchId, id)),
+    amendments: amendments.map(({ one: { field, was, now, reason, recordedAt }, person: who }) => ({
+      field,
+      was,
+      now,
+      reason,
+      person: who,
+      at: recordedAt.toISOString(),
+    })),
+    containers: await db
+      .select({ id: container.id, name: container.name })
+      .from(container)
+      .where(eq(container.fuelBatchId, id))
+      .orderBy(asc(container.name)),
   }
 }
 
@@ -49,26 +102,56 @@ export async function saveBatch(db: Connection, input: unknown): Promise<Outcome
   const read = readRecord(BATCH_FIELDS, input)
   if (!read.ok) return invalid(read.problems)
   const { typed, values } = read
-  if ((values.lhvJPerKg !== null || values.densityKgPerM3 !== null) && !values.source) return invalidAt('fields.source', 'Source of these: read nothing, expected where the value comes from. Type it.')
+  if ((values.lhvJPerKg !== null || values.densityKgPerM3 !== null) && !values.source)
+    return invalidAt('fields.source', 'Source of these: read nothing, expected where the value comes from. Type it.')
   return db.transaction(async (tx): Promise<Outcome<BatchPage>> => {
     const standing = await recordOf(tx, typed.id, true)
     const edit = editOf(standing?.record ?? null, typed, 'batch')
     if (typeof edit !== 'string') return edit
     if (edit === 'known') return saved((await findBatch(tx, typed.id))!)
     const uses = standing === null ? null : await runsWhere(tx, eq(run.fuelBatchId, typed.id))
-    const changed = standing === null ? [] : BATCH_HEAT.filter(key => (standing.record.fields[key] ?? '') !== (typed.fields[key] ?? ''))
+    const changed =
+      standing === null
+        ? []
+        : BATCH_HEAT.filter((key) => (standing.record.fields[key] ?? '') !== (typed.fields[key] ?? ''))
     if (uses !== null && uses.count > 0 && changed.length > 0 && !typed.reason.trim()) {
-      return invalidAt('reason', `This changes the figures of ${uses.count} ${uses.count === 1 ? 'run' : 'runs'}. Type why; the old value stays in the history.`)
+      return invalidAt(
+        'reason',
+        `This changes the figures of ${uses.count} ${uses.count === 1 ? 'run' : 'runs'}. Type why; the old value stays in the history.`,
+      )
     }
     const fuelId = await fuelOf(tx, values.kind as string, values.fuel as string)
     const row = {
-      fuelId, name: values.batch as string, openedOn: values.openedOn as string | null, storage: values.storage as string, composition: values.composition as string, lhvJPerKg: values.lhvJPerKg as number | null,
-      densityKgPerM3: values.densityKgPerM3 as number | null, source: values.source as string, typed: typed.fields, retiredAt: values.retired === true ? standing?.row.retiredAt ?? new Date() : null,
+      fuelId,
+      name: values.batch as string,
+      openedOn: values.openedOn as string | null,
+      storage: values.storage as string,
+      composition: values.composition as string,
+      lhvJPerKg: values.lhvJPerKg as number | null,
+      densityKgPerM3: values.densityKgPerM3 as number | null,
+      source: values.source as string,
+      typed: typed.fields,
+      retiredAt: values.retired === true ? (standing?.row.retiredAt ?? new Date()) : null,
     }
     if (standing === null) await tx.insert(fuelBatch).values({ id: typed.id, ...row })
-    else await tx.update(fuelBatch).set({ ...row, revision: standing.row.revision + 1 }).where(eq(fuelBatch.id, typed.id))
+    else
+      await tx
+        .update(fuelBatch)
+        .set({ ...row, revision: standing.row.revision + 1 })
+        .where(eq(fuelBatch.id, typed.id))
     if (uses !== null && uses.count > 0 && changed.length > 0) {
-      await tx.insert(amendment).values(changed.map(field => ({ id: uuidv7(), subject: 'fuelBatch' as const, subjectId: typed.id, field, was: String(standing!.record.fields[field] ?? ''), now: String(typed.fields[field] ?? ''), reason: typed.reason.trim(), personId: typed.personId })))
+      await tx.insert(amendment).values(
+        changed.map((field) => ({
+          id: uuidv7(),
+          subject: 'fuelBatch' as const,
+          subjectId: typed.id,
+          field,
+          was: String(standing!.record.fields[field] ?? ''),
+          now: String(typed.fields[field] ?? ''),
+          reason: typed.reason.trim(),
+          personId: typed.personId,
+        })),
+      )
       await freshenWhere(tx, eq(run.fuelBatchId, typed.id))
     }
     return saved((await findBatch(tx, typed.id))!)
@@ -78,7 +161,7 @@ export async function saveBatch(db: Connection, input: unknown): Promise<Outcome
 /** The fuel of this kind and name; made where there is none. */
 async function fuelOf(db: Connection, kind: string, name: string): Promise<string> {
   const rows = await db.select().from(fuel).where(eq(fuel.kind, kind))
-  const known = rows.find(row => row.name === name)
+  const known = rows.find((row) => row.name === name)
   if (known) return known.id
   const id = uuidv7()
   await db.insert(fuel).values({ id, kind, name })
@@ -90,9 +173,16 @@ export async function deleteBatch(db: Database, id: string): Promise<Outcome<nul
     const standing = await recordOf(tx, id, true)
     if (standing === null) return notFound('batch')
     const use = await runsWhere(tx, eq(run.fuelBatchId, id))
-    if (use.count > 0) return inUse(`${standing.row.name} was burned in ${use.count} ${use.count === 1 ? 'run' : 'runs'}. Retire it instead: it is then no longer offered.`, use.runs)
+    if (use.count > 0)
+      return inUse(
+        `${standing.row.name} was burned in ${use.count} ${use.count === 1 ? 'run' : 'runs'}. Retire it instead: it is then no longer offered.`,
+        use.runs,
+      )
     const held = await tx.select({ name: container.name }).from(container).where(eq(container.fuelBatchId, id))
-    if (held.length > 0) return inUse(`${standing.row.name} is in ${held.map(one => one.name).join(', ')}. Delete that first, or retire the batch.`)
+    if (held.length > 0)
+      return inUse(
+        `${standing.row.name} is in ${held.map((one) => one.name).join(', ')}. Delete that first, or retire the batch.`,
+      )
     await tx.delete(price).where(eq(price.fuelBatchId, id))
     await tx.delete(fuelBatch).where(eq(fuelBatch.id, id))
     return saved(null)

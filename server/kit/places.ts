@@ -17,23 +17,66 @@ import { runsWhere } from './runRefs'
 
 type Row = typeof place.$inferSelect
 type VersionRow = typeof placeVersion.$inferSelect
-const lineOf = (row: Row, { n, createdAt, altitudeM, stationPressurePa, seaLevelPressurePa, windHeightM }: VersionRow, runs: number): PlaceLine =>
-  ({ id: row.id, name: row.name, zone: row.zone, n, createdAt: createdAt.toISOString(), altitudeM, stationPressurePa, seaLevelPressurePa, windHeightM, runs })
+const lineOf = (
+  row: Row,
+  { n, createdAt, altitudeM, stationPressurePa, seaLevelPressurePa, windHeightM }: VersionRow,
+  runs: number,
+): PlaceLine => ({
+  id: row.id,
+  name: row.name,
+  zone: row.zone,
+  n,
+  createdAt: createdAt.toISOString(),
+  altitudeM,
+  stationPressurePa,
+  seaLevelPressurePa,
+  windHeightM,
+  runs,
+})
 
-const runsAt = (db: Connection, id: string) => runsWhere(db, inArray(run.placeVersionId, db.select({ id: placeVersion.id }).from(placeVersion).where(eq(placeVersion.placeId, id))))
+const runsAt = (db: Connection, id: string) =>
+  runsWhere(
+    db,
+    inArray(
+      run.placeVersionId,
+      db.select({ id: placeVersion.id }).from(placeVersion).where(eq(placeVersion.placeId, id)),
+    ),
+  )
 
 export async function listPlaces(db: Connection): Promise<PlaceLine[]> {
-  const rows = await db.selectDistinctOn([place.id], { place, version: placeVersion }).from(place).innerJoin(placeVersion, eq(placeVersion.placeId, place.id)).orderBy(place.id, desc(placeVersion.n))
-  const uses = await db.select({ id: placeVersion.placeId, count: sql<number>`count(*)::int` }).from(run).innerJoin(placeVersion, eq(placeVersion.id, run.placeVersionId)).groupBy(placeVersion.placeId)
-  return rows.map(({ place: row, version }) => lineOf(row, version, uses.find(use => use.id === row.id)?.count ?? 0)).sort((a, b) => (a.altitudeM ?? 0) - (b.altitudeM ?? 0))
+  const rows = await db
+    .selectDistinctOn([place.id], { place, version: placeVersion })
+    .from(place)
+    .innerJoin(placeVersion, eq(placeVersion.placeId, place.id))
+    .orderBy(place.id, desc(placeVersion.n))
+  const uses = await db
+    .select({ id: placeVersion.placeId, count: sql<number>`count(*)::int` })
+    .from(run)
+    .innerJoin(placeVersion, eq(placeVersion.id, run.placeVersionId))
+    .groupBy(placeVersion.placeId)
+  return rows
+    .map(({ place: row, version }) => lineOf(row, version, uses.find((use) => use.id === row.id)?.count ?? 0))
+    .sort((a, b) => (a.altitudeM ?? 0) - (b.altitudeM ?? 0))
 }
 
-async function recordOf(db: Connection, id: string, lock = false): Promise<{ row: Row, versions: VersionRow[], record: TypedRecord } | null> {
+async function recordOf(
+  db: Connection,
+  id: string,
+  lock = false,
+): Promise<{ row: Row; versions: VersionRow[]; record: TypedRecord } | null> {
   const query = db.select().from(place).where(eq(place.id, id))
   const [row] = lock ? await query.for('update') : await query
   if (row === undefined) return null
-  const versions = await db.select().from(placeVersion).where(eq(placeVersion.placeId, id)).orderBy(desc(placeVersion.n))
-  const fields = { ...typedFieldsFrom(PLACE_FIELDS, { ...versions[0]! }, versions[0]!.typed), name: row.name, zone: row.zone }
+  const versions = await db
+    .select()
+    .from(placeVersion)
+    .where(eq(placeVersion.placeId, id))
+    .orderBy(desc(placeVersion.n))
+  const fields = {
+    ...typedFieldsFrom(PLACE_FIELDS, { ...versions[0]! }, versions[0]!.typed),
+    name: row.name,
+    zone: row.zone,
+  }
   return { row, versions, record: { id, revision: row.revision, units: 'metric', personId: null, reason: '', fields } }
 }
 
@@ -41,15 +84,25 @@ export async function findPlace(db: Connection, id: string): Promise<PlacePage |
   const found = await recordOf(db, id)
   if (found === null) return null
   const use = await runsAt(db, id)
-  return { record: found.record, line: lineOf(found.row, found.versions[0]!, use.count), versions: found.versions.map(version => lineOf(found.row, version, use.count)), use }
+  return {
+    record: found.record,
+    line: lineOf(found.row, found.versions[0]!, use.count),
+    versions: found.versions.map((version) => lineOf(found.row, version, use.count)),
+    use,
+  }
 }
 
 export async function savePlace(db: Connection, input: unknown): Promise<Outcome<PlacePage>> {
   const read = readRecord(PLACE_FIELDS, input)
   if (!read.ok) return invalid(read.problems)
   const { typed, values } = read
-  if (!isZone(values.zone as string)) return invalidAt('fields.zone', `Time zone: read "${values.zone as string}", expected one such as Europe/Lisbon.`)
-  if (values.seaLevelPressurePa !== null && values.altitudeM === null) return invalidAt('fields.altitudeM', 'Altitude: read nothing, but a pressure reduced to sea level says nothing without it. Type it.')
+  if (!isZone(values.zone as string))
+    return invalidAt('fields.zone', `Time zone: read "${values.zone as string}", expected one such as Europe/Lisbon.`)
+  if (values.seaLevelPressurePa !== null && values.altitudeM === null)
+    return invalidAt(
+      'fields.altitudeM',
+      'Altitude: read nothing, but a pressure reduced to sea level says nothing without it. Type it.',
+    )
   return db.transaction(async (tx): Promise<Outcome<PlacePage>> => {
     const standing = await recordOf(tx, typed.id, true)
     const edit = editOf(standing?.record ?? null, typed, 'place')
@@ -57,11 +110,28 @@ export async function savePlace(db: Connection, input: unknown): Promise<Outcome
     if (edit === 'known') return saved((await findPlace(tx, typed.id))!)
     const head = { name: values.name as string, zone: values.zone as string }
     if (standing === null) await tx.insert(place).values({ id: typed.id, ...head })
-    else await tx.update(place).set({ ...head, revision: standing.row.revision + 1 }).where(eq(place.id, typed.id))
-    if (standing !== null && standing.row.name !== head.name) await freshenWhere(tx, inArray(run.placeVersionId, tx.select({ id: placeVersion.id }).from(placeVersion).where(eq(placeVersion.placeId, typed.id))))
+    else
+      await tx
+        .update(place)
+        .set({ ...head, revision: standing.row.revision + 1 })
+        .where(eq(place.id, typed.id))
+    if (standing !== null && standing.row.name !== head.name)
+      await freshenWhere(
+        tx,
+        inArray(
+          run.placeVersionId,
+          tx.select({ id: placeVersion.id }).from(placeVersion).where(eq(placeVersion.placeId, typed.id)),
+        ),
+      )
     const last = standing?.versions[0]
-    const heat = Object.fromEntries(PLACE_HEAT.map(key => [key, values[key] as number | null])) as Record<(typeof PLACE_HEAT)[number], number | null>
-    if (last === undefined || PLACE_HEAT.some(key => last[key] !== heat[key])) await tx.insert(placeVersion).values({ id: uuidv7(), placeId: typed.id, n: (last?.n ?? 0) + 1, ...heat, typed: typed.fields })
+    const heat = Object.fromEntries(PLACE_HEAT.map((key) => [key, values[key] as number | null])) as Record<
+      (typeof PLACE_HEAT)[number],
+      number | null
+    >
+    if (last === undefined || PLACE_HEAT.some((key) => last[key] !== heat[key]))
+      await tx
+        .insert(placeVersion)
+        .values({ id: uuidv7(), placeId: typed.id, n: (last?.n ?? 0) + 1, ...heat, typed: typed.fields })
     return saved((await findPlace(tx, typed.id))!)
   })
 }
@@ -71,9 +141,11 @@ export async function deletePlace(db: Database, id: string): Promise<Outcome<nul
     const standing = await recordOf(tx, id, true)
     if (standing === null) return notFound('place')
     const use = await runsAt(tx, id)
-    if (use.count > 0) return inUse(`${standing.row.name} has ${use.count} ${use.count === 1 ? 'run' : 'runs'}.`, use.runs)
+    if (use.count > 0)
+      return inUse(`${standing.row.name} has ${use.count} ${use.count === 1 ? 'run' : 'runs'}.`, use.runs)
     const [here] = await tx.select().from(nowPlace).where(eq(nowPlace.placeId, id))
-    if (here !== undefined) return inUse(`The bench stands at ${standing.row.name} now. Choose another place in the conditions strip first.`)
+    if (here !== undefined)
+      return inUse(`The bench stands at ${standing.row.name} now. Choose another place in the conditions strip first.`)
     await tx.delete(windSurvey).where(eq(windSurvey.placeId, id))
     await tx.delete(placeVersion).where(eq(placeVersion.placeId, id))
     await tx.delete(place).where(eq(place.id, id))
@@ -82,12 +154,19 @@ export async function deletePlace(db: Database, id: string): Promise<Outcome<nul
 }
 
 /** Adds a tester; the same id again is one person. */
-export async function savePerson(db: Connection, input: unknown): Promise<Outcome<{ id: string, name: string }>> {
-  const { id, name } = (input ?? {}) as { id?: unknown, name?: unknown }
+export async function savePerson(db: Connection, input: unknown): Promise<Outcome<{ id: string; name: string }>> {
+  const { id, name } = (input ?? {}) as { id?: unknown; name?: unknown }
   const text = typeof name === 'string' ? name.trim() : ''
   if (!isUuid(typeof id === 'string' ? id : '')) return invalidAt('id', 'The record has no id. Reload and try again.')
-  if (text === '' || !plainText('Name', MAX_TEXT.name).isValidSync(text)) return invalidAt('name', `Name: expected 1 to ${MAX_TEXT.name} characters of plain text.`)
-  await db.insert(person).values({ id: id as string, name: text }).onConflictDoNothing()
-  const [row] = await db.select({ id: person.id, name: person.name }).from(person).where(eq(person.id, id as string))
+  if (text === '' || !plainText('Name', MAX_TEXT.name).isValidSync(text))
+    return invalidAt('name', `Name: expected 1 to ${MAX_TEXT.name} characters of plain text.`)
+  await db
+    .insert(person)
+    .values({ id: id as string, name: text })
+    .onConflictDoNothing()
+  const [row] = await db
+    .select({ id: person.id, name: person.name })
+    .from(person)
+    .where(eq(person.id, id as string))
   return saved(row!)
 }

@@ -21,8 +21,21 @@ export async function addPrice(db: Connection, of: Of, input: unknown): Promise<
   const read = readRecord('thingId' in of ? PRICE_FIELDS : FUEL_PRICE_FIELDS, input)
   if (!read.ok) return invalid(read.problems)
   const { amount, currency, fromDay, forKg } = read.values
-  const [owner] = 'thingId' in of ? await db.select({ id: thing.id }).from(thing).where(eq(thing.id, of.thingId)) : await db.select({ id: fuelBatch.id }).from(fuelBatch).where(eq(fuelBatch.id, of.fuelBatchId))
+  const [owner] =
+    'thingId' in of
+      ? await db.select({ id: thing.id }).from(thing).where(eq(thing.id, of.thingId))
+      : await db.select({ id: fuelBatch.id }).from(fuelBatch).where(eq(fuelBatch.id, of.fuelBatchId))
   if (owner === undefined) return notFound('thing')
-  await db.insert(price).values({ id: read.typed.id, ...of, fromDay: fromDay as string, amount: amount as number, currency: (currency as string).toUpperCase(), forKg: (forKg as number | undefined) ?? null }).onConflictDoNothing()
+  await db
+    .insert(price)
+    .values({
+      id: read.typed.id,
+      ...of,
+      fromDay: fromDay as string,
+      amount: amount as number,
+      currency: (currency as string).toUpperCase(),
+      forKg: (forKg as number | undefined) ?? null,
+    })
+    .onConflictDoNothing()
   return saved(await pricesOf(db, of))
 }

@@ -3,7 +3,14 @@ import { and, desc, eq, inArray, sql } from 'drizzle-orm'
 import { v5 as uuidv5, v7 as uuidv7 } from 'uuid'
 import { SHIPPED } from '../../core/method/shipped'
 import { TESTS, type MethodBody, type TestName } from '../../core/method/method'
-import { fieldsOfMethod, METHOD_FIELDS, methodFrom, type MethodLine, type MethodPage, type TypedMethod } from '../../shared/method'
+import {
+  fieldsOfMethod,
+  METHOD_FIELDS,
+  methodFrom,
+  type MethodLine,
+  type MethodPage,
+  type TypedMethod,
+} from '../../shared/method'
 import { readRecord } from '../../shared/record'
 import { isUuid } from '../../shared/uuid'
 import type { Connection, Database } from '../database/connection'
@@ -25,81 +32,194 @@ export async function ensureShippedMethods(db: Database): Promise<void> {
       const { name, body } = SHIPPED[test]
       const id = shippedId(test)
       await tx.insert(method).values({ id, name, shippedKey: test }).onConflictDoNothing()
-      const [last] = await tx.select({ n: methodVersion.n, hash: methodVersion.bodyHash }).from(methodVersion).where(eq(methodVersion.methodId, id)).orderBy(desc(methodVersion.n)).limit(1)
-      if (last?.hash !== hashOf(body)) await tx.insert(methodVersion).values({ id: uuidv7(), methodId: id, n: (last?.n ?? 0) + 1, body, bodyHash: hashOf(body), reason: last === undefined ? '' : 'A newer version of Vulcanum' })
+      const [last] = await tx
+        .select({ n: methodVersion.n, hash: methodVersion.bodyHash })
+        .from(methodVersion)
+        .where(eq(methodVersion.methodId, id))
+        .orderBy(desc(methodVersion.n))
+        .limit(1)
+      if (last?.hash !== hashOf(body))
+        await tx.insert(methodVersion).values({
+          id: uuidv7(),
+          methodId: id,
+          n: (last?.n ?? 0) + 1,
+          body,
+          bodyHash: hashOf(body),
+          reason: last === undefined ? '' : 'A newer version of Vulcanum',
+        })
     }
   })
 }
 
-interface Standing { row: typeof method.$inferSelect, version: typeof methodVersion.$inferSelect, record: TypedMethod }
+interface Standing {
+  row: typeof method.$inferSelect
+  version: typeof methodVersion.$inferSelect
+  record: TypedMethod
+}
 
 async function recordOf(db: Connection, id: string, lock = false): Promise<Standing | null> {
   const query = db.select().from(method).where(eq(method.id, id))
   const [row] = lock ? await query.for('update') : await query
   if (row === undefined) return null
-  const [version] = await db.select().from(methodVersion).where(eq(methodVersion.methodId, id)).orderBy(desc(methodVersion.n)).limit(1)
-  return { row, version: version!, record: { id, revision: row.revision, units: 'metric', personId: null, reason: '', copiedFromId: row.copiedFromId, fields: fieldsOfMethod(row.name, version!.body, row.retiredAt !== null) } }
+  const [version] = await db
+    .select()
+    .from(methodVersion)
+    .where(eq(methodVersion.methodId, id))
+    .orderBy(desc(methodVersion.n))
+    .limit(1)
+  return {
+    row,
+    version: version!,
+    record: {
+      id,
+      revision: row.revision,
+      units: 'metric',
+      personId: null,
+      reason: '',
+      copiedFromId: row.copiedFromId,
+      fields: fieldsOfMethod(row.name, version!.body, row.retiredAt !== null),
+    },
+  }
 }
 
 /** Shipped ones first, in the order of the trade; then testers' own, by name. */
 export async function listMethods(db: Connection): Promise<MethodLine[]> {
-  const rows = await db.selectDistinctOn([method.id], { method, version: methodVersion }).from(method).innerJoin(methodVersion, eq(methodVersion.methodId, method.id)).orderBy(method.id, desc(methodVersion.n))
-  const uses = await db.select({ id: methodVersion.methodId, count: sql<number>`count(*)::int` }).from(run).innerJoin(methodVersion, eq(methodVersion.id, run.methodVersionId)).groupBy(methodVersion.methodId)
+  const rows = await db
+    .selectDistinctOn([method.id], { method, version: methodVersion })
+    .from(method)
+    .innerJoin(methodVersion, eq(methodVersion.methodId, method.id))
+    .orderBy(method.id, desc(methodVersion.n))
+  const uses = await db
+    .select({ id: methodVersion.methodId, count: sql<number>`count(*)::int` })
+    .from(run)
+    .innerJoin(methodVersion, eq(methodVersion.id, run.methodVersionId))
+    .groupBy(methodVersion.methodId)
   const lines = rows.map(({ method: row, version }): MethodLine => ({
-    id: row.id, name: row.name, test: version.body.test, shipped: row.shippedKey !== null, n: version.n, retired: row.retiredAt !== null, runs: uses.find(use => use.id === row.id)?.count ?? 0,
-    why: version.body.why, body: version.body, copiedFrom: rows.find(one => one.method.id === row.copiedFromId)?.method.name ?? null,
+    id: row.id,
+    name: row.name,
+    test: version.body.test,
+    shipped: row.shippedKey !== null,
+    n: version.n,
+    retired: row.retiredAt !== null,
+    runs: uses.find((use) => use.id === row.id)?.count ?? 0,
+    why: version.body.why,
+    body: version.body,
+    copiedFrom: rows.find((one) => one.method.id === row.copiedFromId)?.method.name ?? null,
   }))
-  return lines.sort((a, b) => Number(b.shipped) - Number(a.shipped) || (a.shipped ? TESTS.indexOf(a.test) - TESTS.indexOf(b.test) : a.name.localeCompare(b.name)))
+  return lines.sort(
+    (a, b) =>
+      Number(b.shipped) - Number(a.shipped) ||
+      (a.shipped ? TESTS.indexOf(a.test) - TESTS.indexOf(b.test) : a.name.localeCompare(b.name)),
+  )
 }
 
 export async function findMethod(db: Connection, id: string): Promise<MethodPage | null> {
   const found = await recordOf(db, id)
-  const line = (await listMethods(db)).find(one => one.id === id)
+  const line = (await listMethods(db)).find((one) => one.id === id)
   if (found === null || line === undefined) return null
-  const versions = await db.select().from(methodVersion).where(eq(methodVersion.methodId, id)).orderBy(desc(methodVersion.n))
-  const uses = await db.select({ id: run.methodVersionId, count: sql<number>`count(*)::int` }).from(run).where(inArray(run.methodVersionId, versions.map(version => version.id))).groupBy(run.methodVersionId)
-  const [from] = found.row.copiedFromId === null ? [] : await db.select({ id: method.id, name: method.name }).from(method).where(eq(method.id, found.row.copiedFromId))
+  const versions = await db
+    .select()
+    .from(methodVersion)
+    .where(eq(methodVersion.methodId, id))
+    .orderBy(desc(methodVersion.n))
+  const uses = await db
+    .select({ id: run.methodVersionId, count: sql<number>`count(*)::int` })
+    .from(run)
+    .where(
+      inArray(
+        run.methodVersionId,
+        versions.map((version) => version.id),
+      ),
+    )
+    .groupBy(run.methodVersionId)
+  const [from] =
+    found.row.copiedFromId === null
+      ? []
+      : await db.select({ id: method.id, name: method.name }).from(method).where(eq(method.id, found.row.copiedFromId))
   return {
-    record: found.record, line, copiedFrom: from ?? null, use: await runsWhere(db, usesMethod(db, id)), figures: await schoolFigures(db, id, found.version.body),
-    versions: versions.map(({ id: versionId, n, reason, createdAt, body }) => ({ n, reason, createdAt: createdAt.toISOString(), body, runs: uses.find(use => use.id === versionId)?.count ?? 0 })),
+    record: found.record,
+    line,
+    copiedFrom: from ?? null,
+    use: await runsWhere(db, usesMethod(db, id)),
+    figures: await schoolFigures(db, id, found.version.body),
+    versions: versions.map(({ id: versionId, n, reason, createdAt, body }) => ({
+      n,
+      reason,
+      createdAt: createdAt.toISOString(),
+      body,
+      runs: uses.find((use) => use.id === versionId)?.count ?? 0,
+    })),
   }
 }
 
-const usesMethod = (db: Connection, id: string) => inArray(run.methodVersionId, db.select({ id: methodVersion.id }).from(methodVersion).where(eq(methodVersion.methodId, id)))
+const usesMethod = (db: Connection, id: string) =>
+  inArray(
+    run.methodVersionId,
+    db.select({ id: methodVersion.id }).from(methodVersion).where(eq(methodVersion.methodId, id)),
+  )
 
 /** Saves a copy, or an edit of one. What ships is not edited: it is copied. */
 export async function saveMethod(db: Connection, input: unknown): Promise<Outcome<MethodPage>> {
   const read = readRecord(METHOD_FIELDS, input)
   if (!read.ok) return invalid(read.problems)
   const { typed, values } = read
-  const problem = windowProblem(values.startLow, values.startHigh, 'startHigh', 'Start to') ?? windowProblem(values.windLow, values.windHigh, 'windHigh', 'Wind to')
+  const problem =
+    windowProblem(values.startLow, values.startHigh, 'startHigh', 'Start to') ??
+    windowProblem(values.windLow, values.windHigh, 'windHigh', 'Wind to')
   if (problem !== null) return problem
   return db.transaction(async (tx): Promise<Outcome<MethodPage>> => {
     const standing = await recordOf(tx, typed.id, true)
-    if (standing?.row.shippedKey) return invalidAt('', 'This method ships with Vulcanum and is not changed. Copy it, and change the copy.')
+    if (standing?.row.shippedKey)
+      return invalidAt('', 'This method ships with Vulcanum and is not changed. Copy it, and change the copy.')
     const edit = editOf(standing?.record ?? null, typed, 'method')
     if (typeof edit !== 'string') return edit.theirs ? { ...edit, theirs: standing!.record } : edit
     if (edit === 'known') return saved((await findMethod(tx, typed.id))!)
-    const copiedFromId = standing === null ? (input as Partial<TypedMethod>).copiedFromId ?? '' : standing.row.copiedFromId
-    const from = standing ?? (isUuid(copiedFromId ?? '') && copiedFromId !== typed.id ? await recordOf(tx, copiedFromId!) : null)
-    if (from === null) return invalidAt('copiedFromId', 'A new method begins as a copy of another. Open one and copy it.')
+    const copiedFromId =
+      standing === null ? ((input as Partial<TypedMethod>).copiedFromId ?? '') : standing.row.copiedFromId
+    const from =
+      standing ?? (isUuid(copiedFromId ?? '') && copiedFromId !== typed.id ? await recordOf(tx, copiedFromId!) : null)
+    if (from === null)
+      return invalidAt('copiedFromId', 'A new method begins as a copy of another. Open one and copy it.')
     const body = methodFrom(from.version.body.test, values)
-    const head = { name: values.name as string, retiredAt: values.retired === true ? standing?.row.retiredAt ?? new Date() : null }
+    const head = {
+      name: values.name as string,
+      retiredAt: values.retired === true ? (standing?.row.retiredAt ?? new Date()) : null,
+    }
     if (standing === null) await tx.insert(method).values({ id: typed.id, ...head, copiedFromId })
-    else await tx.update(method).set({ ...head, revision: standing.row.revision + 1 }).where(eq(method.id, typed.id))
-    if (standing !== null && standing.row.name !== head.name) await freshenWhere(tx, inArray(run.methodVersionId, tx.select({ id: methodVersion.id }).from(methodVersion).where(eq(methodVersion.methodId, typed.id))))
+    else
+      await tx
+        .update(method)
+        .set({ ...head, revision: standing.row.revision + 1 })
+        .where(eq(method.id, typed.id))
+    if (standing !== null && standing.row.name !== head.name)
+      await freshenWhere(
+        tx,
+        inArray(
+          run.methodVersionId,
+          tx.select({ id: methodVersion.id }).from(methodVersion).where(eq(methodVersion.methodId, typed.id)),
+        ),
+      )
     await addVersion(tx, typed.id, { body, standing, reason: typed.reason })
     return saved((await findMethod(tx, typed.id))!)
   })
 }
 
-async function addVersion(db: Connection, methodId: string, { body, standing, reason }: { body: MethodBody, standing: Standing | null, reason: string }): Promise<void> {
+async function addVersion(
+  db: Connection,
+  methodId: string,
+  { body, standing, reason }: { body: MethodBody; standing: Standing | null; reason: string },
+): Promise<void> {
   const bodyHash = hashOf(body)
-  if (standing?.version.bodyHash !== bodyHash) await db.insert(methodVersion).values({ id: uuidv7(), methodId, n: (standing?.version.n ?? 0) + 1, body, bodyHash, reason })
+  if (standing?.version.bodyHash !== bodyHash)
+    await db
+      .insert(methodVersion)
+      .values({ id: uuidv7(), methodId, n: (standing?.version.n ?? 0) + 1, body, bodyHash, reason })
 }
 
 function windowProblem(low: unknown, high: unknown, key: string, label: string) {
-  return typeof low === 'number' && typeof high === 'number' && high < low ? invalidAt(`fields.${key}`, `${label}: it is below where the window begins. Swapped?`) : null
+  return typeof low === 'number' && typeof high === 'number' && high < low
+    ? invalidAt(`fields.${key}`, `${label}: it is below where the window begins. Swapped?`)
+    : null
 }
 
 export async function deleteMethod(db: Database, id: string): Promise<Outcome<null>> {
@@ -108,9 +228,19 @@ export async function deleteMethod(db: Database, id: string): Promise<Outcome<nu
     if (standing === null) return notFound('method')
     if (standing.row.shippedKey) return inUse('This method ships with Vulcanum. It can be left unused, not deleted.')
     const use = await runsWhere(tx, usesMethod(tx, id))
-    if (use.count > 0) return inUse(`${standing.row.name} was followed in ${use.count} ${use.count === 1 ? 'run' : 'runs'}, and a run keeps its method. Retire it instead: it is then no longer offered.`, use.runs)
-    const copies = await tx.select({ name: method.name }).from(method).where(and(eq(method.copiedFromId, id)))
-    if (copies.length > 0) return inUse(`${copies.map(one => one.name).join(', ')} is a copy of ${standing.row.name}. Delete that first, or retire this one.`)
+    if (use.count > 0)
+      return inUse(
+        `${standing.row.name} was followed in ${use.count} ${use.count === 1 ? 'run' : 'runs'}, and a run keeps its method. Retire it instead: it is then no longer offered.`,
+        use.runs,
+      )
+    const copies = await tx
+      .select({ name: method.name })
+      .from(method)
+      .where(and(eq(method.copiedFromId, id)))
+    if (copies.length > 0)
+      return inUse(
+        `${copies.map((one) => one.name).join(', ')} is a copy of ${standing.row.name}. Delete that first, or retire this one.`,
+      )
     await tx.delete(methodVersion).where(eq(methodVersion.methodId, id))
     await tx.delete(method).where(eq(method.id, id))
     return saved(null)

@@ -12,22 +12,62 @@ import { methodVersion, run, setup, setupVersion } from '../database/schema'
 import { findRuns, type FoundRun } from '../database/repositories/runs'
 
 /** Read each way; a fixed target is the one the run was called by, where it was. */
-const otherwise = (targetC: number): { key: SchoolKey, value: string, change: Partial<ReduceOptions> }[] => [
-  ...CLOCKS.map(clock => ({ key: 'clock' as const, value: clock, change: { clock } })), ...BOILS.map(boil => ({ key: 'boil' as const, value: boil as string, change: { boil } })),
-  { key: 'boil', value: TARGET, change: { boil: { targetC } } }, ...LITRES.map(litre => ({ key: 'litre' as const, value: litre, change: { litre } })),
-  ...(['ratio', 'energy', 'loss'] as const).map(model => ({ key: 'correction' as const, value: model, change: { model } })),
+const otherwise = (targetC: number): { key: SchoolKey; value: string; change: Partial<ReduceOptions> }[] => [
+  ...CLOCKS.map((clock) => ({ key: 'clock' as const, value: clock, change: { clock } })),
+  ...BOILS.map((boil) => ({ key: 'boil' as const, value: boil as string, change: { boil } })),
+  { key: 'boil', value: TARGET, change: { boil: { targetC } } },
+  ...LITRES.map((litre) => ({ key: 'litre' as const, value: litre, change: { litre } })),
+  ...(['ratio', 'energy', 'loss'] as const).map((model) => ({
+    key: 'correction' as const,
+    value: model,
+    change: { model },
+  })),
 ]
 
 /** How far back to look for a run that has a figure: a stopped or given-up one has none to compare. */
 const LOOK_BACK = 8
 
-export async function schoolFigures(db: Connection, methodId: string, body: MethodBody): Promise<MethodPage['figures']> {
-  const newest = await db.select({ id: run.id, startedAt: run.startedAt, zone: run.zone, setup: setup.name }).from(run).innerJoin(setupVersion, eq(setupVersion.id, run.setupVersionId)).innerJoin(setup, eq(setup.id, setupVersion.setupId))
-    .where(and(eq(run.state, 'finished'), eq(run.breakIn, false), inArray(run.methodVersionId, db.select({ id: methodVersion.id }).from(methodVersion).where(eq(methodVersion.methodId, methodId))))).orderBy(desc(run.startedAt), desc(run.id)).limit(LOOK_BACK)
-  const found = newest.length === 0 ? [] : await findRuns(db, newest.map(one => one.id))
-  const lines = newest.flatMap(line => found.filter(one => one.stored.id === line.id).map(one => ({ line, found: one, document: toRunDocument(one.stored) })))
+export async function schoolFigures(
+  db: Connection,
+  methodId: string,
+  body: MethodBody,
+): Promise<MethodPage['figures']> {
+  const newest = await db
+    .select({ id: run.id, startedAt: run.startedAt, zone: run.zone, setup: setup.name })
+    .from(run)
+    .innerJoin(setupVersion, eq(setupVersion.id, run.setupVersionId))
+    .innerJoin(setup, eq(setup.id, setupVersion.setupId))
+    .where(
+      and(
+        eq(run.state, 'finished'),
+        eq(run.breakIn, false),
+        inArray(
+          run.methodVersionId,
+          db.select({ id: methodVersion.id }).from(methodVersion).where(eq(methodVersion.methodId, methodId)),
+        ),
+      ),
+    )
+    .orderBy(desc(run.startedAt), desc(run.id))
+    .limit(LOOK_BACK)
+  const found =
+    newest.length === 0
+      ? []
+      : await findRuns(
+          db,
+          newest.map((one) => one.id),
+        )
+  const lines = newest.flatMap((line) =>
+    found
+      .filter((one) => one.stored.id === line.id)
+      .map((one) => ({ line, found: one, document: toRunDocument(one.stored) })),
+  )
   const telling = lines.find(({ document }) => hasFigure(document, listedOptions(body))) ?? lines[0]
-  return telling === undefined ? null : { run: { ...telling.line, startedAt: telling.line.startedAt.toISOString() }, schools: readOtherwise(telling.document, telling.found.method, body) }
+  return telling === undefined
+    ? null
+    : {
+        run: { ...telling.line, startedAt: telling.line.startedAt.toISOString() },
+        schools: readOtherwise(telling.document, telling.found.method, body),
+      }
 }
 
 const hasFigure = (document: RunDocument, options: ReturnType<typeof listedOptions>): boolean => {
@@ -40,6 +80,12 @@ function readOtherwise(document: RunDocument, method: FoundRun['method'], body: 
   return otherwise(targetC).map(({ key, value, change }): SchoolFigure => {
     const [answer] = reduce({ ...listedOptions(body), ...change, runs: [document] }).runs
     const figures = answer === undefined || 'error' in answer ? null : answer
-    return { key, value, timeToBoilS: figures?.timeToBoilS ?? null, gPerL: figures?.gPerL ?? null, normalisedGPerL: figures?.normalisedGPerL ?? null }
+    return {
+      key,
+      value,
+      timeToBoilS: figures?.timeToBoilS ?? null,
+      gPerL: figures?.gPerL ?? null,
+      normalisedGPerL: figures?.normalisedGPerL ?? null,
+    }
   })
 }

@@ -18,12 +18,17 @@ export default defineEventHandler(async (event) => {
   const inner = isInner(request)
   const path = plainPath(request.url ?? '/')
   if (inner && path === ERROR_PAGE) return
-  if (path === null) return refuse(event, 400, 'This address is not spelled plainly. Open Vulcanum at its own address, and go on from there.')
+  if (path === null)
+    return refuse(
+      event,
+      400,
+      'This address is not spelled plainly. Open Vulcanum at its own address, and go on from there.',
+    )
   if (!inner) {
     const why = foreign(request, { shared: cameByNetwork(request) ? sharedHosts() : null, isPage: !isApi(path) })
     if (why !== null) return refuse(event, 403, `Refused: ${why}. Open Vulcanum at its own address.`)
   }
-  const caller = event.context.caller = inner ? innerCaller(request) : await callerOf(event)
+  const caller = (event.context.caller = inner ? innerCaller(request) : await callerOf(event))
   const route = routeOf(event.method, path)
   const waitS = inner ? null : await mustWait(route?.asked ?? '', caller, request.socket.remoteAddress ?? '')
   if (waitS !== null) {
@@ -31,16 +36,25 @@ export default defineEventHandler(async (event) => {
     return refuse(event, 429, `This was asked for too often. Wait ${waitS} s, then try again.`)
   }
   // Who was not let in is not told what there is.
-  if (route === null) return caller.as === 'stranger' ? shutOut(event, path) : refuse(event, 404, `There is nothing at ${event.method} ${path.slice(0, 100)}.`)
+  if (route === null)
+    return caller.as === 'stranger'
+      ? shutOut(event, path)
+      : refuse(event, 404, `There is nothing at ${event.method} ${path.slice(0, 100)}.`)
   if (mayAsk(caller, route.right)) return
-  if (route.right === 'machine') return refuse(event, 403, 'Devices are paired at the machine that runs Vulcanum. Open this page there.')
+  if (route.right === 'machine')
+    return refuse(event, 403, 'Devices are paired at the machine that runs Vulcanum. Open this page there.')
   return shutOut(event, path)
 })
 
 const refuse = (event: H3Event, status: number, text: string) => answerProblems(event, status, [{ path: '', text }])
 
 function shutOut(event: H3Event, path: string) {
-  if (isApi(path)) return refuse(event, 401, 'This device is not paired. Open /pair on it, and type the code that the other screen shows.')
+  if (isApi(path))
+    return refuse(
+      event,
+      401,
+      'This device is not paired. Open /pair on it, and type the code that the other screen shows.',
+    )
   return sendRedirect(event, '/pair', 302)
 }
 

@@ -5,30 +5,84 @@ import { fieldTypeOf, PACKAGED, primaryKeyOf, type PackagedTable } from './table
 export const FORMAT = 2
 /** Those that this version reads. */
 export const FORMATS_READ = [1, 2]
-export interface Resource { name: string, path: string, bytes: number, hash: string, [more: string]: unknown }
-export interface Descriptor { profile: string, name: string, created: string, vulcanum: { format: number, /** Changes of the schema that it knows. */ schema: number }, resources: Resource[] }
+export interface Resource {
+  name: string
+  path: string
+  bytes: number
+  hash: string
+  [more: string]: unknown
+}
+export interface Descriptor {
+  profile: string
+  name: string
+  created: string
+  vulcanum: { format: number; /** Changes of the schema that it knows. */ schema: number }
+  resources: Resource[]
+}
 export const DESCRIPTOR_PATH = 'datapackage.json'
 export const csvPath = (table: string) => `data/${table}.csv`
 
-export interface WrittenFile { path: string, bytes: number, hash: string }
+export interface WrittenFile {
+  path: string
+  bytes: number
+  hash: string
+}
 
-export function describe(files: readonly WrittenFile[], { created, schema }: { created: string, schema: number }): Descriptor {
-  const of = (path: string) => files.find(file => file.path === path)
-  const tables = PACKAGED.flatMap(packaged => (of(csvPath(packaged.name)) ? [tableResource(packaged, of(csvPath(packaged.name))!)] : []))
-  const pictures = files.filter(file => file.path.startsWith('photos/')).map(file => ({ name: file.path.slice(7).replaceAll('.', '-'), ...file }))
-  return { profile: 'data-package', name: 'vulcanum-bench', created, vulcanum: { format: FORMAT, schema }, resources: [...tables, ...pictures] }
+export function describe(
+  files: readonly WrittenFile[],
+  { created, schema }: { created: string; schema: number },
+): Descriptor {
+  const of = (path: string) => files.find((file) => file.path === path)
+  const tables = PACKAGED.flatMap((packaged) =>
+    of(csvPath(packaged.name)) ? [tableResource(packaged, of(csvPath(packaged.name))!)] : [],
+  )
+  const pictures = files
+    .filter((file) => file.path.startsWith('photos/'))
+    .map((file) => ({ name: file.path.slice(7).replaceAll('.', '-'), ...file }))
+  return {
+    profile: 'data-package',
+    name: 'vulcanum-bench',
+    created,
+    vulcanum: { format: FORMAT, schema },
+    resources: [...tables, ...pictures],
+  }
 }
 
 function tableResource(packaged: PackagedTable, file: WrittenFile): Resource {
-  const names = new Set(PACKAGED.map(one => one.name))
+  const names = new Set(PACKAGED.map((one) => one.name))
   const { foreignKeys } = getTableConfig(packaged.table)
-  const kept = new Set(packaged.columns.map(column => column.name))
+  const kept = new Set(packaged.columns.map((column) => column.name))
   return {
-    name: packaged.name.replaceAll('_', '-'), ...file, profile: 'tabular-data-resource', format: 'csv', mediatype: 'text/csv', encoding: 'utf-8',
+    name: packaged.name.replaceAll('_', '-'),
+    ...file,
+    profile: 'tabular-data-resource',
+    format: 'csv',
+    mediatype: 'text/csv',
+    encoding: 'utf-8',
     schema: {
-      fields: packaged.columns.map(column => ({ name: column.name, type: fieldTypeOf(column), ...(column.notNull ? { constraints: { required: true } } : {}) })), primaryKey: primaryKeyOf(packaged.table), missingValues: [''],
-      foreignKeys: foreignKeys.map(key => key.reference()).filter(({ columns, foreignTable }) => columns.every(column => kept.has(column.name)) && names.has(getTableConfig(foreignTable).name))
-        .map(({ columns, foreignColumns, foreignTable }) => ({ fields: columns.map(column => column.name), reference: { resource: getTableConfig(foreignTable).name === packaged.name ? '' : getTableConfig(foreignTable).name.replaceAll('_', '-'), fields: foreignColumns.map(column => column.name) } })),
+      fields: packaged.columns.map((column) => ({
+        name: column.name,
+        type: fieldTypeOf(column),
+        ...(column.notNull ? { constraints: { required: true } } : {}),
+      })),
+      primaryKey: primaryKeyOf(packaged.table),
+      missingValues: [''],
+      foreignKeys: foreignKeys
+        .map((key) => key.reference())
+        .filter(
+          ({ columns, foreignTable }) =>
+            columns.every((column) => kept.has(column.name)) && names.has(getTableConfig(foreignTable).name),
+        )
+        .map(({ columns, foreignColumns, foreignTable }) => ({
+          fields: columns.map((column) => column.name),
+          reference: {
+            resource:
+              getTableConfig(foreignTable).name === packaged.name
+                ? ''
+                : getTableConfig(foreignTable).name.replaceAll('_', '-'),
+            fields: foreignColumns.map((column) => column.name),
+          },
+        })),
     },
   }
 }

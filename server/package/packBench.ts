@@ -11,7 +11,8 @@ import { PACKAGED, primaryKeyOf, written } from './tables'
 const MTIME = new Date('2000-01-01T00:00:00Z')
 const OPTIONS = { mtime: MTIME, mode: 0o100644, forceDosTimestamp: true }
 const TYPES: Record<string, string> = { 'image/jpeg': 'jpg', 'image/png': 'png', 'image/webp': 'webp' }
-export const photoPath = ({ id, type }: { id: string, type: string }, small: boolean) => `photos/${id}${small ? '.small' : ''}.${TYPES[type] ?? 'bin'}`
+export const photoPath = ({ id, type }: { id: string; type: string }, small: boolean) =>
+  `photos/${id}${small ? '.small' : ''}.${TYPES[type] ?? 'bin'}`
 
 /** @param created the date that it is said to be of */
 export function packBench(url: string, created: Date): Readable {
@@ -25,32 +26,59 @@ async function fill(zip: yazl.ZipFile, url: string, created: Date): Promise<void
   const client = new pg.Client({ connectionString: url })
   client.on('error', () => undefined)
   await client.connect()
-  const gone = new Promise<never>((_, reject) => zip.outputStream.once('close', () => reject(new Error('Nobody reads it any more.'))))
+  const gone = new Promise<never>((_, reject) =>
+    zip.outputStream.once('close', () => reject(new Error('Nobody reads it any more.'))),
+  )
   gone.catch(() => undefined)
   const files: WrittenFile[] = []
-  const add = (path: string, open: () => Readable) => Promise.race([gone, new Promise<void>((done, fail) => {
-    zip.addReadStreamLazy(path, OPTIONS, (give) => {
-      const measured = measure(path, file => files.push(file))
-      open().on('error', error => measured.destroy(error)).pipe(measured).on('end', done).on('error', fail)
-      give(null, measured)
-    })
-  })])
+  const add = (path: string, open: () => Readable) =>
+    Promise.race([
+      gone,
+      new Promise<void>((done, fail) => {
+        zip.addReadStreamLazy(path, OPTIONS, (give) => {
+          const measured = measure(path, (file) => files.push(file))
+          open()
+            .on('error', (error) => measured.destroy(error))
+            .pipe(measured)
+            .on('end', done)
+            .on('error', fail)
+          give(null, measured)
+        })
+      }),
+    ])
   try {
     await client.query('begin isolation level repeatable read read only')
-    const { rows: [known] } = await client.query<{ schema: number }>('select count(*)::int as schema from drizzle.__drizzle_migrations')
+    const {
+      rows: [known],
+    } = await client.query<{ schema: number }>('select count(*)::int as schema from drizzle.__drizzle_migrations')
     for (const packaged of PACKAGED) {
       const { table, name, columns, where } = packaged
-      const query = `select ${columns.map(written).join(', ')} from "${name}"${where ? ` where ${where}` : ''} order by ${primaryKeyOf(table).map(key => `"${name}"."${key}"`).join(', ')}`
+      const query = `select ${columns.map(written).join(', ')} from "${name}"${where ? ` where ${where}` : ''} order by ${primaryKeyOf(
+        table,
+      )
+        .map((key) => `"${name}"."${key}"`)
+        .join(', ')}`
       await add(csvPath(name), () => client.query(copyTo(`copy (${query}) to stdout with (format csv, header)`)))
     }
-    const { rows: photos } = await client.query<{ id: string, type: string }>('select id, type from photo order by id')
+    const { rows: photos } = await client.query<{ id: string; type: string }>('select id, type from photo order by id')
     for (const photo of photos) {
       for (const small of [false, true]) {
-        const { rows: [row] } = await client.query<{ bytes: Buffer }>(`select ${small ? 'thumbnail' : 'bytes'} as bytes from photo where id = $1`, [photo.id])
+        const {
+          rows: [row],
+        } = await client.query<{ bytes: Buffer }>(
+          `select ${small ? 'thumbnail' : 'bytes'} as bytes from photo where id = $1`,
+          [photo.id],
+        )
         await add(photoPath(photo, small), () => Readable.from([row!.bytes]))
       }
     }
-    zip.addBuffer(Buffer.from(`${JSON.stringify(describe(files, { created: created.toISOString(), schema: known!.schema }), null, 1)}\n`), DESCRIPTOR_PATH, OPTIONS)
+    zip.addBuffer(
+      Buffer.from(
+        `${JSON.stringify(describe(files, { created: created.toISOString(), schema: known!.schema }), null, 1)}\n`,
+      ),
+      DESCRIPTOR_PATH,
+      OPTIONS,
+    )
     zip.end()
   } finally {
     await client.end().catch(() => undefined)

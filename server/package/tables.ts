@@ -13,29 +13,77 @@ export interface PackagedTable {
   since: number
 }
 
-const one = (table: PgTable, { without = [], where = '', since = 0 }: { without?: string[], where?: string, since?: number } = {}): PackagedTable =>
-  ({ table, name: getTableName(table), columns: Object.values(getTableColumns(table)).filter(column => !without.includes(column.name)), where, since })
+const one = (
+  table: PgTable,
+  { without = [], where = '', since = 0 }: { without?: string[]; where?: string; since?: number } = {},
+): PackagedTable => ({
+  table,
+  name: getTableName(table),
+  columns: Object.values(getTableColumns(table)).filter((column) => !without.includes(column.name)),
+  where,
+  since,
+})
 
-const STORED = 'state in (\'stored\', \'undone\')'
+const STORED = "state in ('stored', 'undone')"
 export const PACKAGED: readonly PackagedTable[] = [
-  one(schema.person), one(schema.place), one(schema.placeVersion), one(schema.windSurvey, { since: 10 }), one(schema.thing), one(schema.thingVersion), one(schema.setup), one(schema.setupVersion), one(schema.setupPart), one(schema.setupDecision),
-  one(schema.fuel), one(schema.fuelBatch), one(schema.price), one(schema.amendment), one(schema.container), one(schema.method), one(schema.methodVersion), one(schema.instrumentCheck),
+  one(schema.person),
+  one(schema.place),
+  one(schema.placeVersion),
+  one(schema.windSurvey, { since: 10 }),
+  one(schema.thing),
+  one(schema.thingVersion),
+  one(schema.setup),
+  one(schema.setupVersion),
+  one(schema.setupPart),
+  one(schema.setupDecision),
+  one(schema.fuel),
+  one(schema.fuelBatch),
+  one(schema.price),
+  one(schema.amendment),
+  one(schema.container),
+  one(schema.method),
+  one(schema.methodVersion),
+  one(schema.instrumentCheck),
   // The token that lets a device in is of this bench alone.
-  one(schema.device, { without: ['token_hash'] }), one(schema.tableImport, { where: STORED }), one(schema.feed, { without: ['token_hash'], since: 9 }),
-  one(schema.run), one(schema.containerEntry), one(schema.measurement), one(schema.event), one(schema.trace), one(schema.traceChunk), one(schema.decision), one(schema.runVoid), one(schema.runNote), one(schema.observation), one(schema.runTag),
+  one(schema.device, { without: ['token_hash'] }),
+  one(schema.tableImport, { where: STORED }),
+  one(schema.feed, { without: ['token_hash'], since: 9 }),
+  one(schema.run),
+  one(schema.containerEntry),
+  one(schema.measurement),
+  one(schema.event),
+  one(schema.trace),
+  one(schema.traceChunk),
+  one(schema.decision),
+  one(schema.runVoid),
+  one(schema.runNote),
+  one(schema.observation),
+  one(schema.runTag),
   // Pictures are files of their own.
   one(schema.photo, { without: ['bytes', 'thumbnail'] }),
 ]
 
 /** Tables that are no part of a bench's facts. */
 export const LEFT_BEHIND: Record<string, string> = {
-  bench: 'says what this database is for', draft: 'a form that was not sent', now_place: 'what is so now', now_reading: 'what is so now', result: 'a cache', run_row: 'worked out from the facts', bench_act: 'how acts of devices were acknowledged',
-  bench_clock: 'this machine’s clock', change: 'the outbox', import_chunk: 'rows that wait to be stored', ingest_batch: 'how batches of instruments were acknowledged',
+  bench: 'says what this database is for',
+  draft: 'a form that was not sent',
+  now_place: 'what is so now',
+  now_reading: 'what is so now',
+  result: 'a cache',
+  run_row: 'worked out from the facts',
+  bench_act: 'how acts of devices were acknowledged',
+  bench_clock: 'this machine’s clock',
+  change: 'the outbox',
+  import_chunk: 'rows that wait to be stored',
+  ingest_batch: 'how batches of instruments were acknowledged',
 }
 
 export const primaryKeyOf = (table: PgTable): string[] => {
   const { columns, primaryKeys } = getTableConfig(table)
-  return primaryKeys[0]?.columns.map(column => column.name) ?? columns.filter(column => column.primary).map(column => column.name)
+  return (
+    primaryKeys[0]?.columns.map((column) => column.name) ??
+    columns.filter((column) => column.primary).map((column) => column.name)
+  )
 }
 
 type FieldType = 'string' | 'number' | 'integer' | 'boolean' | 'date' | 'datetime' | 'object' | 'array'
@@ -55,17 +103,25 @@ const quoted = (column: Column) => `"${column.name}"`
 const WORKED_OUT = '([\\t\\r]|[\\s\\u00a0\\ufeff;,|]*[=+\\-@＝＋－＠])'
 const FORMULA = `^''*${WORKED_OUT}`
 /** By the format of the package: the first knew fewer. */
-const WRITTEN_FORMULA: Record<number, string> = { 1: '^\'\'+[=+\\-@\\t\\r]', 2: `^''+${WORKED_OUT}` }
+const WRITTEN_FORMULA: Record<number, string> = { 1: "^''+[=+\\-@\\t\\r]", 2: `^''+${WORKED_OUT}` }
 
 /** A column as its cell is written: dates as ISO, lists as JSON, and no text that a spreadsheet would run. */
 export function written(column: Column): string {
   const name = quoted(column)
   switch (fieldTypeOf(column)) {
-    case 'string': return column.getSQLType() === 'text' ? `case when ${name} ~ '${FORMULA}' then '''' || ${name} else ${name} end as ${name}` : name
-    case 'datetime': return `to_char(${name} at time zone 'UTC', 'YYYY-MM-DD"T"HH24:MI:SS.US"Z"') as ${name}`
-    case 'array': return `to_json(${name})::text as ${name}`
-    case 'boolean': case 'object': return `${name}::text as ${name}`
-    default: return name
+    case 'string':
+      return column.getSQLType() === 'text'
+        ? `case when ${name} ~ '${FORMULA}' then '''' || ${name} else ${name} end as ${name}`
+        : name
+    case 'datetime':
+      return `to_char(${name} at time zone 'UTC', 'YYYY-MM-DD"T"HH24:MI:SS.US"Z"') as ${name}`
+    case 'array':
+      return `to_json(${name})::text as ${name}`
+    case 'boolean':
+    case 'object':
+      return `${name}::text as ${name}`
+    default:
+      return name
   }
 }
 
@@ -73,7 +129,11 @@ export function written(column: Column): string {
 export function readBack(column: Column, format: number): string {
   const name = quoted(column)
   const type = column.getSQLType()
-  if (fieldTypeOf(column) === 'array') return type === 'text[]' ? `case when ${name} is not null then array(select jsonb_array_elements_text(${name}::jsonb)) end` : `translate(${name}, '[]', '{}')::${type}`
-  if (type === 'text') return `case when ${name} ~ '${WRITTEN_FORMULA[format]!}' then substr(${name}, 2) else ${name} end`
+  if (fieldTypeOf(column) === 'array')
+    return type === 'text[]'
+      ? `case when ${name} is not null then array(select jsonb_array_elements_text(${name}::jsonb)) end`
+      : `translate(${name}, '[]', '{}')::${type}`
+  if (type === 'text')
+    return `case when ${name} ~ '${WRITTEN_FORMULA[format]!}' then substr(${name}, 2) else ${name} end`
   return `${name}::${type === 'bigserial' ? 'bigint' : type}`
 }

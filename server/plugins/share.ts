@@ -12,7 +12,7 @@ export default defineNitroPlugin((nitro) => {
   const servers = settings.addresses.map((address) => {
     const server = createServer({ ...certificate, ...SERVER_LIMITS }, toNodeListener(nitro.h3App))
     server.maxConnections = MOST_CONNECTIONS
-    server.on('error', error => process.stderr.write(`Sharing at ${address} failed: ${error.message}\n`))
+    server.on('error', (error) => process.stderr.write(`Sharing at ${address} failed: ${error.message}\n`))
     return server.listen(settings.port, address)
   })
   nitro.hooks.hook('close', () => {

@@ -19,15 +19,32 @@ type Asked = Pick<FoundRun, 'stored' | 'apart'>
 /** The request that screen, CSV, JSON and command line share: the run first, then the rest of its series. */
 export async function requestFor(db: Connection, run: Asked, options = defaultOptions()): Promise<ReduceRequest> {
   if (run.apart) return requestOf(run, [], options)
-  const others = (await seriesOf(db, run.stored.id)).map(one => one.id).filter(id => id !== run.stored.id)
-  if (!isCall(options)) return requestOf(run, (await findRuns(db, others)).map(one => one.stored), options)
+  const others = (await seriesOf(db, run.stored.id)).map((one) => one.id).filter((id) => id !== run.stored.id)
+  if (!isCall(options))
+    return requestOf(
+      run,
+      (await findRuns(db, others)).map((one) => one.stored),
+      options,
+    )
   const light = await findRuns(db, others, { traces: false })
-  const traced = new Map((await findRuns(db, light.filter(needsTrace).map(one => one.record.id))).map(one => [one.record.id, one]))
-  return requestOf(run, light.map(one => (traced.get(one.record.id) ?? one).stored), options)
+  const traced = new Map(
+    (
+      await findRuns(
+        db,
+        light.filter(needsTrace).map((one) => one.record.id),
+      )
+    ).map((one) => [one.record.id, one]),
+  )
+  return requestOf(
+    run,
+    light.map((one) => (traced.get(one.record.id) ?? one).stored),
+    options,
+  )
 }
 
 /** A trace says something to its series only where the convention or a decision reads it, or it is a cool-down; a scale's, where it gives the fuel to the boil. */
-export const needsTrace = ({ stored, scaled }: Pick<FoundRun, 'stored' | 'scaled'>): boolean => scaled || readsTrace(stored)
+export const needsTrace = ({ stored, scaled }: Pick<FoundRun, 'stored' | 'scaled'>): boolean =>
+  scaled || readsTrace(stored)
 const readsTrace = ({ kind, boilBy }: StoredRun): boolean => kind === 'coolDown' || boilBy === 'trace'
 const isCall = ({ boil }: Options): boolean => boil === 'rollingBoil' || boil === 'firstBubbles'
 /** Whether its method reads boils that are called. */
@@ -37,15 +54,24 @@ export const readsCalls = ({ method }: FoundRun): boolean => isCall(listedOption
  * Runs of one heat hash are one series, whatever their set-ups are called. A void run or a break-in is in none.
  * @param whole ids of runs that are answered for as the first is: with their traces
  */
-export function requestOf({ stored, apart }: Asked, others: readonly StoredRun[], options: Options, whole: ReadonlySet<string> = new Set()): ReduceRequest {
+export function requestOf(
+  { stored, apart }: Asked,
+  others: readonly StoredRun[],
+  options: Options,
+  whole: ReadonlySet<string> = new Set(),
+): ReduceRequest {
   if (apart) return { ...options, runs: [toRunDocument({ ...stored, setup: null })] }
-  const series = [...others].sort((a, b) => (a.id < b.id ? -1 : 1)).map(other => ({
-    ...toRunDocument({ ...other, setup: stored.setup }), trace: !isCall(options) || whole.has(other.id) || readsTrace(other) ? other.trace : [],
-  }))
+  const series = [...others]
+    .sort((a, b) => (a.id < b.id ? -1 : 1))
+    .map((other) => ({
+      ...toRunDocument({ ...other, setup: stored.setup }),
+      trace: !isCall(options) || whole.has(other.id) || readsTrace(other) ? other.trace : [],
+    }))
   return { ...options, runs: [toRunDocument(stored), ...series] }
 }
 
-const inputHash = ({ trace, scaleTrace, ...rest }: RunDocument, apart: boolean, series: string): string => hashOf([rest, hashOfSamples(trace), hashOfSamples(scaleTrace), apart, series])
+const inputHash = ({ trace, scaleTrace, ...rest }: RunDocument, apart: boolean, series: string): string =>
+  hashOf([rest, hashOfSamples(trace), hashOfSamples(scaleTrace), apart, series])
 
 /** A series of more runs is not worked out where others wait for their answers. */
 const MOST_HERE = 100
@@ -54,11 +80,17 @@ const MOST_HERE = 100
 export async function answerRun(db: Connection, run: Asked, asked = defaultOptions()): Promise<ReduceAnswer> {
   const { stored, apart } = run
   const series = apart ? { stamp: '', runs: 1 } : await seriesStamp(db, stored.id)
-  const key = { runId: stored.id, optionsHash: hashOf(asked), inputHash: inputHash(toRunDocument(stored), apart, series.stamp), coreVersion: CORE_VERSION }
+  const key = {
+    runId: stored.id,
+    optionsHash: hashOf(asked),
+    inputHash: inputHash(toRunDocument(stored), apart, series.stamp),
+    coreVersion: CORE_VERSION,
+  }
   const kept = await cachedResult(db, key)
   if (kept) return kept
   const url = urlOf(db)
-  if (isMainThread && series.runs > MOST_HERE && url !== null) return inThread('overDatabase', { url, runId: stored.id, options: asked }, { name: 'answer' })
+  if (isMainThread && series.runs > MOST_HERE && url !== null)
+    return inThread('overDatabase', { url, runId: stored.id, options: asked }, { name: 'answer' })
   const whole = reduce(await requestFor(db, run, asked), { workings: new Set([stored.id]) })
   const answer = { ...whole, runs: whole.runs.slice(0, 1) }
   await keepResult(db, key, answer)

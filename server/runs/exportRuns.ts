@@ -10,36 +10,56 @@ import { linesOf } from './listRuns'
 
 export const EXPORT_FORMATS = ['csv', 'xlsx', 'json'] as const
 export type ExportFormat = (typeof EXPORT_FORMATS)[number]
-export const EXPORT_TYPES: Record<ExportFormat, string> = { csv: 'text/csv; charset=utf-8', xlsx: 'application/vnd.openxmlformats-officedocument.spreadsheetml.sheet', json: 'application/json; charset=utf-8' }
+export const EXPORT_TYPES: Record<ExportFormat, string> = {
+  csv: 'text/csv; charset=utf-8',
+  xlsx: 'application/vnd.openxmlformats-officedocument.spreadsheetml.sheet',
+  json: 'application/json; charset=utf-8',
+}
 const AT_A_TIME = 250
 /** Traces are the bulk of a document. */
 const DOCUMENTS_AT_A_TIME = 25
 
 export function exportRuns(db: Connection, ids: readonly string[], format: ExportFormat): Readable {
   switch (format) {
-    case 'csv': return Readable.from(csv(db, ids))
-    case 'json': return Readable.from(documents(db, ids))
-    case 'xlsx': return workbook(db, ids)
+    case 'csv':
+      return Readable.from(csv(db, ids))
+    case 'json':
+      return Readable.from(documents(db, ids))
+    case 'xlsx':
+      return workbook(db, ids)
   }
 }
 
 /** In the order asked for. */
-async function* found(db: Connection, ids: readonly string[], { size, traces }: { size: number, traces: boolean }): AsyncGenerator<FoundRun[]> {
+async function* found(
+  db: Connection,
+  ids: readonly string[],
+  { size, traces }: { size: number; traces: boolean },
+): AsyncGenerator<FoundRun[]> {
   for (let from = 0; from < ids.length; from += size) {
     const part = ids.slice(from, from + size)
-    const runs = new Map((await findRuns(db, part, { traces })).map(one => [one.record.id, one]))
-    yield part.flatMap(id => runs.get(id) ?? [])
+    const runs = new Map((await findRuns(db, part, { traces })).map((one) => [one.record.id, one]))
+    yield part.flatMap((id) => runs.get(id) ?? [])
   }
 }
 
 async function* rows(db: Connection, ids: readonly string[]): AsyncGenerator<Cell[][]> {
   for await (const part of found(db, ids, { size: AT_A_TIME, traces: false })) {
-    const lines = new Map((await linesOf(db, part.map(one => one.record.id))).map(line => [line.id, line]))
-    yield part.map(({ record }) => TABLE_COLUMNS.map(column => asText(column.of(record, lines.get(record.id) ?? null))))
+    const lines = new Map(
+      (
+        await linesOf(
+          db,
+          part.map((one) => one.record.id),
+        )
+      ).map((line) => [line.id, line]),
+    )
+    yield part.map(({ record }) =>
+      TABLE_COLUMNS.map((column) => asText(column.of(record, lines.get(record.id) ?? null))),
+    )
   }
 }
 
-const HEADERS = TABLE_COLUMNS.map(column => column.header)
+const HEADERS = TABLE_COLUMNS.map((column) => column.header)
 async function* csv(db: Connection, ids: readonly string[]): AsyncGenerator<string> {
   // The mark by which a spreadsheet knows the letters.
   yield `\ufeff${Papa.unparse([HEADERS], { newline: '\r\n' })}\r\n`
@@ -71,6 +91,6 @@ function workbook(db: Connection, ids: readonly string[]): Readable {
     sheet.commit()
     await book.commit()
   }
-  write().catch(error => out.destroy(error as Error))
+  write().catch((error) => out.destroy(error as Error))
   return out
 }

@@ -25,8 +25,11 @@ const LISTED: SQL = inArray(run.state, ['finished', 'void'])
 export async function freshen(tx: Connection, runIds: readonly string[]): Promise<void> {
   if (runIds.length === 0) return
   const now = await keysOf(tx, anyOf(run.id, runIds))
-  const before = await tx.select({ id: runRow.runId, series: runRow.series }).from(runRow).where(anyOf(runRow.runId, runIds))
-  const keys = [...new Set([...now, ...before].map(one => one.series))]
+  const before = await tx
+    .select({ id: runRow.runId, series: runRow.series })
+    .from(runRow)
+    .where(anyOf(runRow.runId, runIds))
+  const keys = [...new Set([...now, ...before].map((one) => one.series))]
   await lockSeries(tx, keys)
   const members = await keysOf(tx, sql`${seriesKey} = any(${sql.param(keys)}::text[])`)
   if (members.length <= AT_ONCE) {
@@ -34,16 +37,41 @@ export async function freshen(tx: Connection, runIds: readonly string[]): Promis
     return
   }
   // Those that are new stand in the list at once, by their own readings, or, where they are many, without figures; whether one is void counts at once too.
-  const had = new Set(before.map(one => one.id))
-  const seriesOf = new Map(now.map(one => [one.id, one.series]))
-  const fresh = runIds.filter(id => !had.has(id))
-  const { rows: [clock] } = await tx.execute<{ at: string }>(sql`select clock_timestamp()::text as at`)
+  const had = new Set(before.map((one) => one.id))
+  const seriesOf = new Map(now.map((one) => [one.id, one.series]))
+  const fresh = runIds.filter((id) => !had.has(id))
+  const {
+    rows: [clock],
+  } = await tx.execute<{ at: string }>(sql`select clock_timestamp()::text as at`)
   if (fresh.length > AT_ONCE) await bareRows(tx, fresh)
-  else for (const part of await inParts(tx, fresh)) await keepRows(tx, id => seriesOf.get(id)!, (await findRuns(tx, part)).flatMap(one => rowsOf([one], [one])))
+  else
+    for (const part of await inParts(tx, fresh))
+      await keepRows(
+        tx,
+        (id) => seriesOf.get(id)!,
+        (await findRuns(tx, part)).flatMap((one) => rowsOf([one], [one])),
+      )
   const isVoid = sql`exists (select 1 from ${run} where ${run.id} = ${runRow.runId} and ${run.state} = 'void')`
-  await tx.update(runRow).set({ voided: isVoid }).where(and(anyOf(runRow.runId, runIds.filter(id => had.has(id))), sql`${runRow.voided} is distinct from ${isVoid}`))
+  await tx
+    .update(runRow)
+    .set({ voided: isVoid })
+    .where(
+      and(
+        anyOf(
+          runRow.runId,
+          runIds.filter((id) => had.has(id)),
+        ),
+        sql`${runRow.voided} is distinct from ${isVoid}`,
+      ),
+    )
   // What was marked just now needs no second mark.
-  await markStale(tx, and(sql`${runRow.series} = any(${sql.param(keys)}::text[])`, or(isNull(runRow.staleSince), lt(runRow.staleSince, sql`${clock!.at}::timestamptz`)))!)
+  await markStale(
+    tx,
+    and(
+      sql`${runRow.series} = any(${sql.param(keys)}::text[])`,
+      or(isNull(runRow.staleSince), lt(runRow.staleSince, sql`${clock!.at}::timestamptz`)),
+    )!,
+  )
 }
 
 /** Rows of many new runs as the database alone can write them: found, filtered and sorted at once, their figures worked out with their series. */
@@ -65,18 +93,29 @@ async function bareRows(tx: Connection, ids: readonly string[]): Promise<void> {
     order by r.id on conflict do nothing`)
 }
 
-const keysOf = (tx: Connection, where: SQL) => tx.select({ id: run.id, series: seriesKey }).from(run).innerJoin(setupVersion, eq(setupVersion.id, run.setupVersionId)).where(and(LISTED, where))
+const keysOf = (tx: Connection, where: SQL) =>
+  tx
+    .select({ id: run.id, series: seriesKey })
+    .from(run)
+    .innerJoin(setupVersion, eq(setupVersion.id, run.setupVersionId))
+    .where(and(LISTED, where))
 
 /** Every run that a condition on `run` picks, as after `freshen` of each. */
 export async function freshenWhere(tx: Connection, where: SQL): Promise<void> {
-  await freshen(tx, (await keysOf(tx, where)).map(one => one.id))
+  await freshen(
+    tx,
+    (await keysOf(tx, where)).map((one) => one.id),
+  )
 }
 
 /** Marks rows, each time anew, and tells the background at the commit. */
 export async function markStale(tx: Connection, where: SQL): Promise<void> {
   // In one order, as all who write many rows: two that cross would wait for each other.
   await tx.select({ id: runRow.runId }).from(runRow).where(where).orderBy(asc(runRow.runId)).for('update')
-  await tx.update(runRow).set({ staleSince: sql`clock_timestamp()` }).where(where)
+  await tx
+    .update(runRow)
+    .set({ staleSince: sql`clock_timestamp()` })
+    .where(where)
   await tx.execute(sql`select pg_notify(${FIGURES_CHANNEL}, '')`)
 }
 
@@ -85,38 +124,60 @@ export const markOldCore = (db: Connection): Promise<void> => markStale(db, ne(r
 
 /** Gives a row to every run that has none; says how many had none. */
 export async function backfillRows(db: Connection): Promise<number> {
-  const bare = await db.select({ id: run.id, series: seriesKey }).from(run).innerJoin(setupVersion, eq(setupVersion.id, run.setupVersionId)).leftJoin(runRow, eq(runRow.runId, run.id)).where(and(isNull(runRow.runId), LISTED))
-  const apart = bare.filter(one => one.series === one.id).map(one => one.id)
+  const bare = await db
+    .select({ id: run.id, series: seriesKey })
+    .from(run)
+    .innerJoin(setupVersion, eq(setupVersion.id, run.setupVersionId))
+    .leftJoin(runRow, eq(runRow.runId, run.id))
+    .where(and(isNull(runRow.runId), LISTED))
+  const apart = bare.filter((one) => one.series === one.id).map((one) => one.id)
   for (let from = 0; from < apart.length; from += APART_AT_ONCE) {
     const ids = apart.slice(from, from + APART_AT_ONCE)
     await db.transaction(async (tx) => {
       await lockSeries(tx, ids)
-      for (const part of await inParts(tx, ids)) await keepRows(tx, id => id, rowsOf(await findRuns(tx, part), []))
+      for (const part of await inParts(tx, ids)) await keepRows(tx, (id) => id, rowsOf(await findRuns(tx, part), []))
     })
   }
-  for (const key of new Set(bare.filter(one => one.series !== one.id).map(one => one.series))) await db.transaction(tx => workOutAlone(tx, key))
+  for (const key of new Set(bare.filter((one) => one.series !== one.id).map((one) => one.series)))
+    await db.transaction((tx) => workOutAlone(tx, key))
   return bare.length
 }
 
-export interface FiguresLeft { stale: number, total: number }
+export interface FiguresLeft {
+  stale: number
+  total: number
+}
 export async function figuresLeft(db: Connection): Promise<FiguresLeft> {
-  const [row] = await db.select({ stale: sql<number>`count(*)::int` }).from(runRow).where(isNotNull(runRow.staleSince))
+  const [row] = await db
+    .select({ stale: sql<number>`count(*)::int` })
+    .from(runRow)
+    .where(isNotNull(runRow.staleSince))
   const [all] = await db.select({ n: sql<number>`count(*)::int` }).from(runRow)
   return { stale: row!.stale, total: all!.n }
 }
 
 /** Works out the series that has waited longest; false where none waits. One that cannot be goes to the end of the queue. */
 export async function workOutNext(db: Database): Promise<boolean> {
-  const [next] = await db.select({ series: runRow.series, runId: runRow.runId }).from(runRow).where(isNotNull(runRow.staleSince)).orderBy(asc(runRow.staleSince)).limit(1)
+  const [next] = await db
+    .select({ series: runRow.series, runId: runRow.runId })
+    .from(runRow)
+    .where(isNotNull(runRow.staleSince))
+    .orderBy(asc(runRow.staleSince))
+    .limit(1)
   if (next === undefined) return false
   if (next.series === next.runId && oneByOne === 0) {
-    const together = await db.transaction(tx => workOutApart(tx)).then(() => true, () => false)
+    const together = await db
+      .transaction((tx) => workOutApart(tx))
+      .then(
+        () => true,
+        () => false,
+      )
     if (together) return true
     oneByOne = APART_AT_ONCE
   }
   oneByOne = Math.max(0, oneByOne - 1)
   try {
-    await db.transaction(tx => workOutAlone(tx, next.series))
+    await db.transaction((tx) => workOutAlone(tx, next.series))
   } catch (error) {
     await markStale(db, eq(runRow.series, next.series))
     throw error
@@ -129,7 +190,9 @@ const SERIES_LOCKS = 256
 const LOCK_SPACE = 7_202_606
 /** One at a time works at a series, so that the last to write has read all. All locks are taken before anything is written, in one order. */
 async function lockSeries(tx: Connection, keys: readonly string[]): Promise<void> {
-  await tx.execute(sql`select pg_advisory_xact_lock(${LOCK_SPACE}::int, lock) from (select distinct abs(hashtext(key) % ${SERIES_LOCKS}::int) as lock from unnest(${sql.param([...keys])}::text[]) as key order by 1) as locks`)
+  await tx.execute(
+    sql`select pg_advisory_xact_lock(${LOCK_SPACE}::int, lock) from (select distinct abs(hashtext(key) % ${SERIES_LOCKS}::int) as lock from unnest(${sql.param([...keys])}::text[]) as key order by 1) as locks`,
+  )
 }
 
 async function workOutAlone(tx: Connection, series: string): Promise<void> {
@@ -142,31 +205,65 @@ const APART_AT_ONCE = 200
 /** As many of them are taken one at a time: one of those together could not be worked out, and holds up no other. */
 let oneByOne = 0
 async function workOutApart(tx: Connection): Promise<void> {
-  const ids = (await tx.select({ id: runRow.runId }).from(runRow).where(and(isNotNull(runRow.staleSince), sql`${runRow.series} = ${runRow.runId}::text`)).orderBy(asc(runRow.staleSince)).limit(APART_AT_ONCE)).map(one => one.id)
+  const ids = (
+    await tx
+      .select({ id: runRow.runId })
+      .from(runRow)
+      .where(and(isNotNull(runRow.staleSince), sql`${runRow.series} = ${runRow.runId}::text`))
+      .orderBy(asc(runRow.staleSince))
+      .limit(APART_AT_ONCE)
+  ).map((one) => one.id)
   await lockSeries(tx, ids)
-  const [seen] = await tx.select({ at: sql<string | null>`max(${runRow.staleSince})::text` }).from(runRow).where(anyOf(runRow.runId, ids))
+  const [seen] = await tx
+    .select({ at: sql<string | null>`max(${runRow.staleSince})::text` })
+    .from(runRow)
+    .where(anyOf(runRow.runId, ids))
   const members = await keysOf(tx, anyOf(run.id, ids))
   // A run that stands in a series again waits under that one.
-  for (const one of members) if (one.series !== one.id) await tx.update(runRow).set({ series: one.series }).where(eq(runRow.runId, one.id))
-  for (const part of await inParts(tx, members.filter(one => one.series === one.id).map(one => one.id))) await keepRows(tx, id => id, rowsOf(await findRuns(tx, part), []), seen!.at)
+  for (const one of members)
+    if (one.series !== one.id) await tx.update(runRow).set({ series: one.series }).where(eq(runRow.runId, one.id))
+  for (const part of await inParts(
+    tx,
+    members.filter((one) => one.series === one.id).map((one) => one.id),
+  ))
+    await keepRows(tx, (id) => id, rowsOf(await findRuns(tx, part), []), seen!.at)
 }
 
 /** What became stale meanwhile stays so. */
 async function workOutLocked(tx: Connection, series: string): Promise<void> {
-  const [seen] = await tx.select({ at: sql<string | null>`max(${runRow.staleSince})::text` }).from(runRow).where(eq(runRow.series, series))
-  const members = await keysOf(tx, or(eq(seriesKey, series), inArray(run.id, tx.select({ id: runRow.runId }).from(runRow).where(eq(runRow.series, series))))!)
-  const left = members.filter(one => one.series !== series)
+  const [seen] = await tx
+    .select({ at: sql<string | null>`max(${runRow.staleSince})::text` })
+    .from(runRow)
+    .where(eq(runRow.series, series))
+  const members = await keysOf(
+    tx,
+    or(
+      eq(seriesKey, series),
+      inArray(run.id, tx.select({ id: runRow.runId }).from(runRow).where(eq(runRow.series, series))),
+    )!,
+  )
+  const left = members.filter((one) => one.series !== series)
   // A run that is no more of this series waits under its own.
   for (const one of left) await tx.update(runRow).set({ series: one.series }).where(eq(runRow.runId, one.id))
-  await workOut(tx, series, members.filter(one => one.series === series).map(one => one.id), seen!.at)
+  await workOut(
+    tx,
+    series,
+    members.filter((one) => one.series === series).map((one) => one.id),
+    seen!.at,
+  )
 }
 
 /** @param seenStale what became stale after it stays so */
-async function workOut(tx: Connection, series: string, ids: readonly string[], seenStale: string | null): Promise<void> {
+async function workOut(
+  tx: Connection,
+  series: string,
+  ids: readonly string[],
+  seenStale: string | null,
+): Promise<void> {
   const light = await findRuns(tx, [...ids], { traces: false })
-  const needed = light.some(one => !readsCalls(one)) ? ids : light.filter(needsTrace).map(one => one.record.id)
-  const known = new Map((needed.length === 0 ? [] : await findRuns(tx, [...needed])).map(one => [one.record.id, one]))
-  const whole = light.map(one => known.get(one.record.id) ?? one)
+  const needed = light.some((one) => !readsCalls(one)) ? ids : light.filter(needsTrace).map((one) => one.record.id)
+  const known = new Map((needed.length === 0 ? [] : await findRuns(tx, [...needed])).map((one) => [one.record.id, one]))
+  const whole = light.map((one) => known.get(one.record.id) ?? one)
   for (const part of await inParts(tx, ids)) {
     const own = await findRuns(tx, part)
     await keepRows(tx, () => series, rowsOf(own, whole), seenStale)
@@ -200,10 +297,17 @@ function rowsOf(own: readonly FoundRun[], series: readonly FoundRun[]): ReturnTy
   }
   return [...byOptions.values()].flatMap((alike) => {
     const first = alike[0]!
-    const ids = new Set(alike.map(one => one.record.id))
-    const others = [...alike.slice(1), ...series.filter(one => !ids.has(one.record.id))]
-    const answer = reduce(requestOf(first, others.map(one => one.stored), listedOptions(first.method), ids))
-    const answers = new Map(answer.runs.map(one => [one.id, one]))
+    const ids = new Set(alike.map((one) => one.record.id))
+    const others = [...alike.slice(1), ...series.filter((one) => !ids.has(one.record.id))]
+    const answer = reduce(
+      requestOf(
+        first,
+        others.map((one) => one.stored),
+        listedOptions(first.method),
+        ids,
+      ),
+    )
+    const answers = new Map(answer.runs.map((one) => [one.id, one]))
     return alike.map(({ record, stored }) => {
       const said = answers.get(record.id)
       if (said === undefined || 'error' in said) throw new Error(`Run ${record.id} was not reduced`)
@@ -213,15 +317,42 @@ function rowsOf(own: readonly FoundRun[], series: readonly FoundRun[]): ReturnTy
 }
 
 const set = (column: string) => sql.raw(`excluded.${column}`)
-async function keepRows(db: Connection, seriesOf: (runId: string) => string, rows: ReturnType<typeof rowOf>[], seenStale: string | null = null): Promise<void> {
+async function keepRows(
+  db: Connection,
+  seriesOf: (runId: string) => string,
+  rows: ReturnType<typeof rowOf>[],
+  seenStale: string | null = null,
+): Promise<void> {
   if (rows.length === 0) return
   const staleSince = sql`case when ${runRow.staleSince} > ${seenStale ?? '-infinity'}::timestamptz then ${runRow.staleSince} end`
   const ordered = [...rows].sort((a, b) => (a.runId < b.runId ? -1 : 1))
-  await db.insert(runRow).values(ordered.map(row => ({ ...row, series: seriesOf(row.runId) }))).onConflictDoUpdate({
-    target: runRow.runId, set: {
-      startedAt: set('started_at'), day: set('day'), origin: set('origin'), voided: set('voided'), setup: set('setup'), place: set('place'), fuel: set('fuel'), method: set('method'), person: set('person'), remarks: set('remarks'), words: set('words'),
-      timeToBoilS: set('time_to_boil_s'), gPerL: set('g_per_l'), normalisedGPerL: set('normalised_g_per_l'), efficiency: set('efficiency'), burnRateGPerMin: set('burn_rate_g_per_min'), firepowerW: set('firepower_w'),
-      line: set('line'), coreVersion: set('core_version'), series: set('series'), staleSince,
-    },
-  })
+  await db
+    .insert(runRow)
+    .values(ordered.map((row) => ({ ...row, series: seriesOf(row.runId) })))
+    .onConflictDoUpdate({
+      target: runRow.runId,
+      set: {
+        startedAt: set('started_at'),
+        day: set('day'),
+        origin: set('origin'),
+        voided: set('voided'),
+        setup: set('setup'),
+        place: set('place'),
+        fuel: set('fuel'),
+        method: set('method'),
+        person: set('person'),
+        remarks: set('remarks'),
+        words: set('words'),
+        timeToBoilS: set('time_to_boil_s'),
+        gPerL: set('g_per_l'),
+        normalisedGPerL: set('normalised_g_per_l'),
+        efficiency: set('efficiency'),
+        burnRateGPerMin: set('burn_rate_g_per_min'),
+        firepowerW: set('firepower_w'),
+        line: set('line'),
+        coreVersion: set('core_version'),
+        series: set('series'),
+        staleSince,
+      },
+    })
 }

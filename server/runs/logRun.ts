@@ -10,32 +10,54 @@ import { dropDraft } from '../database/repositories/drafts'
 import { insertTypedRun, resolveRun, runBodyHash, type ResolvedRun } from '../database/repositories/runs'
 import { freshen } from './freshen'
 
-export type LogOutcome
-  = | { status: 'created' | 'known', id: string }
-    | { status: 'invalid' | 'unknownId' | 'conflict', problems: FieldProblem[] }
+export type LogOutcome =
+  | { status: 'created' | 'known'; id: string }
+  | { status: 'invalid' | 'unknownId' | 'conflict'; problems: FieldProblem[] }
 
 /**
  * Checks a typed run and stores it. The same body again is acknowledged; another body under the same id is refused.
  * @param nowMs the time, against which a date in the future is told; `refresh` false: many are logged, and their lines worked out once after
  */
-export async function logRun(db: Connection, input: unknown, nowMs: number, { refresh = true }: { refresh?: boolean } = {}): Promise<LogOutcome> {
+export async function logRun(
+  db: Connection,
+  input: unknown,
+  nowMs: number,
+  { refresh = true }: { refresh?: boolean } = {},
+): Promise<LogOutcome> {
   const checked = readTypedRun(input, nowMs)
   if (!checked.ok) return { status: 'invalid', problems: checked.problems }
   const { typed, read } = checked
   const resolved = await resolveRun(db, typed)
-  if (!resolved.ok) return { status: 'unknownId', problems: [{ path: resolved.path, text: `${resolved.what}: this one is not known here. It may have been made on another bench; choose again.` }] }
-  const contradictions = [...crossCheckReadings(read, resolved.value.placeAltitudeM, typed.test), ...mismatch(typed, resolved.value)]
+  if (!resolved.ok)
+    return {
+      status: 'unknownId',
+      problems: [
+        {
+          path: resolved.path,
+          text: `${resolved.what}: this one is not known here. It may have been made on another bench; choose again.`,
+        },
+      ],
+    }
+  const contradictions = [
+    ...crossCheckReadings(read, resolved.value.placeAltitudeM, typed.test),
+    ...mismatch(typed, resolved.value),
+  ]
   if (contradictions.length > 0) return { status: 'invalid', problems: contradictions }
   const bodyHash = hashOf(typed)
   const created = await db.transaction(async (tx) => {
-    if (!await insertTypedRun(tx, { typed, read, resolved: resolved.value, bodyHash })) return false
+    if (!(await insertTypedRun(tx, { typed, read, resolved: resolved.value, bodyHash }))) return false
     if (refresh) await freshen(tx, [typed.id])
     await dropDraft(tx, typed.id)
     return true
   })
   if (created) return { status: 'created', id: typed.id }
-  if (await runBodyHash(db, typed.id) === bodyHash) return { status: 'known', id: typed.id }
-  return { status: 'conflict', problems: [{ path: 'id', text: 'A run of this id is stored with other readings. Nothing was changed; log it as a new run.' }] }
+  if ((await runBodyHash(db, typed.id)) === bodyHash) return { status: 'known', id: typed.id }
+  return {
+    status: 'conflict',
+    problems: [
+      { path: 'id', text: 'A run of this id is stored with other readings. Nothing was changed; log it as a new run.' },
+    ],
+  }
 }
 
 /** A burner and a fuel that do not belong together are explained; with a reason it goes on. */

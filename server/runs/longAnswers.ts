@@ -21,7 +21,8 @@ export const answerLater = (runId: string): void => void waiting.add(runId)
 
 /** Tells the background worker, at the commit, which of these are long. */
 export async function tellLong(tx: Connection, runs: readonly FoundRun[]): Promise<void> {
-  for (const { stored, record } of runs) if (stored.trace.length > LONG) await tx.execute(sql`select pg_notify(${FIGURES_CHANNEL}, ${record.id})`)
+  for (const { stored, record } of runs)
+    if (stored.trace.length > LONG) await tx.execute(sql`select pg_notify(${FIGURES_CHANNEL}, ${record.id})`)
 }
 
 /** Answers the next; false where none waits. What cannot be answered waits for whoever asks. */
@@ -36,8 +37,27 @@ export async function answerNext(db: Connection): Promise<boolean> {
 
 /** What an earlier core answered, or nobody yet. */
 export async function findUnanswered(db: Connection): Promise<void> {
-  const rows = await db.select({ id: trace.runId }).from(trace).innerJoin(traceChunk, eq(traceChunk.traceId, trace.id)).innerJoin(run, eq(run.id, trace.runId))
-    .where(and(eq(trace.channel, 'water'), isNull(trace.removedAt), eq(run.state, 'finished'), notExists(db.select().from(result).where(and(eq(result.runId, trace.runId), eq(result.coreVersion, CORE_VERSION))))))
-    .groupBy(trace.runId, run.startedAt).having(sql`count(*) > 1`).orderBy(desc(run.startedAt)).limit(AT_THE_START)
+  const rows = await db
+    .select({ id: trace.runId })
+    .from(trace)
+    .innerJoin(traceChunk, eq(traceChunk.traceId, trace.id))
+    .innerJoin(run, eq(run.id, trace.runId))
+    .where(
+      and(
+        eq(trace.channel, 'water'),
+        isNull(trace.removedAt),
+        eq(run.state, 'finished'),
+        notExists(
+          db
+            .select()
+            .from(result)
+            .where(and(eq(result.runId, trace.runId), eq(result.coreVersion, CORE_VERSION))),
+        ),
+      ),
+    )
+    .groupBy(trace.runId, run.startedAt)
+    .having(sql`count(*) > 1`)
+    .orderBy(desc(run.startedAt))
+    .limit(AT_THE_START)
   for (const { id } of rows) waiting.add(id)
 }

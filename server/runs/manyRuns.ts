@@ -15,39 +15,90 @@ export async function doToRuns(db: Database, input: unknown): Promise<Outcome<{ 
   return db.transaction(async (tx): Promise<Outcome<{ done: number }>> => {
     const [who] = await tx.select({ id: person.id }).from(person).where(eq(person.id, many.personId))
     if (who === undefined) return invalidAt('personId', 'Who: this one is not known here. Choose one from the list.')
-    const there = await tx.select({ id: run.id, state: run.state }).from(run).where(and(inArray(run.id, many.runIds), inArray(run.state, ['finished', 'void']))).orderBy(run.id).for('update')
+    const there = await tx
+      .select({ id: run.id, state: run.state })
+      .from(run)
+      .where(and(inArray(run.id, many.runIds), inArray(run.state, ['finished', 'void'])))
+      .orderBy(run.id)
+      .for('update')
     const missing = new Set(many.runIds).size - there.length
-    if (missing > 0) return invalidAt('runIds', `Runs: ${missing} of ${many.runIds.length} are not here any more, or stand on the bench. Nothing was changed; reload the list.`)
-    return saved({ done: await (many.what === 'void' || many.what === 'unvoid' ? voidAll(tx, many, there) : tagAll(tx, many, there.map(one => one.id))) })
+    if (missing > 0)
+      return invalidAt(
+        'runIds',
+        `Runs: ${missing} of ${many.runIds.length} are not here any more, or stand on the bench. Nothing was changed; reload the list.`,
+      )
+    return saved({
+      done: await (many.what === 'void' || many.what === 'unvoid'
+        ? voidAll(tx, many, there)
+        : tagAll(
+            tx,
+            many,
+            there.map((one) => one.id),
+          )),
+    })
   })
 }
 
-async function voidAll(tx: Connection, { id, what, personId, reason }: ManyRuns, there: { id: string, state: string }[]): Promise<number> {
-  const wanted = what === 'void' ? 'void' as const : 'finished' as const
-  const change = there.filter(one => one.state !== wanted).map(one => one.id)
+async function voidAll(
+  tx: Connection,
+  { id, what, personId, reason }: ManyRuns,
+  there: { id: string; state: string }[],
+): Promise<number> {
+  const wanted = what === 'void' ? ('void' as const) : ('finished' as const)
+  const change = there.filter((one) => one.state !== wanted).map((one) => one.id)
   if (change.length === 0) return 0
   // Each run's own id follows from the act's: the same act again changes nothing.
-  const said = await tx.insert(runVoid).values(change.map(runId => ({ id: uuidv5(runId, id), runId, voided: what === 'void', reason, personId }))).onConflictDoNothing().returning({ runId: runVoid.runId })
-  const ids = said.map(one => one.runId)
+  const said = await tx
+    .insert(runVoid)
+    .values(change.map((runId) => ({ id: uuidv5(runId, id), runId, voided: what === 'void', reason, personId })))
+    .onConflictDoNothing()
+    .returning({ runId: runVoid.runId })
+  const ids = said.map((one) => one.runId)
   if (ids.length === 0) return 0
-  await tx.update(run).set({ state: wanted, revision: sql`${run.revision} + 1` }).where(inArray(run.id, ids))
+  await tx
+    .update(run)
+    .set({ state: wanted, revision: sql`${run.revision} + 1` })
+    .where(inArray(run.id, ids))
   await freshen(tx, ids)
   return ids.length
 }
 
 async function tagAll(tx: Connection, { what, tag, personId }: ManyRuns, ids: string[]): Promise<number> {
-  const standing = await tx.select({ id: runTag.id, runId: runTag.runId }).from(runTag).where(and(inArray(runTag.runId, ids), eq(runTag.name, tag), isNull(runTag.removedAt)))
-  const has = new Set(standing.map(one => one.runId))
-  const change = ids.filter(id => has.has(id) === (what === 'untag'))
+  const standing = await tx
+    .select({ id: runTag.id, runId: runTag.runId })
+    .from(runTag)
+    .where(and(inArray(runTag.runId, ids), eq(runTag.name, tag), isNull(runTag.removedAt)))
+  const has = new Set(standing.map((one) => one.runId))
+  const change = ids.filter((id) => has.has(id) === (what === 'untag'))
   if (change.length === 0) return 0
-  if (what === 'tag') await tx.insert(runTag).values(change.map(runId => ({ id: uuidv7(), runId, name: tag, personId })))
-  else await tx.update(runTag).set({ removedAt: sql`now()` }).where(inArray(runTag.id, standing.map(one => one.id)))
+  if (what === 'tag')
+    await tx.insert(runTag).values(change.map((runId) => ({ id: uuidv7(), runId, name: tag, personId })))
+  else
+    await tx
+      .update(runTag)
+      .set({ removedAt: sql`now()` })
+      .where(
+        inArray(
+          runTag.id,
+          standing.map((one) => one.id),
+        ),
+      )
   await showTags(tx, change)
   return change.length
 }
 
 /** The rows' copy of the tags that stand. */
 export async function showTags(tx: Connection, ids: readonly string[]): Promise<void> {
-  await tx.select({ id: runRow.runId }).from(runRow).where(inArray(runRow.runId, [...ids])).orderBy(runRow.runId).for('update')
-  await tx.update(runRow).set({ tags: sql`coalesce((select array_agg(${runTag.name} order by ${runTag.name}) from ${runTag} where ${runTag.runId} = ${runRow.runId} and ${runTag.removedAt} is null), '{}')` }).where(inArray(runRow.runId, [...ids]))
+  await tx
+    .select({ id: runRow.runId })
+    .from(runRow)
+    .where(inArray(runRow.runId, [...ids]))
+    .orderBy(runRow.runId)
+    .for('update')
+  await tx
+    .update(runRow)
+    .set({
+      tags: sql`coalesce((select array_agg(${runTag.name} order by ${runTag.name}) from ${runTag} where ${runTag.runId} = ${runRow.runId} and ${runTag.removedAt} is null), '{}')`,
+    })
+    .where(inArray(runRow.runId, [...ids]))
 }

@@ -8,7 +8,8 @@ import type { Rehearsed } from '../../shared/rehearsal'
 import { anyOf } from '../database/anyOf'
 import { byKey } from '../database/byKey'
 import type { Connection } from '../database/connection'
-import { currentEvents, findRuns, type FoundRun } from '../database/repositories/runs'
+import { currentEvents } from '../database/repositories/current'
+import { findRuns, type FoundRun } from '../database/repositories/runs'
 import { run } from '../database/schema'
 
 /** As many of the newest say how somebody calls. */
@@ -19,16 +20,32 @@ export async function rehearsedOf(db: Connection, found: FoundRun): Promise<Rehe
   const [own] = await scenesOf(db, [found.record.id])
   if (own === undefined) return null
   const [row] = await db.select({ personId: run.personId }).from(run).where(eq(run.id, found.record.id))
-  const newest = await db.select({ id: run.id }).from(run).where(and(eq(run.origin, 'rehearsal'), eq(run.state, 'finished'), eq(run.personId, row!.personId))).orderBy(desc(run.startedAt)).limit(LOOKED_BACK_ON)
-  const scenes = await scenesOf(db, newest.map(one => one.id))
-  const calls = (await findRuns(db, scenes.map(one => one.id), { traces: false })).flatMap((one) => {
-    const { scene, marks } = scenes.find(each => each.id === one.record.id)!
+  const newest = await db
+    .select({ id: run.id })
+    .from(run)
+    .where(and(eq(run.origin, 'rehearsal'), eq(run.state, 'finished'), eq(run.personId, row!.personId)))
+    .orderBy(desc(run.startedAt))
+    .limit(LOOKED_BACK_ON)
+  const scenes = await scenesOf(
+    db,
+    newest.map((one) => one.id),
+  )
+  const calls = (
+    await findRuns(
+      db,
+      scenes.map((one) => one.id),
+      { traces: false },
+    )
+  ).flatMap((one) => {
+    const { scene, marks } = scenes.find((each) => each.id === one.record.id)!
     return judgeCalls(one.stored.events, marks, scene, optionsOf(one).boil)
   })
   return {
-    choice: own.scene.choice, person: found.record.person, judgement: judgeRehearsal(toRunDocument(found.stored), own.marks, own.scene, optionsOf(found)),
+    choice: own.scene.choice,
+    person: found.record.person,
+    judgement: judgeRehearsal(toRunDocument(found.stored), own.marks, own.scene, optionsOf(found)),
     biases: CALLED.flatMap((kind) => {
-      const bias = callBias(calls.flatMap(call => (call.kind === kind && call.lateS !== null ? [call.lateS] : [])))
+      const bias = callBias(calls.flatMap((call) => (call.kind === kind && call.lateS !== null ? [call.lateS] : [])))
       return bias === null ? [] : [{ kind, ...bias }]
     }),
   }
@@ -36,12 +53,30 @@ export async function rehearsedOf(db: Connection, found: FoundRun): Promise<Rehe
 
 const optionsOf = ({ method }: FoundRun) => optionsFor(runViewFrom({}, conventionsOf(method)))
 
-interface Scened { id: string, scene: RehearsalScene, marks: SceneMark[] }
+interface Scened {
+  id: string
+  scene: RehearsalScene
+  marks: SceneMark[]
+}
 /** With the marks in the stove's seconds. */
 async function scenesOf(db: Connection, ids: string[]): Promise<Scened[]> {
   if (ids.length === 0) return []
-  const events = byKey(await currentEvents(db, ids), one => one.runId)
-  const rows = (await findBenches(db, ids)).flatMap(({ id, bench }) => (bench?.rehearsal ? [{ id, scene: bench.rehearsal }] : []))
-  return rows.map(({ id, scene }) => ({ id, scene, marks: (events.get(id) ?? []).filter(one => one.payload.press === undefined).map(({ kind, atMs, payload }) => ({ kind, s: (atMs * scene.choice.speed) / 1000, massG: payload.massG, setting: payload.setting })) }))
+  const events = byKey(await currentEvents(db, ids), (one) => one.runId)
+  const rows = (await findBenches(db, ids)).flatMap(({ id, bench }) =>
+    bench?.rehearsal ? [{ id, scene: bench.rehearsal }] : [],
+  )
+  return rows.map(({ id, scene }) => ({
+    id,
+    scene,
+    marks: (events.get(id) ?? [])
+      .filter((one) => one.payload.press === undefined)
+      .map(({ kind, atMs, payload }) => ({
+        kind,
+        s: (atMs * scene.choice.speed) / 1000,
+        massG: payload.massG,
+        setting: payload.setting,
+      })),
+  }))
 }
-const findBenches = (db: Connection, ids: string[]) => db.select({ id: run.id, bench: run.bench }).from(run).where(anyOf(run.id, ids))
+const findBenches = (db: Connection, ids: string[]) =>
+  db.select({ id: run.id, bench: run.bench }).from(run).where(anyOf(run.id, ids))

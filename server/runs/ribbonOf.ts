@@ -10,16 +10,30 @@ const WITHOUT_FUEL: readonly string[] = ['coolDown', 'warmUp']
 export function ribbonOf(stored: StoredRun, { boilingPointC, missing }: RunAnswer): Ribbon {
   const marks = stored.events.map(({ kind, s }) => ({ kind, s }))
   const startC = stored.measured.waterStart?.value ?? null
-  const at = (...kinds: string[]) => marks.find(mark => kinds.includes(mark.kind))?.s ?? null
+  const at = (...kinds: string[]) => marks.find((mark) => kinds.includes(mark.kind))?.s ?? null
   const potOnS = at('potOn', 'lit') ?? 0
   const boilS = at('rollingBoil')
-  const endS = Math.max(...marks.map(mark => mark.s), stored.trace.at(-1)?.[0] ?? 0, 1)
-  const lastC = boilS !== null ? boilingPointC : stored.measured.waterLast?.value ?? null
-  const straight: [number, number][] = startC === null || lastC === null ? [] : [[potOnS, startC], [boilS ?? endS, lastC]]
-  return { marks, water: stored.trace.length > 1 ? thinned(stored.trace) : straight, boilingC: boilingPointC, endS, weighed: WITHOUT_FUEL.includes(stored.kind) || !missing.includes('fuel.usedG') }
+  const endS = Math.max(...marks.map((mark) => mark.s), stored.trace.at(-1)?.[0] ?? 0, 1)
+  const lastC = boilS !== null ? boilingPointC : (stored.measured.waterLast?.value ?? null)
+  const straight: [number, number][] =
+    startC === null || lastC === null
+      ? []
+      : [
+          [potOnS, startC],
+          [boilS ?? endS, lastC],
+        ]
+  return {
+    marks,
+    water: stored.trace.length > 1 ? thinned(stored.trace) : straight,
+    boilingC: boilingPointC,
+    endS,
+    weighed: WITHOUT_FUEL.includes(stored.kind) || !missing.includes('fuel.usedG'),
+  }
 }
 
 function thinned(samples: [number, number][]): [number, number][] {
   const stride = Math.max(1, Math.ceil(samples.length / MOST_POINTS))
-  return samples.filter((_, i) => i % stride === 0 || i === samples.length - 1).map(([s, value]) => [Number(s.toFixed(1)), Number(value.toFixed(1))])
+  return samples
+    .filter((_, i) => i % stride === 0 || i === samples.length - 1)
+    .map(([s, value]) => [Number(s.toFixed(1)), Number(value.toFixed(1))])
 }

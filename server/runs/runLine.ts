@@ -14,12 +14,43 @@ export const NO_METHOD = 'by no method'
 
 export function rowOf(record: RunRecord, stored: StoredRun, answer: RunAnswer): Row {
   const line = lineOf(record, stored, answer)
-  const { id, setup, person, origin, voided, timeToBoilS, gPerL, normalisedGPerL, efficiency, burnRateGPerMin, firepowerW } = line
+  const {
+    id,
+    setup,
+    person,
+    origin,
+    voided,
+    timeToBoilS,
+    gPerL,
+    normalisedGPerL,
+    efficiency,
+    burnRateGPerMin,
+    firepowerW,
+  } = line
   const [place, fuel, method] = [line.place ?? ELSEWHERE, line.fuel ?? '', line.method ?? NO_METHOD]
   return {
-    runId: id, startedAt: new Date(line.startedAt), day: dayOf(line.startedAt, line.zone), origin, voided, setup, place, fuel, method, person, remarks: remarksOf(line),
-    words: [setup, place, fuel, method, person, record.notes, ...record.parts.map(part => part.name)].join(' ').toLowerCase(),
-    timeToBoilS, gPerL, normalisedGPerL, efficiency, burnRateGPerMin, firepowerW, line, coreVersion: CORE_VERSION,
+    runId: id,
+    startedAt: new Date(line.startedAt),
+    day: dayOf(line.startedAt, line.zone),
+    origin,
+    voided,
+    setup,
+    place,
+    fuel,
+    method,
+    person,
+    remarks: remarksOf(line),
+    words: [setup, place, fuel, method, person, record.notes, ...record.parts.map((part) => part.name)]
+      .join(' ')
+      .toLowerCase(),
+    timeToBoilS,
+    gPerL,
+    normalisedGPerL,
+    efficiency,
+    burnRateGPerMin,
+    firepowerW,
+    line,
+    coreVersion: CORE_VERSION,
   }
 }
 
@@ -32,19 +63,63 @@ function dayOf(at: string, zone: string): string {
 const days = new Map<string, Intl.DateTimeFormat>()
 
 function lineOf(record: RunRecord, stored: StoredRun, answer: RunAnswer): Row['line'] {
-  const { timeToBoilS, gPerL, normalisedGPerL, normalisedU, status, ended, flags, efficiency, burnRateGPerMin, firepowerW } = answer
+  const {
+    timeToBoilS,
+    gPerL,
+    normalisedGPerL,
+    normalisedU,
+    status,
+    ended,
+    flags,
+    efficiency,
+    burnRateGPerMin,
+    firepowerW,
+  } = answer
   const { id, startedAt, zone, setup, place, fuel, kind, setting, breakIn, origin, person } = record
   return {
-    id, startedAt, zone, setup, place, fuel, kind, method: record.method?.name ?? null, voided: record.state === 'void', breakIn, setting, says: saysOf(answer), timeToBoilS, gPerL, normalisedGPerL, normalisedU, status, ended,
-    worstFlag: worstOf(flags), ribbon: ribbonOf(stored, answer), origin, person, efficiency, burnRateGPerMin, firepowerW,
+    id,
+    startedAt,
+    zone,
+    setup,
+    place,
+    fuel,
+    kind,
+    method: record.method?.name ?? null,
+    voided: record.state === 'void',
+    breakIn,
+    setting,
+    says: saysOf(answer),
+    timeToBoilS,
+    gPerL,
+    normalisedGPerL,
+    normalisedU,
+    status,
+    ended,
+    worstFlag: worstOf(flags),
+    ribbon: ribbonOf(stored, answer),
+    origin,
+    person,
+    efficiency,
+    burnRateGPerMin,
+    firepowerW,
   }
 }
 
 function remarksOf({ worstFlag, ended, status, breakIn, ribbon }: Row['line']): RunRemark[] {
   return [
-    ...(worstFlag?.severity === 'error' ? [worstFlag.text as 'impossible' | 'contradictory'] : worstFlag ? ['doubtful' as const] : []),
-    ...(ended === 'gaveUp' || ended === 'outOfFuel' ? ['notBoiled' as const] : ended === 'stopped' ? ['stopped' as const] : []),
-    ...(status === 'partly' ? ['partly' as const] : []), ...(ribbon.weighed ? [] : ['unweighed' as const]), ...(breakIn ? ['breakIn' as const] : []),
+    ...(worstFlag?.severity === 'error'
+      ? [worstFlag.text as 'impossible' | 'contradictory']
+      : worstFlag
+        ? ['doubtful' as const]
+        : []),
+    ...(ended === 'gaveUp' || ended === 'outOfFuel'
+      ? ['notBoiled' as const]
+      : ended === 'stopped'
+        ? ['stopped' as const]
+        : []),
+    ...(status === 'partly' ? ['partly' as const] : []),
+    ...(ribbon.weighed ? [] : ['unweighed' as const]),
+    ...(breakIn ? ['breakIn' as const] : []),
   ]
 }
 
@@ -52,17 +127,23 @@ function remarksOf({ worstFlag, ended, status, breakIn, ribbon }: Row['line']): 
 function saysOf({ kind, test }: RunAnswer): string | null {
   const clock = (s: number | null, words: string) => (s === null ? null : `${words} ${formatClock(s)}`)
   switch (kind) {
-    case 'burnOff': return clock(test.burnTimeS, 'burns')
-    case 'simmer': return clock(test.burnTimeS, 'simmers')
-    case 'warmUp': return clock(test.warmUpS, 'warm in')
-    case 'fixedTime': return test.riseK === null ? null : `rises ${formatNumber(test.riseK, 1)}\u202fK`
-    case 'coolDown': return test.lossWPerK === null ? null : `loses ${formatNumber(test.lossWPerK, 2)}\u202fW/K`
-    default: return null
+    case 'burnOff':
+      return clock(test.burnTimeS, 'burns')
+    case 'simmer':
+      return clock(test.burnTimeS, 'simmers')
+    case 'warmUp':
+      return clock(test.warmUpS, 'warm in')
+    case 'fixedTime':
+      return test.riseK === null ? null : `rises ${formatNumber(test.riseK, 1)}\u202fK`
+    case 'coolDown':
+      return test.lossWPerK === null ? null : `loses ${formatNumber(test.lossWPerK, 2)}\u202fW/K`
+    default:
+      return null
   }
 }
 
 function worstOf(flags: RunAnswer['flags']): RunLine['worstFlag'] {
-  const worst = flags.find(flag => flag.severity === 'error') ?? flags.find(flag => flag.severity === 'warning')
+  const worst = flags.find((flag) => flag.severity === 'error') ?? flags.find((flag) => flag.severity === 'warning')
   if (!worst || worst.severity === 'note') return null
   if (worst.severity === 'warning') return { severity: 'warning', text: worst.text }
   return { severity: 'error', text: worst.code === 'impossible-efficiency' ? 'impossible' : 'contradictory' }

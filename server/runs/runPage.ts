@@ -26,13 +26,41 @@ const DRAWN_SAMPLES = 2000
 export async function runPage(db: Connection, found: FoundRun, query: Record<string, unknown>): Promise<RunPage> {
   const { record, stored } = found
   const view = runViewFrom(query, conventionsOf(found.method))
-  const [{ runs: [answer], reference, setups }, rehearsed] = await Promise.all([answerRun(db, found, optionsFor(view)), rehearsedOf(db, found)])
+  const [
+    {
+      runs: [answer],
+      reference,
+      setups,
+    },
+    rehearsed,
+  ] = await Promise.all([answerRun(db, found, optionsFor(view)), rehearsedOf(db, found)])
   if (!answer || 'error' in answer) throw new Error(answer?.error ?? 'The run could not be reduced.')
   const pace = rehearsed?.choice.speed ?? 1
-  const [channels, claim, photos, benchNotes, presses, care] = await Promise.all([channelsOf(db, record.id, pace), claimOf(db, found), photosOf(db, { runId: record.id }), notesOf(db, record.id), pressesOf(db, record.id, pace), careOf(db, record.id)])
+  const [channels, claim, photos, benchNotes, presses, care] = await Promise.all([
+    channelsOf(db, record.id, pace),
+    claimOf(db, found),
+    photosOf(db, { runId: record.id }),
+    notesOf(db, record.id),
+    pressesOf(db, record.id, pace),
+    careOf(db, record.id),
+  ])
   return {
-    record, view, answer, reference, setup: setups[0] ?? null, trace: thinTrace(stored.trace, DRAWN_SAMPLES), channels, ribbon: ribbonOf(stored, answer), findings: findingsOf(found), claim,
-    conventions: conventionsOf(found.method), photos, benchNotes, presses, rehearsed, ...care,
+    record,
+    view,
+    answer,
+    reference,
+    setup: setups[0] ?? null,
+    trace: thinTrace(stored.trace, DRAWN_SAMPLES),
+    channels,
+    ribbon: ribbonOf(stored, answer),
+    findings: findingsOf(found),
+    claim,
+    conventions: conventionsOf(found.method),
+    photos,
+    benchNotes,
+    presses,
+    rehearsed,
+    ...care,
   }
 }
 
@@ -40,7 +68,20 @@ export async function runPage(db: Connection, found: FoundRun, query: Record<str
 const DRAWN_IN_A_LINE = 300
 async function channelsOf(db: Connection, runId: string, pace: number): Promise<RunPage['channels']> {
   const traces = await channelTraces(db, runId, { but: 'water' })
-  return CHANNEL_NAMES.flatMap(channel => (traces.has(channel) ? [{ channel, count: traces.get(channel)!.length, drawn: thinTrace(traces.get(channel)!, DRAWN_IN_A_LINE).map(([s, value]): [number, number] => [s * pace, value]) }] : []))
+  return CHANNEL_NAMES.flatMap((channel) =>
+    traces.has(channel)
+      ? [
+          {
+            channel,
+            count: traces.get(channel)!.length,
+            drawn: thinTrace(traces.get(channel)!, DRAWN_IN_A_LINE).map(([s, value]): [number, number] => [
+              s * pace,
+              value,
+            ]),
+          },
+        ]
+      : [],
+  )
 }
 
 function findingsOf({ stored, record, method }: FoundRun): MethodFindings | null {
@@ -48,8 +89,16 @@ function findingsOf({ stored, record, method }: FoundRun): MethodFindings | null
   const document = toRunDocument(stored)
   const { heatS } = readRun(document, fillOptions({ boil: method.boil, clock: method.clock }))
   return checkRun(method, {
-    measured: { ...(stored.scale === null ? {} : { scaleResolution: stored.scale.resolution }), ...Object.fromEntries(Object.entries(stored.measured).map(([name, one]) => [name, one!.value])) }, marks: stored.events, samples: stored.trace.length,
-    waterKg: document.water.massG === null ? null : document.water.massG / 1000, lid: stored.lid, setting: record.setting as 'low' | 'medium' | 'full' | null, heatS,
+    measured: {
+      ...(stored.scale === null ? {} : { scaleResolution: stored.scale.resolution }),
+      ...Object.fromEntries(Object.entries(stored.measured).map(([name, one]) => [name, one!.value])),
+    },
+    marks: stored.events,
+    samples: stored.trace.length,
+    waterKg: document.water.massG === null ? null : document.water.massG / 1000,
+    lid: stored.lid,
+    setting: record.setting as 'low' | 'medium' | 'full' | null,
+    heatS,
   })
 }
 
@@ -64,9 +113,22 @@ async function claimOf(db: Connection, found: FoundRun): Promise<ClaimVerdict | 
   const starts = claimStart ? [claimStart.value] : OPEN_STARTS_C
   const brought = []
   for (const startC of starts) {
-    const { runs: [answer] } = await answerRun(db, found, optionsFor({ ...runViewFrom({}, conventionsOf(found.method)), reference: ownReference({ startC, pressureHPa: 1013.25, airC: 20, windMS: 0 }) }))
+    const {
+      runs: [answer],
+    } = await answerRun(
+      db,
+      found,
+      optionsFor({
+        ...runViewFrom({}, conventionsOf(found.method)),
+        reference: ownReference({ startC, pressureHPa: 1013.25, airC: 20, windMS: 0 }),
+      }),
+    )
     if (!answer || 'error' in answer || answer.normalisedGPerL === null || answer.normalisedU === null) return null
-    brought.push({ taken: claimStart ? null : `start ${startC} °C`, gPerL: answer.normalisedGPerL, u: answer.normalisedU })
+    brought.push({
+      taken: claimStart ? null : `start ${startC} °C`,
+      gPerL: answer.normalisedGPerL,
+      u: answer.normalisedU,
+    })
   }
   return judgeClaim((claimFuel.value * 1000) / litres, brought)
 }

@@ -6,26 +6,53 @@ import { settleOf, type Moved, type Today, type ToSettle } from '../../shared/to
 import { lineOfRow } from './listRuns'
 
 const COUNTS = and(eq(runRow.origin, 'measured'), eq(runRow.voided, false))
-const SHOWN = { id: runRow.runId, line: runRow.line, tags: runRow.tags, voided: runRow.voided, staleSince: runRow.staleSince }
+const SHOWN = {
+  id: runRow.runId,
+  line: runRow.line,
+  tags: runRow.tags,
+  voided: runRow.voided,
+  staleSince: runRow.staleSince,
+}
 const MOST_OF_A_DAY = 60
 /** As many are looked at, newest first, for what wants a decision. */
 const LOOKED_AT = 300
 const MOST_TO_SETTLE = 8
 
 export async function today(db: Connection): Promise<Today> {
-  const [newest] = await db.select({ day: max(runRow.day) }).from(runRow).where(COUNTS)
+  const [newest] = await db
+    .select({ day: max(runRow.day) })
+    .from(runRow)
+    .where(COUNTS)
   const date = newest?.day ?? null
   const settle = await toSettle(db)
   if (date === null) return { day: null, settle: [], unsettled: 0, moved: [] }
-  const rows = await db.select(SHOWN).from(runRow).where(and(COUNTS, eq(runRow.day, date))).orderBy(asc(runRow.startedAt)).limit(MOST_OF_A_DAY)
-  return { day: { date, runs: rows.map(lineOfRow) }, settle: settle.slice(0, MOST_TO_SETTLE), unsettled: settle.length, moved: await moved(db, date) }
+  const rows = await db
+    .select(SHOWN)
+    .from(runRow)
+    .where(and(COUNTS, eq(runRow.day, date)))
+    .orderBy(asc(runRow.startedAt))
+    .limit(MOST_OF_A_DAY)
+  return {
+    day: { date, runs: rows.map(lineOfRow) },
+    settle: settle.slice(0, MOST_TO_SETTLE),
+    unsettled: settle.length,
+    moved: await moved(db, date),
+  }
 }
 
 /** A decision to leave a run as it is takes it off the list. */
 async function toSettle(db: Connection): Promise<ToSettle[]> {
-  const left = db.select().from(decision).where(and(eq(decision.runId, runRow.runId), eq(decision.question, 'settle')))
-  const rows = await db.select({ ...SHOWN, revision: run.revision }).from(runRow).innerJoin(run, eq(run.id, runRow.runId))
-    .where(and(COUNTS, eq(run.breakIn, false), sql`cardinality(${runRow.remarks}) > 0`, notExists(left))).orderBy(desc(runRow.startedAt)).limit(LOOKED_AT)
+  const left = db
+    .select()
+    .from(decision)
+    .where(and(eq(decision.runId, runRow.runId), eq(decision.question, 'settle')))
+  const rows = await db
+    .select({ ...SHOWN, revision: run.revision })
+    .from(runRow)
+    .innerJoin(run, eq(run.id, runRow.runId))
+    .where(and(COUNTS, eq(run.breakIn, false), sql`cardinality(${runRow.remarks}) > 0`, notExists(left)))
+    .orderBy(desc(runRow.startedAt))
+    .limit(LOOKED_AT)
   return rows.flatMap((row) => {
     const line = lineOfRow(row)
     const asked = settleOf(line)
@@ -33,21 +60,46 @@ async function toSettle(db: Connection): Promise<ToSettle[]> {
   })
 }
 
-interface Mean { setup: string, n: number, gPerL: number }
+interface Mean {
+  setup: string
+  n: number
+  gPerL: number
+}
 
 /** Means of the set-ups before the day and with it; impossible figures count in neither. */
 async function moved(db: Connection, date: string): Promise<Moved[]> {
-  const burned = (await db.selectDistinct({ setup: runRow.setup }).from(runRow).where(and(COUNTS, eq(runRow.day, date)))).map(row => row.setup)
-  const ranked = async (until: '<' | '<='): Promise<Mean[]> => db.select({ setup: runRow.setup, n: sql<number>`count(*)::int`, gPerL: sql<number>`avg(${runRow.normalisedGPerL})` }).from(runRow)
-    .where(and(COUNTS, sql`${runRow.normalisedGPerL} is not null and not (${runRow.remarks} && array['impossible', 'contradictory', 'breakIn']) and ${runRow.day} ${sql.raw(until)} ${date}`))
-    .groupBy(runRow.setup).orderBy(sql`avg(${runRow.normalisedGPerL})`)
+  const burned = (
+    await db
+      .selectDistinct({ setup: runRow.setup })
+      .from(runRow)
+      .where(and(COUNTS, eq(runRow.day, date)))
+  ).map((row) => row.setup)
+  const ranked = async (until: '<' | '<='): Promise<Mean[]> =>
+    db
+      .select({
+        setup: runRow.setup,
+        n: sql<number>`count(*)::int`,
+        gPerL: sql<number>`avg(${runRow.normalisedGPerL})`,
+      })
+      .from(runRow)
+      .where(
+        and(
+          COUNTS,
+          sql`${runRow.normalisedGPerL} is not null and not (${runRow.remarks} && array['impossible', 'contradictory', 'breakIn']) and ${runRow.day} ${sql.raw(until)} ${date}`,
+        ),
+      )
+      .groupBy(runRow.setup)
+      .orderBy(sql`avg(${runRow.normalisedGPerL})`)
   const [before, now] = [await ranked('<'), await ranked('<=')]
   const placeIn = (list: Mean[], setup: string) => {
-    const at = list.findIndex(one => one.setup === setup)
+    const at = list.findIndex((one) => one.setup === setup)
     return at < 0 ? null : { gPerL: list[at]!.gPerL, rank: at + 1 }
   }
   return now.flatMap(({ setup, n }): Moved[] => {
     const [was, is] = [placeIn(before, setup), placeIn(now, setup)!]
-    return burned.includes(setup) && (was === null || was.rank !== is.rank || Math.abs(is.gPerL / was.gPerL - 1) > 0.005) ? [{ setup, n, was, now: is }] : []
+    return burned.includes(setup) &&
+      (was === null || was.rank !== is.rank || Math.abs(is.gPerL / was.gPerL - 1) > 0.005)
+      ? [{ setup, n, was, now: is }]
+      : []
   })
 }

@@ -8,7 +8,7 @@ import { sha256 } from '../database/hash'
 import { device } from '../database/schema'
 import { endStreams } from './openStreams'
 
-export async function pairDevice(db: Connection, name: string): Promise<{ id: string, token: string }> {
+export async function pairDevice(db: Connection, name: string): Promise<{ id: string; token: string }> {
   const token = randomBytes(32).toString('base64url')
   const id = uuidv7()
   await db.insert(device).values({ id, name, tokenHash: sha256(token) })
@@ -16,24 +16,37 @@ export async function pairDevice(db: Connection, name: string): Promise<{ id: st
 }
 
 /** The device whose token this is, unless it was forgotten. */
-export async function deviceOf(db: Connection, token: string): Promise<{ id: string, name: string } | null> {
-  const [found] = await db.select({ id: device.id, name: device.name }).from(device).where(and(eq(device.tokenHash, sha256(token)), isNull(device.revokedAt)))
+export async function deviceOf(db: Connection, token: string): Promise<{ id: string; name: string } | null> {
+  const [found] = await db
+    .select({ id: device.id, name: device.name })
+    .from(device)
+    .where(and(eq(device.tokenHash, sha256(token)), isNull(device.revokedAt)))
   return found ?? null
 }
 
 /** Whether it may still hear. */
 export async function isLetIn(db: Connection, id: string): Promise<boolean> {
-  const [found] = await db.select({ id: device.id }).from(device).where(and(eq(device.id, id), isNull(device.revokedAt)))
+  const [found] = await db
+    .select({ id: device.id })
+    .from(device)
+    .where(and(eq(device.id, id), isNull(device.revokedAt)))
   return found !== undefined
 }
 
 export async function pairedDevices(db: Connection): Promise<PairedDevice[]> {
-  const rows = await db.select({ id: device.id, name: device.name, createdAt: device.createdAt }).from(device).where(and(isNotNull(device.tokenHash), isNull(device.revokedAt))).orderBy(desc(device.createdAt))
+  const rows = await db
+    .select({ id: device.id, name: device.name, createdAt: device.createdAt })
+    .from(device)
+    .where(and(isNotNull(device.tokenHash), isNull(device.revokedAt)))
+    .orderBy(desc(device.createdAt))
   return rows.map(({ createdAt, ...row }) => ({ ...row, pairedAt: createdAt.toISOString() }))
 }
 
 /** Its token opens nothing more, and what it holds open ends; its marks stay. */
 export async function forgetDevice(db: Connection, id: string): Promise<void> {
-  await db.update(device).set({ revokedAt: new Date() }).where(and(eq(device.id, id), isNotNull(device.tokenHash)))
+  await db
+    .update(device)
+    .set({ revokedAt: new Date() })
+    .where(and(eq(device.id, id), isNotNull(device.tokenHash)))
   endStreams(id)
 }

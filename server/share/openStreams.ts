@@ -12,5 +12,5 @@ export function keepStream(deviceId: string, end: () => void): () => void {
 }
 
 export function endStreams(deviceId: string): void {
-  for (const end of [...streams.get(deviceId) ?? []]) end()
+  for (const end of [...(streams.get(deviceId) ?? [])]) end()
 }

@@ -14,11 +14,24 @@ const FIRST_WAIT_MS = 1000
 const LONGEST_WAIT_MS = 60_000
 const MOST_WAITING = 5
 
-export interface Asking { id: string, name: string }
-interface Waiting extends Asking { claimHash: string, answer: 'waiting' | 'granted' | 'refused' }
-interface Opening { code: string, /** Carried by the picture alone. */ secret: string, untilMs: number, lookedAtMs: number, waiting: Waiting[] }
+export interface Asking {
+  id: string
+  name: string
+}
+interface Waiting extends Asking {
+  claimHash: string
+  answer: 'waiting' | 'granted' | 'refused'
+}
+interface Opening {
+  code: string
+  /** Carried by the picture alone. */ secret: string
+  untilMs: number
+  lookedAtMs: number
+  waiting: Waiting[]
+}
 
-export type Tried = { as: 'closed' } | { as: 'wait', waitMs: number } | { as: 'wrong' } | { as: 'asked', id: string, claim: string }
+export type Tried =
+  { as: 'closed' } | { as: 'wait'; waitMs: number } | { as: 'wrong' } | { as: 'asked'; id: string; claim: string }
 
 export class Pairing {
   #opening: Opening | null = null
@@ -29,7 +42,13 @@ export class Pairing {
   /** Another code, another secret; who waited before waits no more. */
   open(nowMs: number): void {
     const code = String(randomInt(0, 10 ** DIGITS)).padStart(DIGITS, '0')
-    this.#opening = { code, secret: randomBytes(16).toString('base64url'), untilMs: nowMs + OPEN_FOR_MS, lookedAtMs: nowMs, waiting: [] }
+    this.#opening = {
+      code,
+      secret: randomBytes(16).toString('base64url'),
+      untilMs: nowMs + OPEN_FOR_MS,
+      lookedAtMs: nowMs,
+      waiting: [],
+    }
   }
 
   close(): void {
@@ -37,16 +56,21 @@ export class Pairing {
   }
 
   /** What this machine's own screen shows; asked for again and again while somebody looks. Null: it is not open. */
-  look(nowMs: number): { code: string, secret: string, untilMs: number, asking: Asking[] } | null {
+  look(nowMs: number): { code: string; secret: string; untilMs: number; asking: Asking[] } | null {
     const opening = this.#standing(nowMs)
     if (opening === null) return null
     opening.lookedAtMs = nowMs
     const { code, secret, untilMs, waiting } = opening
-    return { code, secret, untilMs, asking: waiting.filter(one => one.answer === 'waiting').map(({ id, name }) => ({ id, name })) }
+    return {
+      code,
+      secret,
+      untilMs,
+      asking: waiting.filter((one) => one.answer === 'waiting').map(({ id, name }) => ({ id, name })),
+    }
   }
 
   /** A device says the code, or the picture's secret. Right: it waits for the screen's yes. */
-  try({ said, name }: { said: string, name: string }, nowMs: number): Tried {
+  try({ said, name }: { said: string; name: string }, nowMs: number): Tried {
     const opening = this.#standing(nowMs)
     if (opening === null) return { as: 'closed' }
     if (opening.waiting.length >= MOST_WAITING) return { as: 'wait', waitMs: opening.untilMs - nowMs }
@@ -72,16 +96,16 @@ export class Pairing {
 
   /** The screen's answer. False: nobody waits by this id. */
   answer(id: string, yes: boolean, nowMs: number): boolean {
-    const one = this.#standing(nowMs)?.waiting.find(each => each.id === id && each.answer === 'waiting')
+    const one = this.#standing(nowMs)?.waiting.find((each) => each.id === id && each.answer === 'waiting')
     if (!one) return false
     one.answer = yes ? 'granted' : 'refused'
     return true
   }
 
   /** What became of the device that waits; granted: once, to whoever holds the claim. */
-  claim(id: string, claim: string, nowMs: number): { as: 'waiting' | 'refused' } | { as: 'granted', name: string } {
+  claim(id: string, claim: string, nowMs: number): { as: 'waiting' | 'refused' } | { as: 'granted'; name: string } {
     const opening = this.#standing(nowMs)
-    const one = opening?.waiting.find(each => each.id === id && isSame(sha256(claim), each.claimHash))
+    const one = opening?.waiting.find((each) => each.id === id && isSame(sha256(claim), each.claimHash))
     if (!opening || !one) return { as: 'refused' }
     if (one.answer !== 'granted') return { as: one.answer }
     // Good for one device.

@@ -15,13 +15,18 @@ export function answerOutcome<T>(event: H3Event, outcome: Outcome<T>) {
 /** The route's id, or an error in words. */
 export function requireId(event: H3Event, name = 'id'): string {
   const id = getRouterParam(event, name) ?? ''
-  if (!isUuid(id)) throw createError({ statusCode: 400, message: `"${id.slice(0, 40)}" is not an id. Open it from its list.` })
+  if (!isUuid(id))
+    throw createError({ statusCode: 400, message: `"${id.slice(0, 40)}" is not an id. Open it from its list.` })
   return id
 }
 
 /** A record of the kit, or the error that there is none. */
 export function requireFound<T>(found: T | null, what: string): T {
-  if (found === null) throw createError({ statusCode: 404, message: `There is no ${what} of this id here. It may have been deleted, or made on another bench; open it from its list.` })
+  if (found === null)
+    throw createError({
+      statusCode: 404,
+      message: `There is no ${what} of this id here. It may have been deleted, or made on another bench; open it from its list.`,
+    })
   return found
 }
 
@@ -29,6 +34,7 @@ export function requireFound<T>(found: T | null, what: string): T {
 export async function throughDoor<T>(event: H3Event, door: (body: unknown) => Promise<Outcome<T>>) {
   const body = await readJsonBody(event)
   if (!body.ok) return answerProblems(event, body.status, [{ path: '', text: body.text }])
-  if (typeof body.value !== 'object' || body.value === null) return answerProblems(event, 422, [{ path: '', text: 'The request: expected one JSON object.' }])
+  if (typeof body.value !== 'object' || body.value === null)
+    return answerProblems(event, 422, [{ path: '', text: 'The request: expected one JSON object.' }])
   return answerOutcome(event, await door(body.value))
 }

@@ -22,7 +22,7 @@ export function keepThread(name: string): () => Promise<void> {
     if (over) return
     const { filename, execArgv } = threadFile(name)
     thread = new Worker(filename, { execArgv })
-    thread.on('error', error => console.error(`The thread "${name}" ended`, error))
+    thread.on('error', (error) => console.error(`The thread "${name}" ended`, error))
     thread.once('exit', () => {
       thread = null
       if (!over) setTimeout(begin, AGAIN_MS).unref()

@@ -19,11 +19,20 @@ export function readHeading(cell: string): Heading {
   const bracketed = /^(.*?)[\s_]*[[(]\s*([^\])]*?)\s*[\])]\s*$/.exec(cell.trim())
   if (bracketed && isUnit(bracketed[2]!)) return { words: plain(bracketed[1]!), unit: bracketed[2]! }
   const last = /^(.+?)(\s*,\s*|\s+in\s+|[\s_/]+)(°?[a-zA-Z%/]+\d?)$/.exec(cell.trim())
-  if (last && isUnit(last[3]!) && (!NOT_ALONE.has(last[3]!.toLowerCase()) || /[,_]|\sin\s/.test(last[2]!) || /^[A-Z]$/.test(last[3]!))) return { words: plain(last[1]!), unit: last[3]! }
+  if (
+    last &&
+    isUnit(last[3]!) &&
+    (!NOT_ALONE.has(last[3]!.toLowerCase()) || /[,_]|\sin\s/.test(last[2]!) || /^[A-Z]$/.test(last[3]!))
+  )
+    return { words: plain(last[1]!), unit: last[3]! }
   return { words: plain(cell), unit: '' }
 }
 const isUnit = (text: string) => unitsNamed(text, EVERY).length > 0
-const plain = (text: string) => text.toLowerCase().replace(/[^\p{L}\p{N}]+/gu, ' ').trim()
+const plain = (text: string) =>
+  text
+    .toLowerCase()
+    .replace(/[^\p{L}\p{N}]+/gu, ' ')
+    .trim()
 
 /** The unit's id as a column of this target reads it; '' where it is none of its. */
 export function unitFor(target: Target, written: string): string {
@@ -38,7 +47,8 @@ export function unitFor(target: Target, written: string): string {
  * @param figures whether its cells are: then it is no name
  */
 export function targetOfHeading({ words, unit }: Heading, figures = false): Target | null {
-  const fits = (target: Target) => (unit === '' || unitFor(target, unit) !== '') && !(figures && isNameTarget(target.key))
-  const exact = TARGETS.find(target => plain(target.name) === words && fits(target))
-  return exact ?? TARGETS.find(target => target.says.test(words) && fits(target)) ?? null
+  const fits = (target: Target) =>
+    (unit === '' || unitFor(target, unit) !== '') && !(figures && isNameTarget(target.key))
+  const exact = TARGETS.find((target) => plain(target.name) === words && fits(target))
+  return exact ?? TARGETS.find((target) => target.says.test(words) && fits(target)) ?? null
 }

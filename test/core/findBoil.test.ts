@@ -8,29 +8,63 @@ import { findBoil, type BoilEstimate } from '../../core/trace/findBoil'
 import { boilingPointFromPressure } from '../../core/water/saturation'
 
 type Trace = [number, number][]
-interface Unclean { everyS: number, noiseK: number, offsetK: number, stepK: number, wiggleK: number, dropouts: number, spikes: number, dips: number }
+interface Unclean {
+  everyS: number
+  noiseK: number
+  offsetK: number
+  stepK: number
+  wiggleK: number
+  dropouts: number
+  spikes: number
+  dips: number
+}
 const CLEAN: Unclean = { everyS: 1, noiseK: 0.15, offsetK: 0, stepK: 0, wiggleK: 0, dropouts: 0, spikes: 0, dips: 0 }
 const STOVES = Object.keys(CAMPAIGN_SETUPS) as CampaignSetup[]
 
 /** A boil with half a minute to three minutes of plateau: water temperature every quarter second, and when it truly crossed T_b − 0.5 K. */
-function burned(random: Random, { keepBoilingS = 30 + 150 * random.uniform(), giveUpS = 1500, windMS = 0, stove = STOVES[Math.floor(random.uniform() * 5)]! } = {}) {
+function burned(
+  random: Random,
+  {
+    keepBoilingS = 30 + 150 * random.uniform(),
+    giveUpS = 1500,
+    windMS = 0,
+    stove = STOVES[Math.floor(random.uniform() * 5)]!,
+  } = {},
+) {
   const pressurePa = 70_000 + 31_000 * random.uniform()
-  const run = simulateRun(CAMPAIGN_SETUPS[stove], { waterKg: CAMPAIGN_WATER_KG * (0.8 + 0.6 * random.uniform()), startC: 5 + 15 * random.uniform(), airC: 10, pressurePa, windMS, setting: 1, lid: true }, { sampleEveryS: 0.25, keepBoilingS, giveUpS })
+  const run = simulateRun(
+    CAMPAIGN_SETUPS[stove],
+    {
+      waterKg: CAMPAIGN_WATER_KG * (0.8 + 0.6 * random.uniform()),
+      startC: 5 + 15 * random.uniform(),
+      airC: 10,
+      pressurePa,
+      windMS,
+      setting: 1,
+      lid: true,
+    },
+    { sampleEveryS: 0.25, keepBoilingS, giveUpS },
+  )
   const level = simulatedBoilingPoint(pressurePa) - 0.5
-  const after = run.samples.findIndex(sample => sample.waterC >= level)
+  const after = run.samples.findIndex((sample) => sample.waterC >= level)
   const [a, b] = [run.samples[after - 1], run.samples[after]]
   const trueS = a && b ? a.s + ((level - a.waterC) / (b.waterC - a.waterC)) * (b.s - a.s) : null
   return { samples: run.samples, trueS, boilingC: boilingPointFromPressure(pressurePa) }
 }
 
-function read(samples: { s: number, waterC: number }[], how: Unclean, random: Random): Trace {
+function read(samples: { s: number; waterC: number }[], how: Unclean, random: Random): Trace {
   const endS = samples.at(-1)!.s
   const within = (list: [number, number][], s: number) => list.some(([from, to]) => s >= from && s < to)
-  const gaps = Array.from({ length: how.dropouts }, (): [number, number] => [endS * random.uniform(), 5 + 10 * random.uniform()]).map(([from, long]): [number, number] => [from, from + long])
+  const gaps = Array.from({ length: how.dropouts }, (): [number, number] => [
+    endS * random.uniform(),
+    5 + 10 * random.uniform(),
+  ]).map(([from, long]): [number, number] => [from, from + long])
   // Lids are lifted to look, so near the end.
-  const dips = Array.from({ length: how.dips }, (): [number, number] => [endS - 160 * random.uniform(), 8]).map(([from, long]): [number, number] => [from, from + long])
+  const dips = Array.from({ length: how.dips }, (): [number, number] => [endS - 160 * random.uniform(), 8]).map(
+    ([from, long]): [number, number] => [from, from + long],
+  )
   const [period, phase] = [3 + 6 * random.uniform(), 6.28 * random.uniform()]
-  const boils = Math.max(...samples.map(sample => sample.waterC)) - 0.3
+  const boils = Math.max(...samples.map((sample) => sample.waterC)) - 0.3
   const trace: Trace = []
   for (let s = random.uniform() * how.everyS; s <= endS; s += how.everyS) {
     const { waterC } = samples[Math.min(samples.length - 1, Math.round(s / 0.25))]!
@@ -71,12 +105,38 @@ function accuracy(how: (random: Random) => Unclean, withinS: number) {
 
 describe('boil finder: accuracy required on seeded traces (95 %)', () => {
   it.each<[string, number, number, (random: Random) => Unclean]>([
-    ['typical, all of it (0.2–2 s, noise, offset −2 K, wiggles of 1.5 K, dropouts, spikes)', 1, 0.1, random => ({ ...CLEAN, everyS: 0.2 + 1.8 * random.uniform(), offsetK: -2, wiggleK: 1.5, dropouts: 2, spikes: 0.01 })],
-    ['noise alone', 1, 0.1, random => ({ ...CLEAN, everyS: 0.2 + 1.8 * random.uniform() })],
-    ['1 K steps', 3, 0.4, random => ({ ...CLEAN, everyS: 1 + random.uniform(), stepK: 1 })],
+    [
+      'typical, all of it (0.2–2 s, noise, offset −2 K, wiggles of 1.5 K, dropouts, spikes)',
+      1,
+      0.1,
+      (random) => ({
+        ...CLEAN,
+        everyS: 0.2 + 1.8 * random.uniform(),
+        offsetK: -2,
+        wiggleK: 1.5,
+        dropouts: 2,
+        spikes: 0.01,
+      }),
+    ],
+    ['noise alone', 1, 0.1, (random) => ({ ...CLEAN, everyS: 0.2 + 1.8 * random.uniform() })],
+    ['1 K steps', 3, 0.4, (random) => ({ ...CLEAN, everyS: 1 + random.uniform(), stepK: 1 })],
     ['every 30 s', 3, 0.1, () => ({ ...CLEAN, everyS: 30 })],
-    ['lid openings', 3, 0.1, random => ({ ...CLEAN, everyS: 0.5 + random.uniform(), dips: 2 })],
-    ['all at once', 5, 0.4, random => ({ everyS: 1 + random.uniform(), noiseK: 0.15, offsetK: -2, stepK: 1, wiggleK: 1.5, dropouts: 1, spikes: 0.01, dips: 1 })],
+    ['lid openings', 3, 0.1, (random) => ({ ...CLEAN, everyS: 0.5 + random.uniform(), dips: 2 })],
+    [
+      'all at once',
+      5,
+      0.4,
+      (random) => ({
+        everyS: 1 + random.uniform(),
+        noiseK: 0.15,
+        offsetK: -2,
+        stepK: 1,
+        wiggleK: 1.5,
+        dropouts: 1,
+        spikes: 0.01,
+        dips: 1,
+      }),
+    ],
   ])('%s: within %d s, offset within %d K rms', (_, withinS, offsetK, how) => {
     const { near, offsetRms, covered } = accuracy(how, withinS)
     expect(near).toBeGreaterThanOrEqual(0.95)
@@ -88,20 +148,32 @@ describe('boil finder: accuracy required on seeded traces (95 %)', () => {
     const random = seededRandom(5)
     const { samples, trueS, boilingC } = burned(random)
     let shownC = samples[0]!.waterC
-    const lagging: Trace = samples.map(({ s, waterC }) => [s, shownC += (waterC - shownC) * (1 - Math.exp(-0.25 / 6))])
+    const lagging: Trace = samples.map(({ s, waterC }) => [
+      s,
+      (shownC += (waterC - shownC) * (1 - Math.exp(-0.25 / 6))),
+    ])
     expect(found(lagging, boilingC).atS! - trueS!).toBeGreaterThan(3.5)
     expect(Math.abs(found(lagging, boilingC, 6).atS! - trueS!)).toBeLessThan(2)
   })
 })
 
 describe('boil finder: no boil where there was none', () => {
-  const typical = (random: Random): Unclean => ({ ...CLEAN, everyS: 0.5 + 1.5 * random.uniform(), wiggleK: random.uniform(), spikes: 0.01 })
+  const typical = (random: Random): Unclean => ({
+    ...CLEAN,
+    everyS: 0.5 + 1.5 * random.uniform(),
+    wiggleK: random.uniform(),
+    spikes: 0.01,
+  })
   it('a stall more than 4 K short is no boil', () => {
     let stalls = 0
     for (let seed = 1; seed <= 60; seed++) {
       const random = seededRandom(seed)
-      const { samples, trueS, boilingC } = burned(random, { stove: 'tablet', windMS: 4 + 5 * random.uniform(), giveUpS: 3600 })
-      if (trueS !== null || Math.max(...samples.map(sample => sample.waterC)) > boilingC - 4.3) continue
+      const { samples, trueS, boilingC } = burned(random, {
+        stove: 'tablet',
+        windMS: 4 + 5 * random.uniform(),
+        giveUpS: 3600,
+      })
+      if (trueS !== null || Math.max(...samples.map((sample) => sample.waterC)) > boilingC - 4.3) continue
       stalls++
       expect(found(read(samples, typical(random), random), boilingC)).toMatchObject({ atS: null })
     }
@@ -114,7 +186,14 @@ describe('boil finder: no boil where there was none', () => {
       const random = seededRandom(seed)
       const { samples, trueS, boilingC } = burned(random, { keepBoilingS: 0 })
       const stopS = trueS! * (0.5 + 0.49 * random.uniform())
-      const { atS, status: said } = found(read(samples.filter(sample => sample.s <= stopS), typical(random), random), boilingC)
+      const { atS, status: said } = found(
+        read(
+          samples.filter((sample) => sample.s <= stopS),
+          typical(random),
+          random,
+        ),
+        boilingC,
+      )
       status.push(said)
       expect(atS, `seed ${seed}`).toBeNull()
     }
@@ -125,13 +204,31 @@ describe('boil finder: no boil where there was none', () => {
 
 describe('boil finder: bad traces', () => {
   it.each<[string, Trace]>([
-    ['empty', []], ['one sample', [[0, 20]]], ['all outside the range', [[0, 300], [1, -90], [2, 400], [3, 500], [4, 300], [5, 300]]],
-  ])('%s: too short, in words', (_, trace) => expect(findBoil(trace, { boilingC: 100 })).toMatchObject({ ok: false, problem: { code: 'trace-too-short' } }))
+    ['empty', []],
+    ['one sample', [[0, 20]]],
+    [
+      'all outside the range',
+      [
+        [0, 300],
+        [1, -90],
+        [2, 400],
+        [3, 500],
+        [4, 300],
+        [5, 300],
+      ],
+    ],
+  ])('%s: too short, in words', (_, trace) =>
+    expect(findBoil(trace, { boilingC: 100 })).toMatchObject({ ok: false, problem: { code: 'trace-too-short' } }),
+  )
 
   const line = (value: (s: number) => number, n = 300): Trace => Array.from({ length: n }, (_, s) => [s, value(s)])
   it.each<[string, Trace]>([
-    ['constant', line(() => 60)], ['decreasing', line(s => 95 - s / 5)], ['one time only', line(() => 97).map(([, c]) => [7, c])], ['constant near the boil', line(() => 98)],
-    ['a straight rise', line(s => 10 + 0.29 * s)], ['spikes only', line(s => (s % 2 === 0 ? 20 : 90))],
+    ['constant', line(() => 60)],
+    ['decreasing', line((s) => 95 - s / 5)],
+    ['one time only', line(() => 97).map(([, c]) => [7, c])],
+    ['constant near the boil', line(() => 98)],
+    ['a straight rise', line((s) => 10 + 0.29 * s)],
+    ['spikes only', line((s) => (s % 2 === 0 ? 20 : 90))],
   ])('%s: no boil', (_, trace) => {
     const result = findBoil(trace, { boilingC: 100 })
     if (result.ok) expect(result.value.atS).toBeNull()
@@ -142,7 +239,10 @@ describe('boil finder: bad traces', () => {
     const random = seededRandom(9)
     const { samples, boilingC } = burned(random)
     const trace = read(samples, { ...CLEAN }, random)
-    const shuffled = [...trace, ...trace.slice(0, 50)].map(point => [point, random.uniform()] as const).sort((a, b) => a[1] - b[1]).map(([point]) => point)
+    const shuffled = [...trace, ...trace.slice(0, 50)]
+      .map((point) => [point, random.uniform()] as const)
+      .sort((a, b) => a[1] - b[1])
+      .map(([point]) => point)
     expect(found(shuffled, boilingC).atS).toBeCloseTo(found(trace, boilingC).atS!, 9)
   })
 
@@ -155,13 +255,25 @@ describe('boil finder: bad traces', () => {
   })
 
   it('law: whatever finite pairs it reads, it gives finite numbers or null, and a boil inside the trace', () => {
-    const pair = fc.tuple(fc.double({ min: -1e5, max: 1e6, noNaN: true }), fc.double({ min: -60, max: 130, noNaN: true }))
-    fc.assert(fc.property(fc.array(pair, { maxLength: 60 }), fc.double({ min: 70, max: 105, noNaN: true }), (trace, boilingC) => {
-      const result = findBoil(trace, { boilingC })
-      if (!result.ok) return
-      for (const [key, value] of Object.entries(result.value)) if (typeof value === 'number') expect(Number.isFinite(value), key).toBe(true)
-      const times = trace.map(([s]) => s)
-      if (result.value.atS !== null) expect(result.value.atS >= Math.min(...times) - 1e-6 && result.value.atS <= Math.max(...times)).toBe(true)
-    }), { numRuns: 500 })
+    const pair = fc.tuple(
+      fc.double({ min: -1e5, max: 1e6, noNaN: true }),
+      fc.double({ min: -60, max: 130, noNaN: true }),
+    )
+    fc.assert(
+      fc.property(
+        fc.array(pair, { maxLength: 60 }),
+        fc.double({ min: 70, max: 105, noNaN: true }),
+        (trace, boilingC) => {
+          const result = findBoil(trace, { boilingC })
+          if (!result.ok) return
+          for (const [key, value] of Object.entries(result.value))
+            if (typeof value === 'number') expect(Number.isFinite(value), key).toBe(true)
+          const times = trace.map(([s]) => s)
+          if (result.value.atS !== null)
+            expect(result.value.atS >= Math.min(...times) - 1e-6 && result.value.atS <= Math.max(...times)).toBe(true)
+        },
+      ),
+      { numRuns: 500 },
+    )
   })
 })

@@ -5,14 +5,31 @@ import { evaporationFrom, evaporationPower } from '../../core/heating/evaporatio
 import { heatFlowFromTime, heatingTime, stallTemperature, type Heating } from '../../core/heating/heatingTime'
 import { findRoot } from '../../core/numeric/findRoot'
 
-const base: Heating = { startC: 9.2, endC: 96.84, airC: 11, capacityJPerK: 2035, lossWPerK: 0.35, thetaK: 1280, evaporation: null, vapourW: 0, meltJ: 0 }
+const base: Heating = {
+  startC: 9.2,
+  endC: 96.84,
+  airC: 11,
+  capacityJPerK: 2035,
+  lossWPerK: 0.35,
+  thetaK: 1280,
+  evaporation: null,
+  vapourW: 0,
+  meltJ: 0,
+}
 
 /** Plain fourth-order Runge–Kutta on the differential equation: shares nothing with the closed form. */
 function integrated(q0W: number, h: Heating, stepS = 0.05): number {
-  const rate = (T: number) => (q0W * (1 - (T - h.airC) / h.thetaK) - h.lossWPerK * (T - h.airC) - (h.evaporation === null ? 0 : evaporationPower(h.evaporation, T))) / h.capacityJPerK
+  const rate = (T: number) =>
+    (q0W * (1 - (T - h.airC) / h.thetaK) -
+      h.lossWPerK * (T - h.airC) -
+      (h.evaporation === null ? 0 : evaporationPower(h.evaporation, T))) /
+    h.capacityJPerK
   let T = h.startC
   for (let t = 0; t < 200_000; t += stepS) {
-    const k1 = rate(T), k2 = rate(T + (stepS * k1) / 2), k3 = rate(T + (stepS * k2) / 2), k4 = rate(T + stepS * k3)
+    const k1 = rate(T),
+      k2 = rate(T + (stepS * k1) / 2),
+      k3 = rate(T + (stepS * k2) / 2),
+      k4 = rate(T + stepS * k3)
     const next = T + (stepS * (k1 + 2 * k2 + 2 * k3 + k4)) / 6
     if (next >= h.endC) return t + (stepS * (h.endC - T)) / (next - T)
     T = next
@@ -20,11 +37,20 @@ function integrated(q0W: number, h: Heating, stepS = 0.05): number {
   return Infinity
 }
 
-const physical = fc.record({
-  startC: fc.double({ min: 0, max: 60, noNaN: true }), riseK: fc.double({ min: 5, max: 95, noNaN: true }), airC: fc.double({ min: -40, max: 45, noNaN: true }),
-  capacityJPerK: fc.double({ min: 100, max: 50_000, noNaN: true }), lossWPerK: fc.double({ min: 0, max: 5, noNaN: true }),
-  thetaK: fc.double({ min: 600, max: 2000, noNaN: true }), timeS: fc.double({ min: 5, max: 86_400, noNaN: true }),
-}).map(({ riseK, timeS, ...rest }) => ({ h: { ...rest, endC: rest.startC + riseK, evaporation: null, vapourW: 0, meltJ: 0 } as Heating, timeS }))
+const physical = fc
+  .record({
+    startC: fc.double({ min: 0, max: 60, noNaN: true }),
+    riseK: fc.double({ min: 5, max: 95, noNaN: true }),
+    airC: fc.double({ min: -40, max: 45, noNaN: true }),
+    capacityJPerK: fc.double({ min: 100, max: 50_000, noNaN: true }),
+    lossWPerK: fc.double({ min: 0, max: 5, noNaN: true }),
+    thetaK: fc.double({ min: 600, max: 2000, noNaN: true }),
+    timeS: fc.double({ min: 5, max: 86_400, noNaN: true }),
+  })
+  .map(({ riseK, timeS, ...rest }) => ({
+    h: { ...rest, endC: rest.startC + riseK, evaporation: null, vapourW: 0, meltJ: 0 } as Heating,
+    timeS,
+  }))
 
 describe('heating time', () => {
   it('is that of the differential equation, with a lid and without', () => {
@@ -40,37 +66,46 @@ describe('heating time', () => {
     const surface = { areaM2: Math.PI * 0.0475 ** 2, pressurePa: 101_325, airC: 15, humidity: 0.5, windMS: 0 }
     const lidded: Heating = { ...base, startC: 12, endC: 99.97, airC: 15, lossWPerK: 0.14 }
     for (const q0W of [560, 650, 720]) {
-      const saved = 1 - heatingTime(q0W, lidded) / heatingTime(q0W, { ...lidded, evaporation: evaporationFrom(surface, 1, 24) })
+      const saved =
+        1 - heatingTime(q0W, lidded) / heatingTime(q0W, { ...lidded, evaporation: evaporationFrom(surface, 1, 24) })
       expect(saved).toBeGreaterThan(0.05)
       expect(saved).toBeLessThan(0.07)
     }
   })
 
   it('law: the heat flow found from a time gives that time back, for every physical input, near a stall too', () => {
-    fc.assert(fc.property(physical, ({ h, timeS }) => {
-      const flow = heatFlowFromTime(timeS, h)
-      if (!flow.ok) {
-        expect(flow.problem.code).toBe('heated-by-air')
-        return
-      }
-      expect(flow.value.q0W).toBeGreaterThan(0)
-      const stalledK = (h.lossWPerK + flow.value.q0W / h.thetaK) * timeS / h.capacityJPerK
-      // Beyond e^-25 of surplus the time no longer fits into a double of q0; the margin itself still does.
-      if (stalledK < 25) expect(heatingTime(flow.value.q0W, h) / timeS).toBeCloseTo(1, 4)
-    }), { numRuns: 3000 })
+    fc.assert(
+      fc.property(physical, ({ h, timeS }) => {
+        const flow = heatFlowFromTime(timeS, h)
+        if (!flow.ok) {
+          expect(flow.problem.code).toBe('heated-by-air')
+          return
+        }
+        expect(flow.value.q0W).toBeGreaterThan(0)
+        const stalledK = ((h.lossWPerK + flow.value.q0W / h.thetaK) * timeS) / h.capacityJPerK
+        // Beyond e^-25 of surplus the time no longer fits into a double of q0; the margin itself still does.
+        if (stalledK < 25) expect(heatingTime(flow.value.q0W, h) / timeS).toBeCloseTo(1, 4)
+      }),
+      { numRuns: 3000 },
+    )
   })
 
   it('law: a shorter time needs a stronger flame', () => {
-    fc.assert(fc.property(physical, ({ h, timeS }) => {
-      const slow = heatFlowFromTime(timeS, h), fast = heatFlowFromTime(timeS * 0.9, h)
-      if (slow.ok && fast.ok) expect(fast.value.q0W).toBeGreaterThanOrEqual(slow.value.q0W)
-    }))
+    fc.assert(
+      fc.property(physical, ({ h, timeS }) => {
+        const slow = heatFlowFromTime(timeS, h),
+          fast = heatFlowFromTime(timeS * 0.9, h)
+        if (slow.ok && fast.ok) expect(fast.value.q0W).toBeGreaterThanOrEqual(slow.value.q0W)
+      }),
+    )
   })
 
   it('law: as all losses vanish the time is C·ΔT/q0', () => {
     for (const small of [1e-3, 1e-6, 1e-9, 0]) {
       const h = { ...base, lossWPerK: small, thetaK: small === 0 ? Infinity : 1 / small }
-      expect(heatingTime(800, h) / ((h.capacityJPerK * (h.endC - h.startC)) / 800) - 1).toBeLessThan(2000 * small + 1e-12)
+      expect(heatingTime(800, h) / ((h.capacityJPerK * (h.endC - h.startC)) / 800) - 1).toBeLessThan(
+        2000 * small + 1e-12,
+      )
     }
   })
 
@@ -82,13 +117,19 @@ describe('heating time', () => {
   })
 
   it('says so when the air alone explains the time', () => {
-    expect(heatFlowFromTime(86_400, { ...base, startC: 5, endC: 10, airC: 45 })).toMatchObject({ ok: false, problem: { code: 'heated-by-air' } })
+    expect(heatFlowFromTime(86_400, { ...base, startC: 5, endC: 10, airC: 45 })).toMatchObject({
+      ok: false,
+      problem: { code: 'heated-by-air' },
+    })
   })
 })
 
 // The method: evaporation from an open pot takes 5–20 % of the useful heat, at 750–250 W of it.
 describe('open pot', () => {
-  it.each([[750, 0.05], [250, 0.20]])('at %d W into the water evaporation takes about %d of it', (usefulW, stated) => {
+  it.each([
+    [750, 0.05],
+    [250, 0.2],
+  ])('at %d W into the water evaporation takes about %d of it', (usefulW, stated) => {
     const surface = { areaM2: Math.PI * 0.0475 ** 2, pressurePa: 101_325, airC: 20, humidity: 0.5, windMS: 0 }
     const evaporation = evaporationFrom(surface, 1, 24)
     const h: Heating = { ...base, startC: 15, endC: 99.97, airC: 20, evaporation }
@@ -103,8 +144,8 @@ describe('open pot', () => {
 
 // Known answers: x² − 2 and Kepler’s equation E − 0.5 sin E = 1 (E = 1.49870113351785, from memory of standard tables; residual checked).
 it('findRoot finds known roots', () => {
-  expect(findRoot(x => x * x - 2, 0, 2)).toBeCloseTo(Math.SQRT2, 14)
-  const e = findRoot(x => x - 0.5 * Math.sin(x) - 1, 0, 3)
+  expect(findRoot((x) => x * x - 2, 0, 2)).toBeCloseTo(Math.SQRT2, 14)
+  const e = findRoot((x) => x - 0.5 * Math.sin(x) - 1, 0, 3)
   expect(e - 0.5 * Math.sin(e)).toBeCloseTo(1, 14)
   expect(e).toBeCloseTo(1.49870113351785, 12)
 })

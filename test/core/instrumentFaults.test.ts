@@ -5,14 +5,20 @@ import { seededRandom } from '../../core/simulate/random'
 const WATER: Reading = { channel: 'water', unit: 'degC', value: 20, noise: 0.2, step: 0.1 }
 
 /** What a thermometer in still water shows, ten times a second; null: nothing was heard. */
-function showing(faults: Partial<InstrumentFaults>, seconds: number, { reading = {}, seed = 7 }: { reading?: Partial<Reading>, seed?: number } = {}): (number | null)[] {
+function showing(
+  faults: Partial<InstrumentFaults>,
+  seconds: number,
+  { reading = {}, seed = 7 }: { reading?: Partial<Reading>; seed?: number } = {},
+): (number | null)[] {
   const show = instrumentWith({ ...FAULTLESS, ...faults }, seededRandom(seed))
   return Array.from({ length: seconds * 10 }, (_, i) => show(i / 10, [{ ...WATER, ...reading }])?.get('water') ?? null)
 }
 const mean = (values: readonly number[]) => values.reduce((sum, value) => sum + value, 0) / values.length
-const deviation = (values: readonly number[]) => Math.sqrt(values.reduce((sum, value) => sum + (value - mean(values)) ** 2, 0) / (values.length - 1))
-const heard = (values: readonly (number | null)[]) => values.filter(value => value !== null)
-const lostShare = (values: readonly (number | null)[]) => values.filter(value => value === null).length / values.length
+const deviation = (values: readonly number[]) =>
+  Math.sqrt(values.reduce((sum, value) => sum + (value - mean(values)) ** 2, 0) / (values.length - 1))
+const heard = (values: readonly (number | null)[]) => values.filter((value) => value !== null)
+const lostShare = (values: readonly (number | null)[]) =>
+  values.filter((value) => value === null).length / values.length
 
 describe('a simulated instrument', () => {
   // Of n normal draws the mean lies within 4·s/√n and the deviation within 4·s/√(2n) of the true one (four standard errors: JCGM 100, 4.2 and E.4.3); a resolution δ adds δ²/12 (JCGM 100, F.2.2.1).
@@ -23,7 +29,7 @@ describe('a simulated instrument', () => {
       expect(values).toHaveLength(4000)
       expect(Math.abs(mean(values) - 20)).toBeLessThan((4 * expected) / Math.sqrt(4000))
       expect(Math.abs(deviation(values) / expected - 1)).toBeLessThan(4 / Math.sqrt(8000))
-      expect(values.every(value => Math.abs(value * 10 - Math.round(value * 10)) < 1e-6)).toBe(true)
+      expect(values.every((value) => Math.abs(value * 10 - Math.round(value * 10)) < 1e-6)).toBe(true)
     }
   })
 
@@ -47,7 +53,7 @@ describe('a simulated instrument', () => {
 
   it('with a low battery is heard ever less, at the end half the time, and after half a minute no more', () => {
     const values = Array.from({ length: 40 }, (_, i) => showing({ batteryAfterS: 10 }, 60, { seed: i + 1 }))
-    const lostFrom = (from: number, to: number) => mean(values.map(one => lostShare(one.slice(from * 10, to * 10))))
+    const lostFrom = (from: number, to: number) => mean(values.map((one) => lostShare(one.slice(from * 10, to * 10))))
     expect(lostFrom(0, 10)).toBe(0)
     expect(lostFrom(10, 20)).toBeLessThan(lostFrom(20, 30))
     expect(lostFrom(20, 30)).toBeLessThan(lostFrom(30, 40))
@@ -59,9 +65,14 @@ describe('a simulated instrument', () => {
   it('of two channels is late or lost with both; the same seed shows the same', () => {
     const both = (seed: number) => {
       const show = instrumentWith({ ...FAULTLESS, dropoutShare: 0.5 }, seededRandom(seed))
-      return Array.from({ length: 200 }, (_, i) => show(i, [{ ...WATER, channel: 'air' }, { ...WATER, channel: 'pressure', value: 905 }]))
+      return Array.from({ length: 200 }, (_, i) =>
+        show(i, [
+          { ...WATER, channel: 'air' },
+          { ...WATER, channel: 'pressure', value: 905 },
+        ]),
+      )
     }
-    expect(both(3).every(shown => shown === null || (shown.has('air') && shown.has('pressure')))).toBe(true)
+    expect(both(3).every((shown) => shown === null || (shown.has('air') && shown.has('pressure')))).toBe(true)
     expect(both(3)).toEqual(both(3))
     expect(both(3)).not.toEqual(both(4))
   })

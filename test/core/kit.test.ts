@@ -9,7 +9,12 @@ import { checkAge, instrumentCorrection, type InstrumentCheck } from '../../core
 import { setupWarnings } from '../../core/kit/setupWarnings'
 
 const DAY = 86_400_000
-const check = (kind: InstrumentCheck['kind'], reading: number, truth: number, day = 0): InstrumentCheck => ({ kind, reading, truth, atMs: day * DAY })
+const check = (kind: InstrumentCheck['kind'], reading: number, truth: number, day = 0): InstrumentCheck => ({
+  kind,
+  reading,
+  truth,
+  atMs: day * DAY,
+})
 
 describe('an instrument’s checks', () => {
   // By hand; the two fixed points of a thermometer are common practice (ice point 0 °C, boiling point of the pressure).
@@ -29,9 +34,15 @@ describe('an instrument’s checks', () => {
     const right = (kg: number) => kg + instrumentCorrection(kg, 'mass', [weight], DAY)
     expect(right(0)).toBe(0)
     expect(right(0.201)).toBeCloseTo(0.2, 12)
-    fc.assert(fc.property(fc.double({ min: 0, max: 2, noNaN: true }), fc.double({ min: 0, max: 2, noNaN: true }), (tare, load) => {
-      expect(right(tare + load) - right(tare)).toBeCloseTo(right(load), 9)
-    }))
+    fc.assert(
+      fc.property(
+        fc.double({ min: 0, max: 2, noNaN: true }),
+        fc.double({ min: 0, max: 2, noNaN: true }),
+        (tare, load) => {
+          expect(right(tare + load) - right(tare)).toBeCloseTo(right(load), 9)
+        },
+      ),
+    )
     expect(instrumentCorrection(0, 'wind', [check('beside', 2.1, 2)], DAY)).toBeCloseTo(0, 12)
   })
 
@@ -43,29 +54,53 @@ describe('an instrument’s checks', () => {
 })
 
 describe('a container’s ledger', () => {
-  const entry = (kind: LedgerEntry['kind'], massG: number, day: number): LedgerEntry => ({ id: `${kind}${day}`, kind, massKg: massG / 1000, atMs: day * DAY })
-  const take = (usedG: number | null, day: number): LedgerTake => ({ runId: `r${day}`, usedKg: usedG === null ? null : usedG / 1000, atMs: day * DAY })
+  const entry = (kind: LedgerEntry['kind'], massG: number, day: number): LedgerEntry => ({
+    id: `${kind}${day}`,
+    kind,
+    massKg: massG / 1000,
+    atMs: day * DAY,
+  })
+  const take = (usedG: number | null, day: number): LedgerTake => ({
+    runId: `r${day}`,
+    usedKg: usedG === null ? null : usedG / 1000,
+    atMs: day * DAY,
+  })
 
   it('by hand: full at 210 g with 110 g in it, two runs, a weighing that finds 2 g gone', () => {
-    const ledger = containerLedger([entry('full', 210, 0), entry('weighed', 190, 3)], [take(8.6, 1), take(9.4, 2), take(10, 4)], { tareKg: null, fullKg: 0.11 })
+    const ledger = containerLedger(
+      [entry('full', 210, 0), entry('weighed', 190, 3)],
+      [take(8.6, 1), take(9.4, 2), take(10, 4)],
+      { tareKg: null, fullKg: 0.11 },
+    )
     expect(ledger.tareFrom).toBe('full')
     expect(ledger.tareKg!).toBeCloseTo(0.1, 12)
-    expect(ledger.lines.map(line => Math.round(line.fillKg! * 1e4) / 10)).toEqual([110, 101.4, 92, 90, 80])
+    expect(ledger.lines.map((line) => Math.round(line.fillKg! * 1e4) / 10)).toEqual([110, 101.4, 92, 90, 80])
     expect(ledger.lines[3]!.unexplainedKg!).toBeCloseTo(-0.002, 12)
   })
 
   it('a run whose fuel was not weighed leaves the fill unknown until the next weighing; an empty weighing beats any tare', () => {
-    const ledger = containerLedger([entry('full', 380, 0), entry('weighed', 300, 2)], [take(null, 1)], { tareKg: 0.15, fullKg: null })
-    expect(ledger.lines.map(line => line.fillKg)).toEqual([expect.closeTo(0.23, 9), null, expect.closeTo(0.15, 9)])
-    expect(containerLedger([entry('full', 380, 0), entry('empty', 148, 5)], [], { tareKg: 0.15, fullKg: null })).toMatchObject({ tareFrom: 'empty', tareKg: 0.148, fillKg: 0 })
+    const ledger = containerLedger([entry('full', 380, 0), entry('weighed', 300, 2)], [take(null, 1)], {
+      tareKg: 0.15,
+      fullKg: null,
+    })
+    expect(ledger.lines.map((line) => line.fillKg)).toEqual([expect.closeTo(0.23, 9), null, expect.closeTo(0.15, 9)])
+    expect(
+      containerLedger([entry('full', 380, 0), entry('empty', 148, 5)], [], { tareKg: 0.15, fullKg: null }),
+    ).toMatchObject({ tareFrom: 'empty', tareKg: 0.148, fillKg: 0 })
     expect(containerLedger([entry('weighed', 300, 0)], [], { tareKg: null, fullKg: null }).fillKg).toBeNull()
   })
 
   it('law: what is in it is never below nothing, and weighings apart what runs took adds up', () => {
-    fc.assert(fc.property(fc.array(fc.double({ min: 0.1, max: 40, noNaN: true }), { maxLength: 20 }), (used) => {
-      const ledger = containerLedger([entry('full', 380, 0)], used.map((grams, i) => take(grams, i + 1)), { tareKg: 0.15, fullKg: null })
-      expect(ledger.fillKg!).toBeCloseTo(Math.max(0, 0.23 - used.reduce((sum, grams) => sum + grams, 0) / 1000), 9)
-    }))
+    fc.assert(
+      fc.property(fc.array(fc.double({ min: 0.1, max: 40, noNaN: true }), { maxLength: 20 }), (used) => {
+        const ledger = containerLedger(
+          [entry('full', 380, 0)],
+          used.map((grams, i) => take(grams, i + 1)),
+          { tareKg: 0.15, fullKg: null },
+        )
+        expect(ledger.fillKg!).toBeCloseTo(Math.max(0, 0.23 - used.reduce((sum, grams) => sum + grams, 0) / 1000), 9)
+      }),
+    )
   })
 
   it('boils left: the mean, and a range by twice the scatter', () => {
@@ -78,21 +113,32 @@ describe('a container’s ledger', () => {
 
 // Common practice, no published source: what every practitioner repeats.
 describe('warnings', () => {
-  const parts = { burner: { kind: 'canister-top' as const, supportM: 0.1 }, pot: { diameterM: 0.12 }, stand: null, screened: false }
+  const parts = {
+    burner: { kind: 'canister-top' as const, supportM: 0.1 },
+    pot: { diameterM: 0.12 },
+    stand: null,
+    screened: false,
+  }
   it('a windscreen round a burner on its canister, and not round one on a hose', () => {
-    expect(setupWarnings({ ...parts, screened: true }).map(one => one.code)).toEqual(['screen-round-canister'])
+    expect(setupWarnings({ ...parts, screened: true }).map((one) => one.code)).toEqual(['screen-round-canister'])
     expect(setupWarnings({ ...parts, burner: { kind: 'integrated', supportM: null }, screened: true })).toHaveLength(1)
     expect(setupWarnings({ ...parts, burner: { kind: 'remote-gas', supportM: null }, screened: true })).toEqual([])
   })
 
   it('a pot wider than its stand; silent where a width is not known', () => {
-    expect(setupWarnings({ ...parts, stand: { supportM: 0.11 } }).map(one => one.code)).toEqual(['pot-wider-than-stand'])
+    expect(setupWarnings({ ...parts, stand: { supportM: 0.11 } }).map((one) => one.code)).toEqual([
+      'pot-wider-than-stand',
+    ])
     expect(setupWarnings({ ...parts, stand: { supportM: null } })).toEqual([])
-    expect(setupWarnings({ ...parts, pot: { diameterM: 0.21 } }).map(one => one.code)).toEqual(['pot-wide-on-burner'])
+    expect(setupWarnings({ ...parts, pot: { diameterM: 0.21 } }).map((one) => one.code)).toEqual(['pot-wide-on-burner'])
   })
 
   it('every fuel belongs to some burner, and white gas in an alcohol burner is explained', () => {
-    for (const fuel of FUEL_KINDS) expect(BURNER_KINDS.some(burner => burnerFuelMismatch(burner, fuel) === null), fuel).toBe(true)
+    for (const fuel of FUEL_KINDS)
+      expect(
+        BURNER_KINDS.some((burner) => burnerFuelMismatch(burner, fuel) === null),
+        fuel,
+      ).toBe(true)
     expect(burnerFuelMismatch('alcohol', 'white-gas')).toMatch(/flares/)
     expect(burnerFuelMismatch('canister-top', 'methanol')).toMatch(/do not belong together/)
     expect(burnerFuelMismatch('alcohol', null)).toBeNull()

@@ -24,17 +24,37 @@ function answer(change: Loose = {}, options: Loose = {}, workings = false): RunA
   return reduced
 }
 const part = (name: string, change: Loose): Loose => ({ [name]: { ...(contract.runs[0]![name] as Loose), ...change } })
-const codes = (got: RunAnswer) => got.flags.map(flag => flag.code)
-const rung = (got: RunAnswer, name: string) => got.ladder.find(one => one.rung === name)!
+const codes = (got: RunAnswer) => got.flags.map((flag) => flag.code)
+const rung = (got: RunAnswer, name: string) => got.ladder.find((one) => one.rung === name)!
 
 describe('the contract’s worked run (figures as the contract prints them)', () => {
   const got = answer()
   it.each([
-    ['boilingPointC', 96.84, 2], ['litres', 0.47385, 5], ['timeToBoilS', 228, 6], ['timeToBoilU', 2.9, 6], ['fuelToBoilG', 12.7, 6], ['efficiency', 0.3073, 4], ['firepowerW', 2546, 0],
-    ['burnRateGPerMin', 3.342, 3], ['q0W', 824.7, 1], ['gPerL', 26.802, 3], ['gPerLU', 0.36, 2], ['gPerLPerK', 0.3058, 4], ['normalisedGPerL', 24.394, 3], ['normalisedTimeS', 207.5, 1],
-  ] as const)('%s is %d', (key, value, digits) => expect(Math.abs(got[key]! - value)).toBeLessThanOrEqual(0.5 * 10 ** -digits))
+    ['boilingPointC', 96.84, 2],
+    ['litres', 0.47385, 5],
+    ['timeToBoilS', 228, 6],
+    ['timeToBoilU', 2.9, 6],
+    ['fuelToBoilG', 12.7, 6],
+    ['efficiency', 0.3073, 4],
+    ['firepowerW', 2546, 0],
+    ['burnRateGPerMin', 3.342, 3],
+    ['q0W', 824.7, 1],
+    ['gPerL', 26.802, 3],
+    ['gPerLU', 0.36, 2],
+    ['gPerLPerK', 0.3058, 4],
+    ['normalisedGPerL', 24.394, 3],
+    ['normalisedTimeS', 207.5, 1],
+  ] as const)('%s is %d', (key, value, digits) =>
+    expect(Math.abs(got[key]! - value)).toBeLessThanOrEqual(0.5 * 10 ** -digits),
+  )
 
-  it.each([['start', 0.8826, 23.654], ['boilingPoint', 1.0432, 24.676], ['surroundings', 0.9886, 24.394], ['wind', 1, 24.394], ['supply', 1, 24.394]])('rung %s: × %d to %d g/L', (name, factor, gPerL) => {
+  it.each([
+    ['start', 0.8826, 23.654],
+    ['boilingPoint', 1.0432, 24.676],
+    ['surroundings', 0.9886, 24.394],
+    ['wind', 1, 24.394],
+    ['supply', 1, 24.394],
+  ])('rung %s: × %d to %d g/L', (name, factor, gPerL) => {
     expect(rung(got, name).factor).toBeCloseTo(factor, 3)
     expect(rung(got, name).gPerL).toBeCloseTo(gPerL, 2)
   })
@@ -56,7 +76,11 @@ describe('what is missing is named, and what can be said is said', () => {
   })
 
   it('in wind, without a series and with a burner of no known class: partly, K_loss grown with the wind', () => {
-    const got = answer({ ...part('place', { windMS: 2 }), burner: { kind: 'canister-top', head: null }, lossWPerK: null })
+    const got = answer({
+      ...part('place', { windMS: 2 }),
+      burner: { kind: 'canister-top', head: null },
+      lossWPerK: null,
+    })
     expect(got).toMatchObject({ status: 'partly', missing: ['series.wind'] })
     expect(got.q0W!).toBeGreaterThan(answer({ lossWPerK: null }).q0W!)
   })
@@ -72,18 +96,31 @@ describe('what is missing is named, and what can be said is said', () => {
   })
 
   it('without air: the surroundings rung stays open', () => {
-    expect(rung(answer(part('place', { airC: null })), 'surroundings')).toMatchObject({ factor: null, basis: 'assumed' })
+    expect(rung(answer(part('place', { airC: null })), 'surroundings')).toMatchObject({
+      factor: null,
+      basis: 'assumed',
+    })
   })
 
   it('without a start temperature: as measured only', () => {
     const got = answer(part('water', { startC: null }))
-    expect(got).toMatchObject({ status: 'not', normalisedGPerL: null, missing: ['water.startC'], q0W: null, efficiency: null })
+    expect(got).toMatchObject({
+      status: 'not',
+      normalisedGPerL: null,
+      missing: ['water.startC'],
+      q0W: null,
+      efficiency: null,
+    })
     expect(got.gPerL).toBeCloseTo(26.802, 3)
     expect(got.gPerLU).toBeCloseTo(0.36, 2)
   })
 
   it('a flame that ran on: fuel to the boil unknown, unless the share of burn time is taken', () => {
-    const events = [{ kind: 'potOn', s: 0 }, { kind: 'rollingBoil', s: 228 }, { kind: 'flameOut', s: 456 }]
+    const events = [
+      { kind: 'potOn', s: 0 },
+      { kind: 'rollingBoil', s: 228 },
+      { kind: 'flameOut', s: 456 },
+    ]
     expect(answer({ events })).toMatchObject({ fuelToBoilG: null, gPerL: null, timeToBoilS: 228 })
     const shared = answer({ events, ...part('fuel', { burnOutShare: true }) })
     expect(shared.fuelToBoilG).toBeCloseTo(6.35, 6)
@@ -92,15 +129,38 @@ describe('what is missing is named, and what can be said is said', () => {
   })
 
   it('warm-up counts as fuel: F = burn rate × (t + lead)', () => {
-    const got = answer({ events: [{ kind: 'lit', s: -60 }, { kind: 'potOn', s: 0 }, { kind: 'rollingBoil', s: 228 }] })
+    const got = answer({
+      events: [
+        { kind: 'lit', s: -60 },
+        { kind: 'potOn', s: 0 },
+        { kind: 'rollingBoil', s: 228 },
+      ],
+    })
     expect(got.burnRateGPerMin).toBeCloseTo((12.7 / 288) * 60, 6)
     expect(got.normalisedGPerL! / got.gPerL!).toBeCloseTo((got.normalisedTimeS! + 60) / 288, 6)
-    expect(answer({ events: [{ kind: 'lit', s: -60 }, { kind: 'potOn', s: 0 }, { kind: 'rollingBoil', s: 228 }] }, { clock: 'lit' }).timeToBoilS).toBe(288)
+    expect(
+      answer(
+        {
+          events: [
+            { kind: 'lit', s: -60 },
+            { kind: 'potOn', s: 0 },
+            { kind: 'rollingBoil', s: 228 },
+          ],
+        },
+        { clock: 'lit' },
+      ).timeToBoilS,
+    ).toBe(288)
   })
 })
 
 describe('runs that never boiled', () => {
-  const gaveUp = (endC: number, s: number) => ({ ...part('water', { endC }), events: [{ kind: 'potOn', s: 0 }, { kind: 'gaveUp', s }] })
+  const gaveUp = (endC: number, s: number) => ({
+    ...part('water', { endC }),
+    events: [
+      { kind: 'potOn', s: 0 },
+      { kind: 'gaveUp', s },
+    ],
+  })
   it('is carried to the reference by the model, as extrapolated', () => {
     const got = answer(gaveUp(80, 300))
     expect(got).toMatchObject({ gPerL: null, timeToBoilS: null, ended: 'gaveUp', boilFrom: 'extrapolated' })
@@ -118,16 +178,33 @@ describe('runs that never boiled', () => {
   })
 
   it('stopped by rain is no failure to boil', () => {
-    const got = answer({ ...part('water', { endC: 70 }), events: [{ kind: 'potOn', s: 0 }, { kind: 'stopped', s: 200, reason: 'rain' }] })
+    const got = answer({
+      ...part('water', { endC: 70 }),
+      events: [
+        { kind: 'potOn', s: 0 },
+        { kind: 'stopped', s: 200, reason: 'rain' },
+      ],
+    })
     expect(got.ended).toBe('stopped')
-    expect(got.flags.find(flag => flag.code === 'stopped')!.text).toBe('Stopped from outside (rain). Not a failure to boil.')
+    expect(got.flags.find((flag) => flag.code === 'stopped')!.text).toBe(
+      'Stopped from outside (rain). Not a failure to boil.',
+    )
   })
 })
 
 describe('slips are caught', () => {
   it.each<[string, Loose, string]>([
     ['fuel after above before', part('fuel', { usedG: null, beforeG: 198, afterG: 212 }), 'fuel-after-above-before'],
-    ['boil before pot-on', { events: [{ kind: 'potOn', s: 292 }, { kind: 'rollingBoil', s: 250 }] }, 'boil-before-pot-on'],
+    [
+      'boil before pot-on',
+      {
+        events: [
+          { kind: 'potOn', s: 292 },
+          { kind: 'rollingBoil', s: 250 },
+        ],
+      },
+      'boil-before-pot-on',
+    ],
     ['start above the boiling point', part('water', { startC: 100 }), 'start-above-boiling'],
     ['more heat in the water than in the fuel', part('fuel', { usedG: 3.5 }), 'impossible-efficiency'],
     ['an efficiency no such stove has', part('fuel', { usedG: 5 }), 'doubtful-efficiency'],
@@ -136,17 +213,45 @@ describe('slips are caught', () => {
 
 describe('bad documents', () => {
   it('a wrong envelope stops it, naming path, what was read and what is expected', () => {
-    const read = readReduceRequest({ format: 'vulcanum-reduce', version: 2, model: 'best', reference: { startC: '20' }, runs: {} })
-    expect(!read.ok && read.problems).toEqual(expect.arrayContaining([
-      { path: 'version', text: 'read 2, expected 1' }, { path: 'model', text: 'read "best", expected one of loss, energy, ratio' },
-      { path: 'reference.startC', text: 'read "20", expected a number from -5 to 110 °C, or null' }, { path: 'runs', text: 'read {}, expected a list of runs' },
-    ]))
+    const read = readReduceRequest({
+      format: 'vulcanum-reduce',
+      version: 2,
+      model: 'best',
+      reference: { startC: '20' },
+      runs: {},
+    })
+    expect(!read.ok && read.problems).toEqual(
+      expect.arrayContaining([
+        { path: 'version', text: 'read 2, expected 1' },
+        { path: 'model', text: 'read "best", expected one of loss, energy, ratio' },
+        { path: 'reference.startC', text: 'read "20", expected a number from -5 to 110 °C, or null' },
+        { path: 'runs', text: 'read {}, expected a list of runs' },
+      ]),
+    )
   })
 
   it('a wrong run comes back with its error and does not stop the others', () => {
-    const read = readReduceRequest({ ...contract, runs: [{ id: 'a', water: { massG: 'much' }, trace: [[0, 1], [1, null]] }, contract.runs[0], 7] })
+    const read = readReduceRequest({
+      ...contract,
+      runs: [
+        {
+          id: 'a',
+          water: { massG: 'much' },
+          trace: [
+            [0, 1],
+            [1, null],
+          ],
+        },
+        contract.runs[0],
+        7,
+      ],
+    })
     const runs = read.ok ? reduce(read.request).runs : []
-    expect(runs[0]).toEqual({ id: 'a', error: 'runs[0].water.massG: read "much", expected a number from 20 to 20000 g, or null; runs[0].trace[1]: read [1,null], expected [seconds, °C]' })
+    expect(runs[0]).toEqual({
+      id: 'a',
+      error:
+        'runs[0].water.massG: read "much", expected a number from 20 to 20000 g, or null; runs[0].trace[1]: read [1,null], expected [seconds, °C]',
+    })
     expect(runs[1]).toMatchObject({ id: 'contract', status: 'normalised' })
     expect(runs[2]).toMatchObject({ id: 'runs[2]' })
   })
@@ -155,50 +260,113 @@ describe('bad documents', () => {
     const some = <T>(arbitrary: fc.Arbitrary<T>) => fc.option(arbitrary, { nil: null })
     const number = (min: number, max: number) => some(fc.double({ min, max, noNaN: true }))
     const anyRun = fc.record({
-      id: fc.constant('x'), setup: fc.constant('s'), lid: some(fc.boolean()), screen: some(fc.constantFrom('none', 'cone')),
-      place: fc.record({ altitudeM: number(-500, 9000), stationPressureHPa: number(300, 1100), airC: number(-60, 60), windMS: number(0, 40) }),
-      water: fc.record({ massG: number(20, 20_000), startC: number(-5, 110), endC: number(-5, 110), endMassG: number(20, 20_000) }),
+      id: fc.constant('x'),
+      setup: fc.constant('s'),
+      lid: some(fc.boolean()),
+      screen: some(fc.constantFrom('none', 'cone')),
+      place: fc.record({
+        altitudeM: number(-500, 9000),
+        stationPressureHPa: number(300, 1100),
+        airC: number(-60, 60),
+        windMS: number(0, 40),
+      }),
+      water: fc.record({
+        massG: number(20, 20_000),
+        startC: number(-5, 110),
+        endC: number(-5, 110),
+        endMassG: number(20, 20_000),
+      }),
       pot: fc.record({ massG: number(1, 5000), diameterMm: number(20, 1000) }),
-      fuel: fc.record({ kind: some(fc.constantFrom('methanol', 'hexamine', 'isobutane-propane')), usedG: number(0.01, 2000), usedMl: number(0.1, 2000), scaleResolutionG: number(0.001, 10) }),
-      events: fc.array(fc.record({ kind: fc.constantFrom('lit', 'potOn', 'rollingBoil', 'gaveUp', 'flameOut', 'firstBubbles', 'relit'), s: fc.double({ min: -1000, max: 80_000, noNaN: true }) }), { maxLength: 5 }),
+      fuel: fc.record({
+        kind: some(fc.constantFrom('methanol', 'hexamine', 'isobutane-propane')),
+        usedG: number(0.01, 2000),
+        usedMl: number(0.1, 2000),
+        scaleResolutionG: number(0.001, 10),
+      }),
+      events: fc.array(
+        fc.record({
+          kind: fc.constantFrom('lit', 'potOn', 'rollingBoil', 'gaveUp', 'flameOut', 'firstBubbles', 'relit'),
+          s: fc.double({ min: -1000, max: 80_000, noNaN: true }),
+        }),
+        { maxLength: 5 },
+      ),
     })
-    fc.assert(fc.property(anyRun, fc.constantFrom('loss', 'energy', 'ratio'), fc.constantFrom('putIn', 'remaining'), (run, model, litre) => {
-      const read = readReduceRequest({ format: 'vulcanum-reduce', version: 1, model, litre, runs: [run] })
-      if (!read.ok) throw new Error('not read')
-      const [got] = reduce(read.request, { workings: true }).runs as [RunAnswer]
-      const numbers: unknown[] = []
-      JSON.stringify({ ...got, workings: undefined }, (_, one: unknown) => {
-        if (typeof one === 'number') numbers.push(one)
-        return one
-      })
-      expect(numbers.every(Number.isFinite)).toBe(true)
-      const whole = got.status === 'normalised' && got.gPerL !== null
-      if (whole) expect(got.gPerL! * got.ladder.reduce((product, one) => product * one.factor!, 1) / got.normalisedGPerL!).toBeCloseTo(1, 9)
-      if (got.normalisedGPerL === null) expect(got.missing.length + got.flags.length).toBeGreaterThan(0)
-    }), { numRuns: 1500 })
+    fc.assert(
+      fc.property(
+        anyRun,
+        fc.constantFrom('loss', 'energy', 'ratio'),
+        fc.constantFrom('putIn', 'remaining'),
+        (run, model, litre) => {
+          const read = readReduceRequest({ format: 'vulcanum-reduce', version: 1, model, litre, runs: [run] })
+          if (!read.ok) throw new Error('not read')
+          const [got] = reduce(read.request, { workings: true }).runs as [RunAnswer]
+          const numbers: unknown[] = []
+          JSON.stringify({ ...got, workings: undefined }, (_, one: unknown) => {
+            if (typeof one === 'number') numbers.push(one)
+            return one
+          })
+          expect(numbers.every(Number.isFinite)).toBe(true)
+          const whole = got.status === 'normalised' && got.gPerL !== null
+          if (whole)
+            expect(
+              (got.gPerL! * got.ladder.reduce((product, one) => product * one.factor!, 1)) / got.normalisedGPerL!,
+            ).toBeCloseTo(1, 9)
+          if (got.normalisedGPerL === null) expect(got.missing.length + got.flags.length).toBeGreaterThan(0)
+        },
+      ),
+      { numRuns: 1500 },
+    )
   })
 })
 
 describe('workings', () => {
   /** Works a formula out from its own inputs: independent of the code that told it. */
   function evaluated({ formula, inputs }: Working): number {
-    const script = formula.replace(/\{([^}]+)\}/g, (_, symbol: string) => `(${inputs.find(one => one.symbol === symbol)!.value})`)
-      .replaceAll('·', '*').replaceAll('−', '-').replaceAll('^', '**').replace('10⁻⁵', '1e-5')
+    const script = formula
+      .replace(/\{([^}]+)\}/g, (_, symbol: string) => `(${inputs.find((one) => one.symbol === symbol)!.value})`)
+      .replaceAll('·', '*')
+      .replaceAll('−', '-')
+      .replaceAll('^', '**')
+      .replace('10⁻⁵', '1e-5')
     return Number(Function(`return ${script}`)())
   }
 
   it('each formula, worked out from its inputs, gives its number', () => {
     const { workings } = answer({ ...part('place', { stationPressureHPa: null }), lossWPerK: null }, {}, true)
-    const arithmetic = Object.values(workings!).filter(one => !/such that|T_b\(|=|Σ|where|P_ev|Δh/.test(one.formula))
-    expect(arithmetic.map(one => one.path)).toEqual(expect.arrayContaining(['pressureHPa', 'usedG', 'fuelToBoilG', 'burnRateGPerMin', 'firepowerW', 'efficiency', 'gPerL', 'lossWPerK', 'ladder.start', 'normalisedGPerL']))
+    const arithmetic = Object.values(workings!).filter((one) => !/such that|T_b\(|=|Σ|where|P_ev|Δh/.test(one.formula))
+    expect(arithmetic.map((one) => one.path)).toEqual(
+      expect.arrayContaining([
+        'pressureHPa',
+        'usedG',
+        'fuelToBoilG',
+        'burnRateGPerMin',
+        'firepowerW',
+        'efficiency',
+        'gPerL',
+        'lossWPerK',
+        'ladder.start',
+        'normalisedGPerL',
+      ]),
+    )
     for (const working of arithmetic) expect(evaluated(working) / working.value!, working.path).toBeCloseTo(1, 6)
   })
 
   it('every number on the answer can be followed down to readings', () => {
     const { workings, ...got } = answer({}, {}, true)
-    for (const path of ['boilingPointC', 'litres', 'fuelToBoilG', 'efficiency', 'firepowerW', 'burnRateGPerMin', 'q0W', 'gPerL', 'normalisedGPerL'] as const) {
+    for (const path of [
+      'boilingPointC',
+      'litres',
+      'fuelToBoilG',
+      'efficiency',
+      'firepowerW',
+      'burnRateGPerMin',
+      'q0W',
+      'gPerL',
+      'normalisedGPerL',
+    ] as const) {
       expect(workings![path]!.value, path).toBe(got[path])
-      for (const input of workings![path]!.inputs) if (input.path) expect(workings![input.path], `${path} → ${input.path}`).toBeDefined()
+      for (const input of workings![path]!.inputs)
+        if (input.path) expect(workings![input.path], `${path} → ${input.path}`).toBeDefined()
     }
     const shares = workings!.normalisedGPerL!.shares!.reduce((sum, one) => sum + one.share, 0)
     expect(shares).toBeCloseTo(1, 9)
@@ -207,10 +375,21 @@ describe('workings', () => {
 
 describe('mean of a set-up', () => {
   // Source: Student's t table, two-sided 95 % (any statistics text): 12.706, 4.303, 2.228, 1.960.
-  it.each([[1, 12.706], [2, 4.303], [10, 2.228], [1e9, 1.960]])('factor for %d degrees of freedom is %d', (freedom, factor) => expect(studentFactor95(freedom)).toBeCloseTo(factor, 3))
+  it.each([
+    [1, 12.706],
+    [2, 4.303],
+    [10, 2.228],
+    [1e9, 1.96],
+  ])('factor for %d degrees of freedom is %d', (freedom, factor) =>
+    expect(studentFactor95(freedom)).toBeCloseTo(factor, 3),
+  )
 
   it('divides what repeating shrinks, and not what is shared; what moves its runs apart cancels', () => {
-    const runs = [23, 24, 25].map(gPerL => ({ gPerL, uRandom: 0.3, shared: { 'loss': 0.5, 'theta': 0.3, 'wind class': gPerL - 24 } }))
+    const runs = [23, 24, 25].map((gPerL) => ({
+      gPerL,
+      uRandom: 0.3,
+      shared: { loss: 0.5, theta: 0.3, 'wind class': gPerL - 24 },
+    }))
     const { meanU, sdGPerL, ci95 } = setupMean(runs)
     expect(sdGPerL).toBeCloseTo(1, 12)
     expect(meanU).toBeCloseTo(Math.sqrt(1 / 3 + 0.34), 12)
@@ -221,10 +400,16 @@ describe('mean of a set-up', () => {
 })
 
 describe('command line', () => {
-  const run = (args: string[], input?: string) => spawnSync(process.execPath, ['--import', 'tsx', 'cli/reduce.ts', ...args], { input, encoding: 'utf8' })
+  const run = (args: string[], input?: string) =>
+    spawnSync(process.execPath, ['--import', 'tsx', 'cli/reduce.ts', ...args], { input, encoding: 'utf8' })
   it('prints one JSON document, from a file or standard input, and nothing else', () => {
     const out = execFileSync(process.execPath, ['--import', 'tsx', 'cli/reduce.ts', contractFile], { encoding: 'utf8' })
-    expect(JSON.parse(out)).toMatchObject({ format: 'vulcanum-reduced', version: 1, runs: [{ id: 'contract' }], setups: [{ n: 1 }] })
+    expect(JSON.parse(out)).toMatchObject({
+      format: 'vulcanum-reduced',
+      version: 1,
+      runs: [{ id: 'contract' }],
+      setups: [{ n: 1 }],
+    })
     expect(run(['-'], readFileSync(contractFile, 'utf8')).stdout).toBe(out)
   })
 
@@ -233,6 +418,8 @@ describe('command line', () => {
     expect(bad).toMatchObject({ status: 1, stdout: '', stderr: 'version: read 3, expected 1\n' })
     expect(run(['-'], '{nonsense').stderr).toMatch(/^\$: not JSON/)
     expect(run(['--help']).stdout).toContain('standard error with its JSON path')
-    expect(run([contractFile, '--csv']).stdout.split('\n')[1]).toMatch(/^contract,worked run,measured,boil,normalised,boiled,96\.84/)
+    expect(run([contractFile, '--csv']).stdout.split('\n')[1]).toMatch(
+      /^contract,worked run,measured,boil,normalised,boiled,96\.84/,
+    )
   })
 })

@@ -12,11 +12,12 @@ import { burnsAndGaps, burnsOf, flameTimeBetween } from '../../core/run/burns'
 import type { RunEvent } from '../../core/run/events'
 import { seededRandom } from '../../core/simulate/random'
 
-const points = (speeds: readonly number[], ln: (v: number) => number, u = 0.01): WindPoint[] => speeds.map(windMS => ({ windMS, lnHeatPerFuel: ln(windMS), u }))
+const points = (speeds: readonly number[], ln: (v: number) => number, u = 0.01): WindPoint[] =>
+  speeds.map((windMS) => ({ windMS, lnHeatPerFuel: ln(windMS), u }))
 
 describe('wind series', () => {
   it('gives γ back exactly, with n = 1, and its uncertainty from the readings where nothing scatters', () => {
-    const fit = fitWind(points([0, 0, 1.8, 1.8, 3.6, 3.6], v => 10 - 0.31 * v))!
+    const fit = fitWind(points([0, 0, 1.8, 1.8, 3.6, 3.6], (v) => 10 - 0.31 * v))!
     expect(fit).toMatchObject({ exponent: 1, basis: 'ownSeries' })
     expect(fit.gamma).toBeCloseTo(0.31, 12)
     // By hand: u/√Σ(v − mean)² = 0.01/√(2·(1.8² + 1.8²)) = 0.01/3.6.
@@ -45,7 +46,9 @@ describe('wind series', () => {
     let held = 0
     for (let seed = 1; seed <= 200; seed++) {
       const { normal } = seededRandom(seed)
-      const { gamma, gammaU, exponent } = fitWind(points([0, 0, 0, 0, 1.8, 1.8, 1.8, 3.6, 3.6, 3.6], v => 10 - 0.25 * v + 0.02 * normal(), 0.015))!
+      const { gamma, gammaU, exponent } = fitWind(
+        points([0, 0, 0, 0, 1.8, 1.8, 1.8, 3.6, 3.6, 3.6], (v) => 10 - 0.25 * v + 0.02 * normal(), 0.015),
+      )!
       if (exponent === 1 && Math.abs(gamma - 0.25) <= 2 * gammaU) held++
     }
     expect(held).toBeGreaterThan(170)
@@ -66,52 +69,110 @@ describe('wind series', () => {
 })
 
 const run: HeatRun = {
-  waterKg: 0.473, startC: 14, airC: 15, pressurePa: 101_000, windMS: 0, humidity: 0.5, belowBoilK: 0, targetC: null, reachedC: null, heatS: 240, leadS: 0, fuelKg: 0.01, potJPerK: 60,
-  lidM2: 0.0075, sideM2: 0.02, closeCone: false, filmWPerM2K: 10, sideShare: 0.3, windSlopePerMS: 0.55, lossWPerK: null, thetaK: 1280, gamma: 0.3, windExponent: 1, meltJ: 0, supplyFactor: 1,
-  evaporationScale: 0, lidVapourW: null, altitudeFactor: 1, lhvJPerKg: 45.7e6, enthalpy: defaultEnthalpy,
+  waterKg: 0.473,
+  startC: 14,
+  airC: 15,
+  pressurePa: 101_000,
+  windMS: 0,
+  humidity: 0.5,
+  belowBoilK: 0,
+  targetC: null,
+  reachedC: null,
+  heatS: 240,
+  leadS: 0,
+  fuelKg: 0.01,
+  potJPerK: 60,
+  lidM2: 0.0075,
+  sideM2: 0.02,
+  closeCone: false,
+  filmWPerM2K: 10,
+  sideShare: 0.3,
+  windSlopePerMS: 0.55,
+  lossWPerK: null,
+  thetaK: 1280,
+  gamma: 0.3,
+  windExponent: 1,
+  meltJ: 0,
+  supplyFactor: 1,
+  evaporationScale: 0,
+  lidVapourW: null,
+  altitudeFactor: 1,
+  lhvJPerKg: 45.7e6,
+  enthalpy: defaultEnthalpy,
 }
 
 describe('the winds a tester asks about', () => {
-  const at = (windMS: number): Conditions => ({ startC: 20, pressurePa: 101_325, airC: 20, windMS, meltJ: 0, station: 4 })
-
-  it('law: at the doubling wind it takes twice as long, at the stall wind nothing is left over, and doubling comes first', () => {
-    fc.assert(fc.property(fc.double({ min: 0.05, max: 1, noNaN: true }), fc.double({ min: 150, max: 2500, noNaN: true }), fc.constantFrom(1, 1.5, 2), (gamma, q0W, windExponent) => {
-      const windy = { ...run, gamma, windExponent }
-      const { doublingMS, stallMS } = windLimits(windy, q0W, STANDARD_BENCH)
-      const flow = (v: number) => q0W * Math.exp(-gamma * v ** windExponent)
-      const heating = (v: number) => heatingIn(windy, at(v), aimTemperature(windy, at(v)))
-      if (stallMS !== null) expect(Math.abs(surplus(flow(stallMS), heating(stallMS).endC, heating(stallMS)))).toBeLessThan(1e-4)
-      if (doublingMS === null) return
-      expect(heatingTime(flow(doublingMS), heating(doublingMS)) / heatingTime(flow(0), heating(0))).toBeCloseTo(2, 5)
-      if (stallMS !== null) expect(doublingMS).toBeLessThan(stallMS)
-    }))
+  const at = (windMS: number): Conditions => ({
+    startC: 20,
+    pressurePa: 101_325,
+    airC: 20,
+    windMS,
+    meltJ: 0,
+    station: 4,
   })
 
-  it('a flame that cannot boil in calm has neither', () => expect(windLimits(run, 5, STANDARD_BENCH)).toEqual({ doublingMS: null, stallMS: null }))
+  it('law: at the doubling wind it takes twice as long, at the stall wind nothing is left over, and doubling comes first', () => {
+    fc.assert(
+      fc.property(
+        fc.double({ min: 0.05, max: 1, noNaN: true }),
+        fc.double({ min: 150, max: 2500, noNaN: true }),
+        fc.constantFrom(1, 1.5, 2),
+        (gamma, q0W, windExponent) => {
+          const windy = { ...run, gamma, windExponent }
+          const { doublingMS, stallMS } = windLimits(windy, q0W, STANDARD_BENCH)
+          const flow = (v: number) => q0W * Math.exp(-gamma * v ** windExponent)
+          const heating = (v: number) => heatingIn(windy, at(v), aimTemperature(windy, at(v)))
+          if (stallMS !== null)
+            expect(Math.abs(surplus(flow(stallMS), heating(stallMS).endC, heating(stallMS)))).toBeLessThan(1e-4)
+          if (doublingMS === null) return
+          expect(heatingTime(flow(doublingMS), heating(doublingMS)) / heatingTime(flow(0), heating(0))).toBeCloseTo(
+            2,
+            5,
+          )
+          if (stallMS !== null) expect(doublingMS).toBeLessThan(stallMS)
+        },
+      ),
+    )
+  })
+
+  it('a flame that cannot boil in calm has neither', () =>
+    expect(windLimits(run, 5, STANDARD_BENCH)).toEqual({ doublingMS: null, stallMS: null }))
 })
 
 describe('burns and gaps', () => {
   const kinds = ['lit', 'relit', 'potOn', 'flameOut', 'shutOff', 'gaveUp', 'rollingBoil'] as const
-  const events = fc.array(fc.record({ kind: fc.constantFrom(...kinds), s: fc.integer({ min: 0, max: 2000 }) }), { maxLength: 12 })
+  const events = fc.array(fc.record({ kind: fc.constantFrom(...kinds), s: fc.integer({ min: 0, max: 2000 }) }), {
+    maxLength: 12,
+  })
 
   it('law: burns follow one another without overlap, and burns and gaps fill the time between two moments', () => {
-    fc.assert(fc.property(events, fc.integer({ min: 0, max: 900 }), fc.integer({ min: 1, max: 900 }), (list, fromS, longS) => {
-      const burns = burnsOf(list as RunEvent[])
-      burns.forEach(({ startS, endS }, i) => {
-        expect(endS === null || endS >= startS).toBe(true)
-        if (i > 0) expect(burns[i - 1]!.endS! <= startS).toBe(true)
-      })
-      const spans = burnsAndGaps(burns, fromS, fromS + longS)
-      expect(spans.length % 2).toBe(1)
-      expect(spans.every(span => span >= 0)).toBe(true)
-      expect(spans.reduce((sum, span) => sum + span, 0)).toBeCloseTo(longS, 9)
-      expect(flameTimeBetween(burns, fromS, fromS + longS)).toBeLessThanOrEqual(longS + 1e-9)
-    }))
+    fc.assert(
+      fc.property(events, fc.integer({ min: 0, max: 900 }), fc.integer({ min: 1, max: 900 }), (list, fromS, longS) => {
+        const burns = burnsOf(list as RunEvent[])
+        burns.forEach(({ startS, endS }, i) => {
+          expect(endS === null || endS >= startS).toBe(true)
+          if (i > 0) expect(burns[i - 1]!.endS! <= startS).toBe(true)
+        })
+        const spans = burnsAndGaps(burns, fromS, fromS + longS)
+        expect(spans.length % 2).toBe(1)
+        expect(spans.every((span) => span >= 0)).toBe(true)
+        expect(spans.reduce((sum, span) => sum + span, 0)).toBeCloseTo(longS, 9)
+        expect(flameTimeBetween(burns, fromS, fromS + longS)).toBeLessThanOrEqual(longS + 1e-9)
+      }),
+    )
   })
 
   it('a flame that went out and was lit again is two burns; only a relighting ends a gap', () => {
-    const list: RunEvent[] = [{ kind: 'potOn', s: 0 }, { kind: 'flameOut', s: 280 }, { kind: 'relit', s: 340 }, { kind: 'shutOff', s: 562 }]
-    expect(burnsOf(list)).toEqual([{ startS: 0, endS: 280 }, { startS: 340, endS: 562 }])
+    const list: RunEvent[] = [
+      { kind: 'potOn', s: 0 },
+      { kind: 'flameOut', s: 280 },
+      { kind: 'relit', s: 340 },
+      { kind: 'shutOff', s: 562 },
+    ]
+    expect(burnsOf(list)).toEqual([
+      { startS: 0, endS: 280 },
+      { startS: 340, endS: 562 },
+    ])
     expect(burnsAndGaps(burnsOf(list), 0, 560)).toEqual([280, 60, 220])
     // Shut off two seconds before the call: one moment, not a gap.
     expect(burnsAndGaps([{ startS: 0, endS: 226 }], 0, 228)).toEqual([228])

@@ -19,10 +19,14 @@ function adminUrl(): string {
   return url
 }
 
-export interface TestDatabase { db: Database, url: string, drop: () => Promise<void> }
+export interface TestDatabase {
+  db: Database
+  url: string
+  drop: () => Promise<void>
+}
 
 /** A database without any schema. */
-export async function makeEmptyDatabase(name: string): Promise<{ url: string, drop: () => Promise<void> }> {
+export async function makeEmptyDatabase(name: string): Promise<{ url: string; drop: () => Promise<void> }> {
   await admin(`create database ${name}`)
   return { url: adminUrl().replace(/\/postgres$/, `/${name}`), drop: () => admin(`drop database ${name}`) }
 }
@@ -33,8 +37,12 @@ export async function makeTestDatabase(name: string, purpose: Purpose = 'own'): 
   await migrateDatabase(db, MIGRATIONS)
   await ensureShippedMethods(db)
   await claimDatabase(db, purpose)
-  return { db, url, drop: async () => {
-    await close()
-    await drop()
-  } }
+  return {
+    db,
+    url,
+    drop: async () => {
+      await close()
+      await drop()
+    },
+  }
 }

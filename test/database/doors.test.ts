@@ -25,11 +25,36 @@ let typed: () => TypedRun
 beforeAll(async () => {
   bench = await makeTestDatabase('doors_test')
   // An empty bench becomes one that can burn by its own first door.
-  const kit = await burnOne(bench.db, { units: 'metric', who: 'Somebody', burner: 'A can', burnerKind: 'alcohol', fuelKind: 'methanol', place: 'Porch', altitude: '', zone: 'UTC' }, 340)
+  const kit = await burnOne(
+    bench.db,
+    {
+      units: 'metric',
+      who: 'Somebody',
+      burner: 'A can',
+      burnerKind: 'alcohol',
+      fuelKind: 'methanol',
+      place: 'Porch',
+      altitude: '',
+      zone: 'UTC',
+    },
+    340,
+  )
   const base = emptyTypedRun('', 'metric')
   typed = () => ({
-    ...base, ...kit, id: uuidv7(), startedAt: '2026-05-04T10:00:00Z',
-    measured: { ...base.measured, air: '19', wind: 'calm', water: '473 g', waterStart: '14 °C', fuelUsed: '21 g', scaleResolution: '0.1 g' }, times: { ...base.times, rollingBoil: '8:50' },
+    ...base,
+    ...kit,
+    id: uuidv7(),
+    startedAt: '2026-05-04T10:00:00Z',
+    measured: {
+      ...base.measured,
+      air: '19',
+      wind: 'calm',
+      water: '473 g',
+      waterStart: '14 °C',
+      fuelUsed: '21 g',
+      scaleResolution: '0.1 g',
+    },
+    times: { ...base.times, rollingBoil: '8:50' },
   })
 })
 afterAll(() => bench.drop())
@@ -48,35 +73,72 @@ describe('drafts', () => {
 
   it('are kept by revision: the same again is known, a stale page is told, force is a decision, and logging ends them', async () => {
     const one = typed()
-    expect(await keepDraft(bench.db, { body: bodyOf(one, 'a'), revision: 0, force: false })).toEqual({ status: 'kept', revision: 1 })
-    expect(await keepDraft(bench.db, { body: bodyOf(one, 'a'), revision: 0, force: false })).toEqual({ status: 'kept', revision: 1 })
-    expect(await keepDraft(bench.db, { body: bodyOf(one, 'b'), revision: 1, force: false })).toEqual({ status: 'kept', revision: 2 })
-    expect(await keepDraft(bench.db, { body: bodyOf(one, 'c'), revision: 1, force: false })).toMatchObject({ status: 'changedElsewhere', theirs: { revision: 2, body: { typed: { notes: 'b' } } } })
-    expect(await keepDraft(bench.db, { body: bodyOf(one, 'c'), revision: 1, force: true })).toEqual({ status: 'kept', revision: 3 })
-    expect((await listDrafts(bench.db)).map(draft => draft.id)).toContain(one.id)
+    expect(await keepDraft(bench.db, { body: bodyOf(one, 'a'), revision: 0, force: false })).toEqual({
+      status: 'kept',
+      revision: 1,
+    })
+    expect(await keepDraft(bench.db, { body: bodyOf(one, 'a'), revision: 0, force: false })).toEqual({
+      status: 'kept',
+      revision: 1,
+    })
+    expect(await keepDraft(bench.db, { body: bodyOf(one, 'b'), revision: 1, force: false })).toEqual({
+      status: 'kept',
+      revision: 2,
+    })
+    expect(await keepDraft(bench.db, { body: bodyOf(one, 'c'), revision: 1, force: false })).toMatchObject({
+      status: 'changedElsewhere',
+      theirs: { revision: 2, body: { typed: { notes: 'b' } } },
+    })
+    expect(await keepDraft(bench.db, { body: bodyOf(one, 'c'), revision: 1, force: true })).toEqual({
+      status: 'kept',
+      revision: 3,
+    })
+    expect((await listDrafts(bench.db)).map((draft) => draft.id)).toContain(one.id)
     await logRun(bench.db, one, NOW)
-    expect((await listDrafts(bench.db)).map(draft => draft.id)).not.toContain(one.id)
-    expect(await keepDraft(bench.db, { body: bodyOf(one, 'late'), revision: 3, force: true })).toEqual({ status: 'logged' })
+    expect((await listDrafts(bench.db)).map((draft) => draft.id)).not.toContain(one.id)
+    expect(await keepDraft(bench.db, { body: bodyOf(one, 'late'), revision: 3, force: true })).toEqual({
+      status: 'logged',
+    })
   })
 })
 
 describe('corrections', () => {
-  async function logged(): Promise<{ id: string, correction: (change: Partial<TypedCorrection>) => TypedCorrection }> {
+  async function logged(): Promise<{ id: string; correction: (change: Partial<TypedCorrection>) => TypedCorrection }> {
     const one = typed()
     await logRun(bench.db, one, NOW)
-    return { id: one.id, correction: change => ({ id: uuidv7(), revision: 1, units: 'metric', personId: one.personId, what: 'fuelUsed', typed: '20 g', reason: 'misread', ...change }) }
+    return {
+      id: one.id,
+      correction: (change) => ({
+        id: uuidv7(),
+        revision: 1,
+        units: 'metric',
+        personId: one.personId,
+        what: 'fuelUsed',
+        typed: '20 g',
+        reason: 'misread',
+        ...change,
+      }),
+    }
   }
 
   it('append: the old row stays, the current value is the new one, the list follows', async () => {
     const { id, correction } = await logged()
-    const before = (await allLines(bench.db)).find(line => line.id === id)!.gPerL!
+    const before = (await allLines(bench.db)).find((line) => line.id === id)!.gPerL!
     expect(await correctRun(bench.db, id, correction({}))).toEqual({ status: 'corrected' })
     const rows = await bench.db.select().from(measurement).where(eq(measurement.runId, id))
-    expect(rows.filter(row => row.quantity === 'fuelUsed').map(row => row.typed).sort()).toEqual(['20 g', '21 g'])
+    expect(
+      rows
+        .filter((row) => row.quantity === 'fuelUsed')
+        .map((row) => row.typed)
+        .sort(),
+    ).toEqual(['20 g', '21 g'])
     const { record } = (await findRun(bench.db, id))!
-    expect(record).toMatchObject({ revision: 2, history: [{ what: 'fuelUsed', was: '21 g', now: '20 g', reason: 'misread', person: 'Somebody' }] })
-    expect(record.measurements.filter(one => one.quantity === 'fuelUsed').map(one => one.typed)).toEqual(['20 g'])
-    expect((await allLines(bench.db)).find(line => line.id === id)!.gPerL! / before).toBeCloseTo(20 / 21, 9)
+    expect(record).toMatchObject({
+      revision: 2,
+      history: [{ what: 'fuelUsed', was: '21 g', now: '20 g', reason: 'misread', person: 'Somebody' }],
+    })
+    expect(record.measurements.filter((one) => one.quantity === 'fuelUsed').map((one) => one.typed)).toEqual(['20 g'])
+    expect((await allLines(bench.db)).find((line) => line.id === id)!.gPerL! / before).toBeCloseTo(20 / 21, 9)
   })
 
   it('of a time move the event, and sent twice are one', async () => {
@@ -85,24 +147,28 @@ describe('corrections', () => {
     expect(await correctRun(bench.db, id, late)).toEqual({ status: 'corrected' })
     expect(await correctRun(bench.db, id, late)).toEqual({ status: 'known' })
     const { record } = (await findRun(bench.db, id))!
-    expect(record.events.filter(event => event.kind === 'rollingBoil').map(event => event.atMs)).toEqual([520_000])
+    expect(record.events.filter((event) => event.kind === 'rollingBoil').map((event) => event.atMs)).toEqual([520_000])
     expect(record.history).toHaveLength(1)
   })
 
   it('two at once from one revision: one is stored, the other told', async () => {
     const { id, correction } = await logged()
-    const outcomes = await Promise.all(['20 g', '19 g', '18 g'].map(text => correctRun(bench.db, id, correction({ typed: text }))))
-    expect(outcomes.map(outcome => outcome.status).sort()).toEqual(['conflict', 'conflict', 'corrected'])
+    const outcomes = await Promise.all(
+      ['20 g', '19 g', '18 g'].map((text) => correctRun(bench.db, id, correction({ typed: text }))),
+    )
+    expect(outcomes.map((outcome) => outcome.status).sort()).toEqual(['conflict', 'conflict', 'corrected'])
   })
 
   it.each<[string, Partial<TypedCorrection>, string, RegExp]>([
-    ['without a reason', { reason: '  ' }, 'reason', /Type why/], ['that cannot be read', { typed: '1 oz' }, 'typed', /Ounces of weight, or fluid/],
-    ['that contradicts', { what: 'waterStart', typed: '99.9 °C' }, 'typed', /not below the boiling point/], ['of a boil before pot-on', { what: 'rollingBoil', typed: '0:00' }, 'typed', /Swapped/],
+    ['without a reason', { reason: '  ' }, 'reason', /Type why/],
+    ['that cannot be read', { typed: '1 oz' }, 'typed', /Ounces of weight, or fluid/],
+    ['that contradicts', { what: 'waterStart', typed: '99.9 °C' }, 'typed', /not below the boiling point/],
+    ['of a boil before pot-on', { what: 'rollingBoil', typed: '0:00' }, 'typed', /Swapped/],
     ['of nothing known', { what: 'colour' as never }, 'what', /not known/],
   ])('%s are refused in words, and nothing changes', async (_, change, path, words) => {
     const { id, correction } = await logged()
     const outcome = await correctRun(bench.db, id, correction(change))
-    expect('problems' in outcome && outcome.problems.find(problem => problem.path === path)?.text).toMatch(words)
+    expect('problems' in outcome && outcome.problems.find((problem) => problem.path === path)?.text).toMatch(words)
     expect((await findRun(bench.db, id))!.record).toMatchObject({ revision: 1, history: [] })
   })
 
@@ -118,7 +184,7 @@ describe('what is so now', () => {
     const air = { quantity: 'air' as const, value: 12, typed: '12 °C', unit: 'degC' }
     await setNow(bench.db, { placeId: here!.id, readings: [air], clear: [] })
     await setNow(bench.db, { placeId: here!.id, readings: [], clear: [] })
-    expect((await nowConditions(bench.db)).readings.map(one => one.typed)).toEqual(['12 °C'])
+    expect((await nowConditions(bench.db)).readings.map((one) => one.typed)).toEqual(['12 °C'])
     await setNow(bench.db, { placeId: null, readings: [], clear: [] })
     expect(await nowConditions(bench.db)).toEqual({ place: null, readings: [] })
   })
@@ -132,7 +198,7 @@ describe('traces and rows', () => {
     await insertWaterTrace(bench.db, one.id, samples)
     expect((await tracesOf(bench.db, 'water', [one.id])).get(one.id)).toEqual(samples)
     const sizes = await bench.db.select({ n: sql<number>`cardinality(${traceChunk.tMs})` }).from(traceChunk)
-    expect(sizes.map(size => size.n).sort()).toEqual([1808, 4096, 4096])
+    expect(sizes.map((size) => size.n).sort()).toEqual([1808, 4096, 4096])
   })
 
   it('runs logged before rows were kept get theirs', async () => {
@@ -140,6 +206,6 @@ describe('traces and rows', () => {
     await logRun(bench.db, one, NOW)
     await bench.db.delete(runRow).where(eq(runRow.runId, one.id))
     expect(await backfillRows(bench.db)).toBe(1)
-    expect((await allLines(bench.db)).some(line => line.id === one.id)).toBe(true)
+    expect((await allLines(bench.db)).some((line) => line.id === one.id)).toBe(true)
   })
 })

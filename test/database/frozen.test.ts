@@ -14,11 +14,17 @@ import { allLines } from './lines'
 import { runPage } from '../../server/runs/runPage'
 import { makeEmptyDatabase, MIGRATIONS } from './database'
 
-const frozen = (name: string) => readFileSync(fileURLToPath(new URL(`../reference/frozen/${name}.sql`, import.meta.url)), 'utf8')
+const frozen = (name: string) =>
+  readFileSync(fileURLToPath(new URL(`../reference/frozen/${name}.sql`, import.meta.url)), 'utf8')
 const undo: (() => Promise<void>)[] = []
-afterAll(async () => { for (const drop of undo) await drop() })
+afterAll(async () => {
+  for (const drop of undo) await drop()
+})
 
-describe.each([['first-schema', 9, 5], ['second-schema', 12, 6]])('%s', (name, runs, setups) => {
+describe.each([
+  ['first-schema', 9, 5],
+  ['second-schema', 12, 6],
+])('%s', (name, runs, setups) => {
   it('migrates, and every run reads with a figure that its readings give', async () => {
     const { url, drop } = await makeEmptyDatabase(`frozen_${name.replace('-', '_')}`)
     const { db, close } = openDatabase(url)
@@ -27,7 +33,9 @@ describe.each([['first-schema', 9, 5], ['second-schema', 12, 6]])('%s', (name, r
       await drop()
     })
     await db.execute(sql.raw(frozen(name)))
-    const typed = await db.execute<{ quantity: string, typed: string }>(sql`select quantity, typed from public.measurement order by id`)
+    const typed = await db.execute<{ quantity: string; typed: string }>(
+      sql`select quantity, typed from public.measurement order by id`,
+    )
     await migrateDatabase(db, MIGRATIONS)
     await ensureShippedMethods(db)
     expect(await claimDatabase(db, 'demonstration')).toEqual({ purpose: 'demonstration', loaded: true })
@@ -38,11 +46,16 @@ describe.each([['first-schema', 9, 5], ['second-schema', 12, 6]])('%s', (name, r
     for (const line of lines) {
       const page = await runPage(db, (await findRun(db, line.id))!, {})
       expect(page.answer.normalisedGPerL, line.id).toBe(line.normalisedGPerL)
-      expect(page).toMatchObject({ findings: null, observations: [], photos: [], record: { method: null, container: null, breakIn: false, setupN: 1 } })
+      expect(page).toMatchObject({
+        findings: null,
+        observations: [],
+        photos: [],
+        record: { method: null, container: null, breakIn: false, setupN: 1 },
+      })
     }
-    expect((await listSetups(db)).map(one => one.version.n)).toEqual(Array(setups).fill(1))
-    expect((await listMethods(db)).filter(one => one.shipped)).toHaveLength(16)
-    const boiled = lines.find(line => line.ended === 'boiled' && line.status === 'normalised')!
+    expect((await listSetups(db)).map((one) => one.version.n)).toEqual(Array(setups).fill(1))
+    expect((await listMethods(db)).filter((one) => one.shipped)).toHaveLength(16)
+    const boiled = lines.find((line) => line.ended === 'boiled' && line.status === 'normalised')!
     expect((await answerRun(db, (await findRun(db, boiled.id))!)).runs[0]).toMatchObject({ gPerL: boiled.gPerL })
   })
 })

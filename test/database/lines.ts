@@ -4,4 +4,5 @@ import { readRunList } from '../../shared/runList'
 import type { RunLine } from '../../shared/runRecord'
 import type { Connection } from '../../server/database/connection'
 
-export const allLines = async (db: Connection): Promise<RunLine[]> => (await listRuns(db, readRunList({ voided: 'shown', origin: 'all' }), { after: null, limit: 1000 })).lines
+export const allLines = async (db: Connection): Promise<RunLine[]> =>
+  (await listRuns(db, readRunList({ voided: 'shown', origin: 'all' }), { after: null, limit: 1000 })).lines

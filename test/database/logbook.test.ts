@@ -7,7 +7,16 @@ import { v7 as uuidv7 } from 'uuid'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import { reduce } from '../../core/reduce'
 import { readReduceRequest } from '../../shared/reduceRequest'
-import { NO_FILTER, RUN_GROUPS, RUN_REMARKS, RUN_SORTS, SETTLED_KEYS, readRunList, writeRunList, type RunListQuery } from '../../shared/runList'
+import {
+  NO_FILTER,
+  RUN_GROUPS,
+  RUN_REMARKS,
+  RUN_SORTS,
+  SETTLED_KEYS,
+  readRunList,
+  writeRunList,
+  type RunListQuery,
+} from '../../shared/runList'
 import type { RunLine } from '../../shared/runRecord'
 import { emptyTypedRun, type TypedRun } from '../../shared/typedRun'
 import { run, runRow } from '../../server/database/schema'
@@ -39,8 +48,26 @@ beforeAll(async () => {
   const base = emptyTypedRun('', 'metric')
   personId = kit.people[0]!.id
   typed = (setup, change = {}) => ({
-    ...base, id: uuidv7(), startedAt: '2026-05-04T10:00:00Z', zone: 'Atlantic/Azores', personId, placeId: kit.places[0]!.id, setupId: kit.setups.find(one => one.name === setup)!.id, fuelBatchId: kit.fuels.find(one => one.kind === 'isobutane-propane')!.id,
-    measured: { ...base.measured, air: '19', wind: 'calm', water: '473 g', waterStart: '17', fuelBefore: '212.4', fuelAfter: '205.1', scaleResolution: '0.1 g' }, times: { ...base.times, rollingBoil: '2:31' }, ...change,
+    ...base,
+    id: uuidv7(),
+    startedAt: '2026-05-04T10:00:00Z',
+    zone: 'Atlantic/Azores',
+    personId,
+    placeId: kit.places[0]!.id,
+    setupId: kit.setups.find((one) => one.name === setup)!.id,
+    fuelBatchId: kit.fuels.find((one) => one.kind === 'isobutane-propane')!.id,
+    measured: {
+      ...base.measured,
+      air: '19',
+      wind: 'calm',
+      water: '473 g',
+      waterStart: '17',
+      fuelBefore: '212.4',
+      fuelAfter: '205.1',
+      scaleResolution: '0.1 g',
+    },
+    times: { ...base.times, rollingBoil: '2:31' },
+    ...change,
   })
 }, 60_000)
 afterAll(() => bench.drop())
@@ -57,88 +84,184 @@ async function paged(query: RunListQuery, limit: number): Promise<RunLine[]> {
   }
 }
 
-const filters = fc.record({ place: fc.constantFrom('', 'Ice saddle', 'Ash Gate hut'), remark: fc.constantFrom('' as const, ...RUN_REMARKS), voided: fc.constantFrom('' as const, 'shown' as const), words: fc.constantFrom('', 'cone', 'lapilli wrap', '%', 'a_b') })
-const queries: fc.Arbitrary<RunListQuery> = fc.record({ filter: filters.map(some => ({ ...NO_FILTER, ...some })), sort: fc.record({ by: fc.constantFrom(...RUN_SORTS), down: fc.boolean() }), group: fc.option(fc.constantFrom(...RUN_GROUPS)) })
+const filters = fc.record({
+  place: fc.constantFrom('', 'Ice saddle', 'Ash Gate hut'),
+  remark: fc.constantFrom('' as const, ...RUN_REMARKS),
+  voided: fc.constantFrom('' as const, 'shown' as const),
+  words: fc.constantFrom('', 'cone', 'lapilli wrap', '%', 'a_b'),
+})
+const queries: fc.Arbitrary<RunListQuery> = fc.record({
+  filter: filters.map((some) => ({ ...NO_FILTER, ...some })),
+  sort: fc.record({ by: fc.constantFrom(...RUN_SORTS), down: fc.boolean() }),
+  group: fc.option(fc.constantFrom(...RUN_GROUPS)),
+})
 
 describe('the list', () => {
   it('law: pages of any size, in any order, filter and group, are the whole list once; figures that are missing stand last', async () => {
-    await fc.assert(fc.asyncProperty(queries, fc.integer({ min: 1, max: 40 }), async (query, limit) => {
-      const lines = await paged(query, limit)
-      const whole = await listRuns(bench.db, query, { after: null, limit: 1000 })
-      expect(lines.map(line => line.id)).toEqual(whole.lines.map(line => line.id))
-      expect(whole.count).toBe(lines.length)
-      expect((await listGroups(bench.db, query)).reduce((sum, group) => sum + group.count, 0)).toBe(query.group === null ? 0 : lines.length)
-      const { by, down } = query.sort
-      if (query.group !== null || SETTLED_KEYS.includes(by)) return
-      const values = lines.map(line => line[by as 'gPerL'])
-      expect(values).toEqual([...values].sort((a, b) => (a === null || b === null ? Number(a === null) - Number(b === null) : down ? b - a : a - b)))
-    }), { numRuns: 60 })
+    await fc.assert(
+      fc.asyncProperty(queries, fc.integer({ min: 1, max: 40 }), async (query, limit) => {
+        const lines = await paged(query, limit)
+        const whole = await listRuns(bench.db, query, { after: null, limit: 1000 })
+        expect(lines.map((line) => line.id)).toEqual(whole.lines.map((line) => line.id))
+        expect(whole.count).toBe(lines.length)
+        expect((await listGroups(bench.db, query)).reduce((sum, group) => sum + group.count, 0)).toBe(
+          query.group === null ? 0 : lines.length,
+        )
+        const { by, down } = query.sort
+        if (query.group !== null || SETTLED_KEYS.includes(by)) return
+        const values = lines.map((line) => line[by as 'gPerL'])
+        expect(values).toEqual(
+          [...values].sort((a, b) =>
+            a === null || b === null ? Number(a === null) - Number(b === null) : down ? b - a : a - b,
+          ),
+        )
+      }),
+      { numRuns: 60 },
+    )
   }, 60_000)
 
   it('law: passes what the plain filter passes', async () => {
     const all = await allLines(bench.db)
-    await fc.assert(fc.asyncProperty(filters, async (some) => {
-      const { lines } = await listRuns(bench.db, { filter: { ...NO_FILTER, ...some }, sort: { by: 'startedAt', down: true }, group: null }, { after: null, limit: 1000 })
-      const words = some.words.split(' ').filter(Boolean)
-      const says = (line: RunLine) => [line.setup, line.place ?? '', line.fuel ?? '', line.method ?? '', line.person].join(' ').toLowerCase()
-      const plain = all.filter(line => line.origin === 'measured' && (!some.place || line.place === some.place) && (some.voided === 'shown' || !line.voided))
-      // Words are looked for in notes and parts too: what the line says is enough, not needed.
-      if (some.remark === '') expect(lines.length).toBeGreaterThanOrEqual(plain.filter(line => words.every(word => says(line).includes(word))).length)
-      expect(lines.every(line => plain.some(one => one.id === line.id))).toBe(true)
-      if (some.remark === '' && words.length === 0) expect(lines).toHaveLength(plain.length)
-    }), { numRuns: 40 })
+    await fc.assert(
+      fc.asyncProperty(filters, async (some) => {
+        const { lines } = await listRuns(
+          bench.db,
+          { filter: { ...NO_FILTER, ...some }, sort: { by: 'startedAt', down: true }, group: null },
+          { after: null, limit: 1000 },
+        )
+        const words = some.words.split(' ').filter(Boolean)
+        const says = (line: RunLine) =>
+          [line.setup, line.place ?? '', line.fuel ?? '', line.method ?? '', line.person].join(' ').toLowerCase()
+        const plain = all.filter(
+          (line) =>
+            line.origin === 'measured' &&
+            (!some.place || line.place === some.place) &&
+            (some.voided === 'shown' || !line.voided),
+        )
+        // Words are looked for in notes and parts too: what the line says is enough, not needed.
+        if (some.remark === '')
+          expect(lines.length).toBeGreaterThanOrEqual(
+            plain.filter((line) => words.every((word) => says(line).includes(word))).length,
+          )
+        expect(lines.every((line) => plain.some((one) => one.id === line.id))).toBe(true)
+        if (some.remark === '' && words.length === 0) expect(lines).toHaveLength(plain.length)
+      }),
+      { numRuns: 40 },
+    )
   })
 
   it('law: its query in an address is read back as it was written', () => {
-    fc.assert(fc.property(queries, (query) => { expect(readRunList(writeRunList(query))).toEqual(query) }))
+    fc.assert(
+      fc.property(queries, (query) => {
+        expect(readRunList(writeRunList(query))).toEqual(query)
+      }),
+    )
   })
 
   it('what is no page of the list, and what is found by words, are told apart', async () => {
-    const cursor = (of: object) => readCursor(Buffer.from(JSON.stringify({ group: null, value: null, id: '01970000-0000-7000-8000-000000000001', ...of })).toString('base64url'), { filter: NO_FILTER, sort: { by: 'startedAt', down: true }, group: null })
+    const cursor = (of: object) =>
+      readCursor(
+        Buffer.from(
+          JSON.stringify({ group: null, value: null, id: '01970000-0000-7000-8000-000000000001', ...of }),
+        ).toString('base64url'),
+        { filter: NO_FILTER, sort: { by: 'startedAt', down: true }, group: null },
+      )
     expect([cursor({}) !== null, cursor({ value: '2026-05-01 10:00:00+00' }) !== null]).toEqual([true, true])
-    expect([readCursor('x', { filter: NO_FILTER, sort: { by: 'startedAt', down: true }, group: null }), cursor({ id: '1; drop table run' }), cursor({ id: '-'.repeat(36) }), cursor({ value: 'soon' }), cursor({ value: 5 }), cursor({ value: '0000-01-01' }), cursor({ group: {} })]).toEqual(Array(7).fill(null))
+    expect([
+      readCursor('x', { filter: NO_FILTER, sort: { by: 'startedAt', down: true }, group: null }),
+      cursor({ id: '1; drop table run' }),
+      cursor({ id: '-'.repeat(36) }),
+      cursor({ value: 'soon' }),
+      cursor({ value: 5 }),
+      cursor({ value: '0000-01-01' }),
+      cursor({ group: {} }),
+    ]).toEqual(Array(7).fill(null))
     const found = await find(bench.db, 'lapilli wrap')
-    expect(new Set(found.map(one => one.kind))).toContain('set-up')
-    expect(found.filter(one => one.kind === 'run').every(one => /lapilli/i.test(one.words))).toBe(true)
-    expect((await find(bench.db, 'ice saddle')).map(one => one.kind)).toContain('place')
+    expect(new Set(found.map((one) => one.kind))).toContain('set-up')
+    expect(found.filter((one) => one.kind === 'run').every((one) => /lapilli/i.test(one.words))).toBe(true)
+    expect((await find(bench.db, 'ice saddle')).map((one) => one.kind)).toContain('place')
   })
 })
 
 /** The rows as they would be if they were all worked out now. */
 async function rowsAnew(): Promise<RunLine[]> {
-  return bench.db.transaction(async (tx) => {
-    await tx.delete(runRow)
-    await backfillRows(tx)
-    const lines = await allLines(tx)
-    throw Object.assign(new Error('back'), { lines })
-  }).catch((error: Error & { lines?: RunLine[] }) => {
-    if (error.lines) return error.lines
-    throw error
-  })
+  return bench.db
+    .transaction(async (tx) => {
+      await tx.delete(runRow)
+      await backfillRows(tx)
+      const lines = await allLines(tx)
+      throw Object.assign(new Error('back'), { lines })
+    })
+    .catch((error: Error & { lines?: RunLine[] }) => {
+      if (error.lines) return error.lines
+      throw error
+    })
 }
-const untagged = (lines: RunLine[]) => lines.map(({ tags: _tags, ...line }) => line).sort((a, b) => (a.id < b.id ? -1 : 1))
+const untagged = (lines: RunLine[]) =>
+  lines.map(({ tags: _tags, ...line }) => line).sort((a, b) => (a.id < b.id ? -1 : 1))
 
 describe('rows', () => {
   it('law: after corrections, voids and break-ins at once, they are what the facts give', async () => {
-    const runs = Array.from({ length: 6 }, (_, i) => typed('Fumarole with narrow pot', { measured: { ...typed('Fumarole with narrow pot').measured, wind: i % 2 ? '1.8 m/s' : 'calm', fuelAfter: `${(204 + i / 10).toFixed(1)}` } }))
+    const runs = Array.from({ length: 6 }, (_, i) =>
+      typed('Fumarole with narrow pot', {
+        measured: {
+          ...typed('Fumarole with narrow pot').measured,
+          wind: i % 2 ? '1.8 m/s' : 'calm',
+          fuelAfter: `${(204 + i / 10).toFixed(1)}`,
+        },
+      }),
+    )
     for (const one of runs) expect(await logRun(bench.db, one, NOW)).toMatchObject({ status: 'created' })
-    const care = (id: string, what: 'void' | 'breakIn') => careForRun(bench.db, id, { id: uuidv7(), what, personId, reason: 'for the test' })
-    const correct = (id: string, to: string) => correctRun(bench.db, id, { id: uuidv7(), revision: 1, units: 'metric', personId, what: 'fuelAfter', typed: to, reason: 'misread' })
-    await Promise.all([correct(runs[0]!.id, '203.9'), care(runs[1]!.id, 'void'), correct(runs[2]!.id, '204.9'), care(runs[3]!.id, 'breakIn'), correct(runs[5]!.id, '203.1'), workOutNext(bench.db)])
+    const care = (id: string, what: 'void' | 'breakIn') =>
+      careForRun(bench.db, id, { id: uuidv7(), what, personId, reason: 'for the test' })
+    const correct = (id: string, to: string) =>
+      correctRun(bench.db, id, {
+        id: uuidv7(),
+        revision: 1,
+        units: 'metric',
+        personId,
+        what: 'fuelAfter',
+        typed: to,
+        reason: 'misread',
+      })
+    await Promise.all([
+      correct(runs[0]!.id, '203.9'),
+      care(runs[1]!.id, 'void'),
+      correct(runs[2]!.id, '204.9'),
+      care(runs[3]!.id, 'breakIn'),
+      correct(runs[5]!.id, '203.1'),
+      workOutNext(bench.db),
+    ])
     expect(untagged(await allLines(bench.db))).toEqual(untagged(await rowsAnew()))
   }, 60_000)
 
   it('a large series is worked out in the background: a new run stands in the list at once, what is stale says so, and in the end all is as the facts give', async () => {
-    const many = Array.from({ length: 85 }, (_, i) => typed('Ignimbrite, plain pot', { measured: { ...typed('Ignimbrite, plain pot').measured, fuelAfter: `${(204 + (i % 20) / 10).toFixed(1)}` } }))
-    for (const one of many) expect(await logRun(bench.db, one, NOW, { refresh: false })).toMatchObject({ status: 'created' })
+    const many = Array.from({ length: 85 }, (_, i) =>
+      typed('Ignimbrite, plain pot', {
+        measured: { ...typed('Ignimbrite, plain pot').measured, fuelAfter: `${(204 + (i % 20) / 10).toFixed(1)}` },
+      }),
+    )
+    for (const one of many)
+      expect(await logRun(bench.db, one, NOW, { refresh: false })).toMatchObject({ status: 'created' })
     expect(await backfillRows(bench.db)).toBe(85)
     const one = typed('Ignimbrite, plain pot')
     await logRun(bench.db, one, NOW)
-    const listed = (await allLines(bench.db)).filter(line => line.setup === 'Ignimbrite, plain pot')
-    expect(listed.find(line => line.id === one.id)).toMatchObject({ voided: false, stale: true })
-    expect(listed.filter(line => line.stale).length).toBeGreaterThan(80)
+    const listed = (await allLines(bench.db)).filter((line) => line.setup === 'Ignimbrite, plain pot')
+    expect(listed.find((line) => line.id === one.id)).toMatchObject({ voided: false, stale: true })
+    expect(listed.filter((line) => line.stale).length).toBeGreaterThan(80)
     // What becomes stale while the work goes on is worked out once more.
-    const [, corrected] = await Promise.all([workOutNext(bench.db), correctRun(bench.db, one.id, { id: uuidv7(), revision: 1, units: 'metric', personId, what: 'fuelAfter', typed: '204.0', reason: 'misread' })])
+    const [, corrected] = await Promise.all([
+      workOutNext(bench.db),
+      correctRun(bench.db, one.id, {
+        id: uuidv7(),
+        revision: 1,
+        units: 'metric',
+        personId,
+        what: 'fuelAfter',
+        typed: '204.0',
+        reason: 'misread',
+      }),
+    ])
     expect(corrected).toEqual({ status: 'corrected' })
     while (await workOutNext(bench.db));
     expect((await figuresLeft(bench.db)).stale).toBe(0)
@@ -146,22 +269,42 @@ describe('rows', () => {
   }, 120_000)
 
   it('follow a set-up that is called otherwise', async () => {
-    const { id } = (await listSetups(bench.db)).find(one => one.name === 'Dacite with mug')!
+    const { id } = (await listSetups(bench.db)).find((one) => one.name === 'Dacite with mug')!
     const { record } = (await findSetup(bench.db, id))!
-    const before = (await allLines(bench.db)).filter(line => line.setup === 'Dacite with mug').length
-    expect(await saveSetup(bench.db, { ...record, units: 'metric', fields: { ...record.fields, name: 'Dacite with the mug' } })).toMatchObject({ status: 'saved' })
-    expect((await allLines(bench.db)).filter(line => line.setup === 'Dacite with the mug')).toHaveLength(before)
+    const before = (await allLines(bench.db)).filter((line) => line.setup === 'Dacite with mug').length
+    expect(
+      await saveSetup(bench.db, {
+        ...record,
+        units: 'metric',
+        fields: { ...record.fields, name: 'Dacite with the mug' },
+      }),
+    ).toMatchObject({ status: 'saved' })
+    expect((await allLines(bench.db)).filter((line) => line.setup === 'Dacite with the mug')).toHaveLength(before)
   })
 
   it('one that cannot be worked out does not hold up the others, and stays marked', async () => {
-    const [bad, good] = (await bench.db.selectDistinct({ series: runRow.series }).from(runRow).limit(2)).map(row => row.series)
+    const [bad, good] = (await bench.db.selectDistinct({ series: runRow.series }).from(runRow).limit(2)).map(
+      (row) => row.series,
+    )
     await bench.db.execute(sql`update run_row set stale_since = '2020-01-01' where series = ${bad}`)
     await markStale(bench.db, eq(runRow.series, good!))
-    await bench.db.execute(sql`create function refuse() returns trigger language plpgsql as 'begin if new.stale_since is null then raise exception ''refused''; end if; return new; end'`)
-    await bench.db.execute(sql.raw(`create trigger refuse before insert or update on run_row for each row when (new.series = '${bad}') execute function refuse()`))
+    await bench.db.execute(
+      sql`create function refuse() returns trigger language plpgsql as 'begin if new.stale_since is null then raise exception ''refused''; end if; return new; end'`,
+    )
+    await bench.db.execute(
+      sql.raw(
+        `create trigger refuse before insert or update on run_row for each row when (new.series = '${bad}') execute function refuse()`,
+      ),
+    )
     await expect(workOutNext(bench.db)).rejects.toThrow()
     expect(await workOutNext(bench.db)).toBe(true)
-    expect(new Set((await bench.db.select({ series: runRow.series }).from(runRow).where(isNotNull(runRow.staleSince))).map(row => row.series))).toEqual(new Set([bad]))
+    expect(
+      new Set(
+        (await bench.db.select({ series: runRow.series }).from(runRow).where(isNotNull(runRow.staleSince))).map(
+          (row) => row.series,
+        ),
+      ),
+    ).toEqual(new Set([bad]))
     await bench.db.execute(sql`drop trigger refuse on run_row`)
     while (await workOutNext(bench.db));
     await freshenWhere(bench.db, inArray(run.kind, ['simmer']))
@@ -170,17 +313,37 @@ describe('rows', () => {
 })
 
 describe('many runs at once', () => {
-  const act = (what: string, runIds: string[], change: object = {}) => ({ id: uuidv7(), what, runIds, personId, reason: 'the scale stood in the wind', tag: 'Spring', ...change })
+  const act = (what: string, runIds: string[], change: object = {}) => ({
+    id: uuidv7(),
+    what,
+    runIds,
+    personId,
+    reason: 'the scale stood in the wind',
+    tag: 'Spring',
+    ...change,
+  })
 
   it('are voided together or not at all, once, and counted again', async () => {
     const runs = [typed('Fumarole with narrow pot'), typed('Ignimbrite, plain pot')]
     for (const one of runs) await logRun(bench.db, one, NOW)
-    const ids = runs.map(one => one.id)
-    expect(await doToRuns(bench.db, act('void', [...ids, uuidv7()]))).toMatchObject({ status: 'invalid', problems: [{ text: expect.stringMatching(/1 of 3 are not here any more.*Nothing was changed/) }] })
-    expect(await doToRuns(bench.db, act('void', ids, { reason: ' ' }))).toMatchObject({ status: 'invalid', problems: [{ path: 'reason' }] })
+    const ids = runs.map((one) => one.id)
+    expect(await doToRuns(bench.db, act('void', [...ids, uuidv7()]))).toMatchObject({
+      status: 'invalid',
+      problems: [{ text: expect.stringMatching(/1 of 3 are not here any more.*Nothing was changed/) }],
+    })
+    expect(await doToRuns(bench.db, act('void', ids, { reason: ' ' }))).toMatchObject({
+      status: 'invalid',
+      problems: [{ path: 'reason' }],
+    })
     const once = act('void', ids)
-    expect([await doToRuns(bench.db, once), await doToRuns(bench.db, once)]).toEqual([{ status: 'saved', value: { done: 2 } }, { status: 'saved', value: { done: 0 } }])
-    expect((await allLines(bench.db)).filter(line => ids.includes(line.id)).map(line => line.voided)).toEqual([true, true])
+    expect([await doToRuns(bench.db, once), await doToRuns(bench.db, once)]).toEqual([
+      { status: 'saved', value: { done: 2 } },
+      { status: 'saved', value: { done: 0 } },
+    ])
+    expect((await allLines(bench.db)).filter((line) => ids.includes(line.id)).map((line) => line.voided)).toEqual([
+      true,
+      true,
+    ])
     await doToRuns(bench.db, act('unvoid', ids))
     // The first act sent late changes nothing any more.
     expect(await doToRuns(bench.db, once)).toEqual({ status: 'saved', value: { done: 0 } })
@@ -189,10 +352,13 @@ describe('many runs at once', () => {
   }, 60_000)
 
   it('are tagged, found by the tag, and untagged', async () => {
-    const ids = (await allLines(bench.db)).slice(0, 3).map(line => line.id)
+    const ids = (await allLines(bench.db)).slice(0, 3).map((line) => line.id)
     expect(await doToRuns(bench.db, act('tag', ids))).toEqual({ status: 'saved', value: { done: 3 } })
-    const tagged = async () => (await listRuns(bench.db, readRunList({ tag: 'spring', voided: 'shown' }), { after: null, limit: 10 })).lines
-    expect((await tagged()).map(line => [line.id, line.tags]).sort()).toEqual(ids.map(id => [id, ['spring']]).sort())
+    const tagged = async () =>
+      (await listRuns(bench.db, readRunList({ tag: 'spring', voided: 'shown' }), { after: null, limit: 10 })).lines
+    expect((await tagged()).map((line) => [line.id, line.tags]).sort()).toEqual(
+      ids.map((id) => [id, ['spring']]).sort(),
+    )
     await doToRuns(bench.db, act('untag', ids.slice(0, 1)))
     expect(await tagged()).toHaveLength(2)
   })
@@ -208,31 +374,56 @@ describe('export', () => {
   it('writes the same cells as CSV and XLSX, none of which a spreadsheet runs, and documents that reduce to the figures of the list', async () => {
     const sly = typed('Fumarole with narrow pot', { notes: '=HYPERLINK("http://x.example")' })
     await logRun(bench.db, sly, NOW)
-    const lines = (await allLines(bench.db)).filter(line => line.id === sly.id || (line.kind === 'boil' && line.method === 'Boil')).slice(0, 30)
-    const ids = lines.map(line => line.id)
-    const { data: [headers, ...rows] } = Papa.parse<string[]>((await exported(ids, 'csv')).toString('utf8').replace(/^\ufeff/, '').trim())
+    const lines = (await allLines(bench.db))
+      .filter((line) => line.id === sly.id || (line.kind === 'boil' && line.method === 'Boil'))
+      .slice(0, 30)
+    const ids = lines.map((line) => line.id)
+    const {
+      data: [headers, ...rows],
+    } = Papa.parse<string[]>(
+      (await exported(ids, 'csv'))
+        .toString('utf8')
+        .replace(/^\ufeff/, '')
+        .trim(),
+    )
     const book = new ExcelJS.Workbook()
-    await book.xlsx.load(await exported(ids, 'xlsx') as unknown as ArrayBuffer)
+    await book.xlsx.load((await exported(ids, 'xlsx')) as unknown as ArrayBuffer)
     const sheet = book.worksheets[0]!
-    const cells = (row: number) => headers!.map((_, column) => String(sheet.getRow(row).getCell(column + 1).value ?? ''))
+    const cells = (row: number) =>
+      headers!.map((_, column) => String(sheet.getRow(row).getCell(column + 1).value ?? ''))
     expect([headers, ...rows]).toEqual(Array.from({ length: ids.length + 1 }, (_, i) => cells(i + 1)))
-    expect(rows.flat().filter(cell => /^[=+@]/.test(cell))).toEqual([])
-    expect(rows.find(row => row[0] === sly.id)![headers!.indexOf('Notes')]).toBe(`'${sly.notes}`)
-    expect(rows.map(row => row[headers!.indexOf('Normalised [g/L]')])).toEqual(lines.map(line => (line.normalisedGPerL === null ? '' : String(Number(line.normalisedGPerL.toPrecision(12))))))
+    expect(rows.flat().filter((cell) => /^[=+@]/.test(cell))).toEqual([])
+    expect(rows.find((row) => row[0] === sly.id)![headers!.indexOf('Notes')]).toBe(`'${sly.notes}`)
+    expect(rows.map((row) => row[headers!.indexOf('Normalised [g/L]')])).toEqual(
+      lines.map((line) => (line.normalisedGPerL === null ? '' : String(Number(line.normalisedGPerL.toPrecision(12))))),
+    )
     const read = readReduceRequest(JSON.parse((await exported(ids, 'json')).toString()))
-    expect(read.ok && read.request.runs.map(one => one.id)).toEqual(ids)
+    expect(read.ok && read.request.runs.map((one) => one.id)).toEqual(ids)
     const figures = read.ok ? reduce(read.request).runs : []
-    expect(figures.map(one => ('error' in one ? one.error : one.gPerL))).toEqual(lines.map(line => line.gPerL))
+    expect(figures.map((one) => ('error' in one ? one.error : one.gPerL))).toEqual(lines.map((line) => line.gPerL))
   }, 60_000)
 })
 
 describe('comparing and today', () => {
   it('picked runs are held by set-up, like with like first; what has no figure is named with why', async () => {
     const all = await allLines(bench.db)
-    const some = (setup: string) => all.filter(line => line.setup === setup && line.normalisedGPerL !== null && !line.voided && !line.breakIn && line.worstFlag?.severity !== 'error').slice(0, 5)
-    const voided = all.find(line => line.voided)!
-    const answer = await compareRuns(bench.db, [...some('Fumarole with narrow pot'), ...some('Ignimbrite, plain pot'), voided].map(line => line.id))
-    expect(answer.arms.map(arm => arm.n)).toEqual([5, 5])
+    const some = (setup: string) =>
+      all
+        .filter(
+          (line) =>
+            line.setup === setup &&
+            line.normalisedGPerL !== null &&
+            !line.voided &&
+            !line.breakIn &&
+            line.worstFlag?.severity !== 'error',
+        )
+        .slice(0, 5)
+    const voided = all.find((line) => line.voided)!
+    const answer = await compareRuns(
+      bench.db,
+      [...some('Fumarole with narrow pot'), ...some('Ignimbrite, plain pot'), voided].map((line) => line.id),
+    )
+    expect(answer.arms.map((arm) => arm.n)).toEqual([5, 5])
     expect(answer.pairs).toHaveLength(1)
     expect(answer.leftOut).toEqual([{ id: voided.id, setup: voided.setup, why: 'it is void' }])
   })
@@ -240,11 +431,20 @@ describe('comparing and today', () => {
   it('today names what wants a decision, and a decision takes it off', async () => {
     const before = await today(bench.db)
     expect(before.day!.runs.length).toBeGreaterThan(0)
-    expect(before.settle.map(one => one.kind)).toContain('impossible')
-    const { run: asked } = before.settle.find(one => one.kind === 'impossible')!
-    expect(await careForRun(bench.db, asked.id, { id: uuidv7(), what: 'decide', question: 'settle', answer: 'leave', reason: 'a warning to others', personId })).toMatchObject({ status: 'saved' })
+    expect(before.settle.map((one) => one.kind)).toContain('impossible')
+    const { run: asked } = before.settle.find((one) => one.kind === 'impossible')!
+    expect(
+      await careForRun(bench.db, asked.id, {
+        id: uuidv7(),
+        what: 'decide',
+        question: 'settle',
+        answer: 'leave',
+        reason: 'a warning to others',
+        personId,
+      }),
+    ).toMatchObject({ status: 'saved' })
     const after = await today(bench.db)
-    expect(after.settle.map(one => one.run.id)).not.toContain(asked.id)
+    expect(after.settle.map((one) => one.run.id)).not.toContain(asked.id)
     expect(after.unsettled).toBe(before.unsettled - 1)
   })
 })

@@ -26,9 +26,24 @@ beforeAll(async () => {
   const kit = await kitChoices(bench.db, NOW)
   const base = emptyTypedRun('', 'metric')
   typed = () => ({
-    ...base, id: uuidv7(), startedAt: '2026-05-04T10:00:00Z', zone: 'Atlantic/Azores', personId: kit.people[0]!.id, placeId: kit.places[0]!.id,
-    setupId: kit.setups.find(one => one.name === 'Fumarole with narrow pot')!.id, fuelBatchId: kit.fuels.find(one => one.kind === 'isobutane-propane')!.id,
-    measured: { ...base.measured, air: '19', wind: 'calm', water: '2 cups', waterStart: '62F', fuelBefore: '212.4', fuelAfter: '205.1', scaleResolution: '0.1 g' },
+    ...base,
+    id: uuidv7(),
+    startedAt: '2026-05-04T10:00:00Z',
+    zone: 'Atlantic/Azores',
+    personId: kit.people[0]!.id,
+    placeId: kit.places[0]!.id,
+    setupId: kit.setups.find((one) => one.name === 'Fumarole with narrow pot')!.id,
+    fuelBatchId: kit.fuels.find((one) => one.kind === 'isobutane-propane')!.id,
+    measured: {
+      ...base.measured,
+      air: '19',
+      wind: 'calm',
+      water: '2 cups',
+      waterStart: '62F',
+      fuelBefore: '212.4',
+      fuelAfter: '205.1',
+      scaleResolution: '0.1 g',
+    },
     times: { ...base.times, rollingBoil: '2:31' },
   })
 })
@@ -43,7 +58,11 @@ describe('logging a run', () => {
     expect(await logRun(bench.db, one, NOW)).toEqual({ status: 'created', id: one.id })
     const found = (await findRun(bench.db, one.id))!
     const { record } = found
-    expect(record.measurements.find(reading => reading.quantity === 'waterStart')).toMatchObject({ typed: '62F', unit: 'degF', value: 50 / 3 })
+    expect(record.measurements.find((reading) => reading.quantity === 'waterStart')).toMatchObject({
+      typed: '62F',
+      unit: 'degF',
+      value: 50 / 3,
+    })
     const answer = await answerRun(bench.db, found)
     // The JSON that is downloaded, read and reduced as the command line does, says the same.
     const document = JSON.parse(JSON.stringify(await requestFor(bench.db, found))) as unknown
@@ -64,30 +83,98 @@ describe('logging a run', () => {
   it('two at once of one id store one run', async () => {
     const one = typed()
     const outcomes = await Promise.all(Array.from({ length: 8 }, () => logRun(bench.db, one, NOW)))
-    expect(outcomes.map(outcome => outcome.status).sort()).toEqual(['created', ...Array(7).fill('known')])
+    expect(outcomes.map((outcome) => outcome.status).sort()).toEqual(['created', ...Array(7).fill('known')])
   })
 
   it.each<[string, (one: TypedRun) => void, string, RegExp]>([
-    ['an unknown set-up', (one) => { one.setupId = uuidv7() }, 'setupId', /not known here/],
-    ['no set-up', (one) => { one.setupId = '' }, 'setupId', /Choose one/],
-    ['fuel after above fuel before', (one) => { one.measured.fuelAfter = '220' }, 'measured.fuelAfter', /Fuel after \(220\) is more than fuel before \(212\.4\)\. Swapped\?/],
-    ['a start above the boiling point', (one) => { one.measured.waterStart = '101' }, 'measured.waterStart', /not below the boiling point/],
-    ['a boil before pot-on', (one) => { one.times.potOn = '4:52'; one.times.rollingBoil = '4:10' }, 'times.rollingBoil', /Boil \(4:10\) is before pot-on \(4:52\)\. Swapped\?/],
-    ['a future date', (one) => { one.startedAt = '2027-01-01T00:00:00Z' }, 'startedAt', /in the future/],
-    ['NaN', (one) => { one.measured.water = 'NaN' }, 'measured.water', /read "NaN"/],
-    ['12 oz of water', (one) => { one.measured.water = '12 oz' }, 'measured.water', /Ounces of weight, or fluid\?/],
-    ['notes without end', (one) => { one.notes = 'x'.repeat(30_000) }, 'notes', /read 30000 characters, expected at most 20000/],
-  ])('refuses %s, naming the field, what was read and what to do, and stores nothing', async (_, spoil, path, words) => {
-    const before = await count(run)
-    const one = typed()
-    spoil(one)
-    const outcome = await logRun(bench.db, one, NOW)
-    expect('problems' in outcome && outcome.problems.find(problem => problem.path === path)?.text).toMatch(words)
-    expect(await count(run)).toBe(before)
-  })
+    [
+      'an unknown set-up',
+      (one) => {
+        one.setupId = uuidv7()
+      },
+      'setupId',
+      /not known here/,
+    ],
+    [
+      'no set-up',
+      (one) => {
+        one.setupId = ''
+      },
+      'setupId',
+      /Choose one/,
+    ],
+    [
+      'fuel after above fuel before',
+      (one) => {
+        one.measured.fuelAfter = '220'
+      },
+      'measured.fuelAfter',
+      /Fuel after \(220\) is more than fuel before \(212\.4\)\. Swapped\?/,
+    ],
+    [
+      'a start above the boiling point',
+      (one) => {
+        one.measured.waterStart = '101'
+      },
+      'measured.waterStart',
+      /not below the boiling point/,
+    ],
+    [
+      'a boil before pot-on',
+      (one) => {
+        one.times.potOn = '4:52'
+        one.times.rollingBoil = '4:10'
+      },
+      'times.rollingBoil',
+      /Boil \(4:10\) is before pot-on \(4:52\)\. Swapped\?/,
+    ],
+    [
+      'a future date',
+      (one) => {
+        one.startedAt = '2027-01-01T00:00:00Z'
+      },
+      'startedAt',
+      /in the future/,
+    ],
+    [
+      'NaN',
+      (one) => {
+        one.measured.water = 'NaN'
+      },
+      'measured.water',
+      /read "NaN"/,
+    ],
+    [
+      '12 oz of water',
+      (one) => {
+        one.measured.water = '12 oz'
+      },
+      'measured.water',
+      /Ounces of weight, or fluid\?/,
+    ],
+    [
+      'notes without end',
+      (one) => {
+        one.notes = 'x'.repeat(30_000)
+      },
+      'notes',
+      /read 30000 characters, expected at most 20000/,
+    ],
+  ])(
+    'refuses %s, naming the field, what was read and what to do, and stores nothing',
+    async (_, spoil, path, words) => {
+      const before = await count(run)
+      const one = typed()
+      spoil(one)
+      const outcome = await logRun(bench.db, one, NOW)
+      expect('problems' in outcome && outcome.problems.find((problem) => problem.path === path)?.text).toMatch(words)
+      expect(await count(run)).toBe(before)
+    },
+  )
 
   it('refuses what is no run at all', async () => {
-    for (const input of [null, 7, 'run', [], {}]) expect(await logRun(bench.db, input, NOW)).toMatchObject({ status: 'invalid' })
+    for (const input of [null, 7, 'run', [], {}])
+      expect(await logRun(bench.db, input, NOW)).toMatchObject({ status: 'invalid' })
   })
 
   it('keeps the decision to take the share of burn time', async () => {
@@ -97,7 +184,9 @@ describe('logging a run', () => {
     expect((await answerRun(bench.db, (await findRun(bench.db, one.id))!)).runs[0]).toMatchObject({ fuelToBoilG: null })
     const two = { ...typed(), takeBurnShare: true, times: one.times }
     await logRun(bench.db, two, NOW)
-    expect((await answerRun(bench.db, (await findRun(bench.db, two.id))!)).runs[0]).toMatchObject({ fuelToBoilG: expect.closeTo(3.65, 6) })
+    expect((await answerRun(bench.db, (await findRun(bench.db, two.id))!)).runs[0]).toMatchObject({
+      fuelToBoilG: expect.closeTo(3.65, 6),
+    })
   })
 })
 
@@ -120,18 +209,31 @@ describe('answers', () => {
 
 describe('a set-up’s own series', () => {
   it('one run in wind changes the figures of the others, in the list as on their pages', async () => {
-    const windy = { ...typed(), measured: { ...typed().measured, wind: '2 m/s', fuelAfter: '198.2' }, times: { ...typed().times, rollingBoil: '4:20' } }
+    const windy = {
+      ...typed(),
+      measured: { ...typed().measured, wind: '2 m/s', fuelAfter: '198.2' },
+      times: { ...typed().times, rollingBoil: '4:20' },
+    }
     await logRun(bench.db, windy, NOW)
     const figures = async () => {
       const answer = await answerRun(bench.db, (await findRun(bench.db, windy.id))!)
-      const line = (await allLines(bench.db)).find(one => one.id === windy.id)!
+      const line = (await allLines(bench.db)).find((one) => one.id === windy.id)!
       const own = answer.runs[0] as RunAnswer
       expect(own.ladder[3]).toMatchObject({ rung: 'wind', basis: 'ownSeries' })
       expect(line.normalisedGPerL).toBe(own.normalisedGPerL)
       return { gPerL: own.normalisedGPerL!, gamma: answer.setups[0]!.wind!.gamma }
     }
     const before = await figures()
-    await logRun(bench.db, { ...windy, id: uuidv7(), measured: { ...windy.measured, wind: '3.6 m/s', fuelAfter: '185.0' }, times: { ...windy.times, rollingBoil: '9:30' } }, NOW)
+    await logRun(
+      bench.db,
+      {
+        ...windy,
+        id: uuidv7(),
+        measured: { ...windy.measured, wind: '3.6 m/s', fuelAfter: '185.0' },
+        times: { ...windy.times, rollingBoil: '9:30' },
+      },
+      NOW,
+    )
     const after = await figures()
     expect(after.gamma).not.toBe(before.gamma)
     expect(after.gPerL).not.toBe(before.gPerL)
@@ -141,12 +243,12 @@ describe('a set-up’s own series', () => {
 describe('the demonstration', () => {
   it('shows what it is meant to show', async () => {
     const lines = await allLines(bench.db)
-    const demo = lines.filter(line => line.id.startsWith('019'))
+    const demo = lines.filter((line) => line.id.startsWith('019'))
     expect(demo.length).toBeGreaterThanOrEqual(40)
-    expect(demo.some(line => line.ended === 'gaveUp')).toBe(true)
-    expect(demo.some(line => line.worstFlag?.text === 'impossible')).toBe(true)
-    expect(demo.some(line => line.ended === 'stopped')).toBe(true)
-    expect(demo.some(line => line.status === 'partly')).toBe(true)
+    expect(demo.some((line) => line.ended === 'gaveUp')).toBe(true)
+    expect(demo.some((line) => line.worstFlag?.text === 'impossible')).toBe(true)
+    expect(demo.some((line) => line.ended === 'stopped')).toBe(true)
+    expect(demo.some((line) => line.status === 'partly')).toBe(true)
     expect([...lines].sort((a, b) => b.startedAt.localeCompare(a.startedAt))).toEqual(lines)
   })
 

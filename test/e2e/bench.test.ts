@@ -20,14 +20,31 @@ async function standing(page: Page): Promise<string> {
 const AFTER_A_PRESS_MS = 1300
 const settle = (page: Page) => page.waitForTimeout(AFTER_A_PRESS_MS)
 
-async function armLane(page: Page, name: string, { method = 'Boil', setup = 'Ignimbrite, plain', fuel = 'Isobutane', measured = {} as Record<string, string>, base = '' } = {}): Promise<void> {
+async function armLane(
+  page: Page,
+  name: string,
+  {
+    method = 'Boil',
+    setup = 'Ignimbrite, plain',
+    fuel = 'Isobutane',
+    measured = {} as Record<string, string>,
+    base = '',
+  } = {},
+): Promise<void> {
   await open(page, `${base}/bench/arm?lane=${name}`)
   await page.getByLabel('Method').selectOption({ label: method })
   await page.getByLabel('Set-up', { exact: true }).selectOption({ label: await optionLike(page, 'Set-up', setup) })
   await page.getByLabel('Fuel', { exact: true }).selectOption({ label: await optionLike(page, 'Fuel', fuel) })
   await page.getByLabel('Who').selectOption({ label: 'Odra Vell' })
   await page.getByLabel('Place', { exact: true }).selectOption({ label: 'Ash Gate hut' })
-  for (const [label, text] of Object.entries({ 'Water': '473 g', 'Start temperature': '19 °C', 'Air': '18 °C', 'Wind': 'calm', ...measured })) await page.getByLabel(label, { exact: true }).fill(text)
+  for (const [label, text] of Object.entries({
+    Water: '473 g',
+    'Start temperature': '19 °C',
+    Air: '18 °C',
+    Wind: 'calm',
+    ...measured,
+  }))
+    await page.getByLabel(label, { exact: true }).fill(text)
   await page.getByRole('button', { name: `Arm lane ${name}` }).click()
   await expect(lane(page, name)).toBeVisible()
 }
@@ -39,7 +56,9 @@ async function takeReading(page: Page, text: string): Promise<void> {
 
 test.afterEach(({ baseURL }) => clearBench(baseURL!))
 
-test('a whole run by keyboard alone: weighed in, lit, read, boiled, out, weighed out, and its page', async ({ page }) => {
+test('a whole run by keyboard alone: weighed in, lit, read, boiled, out, weighed out, and its page', async ({
+  page,
+}) => {
   await armLane(page, 'A')
   await expect(next(page, 'A')).toBeFocused()
   await expect(next(page, 'A')).toHaveText('Weigh in')
@@ -77,7 +96,9 @@ test('a whole run by keyboard alone: weighed in, lit, read, boiled, out, weighed
   await expect(next(page, 'A')).toContainText('Weigh out')
   await expect(lane(page, 'A')).toContainText('cool about')
   await expect(page.locator('[data-kept]')).toHaveCount(0)
-  const { lanes: [stood] } = await bench(page)
+  const {
+    lanes: [stood],
+  } = await bench(page)
   await page.keyboard.press('Enter')
   await takeReading(page, '204.1')
   await expect(next(page, 'A')).toHaveText('Finish')
@@ -85,20 +106,45 @@ test('a whole run by keyboard alone: weighed in, lit, read, boiled, out, weighed
   await expect(page).toHaveURL(new RegExp(`/runs/${stood!.runId}$`))
   await expect(page.locator('[data-figure=time]')).toHaveText(/^0:0\d$/)
   const { record } = (await (await page.request.get(`/api/runs/${stood!.runId}`)).json()) as RunPage
-  expect(record.events.map(event => event.kind)).toEqual(['lit', 'potOn', 'reading', 'lidOff', 'settingChanged', 'rollingBoil', 'shutOff'])
-  expect(record.events.map(event => event.atMs)).toEqual(stood!.state.marks.map(mark => mark.atMs - stood!.state.marks[0]!.atMs))
-  expect(Object.fromEntries(record.measurements.map(one => [one.quantity, one.typed]))).toMatchObject({ fuelBefore: '212.4', fuelAfter: '204.1', wind: '0.4 m/s', water: '473 g' })
+  expect(record.events.map((event) => event.kind)).toEqual([
+    'lit',
+    'potOn',
+    'reading',
+    'lidOff',
+    'settingChanged',
+    'rollingBoil',
+    'shutOff',
+  ])
+  expect(record.events.map((event) => event.atMs)).toEqual(
+    stood!.state.marks.map((mark) => mark.atMs - stood!.state.marks[0]!.atMs),
+  )
+  expect(Object.fromEntries(record.measurements.map((one) => [one.quantity, one.typed]))).toMatchObject({
+    fuelBefore: '212.4',
+    fuelAfter: '204.1',
+    wind: '0.4 m/s',
+    water: '473 g',
+  })
   await expect(page.getByText('steam at the lid')).toBeVisible()
 })
 
-test('boil and burn out on two lanes, with a reload and a killed server in the middle: the stored runs are what was pressed', async ({ page, faults }) => {
+test('boil and burn out on two lanes, with a reload and a killed server in the middle: the stored runs are what was pressed', async ({
+  page,
+  faults,
+}) => {
   const server = await ownServer()
   try {
-    for (const name of ['A', 'B']) await armLane(page, name, { method: 'Boil, then burn out', setup: 'Lahar in the cone', fuel: 'Methanol', base: server.url, measured: { Load: '24 g' } })
-    const pressed: { lane: string, words: string }[] = []
+    for (const name of ['A', 'B'])
+      await armLane(page, name, {
+        method: 'Boil, then burn out',
+        setup: 'Lahar in the cone',
+        fuel: 'Methanol',
+        base: server.url,
+        measured: { Load: '24 g' },
+      })
+    const pressed: { lane: string; words: string }[] = []
     const press = async (name: string) => {
       const button = next(page, name)
-      pressed.push({ lane: name, words: (await button.locator('.lane-next-words').innerText()) })
+      pressed.push({ lane: name, words: await button.locator('.lane-next-words').innerText() })
       await button.click()
       await settle(page)
     }
@@ -116,16 +162,29 @@ test('boil and burn out on two lanes, with a reload and a killed server in the m
     const before = await lane(page, 'A').getByRole('timer').innerText()
     await page.reload()
     await expect(next(page, 'A')).toHaveText('Boil')
-    expect(await lane(page, 'A').getByRole('timer').innerText() >= before).toBe(true)
+    expect((await lane(page, 'A').getByRole('timer').innerText()) >= before).toBe(true)
     for (const name of ['A', 'B', 'A', 'B']) await press(name)
-    expect(pressed.map(one => one.lane + one.words)).toEqual(['ALight', 'BLight', 'AFull flame', 'BFull flame', 'APot on', 'BPot on', 'ABoil', 'BBoil', 'AFlame out', 'BFlame out'])
+    expect(pressed.map((one) => one.lane + one.words)).toEqual([
+      'ALight',
+      'BLight',
+      'AFull flame',
+      'BFull flame',
+      'APot on',
+      'BPot on',
+      'ABoil',
+      'BBoil',
+      'AFlame out',
+      'BFlame out',
+    ])
     const { lanes } = (await (await page.request.get(`${server.url}/api/bench`)).json()) as Bench
     for (const one of lanes) {
-      expect(one.state.marks.map(mark => mark.kind)).toEqual(['lit', 'bloomed', 'potOn', 'rollingBoil', 'flameOut'])
+      expect(one.state.marks.map((mark) => mark.kind)).toEqual(['lit', 'bloomed', 'potOn', 'rollingBoil', 'flameOut'])
       await next(page, one.lane).click()
       await expect(page).toHaveURL(new RegExp(`/runs/${one.runId}$`))
       const { record } = (await (await page.request.get(`${server.url}/api/runs/${one.runId}`)).json()) as RunPage
-      expect(record.events.map(event => [event.kind, event.atMs])).toEqual(one.state.marks.map(mark => [mark.kind, mark.atMs - one.state.marks[0]!.atMs]))
+      expect(record.events.map((event) => [event.kind, event.atMs])).toEqual(
+        one.state.marks.map((mark) => [mark.kind, mark.atMs - one.state.marks[0]!.atMs]),
+      )
       await open(page, `${server.url}/bench`)
     }
   } finally {
@@ -137,7 +196,13 @@ test('boil and burn out on two lanes, with a reload and a killed server in the m
 })
 
 test('at 390 px by touch: armed, lit, the pot on, water read, given up with a reason', async ({ browser, baseURL }) => {
-  const context = await browser.newContext({ viewport: { width: 390, height: 844 }, hasTouch: true, isMobile: true, baseURL, serviceWorkers: 'block' })
+  const context = await browser.newContext({
+    viewport: { width: 390, height: 844 },
+    hasTouch: true,
+    isMobile: true,
+    baseURL,
+    serviceWorkers: 'block',
+  })
   const page = await context.newPage()
   await armLane(page, 'A')
   await lane(page, 'A').getByRole('button', { name: 'Skip' }).tap()
@@ -148,22 +213,33 @@ test('at 390 px by touch: armed, lit, the pot on, water read, given up with a re
     await next(page, 'A').tap()
     await settle(page)
   }
-  await lane(page, 'A').getByRole('button', { name: /^Water/ }).tap()
+  await lane(page, 'A')
+    .getByRole('button', { name: /^Water/ })
+    .tap()
   await page.getByLabel('Reading', { exact: true }).fill('48')
   await page.getByRole('button', { name: 'Take' }).tap()
   await expect(lane(page, 'A').getByRole('button', { name: /^Water 48\.0/ })).toBeVisible()
   await lane(page, 'A').getByRole('button', { name: 'Flame out' }).tap()
   await expect(lane(page, 'A')).toContainText('Feeding another?')
   await lane(page, 'A').getByRole('button', { name: 'No, it is over' }).tap()
-  await lane(page, 'A').getByRole('button', { name: /^Undo flame out/ }).tap()
+  await lane(page, 'A')
+    .getByRole('button', { name: /^Undo flame out/ })
+    .tap()
   await expect(lane(page, 'A')).toHaveAttribute('data-state', 'burning')
-  await expect.poll(async () => (await bench(page)).lanes[0]!.state.marks.map(mark => mark.kind)).toEqual(['lit', 'potOn', 'reading'])
+  await expect
+    .poll(async () => (await bench(page)).lanes[0]!.state.marks.map((mark) => mark.kind))
+    .toEqual(['lit', 'potOn', 'reading'])
   expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390)
   await context.close()
 })
 
 test('a fed test is stopped by rain: pieces with their mass, a gap, and no failure to boil', async ({ page }) => {
-  await armLane(page, 'A', { method: 'Fed with tablets or sticks', setup: 'Lapilli with wrap', fuel: 'Hexamine', measured: { Load: '14 g' } })
+  await armLane(page, 'A', {
+    method: 'Fed with tablets or sticks',
+    setup: 'Lapilli with wrap',
+    fuel: 'Hexamine',
+    measured: { Load: '14 g' },
+  })
   const runId = await standing(page)
   for (const words of ['Light', 'Pot on']) {
     await expect(next(page, 'A')).toContainText(words)
@@ -184,12 +260,27 @@ test('a fed test is stopped by rain: pieces with their mass, a gap, and no failu
   await next(page, 'A').click()
   await expect(page).toHaveURL(new RegExp(`/runs/${runId}$`))
   const { record, answer } = (await (await page.request.get(`/api/runs/${runId}`)).json()) as RunPage
-  expect(record.events.map(({ kind, massG, waterC, reason }) => [kind, massG ?? waterC ?? reason])).toEqual([['lit', null], ['potOn', null], ['reading', 61], ['flameOut', null], ['fuelAdded', 4.1], ['relit', null], ['stopped', 'rain']])
+  expect(record.events.map(({ kind, massG, waterC, reason }) => [kind, massG ?? waterC ?? reason])).toEqual([
+    ['lit', null],
+    ['potOn', null],
+    ['reading', 61],
+    ['flameOut', null],
+    ['fuelAdded', 4.1],
+    ['relit', null],
+    ['stopped', 'rain'],
+  ])
   expect(answer.ended).toBe('stopped')
 })
 
-test('four lanes are lit together, and a second device shows them within 300 ms; the same mark from both is one event', async ({ page, browser, baseURL }) => {
-  await stage(baseURL!, (['A', 'B', 'C', 'D'] as const).map(name => ({ lane: name, measured: { fuelBefore: '210 g' } })))
+test('four lanes are lit together, and a second device shows them within 300 ms; the same mark from both is one event', async ({
+  page,
+  browser,
+  baseURL,
+}) => {
+  await stage(
+    baseURL!,
+    (['A', 'B', 'C', 'D'] as const).map((name) => ({ lane: name, measured: { fuelBefore: '210 g' } })),
+  )
   await open(page, '/bench')
   await expect(next(page, 'D')).toBeVisible()
   const other = await browser.newContext({ baseURL, serviceWorkers: 'block' })
@@ -197,44 +288,72 @@ test('four lanes are lit together, and a second device shows them within 300 ms;
   await open(phone, '/bench')
   await expect(next(phone, 'D')).toBeVisible()
   await page.keyboard.press('w')
-  const lag = phone.evaluate(() => new Promise<number>((resolve) => {
-    const watch = () => (document.querySelectorAll('[data-state=burning]').length === 4 ? resolve(performance.timeOrigin + performance.now()) : requestAnimationFrame(watch))
-    watch()
-  }))
+  const lag = phone.evaluate(
+    () =>
+      new Promise<number>((resolve) => {
+        const watch = () =>
+          document.querySelectorAll('[data-state=burning]').length === 4
+            ? resolve(performance.timeOrigin + performance.now())
+            : requestAnimationFrame(watch)
+        watch()
+      }),
+  )
   const pressedAt = await page.evaluate(() => {
-    [...document.querySelectorAll('button')].find(button => button.textContent!.trim().startsWith('Light A'))!.click()
+    ;[...document.querySelectorAll('button')]
+      .find((button) => button.textContent!.trim().startsWith('Light A'))!
+      .click()
     return performance.timeOrigin + performance.now()
   })
-  expect(await lag - pressedAt).toBeLessThan(2000)
+  expect((await lag) - pressedAt).toBeLessThan(2000)
   await settle(page)
   // One mark alone, as it is pressed here and shown there; the middle of four, since a machine that others use may stumble once.
   const lags: number[] = []
   for (const name of ['A', 'B', 'C', 'D']) {
-    const seen = phone.evaluate(wanted => new Promise<number>((resolve) => {
-      const watch = () => (document.querySelector(`[data-lane=${wanted}] .lane-next-words`)!.textContent === 'Boil' ? resolve(performance.timeOrigin + performance.now()) : requestAnimationFrame(watch))
-      watch()
-    }), name)
+    const seen = phone.evaluate(
+      (wanted) =>
+        new Promise<number>((resolve) => {
+          const watch = () =>
+            document.querySelector(`[data-lane=${wanted}] .lane-next-words`)!.textContent === 'Boil'
+              ? resolve(performance.timeOrigin + performance.now())
+              : requestAnimationFrame(watch)
+          watch()
+        }),
+      name,
+    )
     const at = await page.evaluate((wanted) => {
       document.querySelector<HTMLElement>(`[data-lane=${wanted}] [data-next]`)!.click()
       return performance.timeOrigin + performance.now()
     }, name)
-    lags.push(await seen - at)
+    lags.push((await seen) - at)
   }
   expect(lags.sort((a, b) => a - b)[2]).toBeLessThan(300)
   await settle(page)
   // At the same moment of the one clock: a press that came later would find Next gone on.
   const together = Date.now() + 500
-  for (const one of [page, phone]) await one.evaluate(at => void setTimeout(() => document.querySelector<HTMLElement>('[data-lane=A] [data-next]')!.click(), at - Date.now()), together)
+  for (const one of [page, phone])
+    await one.evaluate(
+      (at) =>
+        void setTimeout(
+          () => document.querySelector<HTMLElement>('[data-lane=A] [data-next]')!.click(),
+          at - Date.now(),
+        ),
+      together,
+    )
   await expect(next(page, 'A')).toHaveText('Out')
   await expect(next(phone, 'A')).toHaveText('Out')
-  await expect.poll(async () => (await bench(page)).lanes[0]!.state.marks.at(-1)).toMatchObject({ kind: 'rollingBoil', twins: [{ kind: 'rollingBoil' }] })
+  await expect
+    .poll(async () => (await bench(page)).lanes[0]!.state.marks.at(-1))
+    .toMatchObject({ kind: 'rollingBoil', twins: [{ kind: 'rollingBoil' }] })
   await page.keyboard.press('w')
   await page.getByRole('button', { name: /^Stopped from outside A B C D/ }).click()
   await expect(phone.locator('[data-state=burning]')).toHaveCount(0)
   await other.close()
 })
 
-test('the network is cut for a while, the date is changed, the page is frozen: every mark is there once, at its time, and the fault is said', async ({ page, faults }) => {
+test('the network is cut for a while, the date is changed, the page is frozen: every mark is there once, at its time, and the fault is said', async ({
+  page,
+  faults,
+}) => {
   await armLane(page, 'A')
   await lane(page, 'A').getByRole('button', { name: 'Skip' }).click()
   await page.keyboard.press('Enter')
@@ -243,34 +362,39 @@ test('the network is cut for a while, the date is changed, the page is frozen: e
   await page.keyboard.press('Enter')
   await expect(lane(page, 'A').locator('[data-kept]')).toContainText('1 mark kept here')
   // The date alone goes forward an hour: the clock does not.
-  const shownS = async () => (await lane(page, 'A').getByRole('timer').innerText()).split(':').reduce((sum, part) => sum * 60 + Number(part), 0)
+  const shownS = async () =>
+    (await lane(page, 'A').getByRole('timer').innerText()).split(':').reduce((sum, part) => sum * 60 + Number(part), 0)
   const before = await shownS()
   await page.evaluate(() => {
     const real = Date.now.bind(Date)
     Date.now = () => real() + 3_600_000
   })
   await page.waitForTimeout(1500)
-  expect(await shownS() - before).toBeLessThan(5)
+  expect((await shownS()) - before).toBeLessThan(5)
   await takeReading(page, '40')
   const devtools = await page.context().newCDPSession(page)
   await devtools.send('Page.setWebLifecycleState', { state: 'frozen' })
   await page.waitForTimeout(3000)
   await devtools.send('Page.setWebLifecycleState', { state: 'active' })
-  await expect.poll(async () => await shownS() - before).toBeGreaterThanOrEqual(4)
+  await expect.poll(async () => (await shownS()) - before).toBeGreaterThanOrEqual(4)
   await page.keyboard.press('Enter')
   const boilS = await shownS()
   await expect(next(page, 'A')).toHaveText('Out')
   await page.context().setOffline(false)
   await expect(page.locator('[data-kept]')).toHaveCount(0)
-  const { lanes: [stood] } = await bench(page)
+  const {
+    lanes: [stood],
+  } = await bench(page)
   const [lit, potOn, reading, boil] = stood!.state.marks
-  expect(stood!.state.marks.map(mark => mark.kind)).toEqual(['lit', 'potOn', 'reading', 'rollingBoil'])
+  expect(stood!.state.marks.map((mark) => mark.kind)).toEqual(['lit', 'potOn', 'reading', 'rollingBoil'])
   expect(Math.abs((boil!.atMs - potOn!.atMs) / 1000 - boilS)).toBeLessThan(1.5)
   expect(reading!.atMs - lit!.atMs).toBeLessThan(20_000)
   faults.splice(0)
 })
 
-test('what the strip is told while a lane burns is asked about; the margin and the run’s page name a second press', async ({ page }) => {
+test('what the strip is told while a lane burns is asked about; the margin and the run’s page name a second press', async ({
+  page,
+}) => {
   await armLane(page, 'A')
   const runId = await standing(page)
   await lane(page, 'A').getByRole('button', { name: 'Skip' }).click()
@@ -285,7 +409,10 @@ test('what the strip is told while a lane burns is asked about; the margin and t
   await page.getByRole('button', { name: 'Now, then' }).click()
   await page.getByLabel('Air', { exact: true }).fill('7.5 °C')
   await page.getByRole('button', { name: 'Set what is so now' }).click()
-  await page.getByRole('group', { name: 'Do burning runs follow?' }).getByRole('button', { name: 'Yes, it is read there too' }).click()
+  await page
+    .getByRole('group', { name: 'Do burning runs follow?' })
+    .getByRole('button', { name: 'Yes, it is read there too' })
+    .click()
   await expect(page.getByRole('group', { name: 'Do burning runs follow?' })).toHaveCount(0)
   await next(page, 'A').focus()
   await page.keyboard.press('x')
@@ -298,7 +425,11 @@ test('what the strip is told while a lane burns is asked about; the margin and t
   await expect(page.getByRole('region', { name: 'History' })).toContainText('18 °C → 7.5 °C. read again on the bench')
 })
 
-test('two tabs on one lane show the same; two calls of the boil are asked about; what a lane’s window misses is said', async ({ page, context, baseURL }) => {
+test('two tabs on one lane show the same; two calls of the boil are asked about; what a lane’s window misses is said', async ({
+  page,
+  context,
+  baseURL,
+}) => {
   await armLane(page, 'A', { measured: { 'Start temperature': '30 °C' } })
   await expect(lane(page, 'A')).toContainText('Start 30.0 °C is outside the method’s 18.0 to 22.0 °C.')
   await lane(page, 'A').getByRole('button', { name: 'Skip' }).click()
@@ -312,24 +443,38 @@ test('two tabs on one lane show the same; two calls of the boil are asked about;
   await next(page, 'A').click()
   await expect(next(tab, 'A')).toHaveText('Boil')
   // Only one of the two holds a stream.
-  const streams = await Promise.all([page, tab].map(one => one.evaluate(() => performance.getEntriesByType('resource').filter(entry => entry.name.endsWith('/api/bench/stream')).length)))
-  expect(streams.filter(count => count > 0).length).toBeLessThanOrEqual(1)
+  const streams = await Promise.all(
+    [page, tab].map((one) =>
+      one.evaluate(
+        () =>
+          performance.getEntriesByType('resource').filter((entry) => entry.name.endsWith('/api/bench/stream')).length,
+      ),
+    ),
+  )
+  expect(streams.filter((count) => count > 0).length).toBeLessThanOrEqual(1)
   await settle(page)
   await next(page, 'A').click()
   await expect.poll(async () => (await bench(page)).lanes[0]!.state.marks.length).toBe(3)
-  const { runId, state: { marks } } = (await bench(page)).lanes[0]!
+  const {
+    runId,
+    state: { marks },
+  } = (await bench(page)).lanes[0]!
   await markElsewhere(baseURL!, runId, marks.at(-1)!.atMs + 9000, { type: 'mark', kind: 'rollingBoil', payload: {} })
   await expect(lane(page, 'A')).toContainText(/Boil called at 0:0\d and at 0:\d\d\. Which\?/)
   const later = (await lane(page, 'A').locator('.bench-says-answer').last().innerText()).trim()
   await lane(page, 'A').locator('.bench-says-answer').last().click()
-  await expect.poll(async () => {
-    const { state } = (await bench(page)).lanes[0]!
-    const at = (kind: string) => state.marks.find(mark => mark.kind === kind)!.atMs
-    return Math.round((at('rollingBoil') - at('potOn')) / 1000)
-  }).toBe(Number(later.split(':')[1]))
+  await expect
+    .poll(async () => {
+      const { state } = (await bench(page)).lanes[0]!
+      const at = (kind: string) => state.marks.find((mark) => mark.kind === kind)!.atMs
+      return Math.round((at('rollingBoil') - at('potOn')) / 1000)
+    })
+    .toBe(Number(later.split(':')[1]))
 })
 
-test('the rest of the bench’s controls: nudge, skip, pedal, glance, prompts, clear, keys re-mapped, a photo', async ({ page }) => {
+test('the rest of the bench’s controls: nudge, skip, pedal, glance, prompts, clear, keys re-mapped, a photo', async ({
+  page,
+}) => {
   await armLane(page, 'A')
   await page.getByRole('button', { name: 'Learn a button' }).click()
   await page.keyboard.press('PageDown')
@@ -345,7 +490,9 @@ test('the rest of the bench’s controls: nudge, skip, pedal, glance, prompts, c
   await expect.poll(async () => (await bench(page)).lanes[0]!.state.marks[0]!.atMs - litAt).toBe(-1000)
   await page.keyboard.press('g')
   const capital = page.getByRole('region', { name: 'Glance' }).getByText('A', { exact: true })
-  expect(await capital.evaluate(element => Number.parseFloat(getComputedStyle(element).fontSize) * 0.68)).toBeGreaterThanOrEqual(128)
+  expect(
+    await capital.evaluate((element) => Number.parseFloat(getComputedStyle(element).fontSize) * 0.68),
+  ).toBeGreaterThanOrEqual(128)
   await page.keyboard.press('g')
   await expect(page.getByRole('region', { name: 'Glance' })).toHaveCount(0)
   await page.getByRole('button', { name: 'Sound on' }).click()
@@ -359,8 +506,12 @@ test('the rest of the bench’s controls: nudge, skip, pedal, glance, prompts, c
   await page.getByRole('button', { name: 'Close' }).click()
   await page.keyboard.press('q')
   await expect.poll(async () => (await bench(page)).lanes[0]!.state.marks.at(-1)!.kind).toBe('disturbance')
-  const png = await sharp({ create: { width: 60, height: 40, channels: 3, background: '#445566' } }).png().toBuffer()
-  await lane(page, 'A').locator('input[type=file]').setInputFiles({ name: 'flame.png', mimeType: 'image/png', buffer: png })
+  const png = await sharp({ create: { width: 60, height: 40, channels: 3, background: '#445566' } })
+    .png()
+    .toBuffer()
+  await lane(page, 'A')
+    .locator('input[type=file]')
+    .setInputFiles({ name: 'flame.png', mimeType: 'image/png', buffer: png })
   await expect.poll(async () => (await bench(page)).lanes[0]!.photos).toBe(1)
   await page.keyboard.press('x')
   await page.getByRole('button', { name: 'Given up: it does not boil' }).click()
@@ -371,13 +522,24 @@ test('the rest of the bench’s controls: nudge, skip, pedal, glance, prompts, c
   await expect(lane(page, 'B')).toHaveCount(0)
 })
 
-test('once visited, the Bench opens without the server, lanes and all; what is marked there is sent when it is back', async ({ browser, faults }) => {
+test('once visited, the Bench opens without the server, lanes and all; what is marked there is sent when it is back', async ({
+  browser,
+  faults,
+}) => {
   const server = await ownServer()
-  const context = await browser.newContext({ baseURL: server.url, viewport: { width: 1280, height: 800 }, serviceWorkers: 'allow' })
+  const context = await browser.newContext({
+    baseURL: server.url,
+    viewport: { width: 1280, height: 800 },
+    serviceWorkers: 'allow',
+  })
   const page = await context.newPage()
   try {
     await armLane(page, 'A')
-    await page.waitForFunction(async () => (await navigator.serviceWorker.ready).active?.state === 'activated' && await caches.match('/bench', { ignoreSearch: true }) !== undefined)
+    await page.waitForFunction(
+      async () =>
+        (await navigator.serviceWorker.ready).active?.state === 'activated' &&
+        (await caches.match('/bench', { ignoreSearch: true })) !== undefined,
+    )
     await lane(page, 'A').getByRole('button', { name: 'Skip' }).click()
     await next(page, 'A').click()
     await expect(page.locator('[data-kept]')).toHaveCount(0)
@@ -398,7 +560,10 @@ test('once visited, the Bench opens without the server, lanes and all; what is m
     await server.again()
     await expect(page.locator('[data-kept]')).toHaveCount(0)
     const { lanes } = (await (await page.request.get(`${server.url}/api/bench`)).json()) as Bench
-    expect(lanes.map(one => [one.lane, one.state.marks.map(mark => mark.kind)])).toEqual([['A', ['lit', 'potOn']], ['B', []]])
+    expect(lanes.map((one) => [one.lane, one.state.marks.map((mark) => mark.kind)])).toEqual([
+      ['A', ['lit', 'potOn']],
+      ['B', []],
+    ])
     // The second mark was made before a reload without the server, and is where it was pressed.
     expect(lanes[0]!.state.marks[1]!.atMs - lanes[0]!.state.marks[0]!.atMs).toBeLessThan(30_000)
   } finally {
@@ -410,8 +575,14 @@ test('once visited, the Bench opens without the server, lanes and all; what is m
 
 // WCAG 2.2, 2.5.8 asks 24 px of a target; interface: 64 px beside a flame. A scroll bar takes 15 px of 1280.
 for (const light of ['day', 'glare']) {
-  test(`from one lane to six, beside a scroll bar, nothing of a lane is cut in ${light}`, async ({ page, baseURL, context }) => {
-    await context.addCookies([{ name: 'vulcanum_light', value: encodeURIComponent(JSON.stringify(light)), url: baseURL! }])
+  test(`from one lane to six, beside a scroll bar, nothing of a lane is cut in ${light}`, async ({
+    page,
+    baseURL,
+    context,
+  }) => {
+    await context.addCookies([
+      { name: 'vulcanum_light', value: encodeURIComponent(JSON.stringify(light)), url: baseURL! },
+    ])
     await page.setViewportSize({ width: 1265, height: 720 })
     for (const count of [1, 2, 3, 4, 6]) {
       await clearBench(baseURL!)
@@ -420,15 +591,29 @@ for (const light of ['day', 'glare']) {
       await expect(page.locator('.lane')).toHaveCount(count)
       const cut = await page.evaluate(() => {
         const right = document.querySelector('.bench-spine')!.getBoundingClientRect().left
-        const inside = (part: DOMRect, whole: DOMRect) => part.left >= whole.left - 1 && part.right <= whole.right + 1 && part.top >= whole.top - 1 && part.bottom <= whole.bottom + 1
+        const inside = (part: DOMRect, whole: DOMRect) =>
+          part.left >= whole.left - 1 &&
+          part.right <= whole.right + 1 &&
+          part.top >= whole.top - 1 &&
+          part.bottom <= whole.bottom + 1
         return [...document.querySelectorAll<HTMLElement>('.lane')].flatMap((one) => {
           const box = one.getBoundingClientRect()
           const says = one.querySelector<HTMLElement>('.lane-says')
           return [
             ...(box.right > right + 1 ? [`lane ${one.dataset.lane!} ends at ${box.right}`] : []),
-            ...[...one.querySelectorAll('button')].filter(button => !inside(button.getBoundingClientRect(), box)).map(button => `lane ${one.dataset.lane!}: ${button.textContent}`),
-            ...(says && says.scrollHeight > says.clientHeight + 1 ? [`lane ${one.dataset.lane!}: ${says.textContent}`] : []),
-            ...[...says?.querySelectorAll('button') ?? []].filter(button => !inside(button.getBoundingClientRect(), says!.getBoundingClientRect()) || button.getBoundingClientRect().height < 64).map(button => `lane ${one.dataset.lane!}, asked: ${button.textContent}`),
+            ...[...one.querySelectorAll('button')]
+              .filter((button) => !inside(button.getBoundingClientRect(), box))
+              .map((button) => `lane ${one.dataset.lane!}: ${button.textContent}`),
+            ...(says && says.scrollHeight > says.clientHeight + 1
+              ? [`lane ${one.dataset.lane!}: ${says.textContent}`]
+              : []),
+            ...[...(says?.querySelectorAll('button') ?? [])]
+              .filter(
+                (button) =>
+                  !inside(button.getBoundingClientRect(), says!.getBoundingClientRect()) ||
+                  button.getBoundingClientRect().height < 64,
+              )
+              .map((button) => `lane ${one.dataset.lane!}, asked: ${button.textContent}`),
           ]
         })
       })

@@ -7,7 +7,8 @@ const LATE = '/runs/01970000-0000-7000-8000-000000000277'
 
 test('a run is made void with a reason, leaves the figures, is still found, and counts again', async ({ page }) => {
   await open(page, '/runs/01950000-0000-7000-8000-000000000103')
-  const n = async () => Number(/(\d+) runs/.exec(await page.getByRole('region', { name: 'Its set-up' }).innerText())![1])
+  const n = async () =>
+    Number(/(\d+) runs/.exec(await page.getByRole('region', { name: 'Its set-up' }).innerText())![1])
   const before = await n()
   const decisions = page.getByRole('region', { name: 'Decisions' })
   await decisions.getByRole('button', { name: 'Make it void' }).click()
@@ -48,7 +49,9 @@ test('call and trace disagree: one is decided for, with a reason, and the time f
   await expect(page.locator('[data-figure=time]')).toHaveText(called)
 })
 
-test('what was seen is noted on a scale with words, with its moment, and the next look takes its place', async ({ page }) => {
+test('what was seen is noted on a scale with words, with its moment, and the next look takes its place', async ({
+  page,
+}) => {
   await open(page, LATE)
   const seen = page.getByRole('form', { name: 'Observe' })
   await seen.getByLabel('On the scale').selectOption('flame')
@@ -65,11 +68,19 @@ test('what was seen is noted on a scale with words, with its moment, and the nex
   await expect(page.locator('[data-observed=flame]')).toHaveText('even contact with the pot')
 })
 
-test('a photo is attached to a moment, dimmed in the dark, and taken out; what is none, or too large, or broken off, is refused and the server lives', async ({ page, context, baseURL, request }) => {
+test('a photo is attached to a moment, dimmed in the dark, and taken out; what is none, or too large, or broken off, is refused and the server lives', async ({
+  page,
+  context,
+  baseURL,
+  request,
+}) => {
   await open(page, LATE)
   const photos = page.getByRole('region', { name: 'Photos' })
-  const jpeg = await sharp({ create: { width: 320, height: 240, channels: 3, background: '#ffffff' } }).jpeg().toBuffer()
-  const give = (name: string, buffer: Buffer) => photos.locator('input[type=file]').setInputFiles({ name, mimeType: 'image/jpeg', buffer })
+  const jpeg = await sharp({ create: { width: 320, height: 240, channels: 3, background: '#ffffff' } })
+    .jpeg()
+    .toBuffer()
+  const give = (name: string, buffer: Buffer) =>
+    photos.locator('input[type=file]').setInputFiles({ name, mimeType: 'image/jpeg', buffer })
   await give('list.jpg', Buffer.from('eggs, bread'))
   await photos.getByRole('button', { name: 'Add the photo' }).click()
   await expect(photos.getByRole('alert')).toContainText('not a JPEG, PNG or WebP picture')
@@ -104,8 +115,11 @@ test('a photo is attached to a moment, dimmed in the dark, and taken out; what i
 /** Announces more than it sends, waits a moment for an answer, and hangs up: the status, or null where none came. */
 async function sendOnly(url: string, bytes: Buffer, announced: number): Promise<number | null> {
   return new Promise((resolve) => {
-    const sent = send(url, { method: 'PUT', headers: { 'content-length': String(announced), 'content-type': 'application/octet-stream' } })
-    sent.on('response', response => resolve(response.statusCode ?? null))
+    const sent = send(url, {
+      method: 'PUT',
+      headers: { 'content-length': String(announced), 'content-type': 'application/octet-stream' },
+    })
+    sent.on('response', (response) => resolve(response.statusCode ?? null))
     sent.on('error', () => resolve(null))
     sent.write(bytes)
     setTimeout(() => sent.destroy(), 1000)

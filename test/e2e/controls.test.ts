@@ -3,8 +3,18 @@ import type { Page } from '@playwright/test'
 import { expect, open, test } from './page'
 import { typeTheRun } from './typing'
 
-interface Kept { runs: [{ events: { kind: string, s: number }[], fuel: { burnOutShare: boolean }, water: { startC: number, endC: number | null }, trace: [number, number][] }] }
-const stored = async (page: Page) => (await (await page.request.get(`/api/runs/${page.url().split('/').at(-1)}/document`)).json() as Kept).runs[0]
+interface Kept {
+  runs: [
+    {
+      events: { kind: string; s: number }[]
+      fuel: { burnOutShare: boolean }
+      water: { startC: number; endC: number | null }
+      trace: [number, number][]
+    },
+  ]
+}
+const stored = async (page: Page) =>
+  ((await (await page.request.get(`/api/runs/${page.url().split('/').at(-1)}/document`)).json()) as Kept).runs[0]
 const save = async (page: Page) => {
   await page.getByRole('button', { name: 'Save and see the figure' }).click()
   await expect(page.getByRole('region', { name: 'Ladder' })).toBeVisible()
@@ -32,7 +42,11 @@ test('a bare number is stored by the units chosen for it', async ({ page }) => {
   expect((await stored(page)).water.startC).toBe(14)
 })
 
-for (const [button, kind] of [['Flame out', 'flameOut'], ['Given up', 'gaveUp'], ['Stopped from outside', 'stopped']] as const) {
+for (const [button, kind] of [
+  ['Flame out', 'flameOut'],
+  ['Given up', 'gaveUp'],
+  ['Stopped from outside', 'stopped'],
+] as const) {
   test(`the stop-watch’s "${button}" ends the run so`, async ({ page }) => {
     await open(page, '/runs/new')
     await typeTheRun(page)
@@ -48,7 +62,7 @@ for (const [button, kind] of [['Flame out', 'flameOut'], ['Given up', 'gaveUp'],
     await page.getByRole('button', { name: 'Last mark a second earlier' }).click()
     await save(page)
     const { events, water } = await stored(page)
-    expect(events.map(event => event.kind)).toEqual(['lit', 'potOn', kind])
+    expect(events.map((event) => event.kind)).toEqual(['lit', 'potOn', kind])
     expect(events[2]!.s - events[1]!.s).toBeGreaterThan(2)
     expect(water.endC).toBeCloseTo(65.56, 2)
   })
@@ -84,7 +98,7 @@ test('of two drafts this page’s can stay', async ({ page, browser, baseURL }) 
   await page.getByLabel('Notes').fill('mine still')
   await page.getByRole('button', { name: 'This page’s' }).click()
   await expect(page.getByText('Kept here and on the server.')).toBeVisible()
-  const drafts = await (await page.request.get('/api/drafts')).json() as { body: { typed: { notes: string } } }[]
+  const drafts = (await (await page.request.get('/api/drafts')).json()) as { body: { typed: { notes: string } } }[]
   expect(drafts[0]!.body.typed.notes).toBe('mine still')
   await other.context().close()
 })
@@ -93,14 +107,19 @@ test('every filter of the runs filters, and the keys go back to as shipped', asy
   await open(page, '/runs')
   const filters = page.getByRole('form', { name: 'Which runs' })
   const list = (label: string) => filters.getByRole('combobox', { name: label, exact: true })
-  for (const [label, value, column] of [['Set-up', 'Lahar in the cone', 'setup'], ['Fuel', 'Hexamine tablets', 'fuel']] as const) {
+  for (const [label, value, column] of [
+    ['Set-up', 'Lahar in the cone', 'setup'],
+    ['Fuel', 'Hexamine tablets', 'fuel'],
+  ] as const) {
     await list(label).selectOption(value)
     const cells = page.locator(`tbody td[data-column=${column}] > span:first-child`)
     await expect.poll(async () => new Set(await cells.allInnerTexts())).toEqual(new Set([value]))
     await list(label).selectOption('')
   }
   await list('Remark').selectOption('stopped from outside')
-  await expect.poll(async () => new Set(await page.locator('tbody td[data-column=remarks]').allInnerTexts())).toEqual(new Set(['stopped from outside']))
+  await expect
+    .poll(async () => new Set(await page.locator('tbody td[data-column=remarks]').allInnerTexts()))
+    .toEqual(new Set(['stopped from outside']))
   await list('Remark').selectOption('')
   await list('Origin').selectOption('published elsewhere')
   await expect(page.getByText('No run passes.')).toBeVisible()
@@ -108,7 +127,9 @@ test('every filter of the runs filters, and the keys go back to as shipped', asy
   await list('Who').selectOption('Tamsin Quay')
   await page.locator('summary', { hasText: 'Columns' }).click()
   await page.getByRole('checkbox', { name: 'Who' }).check()
-  await expect.poll(async () => new Set(await page.locator('tbody td[data-column=person]').allInnerTexts())).toEqual(new Set(['Tamsin Quay']))
+  await expect
+    .poll(async () => new Set(await page.locator('tbody td[data-column=person]').allInnerTexts()))
+    .toEqual(new Set(['Tamsin Quay']))
   await filters.getByLabel('To', { exact: true }).fill('2026-06-30')
   await filters.getByLabel('To', { exact: true }).blur()
   await expect(page).toHaveURL(/to=2026-06-30/)

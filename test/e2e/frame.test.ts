@@ -3,7 +3,10 @@ import { expect, open, test } from './page'
 
 const RUN = '/runs/01950000-0000-7000-8000-000000000106'
 
-test('lights are set on the server, walk by a key, and leaving the dark takes two presses', async ({ page, context }) => {
+test('lights are set on the server, walk by a key, and leaving the dark takes two presses', async ({
+  page,
+  context,
+}) => {
   await open(page, RUN)
   const html = page.locator('html')
   await expect(html).toHaveAttribute('data-light', 'day')
@@ -11,7 +14,9 @@ test('lights are set on the server, walk by a key, and leaving the dark takes tw
   await expect(html).toHaveAttribute('data-light', 'glare')
   await page.keyboard.press('Shift+L')
   await expect(html).toHaveAttribute('data-light', 'dark')
-  expect((await context.cookies()).find(cookie => cookie.name === 'vulcanum_light')?.value).toBe(encodeURIComponent('"dark"'))
+  expect((await context.cookies()).find((cookie) => cookie.name === 'vulcanum_light')?.value).toBe(
+    encodeURIComponent('"dark"'),
+  )
   // The first bytes from the server are dark already.
   expect(await (await page.request.get(RUN)).text()).toMatch(/<html[^>]*data-light="dark"/)
   await page.keyboard.press('Shift+L')
@@ -51,8 +56,10 @@ test('the strip keeps what is so now, with its age, and tells then and brought t
   await page.reload()
   await expect(page.getByText('Now at Crater rim camp')).toBeVisible()
   await expect(page.locator('[data-strip=boiling]')).toContainText('92.')
-  const kept = await (await page.request.get('/api/now')).json() as { readings: { quantity: string, typed: string }[] }
-  expect(kept.readings.find(one => one.quantity === 'wind')?.typed).toBe('4 mph')
+  const kept = (await (await page.request.get('/api/now')).json()) as {
+    readings: { quantity: string; typed: string }[]
+  }
+  expect(kept.readings.find((one) => one.quantity === 'wind')?.typed).toBe('4 mph')
 })
 
 test('keys: ignored in boxes, listed, re-mapped, switched off; the margin hides', async ({ page }) => {
@@ -88,7 +95,8 @@ test('finds a run by a few words', async ({ page }) => {
 })
 
 /** Says whether more than one figure stands in the order asked: the address changes before the rows do. */
-const inOrder = (figures: number[], by: (a: number, b: number) => number) => figures.length > 1 && figures.every((figure, index) => index === 0 || by(figures[index - 1]!, figure) <= 0)
+const inOrder = (figures: number[], by: (a: number, b: number) => number) =>
+  figures.length > 1 && figures.every((figure, index) => index === 0 || by(figures[index - 1]!, figure) <= 0)
 
 test('runs are filtered, sorted and walked by keys, and the address says how', async ({ page }) => {
   await open(page, '/runs')
@@ -98,13 +106,16 @@ test('runs are filtered, sorted and walked by keys, and the address says how', a
   await expect(page.locator('[data-count]')).toHaveText('16 runs')
   await page.getByRole('button', { name: 'Measured' }).click()
   await expect(page).toHaveURL(/sort=gPerL\.up/)
-  const measured = async () => (await page.locator('tbody td[data-column=measured]').allInnerTexts()).filter(text => text !== '').map(Number)
+  const measured = async () =>
+    (await page.locator('tbody td[data-column=measured]').allInnerTexts()).filter((text) => text !== '').map(Number)
   await expect.poll(async () => inOrder(await measured(), (a, b) => a - b)).toBe(true)
   await page.getByRole('button', { name: 'Measured' }).click()
   await expect(page).toHaveURL(/sort=gPerL\.down/)
   await page.reload()
   await expect.poll(async () => inOrder(await measured(), (a, b) => b - a)).toBe(true)
-  await page.waitForFunction(() => (window as unknown as { useNuxtApp?: () => { isHydrating?: boolean } }).useNuxtApp?.().isHydrating === false)
+  await page.waitForFunction(
+    () => (window as unknown as { useNuxtApp?: () => { isHydrating?: boolean } }).useNuxtApp?.().isHydrating === false,
+  )
   await page.keyboard.press('J')
   await page.keyboard.press('J')
   await page.keyboard.press('K')

@@ -7,11 +7,16 @@ import { anyFreePort } from '../../scripts/lib/ports.mjs'
 import { startServer } from '../../scripts/lib/server.mjs'
 import { expect, open, test } from './page'
 
-const file = (name: string, text: string | Buffer) => ({ name, mimeType: 'application/octet-stream', buffer: Buffer.from(text as string) })
+const file = (name: string, text: string | Buffer) => ({
+  name,
+  mimeType: 'application/octet-stream',
+  buffer: Buffer.from(text as string),
+})
 const chooser = (page: Page) => page.getByRole('region', { name: 'A file' }).locator('input[type=file]')
 const stored = (page: Page) => page.getByRole('region', { name: 'Stored', exact: true })
 /** The preview of the newest mapping is there. */
-const settledPreview = (page: Page) => expect(page.getByRole('region', { name: 'What would be stored' })).toHaveAttribute('aria-busy', 'false')
+const settledPreview = (page: Page) =>
+  expect(page.getByRole('region', { name: 'What would be stored' })).toHaveAttribute('aria-busy', 'false')
 
 const MESSY = `Porch tests 2026;;;;;;;;
 ;;;;;;;;
@@ -33,11 +38,17 @@ test('a messy table is mapped, stored in part by choice, listed, noticed again, 
   await expect(faults).toContainText('Row 4: Water: No unit: read "500"')
   await page.getByLabel('Water: unit').selectOption('mL')
   await page.getByLabel('Dates have').selectOption('day first: 14/3/2026')
-  await page.getByLabel('Fuel', { exact: true }).selectOption({ label: (await page.getByLabel('Fuel', { exact: true }).locator('option').allInnerTexts()).find(text => /isobutane/i.test(text))! })
+  await page.getByLabel('Fuel', { exact: true }).selectOption({
+    label: (await page.getByLabel('Fuel', { exact: true }).locator('option').allInnerTexts()).find((text) =>
+      /isobutane/i.test(text),
+    )!,
+  })
   await page.getByLabel('Who', { exact: true }).selectOption('Odra Vell')
   await page.getByLabel(/Set-up “Tin can burner”/).selectOption('new: gas, on the canister')
   await expect(page.getByText('2 rows cannot be stored', { exact: true })).toBeVisible()
-  await expect(faults).toContainText('Row 7, Fuel after (g): Fuel after (42,5 g) is more than fuel before (40,0 g). Swapped?')
+  await expect(faults).toContainText(
+    'Row 7, Fuel after (g): Fuel after (42,5 g) is more than fuel before (40,0 g). Swapped?',
+  )
   await expect(faults).toContainText('Row 8: Water: Not a quantity: read "half"')
   const preview = page.getByRole('region', { name: 'As it would be stored' })
   await expect(preview.locator('tbody tr')).toHaveCount(3)
@@ -74,14 +85,25 @@ test('a messy table is mapped, stored in part by choice, listed, noticed again, 
   await expect(page.getByText('No run passes.')).toBeVisible()
 })
 
-test('by keyboard alone: a logger’s file of three channels goes to its run, and its page shows them', async ({ page, request }) => {
-  const { lines } = await (await request.get('/api/runs?words=lahar&sort=startedAt.up')).json() as { lines: { id: string, ribbon: { water: unknown[] } }[] }
-  const bare = lines.find(line => line.ribbon.water.length === 0)!
+test('by keyboard alone: a logger’s file of three channels goes to its run, and its page shows them', async ({
+  page,
+  request,
+}) => {
+  const { lines } = (await (await request.get('/api/runs?words=lahar&sort=startedAt.up')).json()) as {
+    lines: { id: string; ribbon: { water: unknown[] } }[]
+  }
+  const bare = lines.find((line) => line.ribbon.water.length === 0)!
   await open(page, `/runs/${bare.id}`)
   await page.getByRole('link', { name: 'Bring a logger’s file in' }).focus()
   await page.keyboard.press('Enter')
   await expect(page.getByText('A logger’s file for the run you came from.')).toBeVisible()
-  const rows = ['time (s),Water °F,Air °C,Mass [g]', ...Array.from({ length: 200 }, (_, i) => `${i * 2},${Math.min(208, 60 + i).toFixed(1)},11.2,${(212.4 - i * 0.05).toFixed(2)}`)]
+  const rows = [
+    'time (s),Water °F,Air °C,Mass [g]',
+    ...Array.from(
+      { length: 200 },
+      (_, i) => `${i * 2},${Math.min(208, 60 + i).toFixed(1)},11.2,${(212.4 - i * 0.05).toFixed(2)}`,
+    ),
+  ]
   await page.getByLabel('or its rows, pasted').focus()
   await page.keyboard.insertText(rows.join('\n'))
   await page.keyboard.press('Tab')
@@ -106,15 +128,30 @@ test('by keyboard alone: a logger’s file of three channels goes to its run, an
   await expect(page.getByRole('region', { name: 'Trace', exact: true })).toBeVisible()
 })
 
-test('runs go out as CSV and a whole bench as a package, and come into an empty bench as they were', async ({ page, browser }) => {
+test('runs go out as CSV and a whole bench as a package, and come into an empty bench as they were', async ({
+  page,
+  browser,
+}) => {
   test.setTimeout(120_000)
   await open(page, '/runs?setup=Lahar+in+the+cone')
   const picked = page.getByRole('region', { name: 'Picked runs' })
-  const [table] = await Promise.all([page.waitForEvent('download'), picked.getByRole('button', { name: 'Export CSV' }).click()])
+  const [table] = await Promise.all([
+    page.waitForEvent('download'),
+    picked.getByRole('button', { name: 'Export CSV' }).click(),
+  ])
   const csv = readFileSync(await table.path())
-  const before = Papa.parse<Record<string, string>>(csv.toString('utf8').replace(/^\uFEFF/, '').trim(), { header: true }).data
+  const before = Papa.parse<Record<string, string>>(
+    csv
+      .toString('utf8')
+      .replace(/^\uFEFF/, '')
+      .trim(),
+    { header: true },
+  ).data
   await open(page, '/runs/import')
-  const [pack] = await Promise.all([page.waitForEvent('download'), page.getByRole('link', { name: 'Pack this bench' }).click()])
+  const [pack] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('link', { name: 'Pack this bench' }).click(),
+  ])
   const zip = await pack.path()
 
   const url = new URL(process.env.DATABASE_URL!)
@@ -122,14 +159,20 @@ test('runs go out as CSV and a whole bench as a package, and come into an empty 
   await ensureDatabase(Object.assign(new URL(url), { pathname: '/postgres' }).toString(), name)
   const databaseUrl = Object.assign(new URL(url), { pathname: `/${name}` }).toString()
   await prepareDatabase(databaseUrl, { empty: true })
-  const server = await startServer({ port: await anyFreePort(), databaseUrl, output: 'ignore', share: null, onExit: undefined }) as { url: string, stop: () => Promise<void> }
+  const server = (await startServer({
+    port: await anyFreePort(),
+    databaseUrl,
+    output: 'ignore',
+    share: null,
+    onExit: undefined,
+  })) as { url: string; stop: () => Promise<void> }
   try {
     const other = await (await browser.newContext({ baseURL: server.url })).newPage()
     await open(other, '/runs/import')
     await other.getByLabel('A packed bench').setInputFiles(zip)
     await other.getByRole('button', { name: 'Bring it in' }).click()
     await expect(other.getByText(/\d+ runs came in, with their kit\./)).toBeVisible({ timeout: 60_000 })
-    const ids = before.map(row => row.Id)
+    const ids = before.map((row) => row.Id)
     const again = await other.request.post('/api/runs/export', { data: { format: 'csv', runIds: ids } })
     expect(Papa.parse((await again.text()).replace(/^\uFEFF/, '').trim(), { header: true }).data).toEqual(before)
     // The table itself, into a bench that has the kit and not these runs: their ids are free, their readings the same.
@@ -143,12 +186,21 @@ test('runs go out as CSV and a whole bench as a package, and come into an empty 
     await other.getByRole('button', { name: /^Store \d+ runs$/ }).click()
     await expect(stored(other)).toContainText('runs stored')
     const importId = other.url().split('/').at(-1)!.split('?')[0]
-    const { lines } = await (await other.request.get(`/api/runs?import=${importId}&origin=all`)).json() as { lines: { startedAt: string, gPerL: number | null }[] }
+    const { lines } = (await (await other.request.get(`/api/runs?import=${importId}&origin=all`)).json()) as {
+      lines: { startedAt: string; gPerL: number | null }[]
+    }
     // A table holds no fed pieces and no marks that come twice: runs that other tests burned on the bench may have them.
-    const there = new Map(before.filter(row => /^019[567]0000-/.test(row.Id!)).map(row => [row.Started, row['Measured [g/L]'] === '' ? null : Number(row['Measured [g/L]'])]))
-    const known = lines.filter(line => there.has(line.startedAt))
+    const there = new Map(
+      before
+        .filter((row) => /^019[567]0000-/.test(row.Id!))
+        .map((row) => [row.Started, row['Measured [g/L]'] === '' ? null : Number(row['Measured [g/L]'])]),
+    )
+    const known = lines.filter((line) => there.has(line.startedAt))
     expect(known.length).toBeGreaterThan(3)
-    for (const line of known) expect(line.gPerL === null ? null : Number(line.gPerL.toPrecision(9)), line.startedAt).toBe(there.get(line.startedAt) == null ? null : Number(there.get(line.startedAt)!.toPrecision(9)))
+    for (const line of known)
+      expect(line.gPerL === null ? null : Number(line.gPerL.toPrecision(9)), line.startedAt).toBe(
+        there.get(line.startedAt) == null ? null : Number(there.get(line.startedAt)!.toPrecision(9)),
+      )
   } finally {
     await server.stop()
   }
@@ -157,10 +209,19 @@ test('runs go out as CSV and a whole bench as a package, and come into an empty 
 test('what is no table is refused in words at the door, and nothing is stored', async ({ page, request }) => {
   await open(page, '/runs/import')
   await chooser(page).setInputFiles(file('runs.csv', Buffer.from('PK\u0003\u0004 and so on')))
-  await expect(page.getByRole('region', { name: 'A file' }).getByRole('alert')).toContainText('runs.csv is a zip archive, not a table as its name says')
-  const put = (headers: Record<string, string>, data: Buffer) => request.put(`/api/imports/${crypto.randomUUID()}?name=big.csv`, { headers, data })
+  await expect(page.getByRole('region', { name: 'A file' }).getByRole('alert')).toContainText(
+    'runs.csv is a zip archive, not a table as its name says',
+  )
+  const put = (headers: Record<string, string>, data: Buffer) =>
+    request.put(`/api/imports/${crypto.randomUUID()}?name=big.csv`, { headers, data })
   expect((await put({ 'content-type': 'application/octet-stream' }, Buffer.alloc(31_000_000, 'a'))).status()).toBe(413)
   expect((await request.get('/api/imports/nonsense')).status()).toBe(400)
-  expect((await request.post(`/api/imports/${crypto.randomUUID()}/preview`, { data: { what: 'runs', mapping: { headerRow: 0, columns: [], origin: 'measured' } } })).status()).toBe(404)
+  expect(
+    (
+      await request.post(`/api/imports/${crypto.randomUUID()}/preview`, {
+        data: { what: 'runs', mapping: { headerRow: 0, columns: [], origin: 'measured' } },
+      })
+    ).status(),
+  ).toBe(404)
   expect((await request.post('/api/package', { data: Buffer.from('no zip') })).status()).toBe(422)
 })

@@ -4,10 +4,16 @@ import { expect, open, test } from './page'
 import { optionLike, typeTheRun } from './typing'
 
 const fill = (page: Page, label: string, text: string) => page.getByLabel(label, { exact: true }).fill(text)
-const choose = async (page: Page, list: string, start: string) => page.getByLabel(list, { exact: true }).selectOption({ label: await optionLike(page, list, start) })
+const choose = async (page: Page, list: string, start: string) =>
+  page.getByLabel(list, { exact: true }).selectOption({ label: await optionLike(page, list, start) })
 const save = (page: Page) => page.getByRole('button', { name: 'Save', exact: true }).click()
 
-async function add(page: Page, kind: string, fields: Record<string, string>, more: () => Promise<unknown> = async () => undefined): Promise<void> {
+async function add(
+  page: Page,
+  kind: string,
+  fields: Record<string, string>,
+  more: () => Promise<unknown> = async () => undefined,
+): Promise<void> {
   await open(page, '/kit')
   await page.getByRole('link', { name: `Add a ${kind}` }).click()
   for (const [label, text] of Object.entries(fields)) await fill(page, label, text)
@@ -16,10 +22,14 @@ async function add(page: Page, kind: string, fields: Record<string, string>, mor
   await expect(page.getByRole('heading', { level: 1, name: fields.Name })).toBeVisible()
 }
 
-test('a set-up from nothing: kit with units, drawn to scale, a danger explained, one part swapped, its history told', async ({ page }) => {
-  await add(page, 'burner', { Name: 'Caldera', Mass: '3 oz', Height: '90 mm' }, () => choose(page, 'It burns', 'gas, on the canister'))
-  await add(page, 'pot', { 'Name': 'Pumice', 'Mass': '120 g', 'Base diameter': '4 in', 'Height': '10 cm' })
-  await add(page, 'pot', { 'Name': 'Obsidian', 'Mass': '180 g', 'Base diameter': '130 mm' })
+test('a set-up from nothing: kit with units, drawn to scale, a danger explained, one part swapped, its history told', async ({
+  page,
+}) => {
+  await add(page, 'burner', { Name: 'Caldera', Mass: '3 oz', Height: '90 mm' }, () =>
+    choose(page, 'It burns', 'gas, on the canister'),
+  )
+  await add(page, 'pot', { Name: 'Pumice', Mass: '120 g', 'Base diameter': '4 in', Height: '10 cm' })
+  await add(page, 'pot', { Name: 'Obsidian', Mass: '180 g', 'Base diameter': '130 mm' })
   await add(page, 'windscreen', { Name: 'Curtain', Mass: '20 g' }, () => choose(page, 'Form', 'wrap'))
 
   await open(page, '/kit/setups')
@@ -34,7 +44,9 @@ test('a set-up from nothing: kit with units, drawn to scale, a danger explained,
   await expect(page.getByText('205.0 g together')).toBeVisible()
   await choose(page, 'Windscreen', 'Curtain')
   await save(page)
-  await expect(page.getByRole('alert').getByText(/Never wrap a windscreen round a burner that sits on its canister/)).toBeVisible()
+  await expect(
+    page.getByRole('alert').getByText(/Never wrap a windscreen round a burner that sits on its canister/),
+  ).toBeVisible()
   await fill(page, 'Why it goes on', 'open on the lee side, hand on the canister')
   await save(page)
   await expect(page.getByRole('heading', { level: 1, name: 'Caldera with Pumice' })).toBeVisible()
@@ -55,7 +67,11 @@ test('a set-up from nothing: kit with units, drawn to scale, a danger explained,
   expect(await optionLike(page, 'Set-up', 'Caldera with Pumice')).toBe('Caldera with Pumice (Caldera, Obsidian)')
 })
 
-test('of two pages that edit one thing the second is shown both, and either can stay; kit in use is not deleted', async ({ page, browser, baseURL }) => {
+test('of two pages that edit one thing the second is shown both, and either can stay; kit in use is not deleted', async ({
+  page,
+  browser,
+  baseURL,
+}) => {
   await add(page, 'lid', { Name: 'Slab', Mass: '20 g' })
   const other = await (await browser.newContext({ baseURL })).newPage()
   await open(other, new URL(page.url()).pathname)
@@ -82,11 +98,15 @@ test('of two pages that edit one thing the second is shown both, and either can 
   await page.getByRole('link', { name: 'Cinder 900' }).click()
   await page.getByRole('button', { name: 'Delete' }).click()
   await page.getByRole('button', { name: 'Delete it for good' }).click()
-  await expect(page.getByRole('alert')).toContainText(/Cinder 900 is in \d+ runs, and a run keeps what it was burned with/)
+  await expect(page.getByRole('alert')).toContainText(
+    /Cinder 900 is in \d+ runs, and a run keeps what it was burned with/,
+  )
   await expect(page.getByRole('alert').getByRole('link').first()).toContainText('Fumarole with narrow pot')
 })
 
-test('an instrument is checked at the ice point, and the next reading carries its offset; the earlier one does not', async ({ page }) => {
+test('an instrument is checked at the ice point, and the next reading carries its offset; the earlier one does not', async ({
+  page,
+}) => {
   await add(page, 'instrument', { Name: 'Steam probe' }, async () => {
     await choose(page, 'Measures', 'temperature')
     await fill(page, 'Reads to (°C)', '0.1')
@@ -112,7 +132,9 @@ test('an instrument is checked at the ice point, and the next reading carries it
   await expect(page.locator('[data-offset]')).toContainText('−0.80 K at 20 °C')
   await logOne()
   await expect(page.locator('[data-correction=waterStart]')).toHaveText(/−0\.80\sK, Steam probe/)
-  const document = await (await page.request.get(`/api/runs/${page.url().split('/').at(-1)}/document`)).json() as { runs: [{ water: { startC: number } }] }
+  const document = (await (await page.request.get(`/api/runs/${page.url().split('/').at(-1)}/document`)).json()) as {
+    runs: [{ water: { startC: number } }]
+  }
   expect(document.runs[0].water.startC).toBeCloseTo(13.3333 - 0.8, 3)
   await open(page, earlier)
   await expect(page.locator('[data-shown]').filter({ hasText: '13.3' }).first()).toBeVisible()

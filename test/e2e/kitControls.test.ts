@@ -8,8 +8,10 @@ import { expect, open, test } from './page'
 import { optionLike, typeTheRun } from './typing'
 
 const read = async <T>(page: Page, url: string) => (await (await page.request.get(url)).json()) as T
-const save = (page: Page, form: string) => page.getByRole('form', { name: form }).getByRole('button', { name: 'Save', exact: true }).click()
-const idOf = async (page: Page, list: string, name: string) => (await read<{ id: string, name: string }[]>(page, list)).find(one => one.name === name)!.id
+const save = (page: Page, form: string) =>
+  page.getByRole('form', { name: form }).getByRole('button', { name: 'Save', exact: true }).click()
+const idOf = async (page: Page, list: string, name: string) =>
+  (await read<{ id: string; name: string }[]>(page, list)).find((one) => one.name === name)!.id
 
 test('what is retired is no longer offered, and comes back', async ({ page }) => {
   const id = await idOf(page, '/api/kit/setups', 'Dacite with mug')
@@ -17,7 +19,9 @@ test('what is retired is no longer offered, and comes back', async ({ page }) =>
     await open(page, `/kit/setups/${id}`)
     await page.getByLabel('No longer in use').setChecked(retired)
     await save(page, 'Set-up')
-    await expect.poll(async () => (await read<KitChoices>(page, '/api/kit')).setups.some(one => one.id === id)).toBe(!retired)
+    await expect
+      .poll(async () => (await read<KitChoices>(page, '/api/kit')).setups.some((one) => one.id === id))
+      .toBe(!retired)
     await open(page, '/kit/setups')
     const listed = page.getByRole('listitem').filter({ hasText: 'Dacite with mug' })
     await expect(listed).toContainText(retired ? 'retired' : 'run')
@@ -25,7 +29,9 @@ test('what is retired is no longer offered, and comes back', async ({ page }) =>
 })
 
 test('a thing has a price, a photo, and what it was made from; a set-up has a photo', async ({ page }) => {
-  const png = await sharp({ create: { width: 60, height: 40, channels: 3, background: '#445566' } }).png().toBuffer()
+  const png = await sharp({ create: { width: 60, height: 40, channels: 3, background: '#445566' } })
+    .png()
+    .toBuffer()
   await open(page, `/kit/things/${await idOf(page, '/api/kit/things', 'Mug lid with felt')}`)
   await expect(page.locator('main p').filter({ hasText: 'made from' })).toContainText('made from Mug lid')
   await page.getByRole('button', { name: 'Add a price' }).click()
@@ -51,11 +57,13 @@ test('a check is taken back: it corrects nothing more, and stays to be seen', as
   await page.getByRole('button', { name: 'Take back the check: beside a better one, 2.2 m/s' }).click()
   await expect(page.getByText('Never checked: readings stand as they are read.')).toBeVisible()
   await expect(page.getByRole('region', { name: 'Checks' })).toContainText('taken back')
-  expect((await read<ThingLine[]>(page, '/api/kit/things')).find(one => one.name === 'Cup anemometer')!.lastCheckDays).toBeNull()
+  expect(
+    (await read<ThingLine[]>(page, '/api/kit/things')).find((one) => one.name === 'Cup anemometer')!.lastCheckDays,
+  ).toBeNull()
 })
 
 test('a heating value changed after runs asks why, and keeps both', async ({ page }) => {
-  const { id } = (await read<BatchLine[]>(page, '/api/kit/fuels')).find(one => one.batch === 'generator shed')!
+  const { id } = (await read<BatchLine[]>(page, '/api/kit/fuels')).find((one) => one.batch === 'generator shed')!
   await open(page, `/kit/fuels/${id}`)
   await page.getByLabel('Heating value').fill('42.4')
   await page.getByLabel('Source of these').fill('the supplier')
@@ -63,7 +71,9 @@ test('a heating value changed after runs asks why, and keeps both', async ({ pag
   await expect(page.getByText(/This changes the figures of \d+ runs\. Type why/)).toBeVisible()
   await page.getByLabel('Why the change').fill('the sheet came')
   await save(page, 'This batch')
-  await expect(page.getByRole('region', { name: 'History' })).toContainText('Heating value, MJ/kg: the usual one → 42.4. the sheet came')
+  await expect(page.getByRole('region', { name: 'History' })).toContainText(
+    'Heating value, MJ/kg: the usual one → 42.4. the sheet came',
+  )
 })
 
 test('a place’s altitude changed makes a version; its runs keep theirs', async ({ page }) => {
@@ -73,7 +83,9 @@ test('a place’s altitude changed makes a version; its runs keep theirs', async
   await page.getByLabel('Wind measured at').fill('2 m')
   await save(page, 'Place')
   await expect(page.getByRole('region', { name: 'Versions' })).toContainText(/Altitude: 2130 m → 2140 m/)
-  expect((await read<PlacePage>(page, `/api/kit/places/${id}`)).versions.map(version => version.altitudeM)).toEqual([2140, 2130])
+  expect((await read<PlacePage>(page, `/api/kit/places/${id}`)).versions.map((version) => version.altitudeM)).toEqual([
+    2140, 2130,
+  ])
   await open(page, '/runs/01960000-0000-7000-8000-000000000002')
   await expect(page.locator('main header')).toContainText('2130')
   await open(page, `/kit/places/${id}`)
@@ -85,7 +97,7 @@ test('a place’s altitude changed makes a version; its runs keep theirs', async
 })
 
 test('one’s own method is changed by versions, copied, and deleted while no run follows it', async ({ page }) => {
-  const boil = (await read<MethodLine[]>(page, '/api/methods')).find(one => one.test === 'boil' && one.shipped)!
+  const boil = (await read<MethodLine[]>(page, '/api/methods')).find((one) => one.test === 'boil' && one.shipped)!
   await open(page, `/methods/${boil.id}/edit`)
   await page.getByLabel('Name').fill('Once only')
   await page.getByRole('button', { name: '15.6 °C (60 °F)' }).click()
@@ -111,17 +123,25 @@ test('one’s own method is changed by versions, copied, and deleted while no ru
   await expect(page).toHaveURL(/\/methods$/)
   await gone('Once only')
   await expect(page).toHaveURL(/\/methods$/)
-  expect((await read<MethodLine[]>(page, '/api/methods')).filter(one => one.name.startsWith('Once'))).toEqual([])
+  expect((await read<MethodLine[]>(page, '/api/methods')).filter((one) => one.name.startsWith('Once'))).toEqual([])
 })
 
-test('what happened on the way, the canister, the instruments and the break-in are stored; a reload keeps them', async ({ page }) => {
+test('what happened on the way, the canister, the instruments and the break-in are stored; a reload keeps them', async ({
+  page,
+}) => {
   await open(page, '/runs/new')
   await typeTheRun(page)
   await page.getByLabel('Fuel', { exact: true }).selectOption({ label: await optionLike(page, 'Fuel', 'Isobutane') })
-  await page.getByLabel('Set-up', { exact: true }).selectOption({ label: await optionLike(page, 'Set-up', 'Ignimbrite, plain') })
+  await page
+    .getByLabel('Set-up', { exact: true })
+    .selectOption({ label: await optionLike(page, 'Set-up', 'Ignimbrite, plain') })
   await page.getByLabel('Burned from').selectOption('Canister F')
   await page.getByLabel(/First burn of a new burner/).check()
-  for (const [kind, time, extra] of [['Reading', '2:00', ['Water', '120 F']], ['Knock', '3:10', null], ['Fuel added', '', null]] as const) {
+  for (const [kind, time, extra] of [
+    ['Reading', '2:00', ['Water', '120 F']],
+    ['Knock', '3:10', null],
+    ['Fuel added', '', null],
+  ] as const) {
     await page.getByRole('button', { name: /^Add (something|a piece)/ }).click()
     const line = page.locator('[data-line]').last()
     await line.getByLabel('What happened').selectOption({ label: kind })
@@ -129,7 +149,9 @@ test('what happened on the way, the canister, the instruments and the break-in a
     if (extra) await line.getByLabel(extra[0]).fill(extra[1])
   }
   await page.locator('[data-rest] summary').click()
-  await page.getByLabel('Scale', { exact: true }).selectOption({ label: await optionLike(page, 'Scale', 'Bench scale') })
+  await page
+    .getByLabel('Scale', { exact: true })
+    .selectOption({ label: await optionLike(page, 'Scale', 'Bench scale') })
   await page.reload()
   await page.getByRole('button', { name: 'Save and see the figure' }).click()
   await expect(page.getByText('Time: read nothing, expected a time such as 5:12')).toBeVisible()
@@ -137,15 +159,27 @@ test('what happened on the way, the canister, the instruments and the break-in a
   await page.getByRole('button', { name: 'Save and see the figure' }).click()
   await expect(page.locator('[data-break-in]')).toBeVisible()
   await expect(page.locator('main header')).toContainText('from Canister F')
-  const { events, fuel } = (await read<{ runs: [{ events: { kind: string, s: number, waterC: number | null }[], fuel: { scaleAccuracyG: number } }] }>(page, `/api/runs/${page.url().split('/').at(-1)}/document`)).runs[0]
-  expect(events).toEqual(expect.arrayContaining([expect.objectContaining({ kind: 'reading', s: 120, waterC: expect.closeTo(48.89, 2) }), expect.objectContaining({ kind: 'disturbance', s: 190 })]))
+  const { events, fuel } = (
+    await read<{
+      runs: [{ events: { kind: string; s: number; waterC: number | null }[]; fuel: { scaleAccuracyG: number } }]
+    }>(page, `/api/runs/${page.url().split('/').at(-1)}/document`)
+  ).runs[0]
+  expect(events).toEqual(
+    expect.arrayContaining([
+      expect.objectContaining({ kind: 'reading', s: 120, waterC: expect.closeTo(48.89, 2) }),
+      expect.objectContaining({ kind: 'disturbance', s: 190 }),
+    ]),
+  )
   // ± 0.1 g as a half-width is 0.1/√3 standard.
   expect(fuel.scaleAccuracyG).toBeCloseTo(0.0577, 4)
 })
 
 test('the runs are filtered by method; a target is chosen on a run’s page', async ({ page }) => {
   await open(page, '/runs')
-  await page.getByRole('form', { name: 'Which runs' }).getByRole('combobox', { name: 'Method', exact: true }).selectOption('20 → 90 °C')
+  await page
+    .getByRole('form', { name: 'Which runs' })
+    .getByRole('combobox', { name: 'Method', exact: true })
+    .selectOption('20 → 90 °C')
   await expect(page).toHaveURL(/method=20/)
   await page.locator('tbody a[href*="019700"]').first().click()
   const time = page.locator('[data-figure=time]')

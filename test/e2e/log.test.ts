@@ -36,21 +36,29 @@ test('a run is logged by keyboard alone', async ({ page }) => {
   await expect(page.locator('[data-reading=fuelAfter]')).toHaveText('229.1 g')
 })
 
-test('a messy logger’s file is mapped, previewed and drawn; a broken one is named by row and column and loses nothing', async ({ page }) => {
+test('a messy logger’s file is mapped, previewed and drawn; a broken one is named by row and column and loses nothing', async ({
+  page,
+}) => {
   await open(page, '/runs/new')
   await typeTheRun(page)
-  const file = (name: string, text: string) => page.getByLabel('A logger’s file').setInputFiles({ name, mimeType: 'text/csv', buffer: Buffer.from(text) })
+  const file = (name: string, text: string) =>
+    page.getByLabel('A logger’s file').setInputFiles({ name, mimeType: 'text/csv', buffer: Buffer.from(text) })
   await file('broken.csv', 'Zeit;Wasser °C\n0:00;13,3\n0:30;offen\n1:00;20,1\n1:30;24,2')
   await expect(page.getByText('Row 3, column 2: read "offen", expected a temperature.')).toBeVisible()
   await expect(page.getByLabel('Water', { exact: true })).toHaveValue('2 cups')
-  const rows = Array.from({ length: 19 }, (_, i) => `${Math.floor(i / 2)}:${i % 2 ? '30' : '00'};${(13.3 + i * 4.8).toFixed(1).replace('.', ',')};ok`)
+  const rows = Array.from(
+    { length: 19 },
+    (_, i) => `${Math.floor(i / 2)}:${i % 2 ? '30' : '00'};${(13.3 + i * 4.8).toFixed(1).replace('.', ',')};ok`,
+  )
   await file('probe.csv', `\uFEFFLogger 4\nZeit;Wasser °C;Zustand\n${rows.join('\n')}`)
   await expect(page.getByText('As it would be kept: 0:00 13.3 °C · 0:30 18.1 °C')).toBeVisible()
   await page.getByRole('button', { name: 'Take this trace' }).click()
   await expect(page.getByText('A trace of 19 samples, to 9:00')).toBeVisible()
   await page.getByRole('button', { name: 'Save and see the figure' }).click()
   await expect(page.getByRole('img', { name: 'Water temperature over time, 19 samples' })).toBeVisible()
-  const document = await (await page.request.get(`/api/runs/${page.url().split('/').at(-1)}/document`)).json() as { runs: [{ trace: unknown[] }] }
+  const document = (await (await page.request.get(`/api/runs/${page.url().split('/').at(-1)}/document`)).json()) as {
+    runs: [{ trace: unknown[] }]
+  }
   expect(document.runs[0].trace).toHaveLength(19)
 })
 
@@ -82,7 +90,11 @@ test('a run is stop-watched, with a reload in the middle', async ({ page }) => {
   await expect(page.getByLabel('Lit', { exact: true })).toHaveValue('0:00.0')
 })
 
-test('the draft opens on another device; two pages that differ are asked which stays; without a server it says so and keeps', async ({ page, browser, baseURL }) => {
+test('the draft opens on another device; two pages that differ are asked which stays; without a server it says so and keeps', async ({
+  page,
+  browser,
+  baseURL,
+}) => {
   await open(page, '/runs/new')
   await typeTheRun(page)
   await page.getByLabel('Notes').fill('from the laptop')
@@ -105,7 +117,7 @@ test('the draft opens on another device; two pages that differ are asked which s
 
 test('with the server gone while typing nothing is lost, and it says so', async ({ page, faults }) => {
   await open(page, '/runs/new')
-  await page.route('**/api/drafts', route => route.abort())
+  await page.route('**/api/drafts', (route) => route.abort())
   await page.getByLabel('Notes').fill('typed while it was away')
   await expect(page.getByText('The server does not answer. Kept in this browser')).toBeVisible()
   await page.unroute('**/api/drafts')
@@ -113,7 +125,7 @@ test('with the server gone while typing nothing is lost, and it says so', async 
   await page.reload()
   await expect(page.getByLabel('Notes')).toHaveValue('typed while it was away')
   // The browser itself reports the requests that were cut.
-  faults.splice(0, faults.length, ...faults.filter(fault => !fault.includes('net::ERR_FAILED')))
+  faults.splice(0, faults.length, ...faults.filter((fault) => !fault.includes('net::ERR_FAILED')))
 })
 
 test('foretells the precision, and has the ice start', async ({ page }) => {
@@ -134,7 +146,15 @@ test('burn one now: a few blanks make the kit, and a lane of the bench is next',
   await open(page, '/burn')
   await page.getByRole('button', { name: 'To the bench' }).click()
   await expect(page.getByText('Burner: read nothing, expected a name')).toBeVisible()
-  for (const [label, text] of Object.entries({ 'Who': 'Somebody new', 'Burner': 'A can with holes', 'Place': 'Back porch', 'Altitude': '340 m', 'Water': '400 mL', 'Start temperature': '0.5 °C' })) await page.getByLabel(label, { exact: true }).fill(text)
+  for (const [label, text] of Object.entries({
+    Who: 'Somebody new',
+    Burner: 'A can with holes',
+    Place: 'Back porch',
+    Altitude: '340 m',
+    Water: '400 mL',
+    'Start temperature': '0.5 °C',
+  }))
+    await page.getByLabel(label, { exact: true }).fill(text)
   await page.getByRole('button', { name: 'To the bench' }).click()
   const lane = page.getByRole('region', { name: 'Lane A' })
   await expect(lane).toContainText('A can with holes')

@@ -5,15 +5,22 @@ import { formatWithU } from '../../core/quantity/format'
 import { expect, open, test } from './page'
 import { typeTheRun } from './typing'
 
-test('a run typed in trail units gives a figure with its rungs, is found again, and its JSON says the same', async ({ page }) => {
+test('a run typed in trail units gives a figure with its rungs, is found again, and its JSON says the same', async ({
+  page,
+}) => {
   await open(page, '/runs/new')
   await typeTheRun(page)
   await expect(page.getByText('= 473.2 mL').or(page.getByText('= 473.2\u202fmL'))).toBeVisible()
   await page.getByRole('button', { name: 'Save and see the figure' }).click()
   await expect(page.getByRole('heading', { name: 'Lahar in the cone' })).toBeVisible()
   const shown = async () => ({
-    measured: await page.locator('[data-figure=gPerL]').innerText(), normalised: await page.locator('[data-figure=normalisedGPerL]').innerText(),
-    rungs: await page.locator('[data-rung]').evaluateAll(rows => rows.map(row => [row.getAttribute('data-rung'), row.querySelector('[data-factor]')?.textContent?.trim()])),
+    measured: await page.locator('[data-figure=gPerL]').innerText(),
+    normalised: await page.locator('[data-figure=normalisedGPerL]').innerText(),
+    rungs: await page
+      .locator('[data-rung]')
+      .evaluateAll((rows) =>
+        rows.map((row) => [row.getAttribute('data-rung'), row.querySelector('[data-factor]')?.textContent?.trim()]),
+      ),
   })
   const figures = await shown()
   await page.reload()
@@ -29,17 +36,17 @@ test('a run typed in trail units gives a figure with its rungs, is found again, 
   const answer = (JSON.parse(reduced.stdout) as { runs: [RunAnswer] }).runs[0]
   expect(figures.measured).toBe(formatWithU(answer.gPerL!, 2 * answer.gPerLU!))
   expect(figures.normalised).toBe(formatWithU(answer.normalisedGPerL!, 2 * answer.normalisedU!))
-  expect(figures.rungs.map(([rung]) => rung)).toEqual(answer.ladder.map(rung => rung.rung))
+  expect(figures.rungs.map(([rung]) => rung)).toEqual(answer.ladder.map((rung) => rung.rung))
   expect(figures.rungs[0]![1]).toContain(answer.ladder[0]!.factor!.toFixed(3))
   // Behind the run stand the others of its set-up: they are its series.
-  const document = JSON.parse(readFileSync(file, 'utf8')) as { format: string, runs: { id: string, setup: string }[] }
+  const document = JSON.parse(readFileSync(file, 'utf8')) as { format: string; runs: { id: string; setup: string }[] }
   expect(document.format).toBe('vulcanum-reduce')
   expect(document.runs[0]).toMatchObject({ id, place: { windMS: 0 }, water: { startC: 13.3333333333 } })
-  expect(new Set(document.runs.map(run => run.setup)).size).toBe(1)
+  expect(new Set(document.runs.map((run) => run.setup)).size).toBe(1)
   expect(document.runs.length).toBeGreaterThan(5)
 
   const csv = await (await page.request.get(`/api/runs/${id}/results`)).text()
-  const [header, row] = csv.split('\n').map(line => line.split(','))
+  const [header, row] = csv.split('\n').map((line) => line.split(','))
   expect(Number(row![header!.indexOf('normalisedGPerL')])).toBe(answer.normalisedGPerL)
 })
 
@@ -52,7 +59,9 @@ test('a number answers "says who?" down to its readings; a working is pinned and
   await margin.getByRole('button', { name: 'As measured, or foretold' }).click()
   await margin.getByRole('button', { name: 'Pin' }).click()
   await margin.getByRole('button', { name: 'Copy' }).click()
-  expect(await page.evaluate(() => navigator.clipboard.readText())).toMatch(/^Fuel per litre, as measured: [\d.]+ g\/L\n= m \/ V\n= [\d.]+ \/ 0\.\d+\n {2}Fuel to the boil: /)
+  expect(await page.evaluate(() => navigator.clipboard.readText())).toMatch(
+    /^Fuel per litre, as measured: [\d.]+ g\/L\n= m \/ V\n= [\d.]+ \/ 0\.\d+\n {2}Fuel to the boil: /,
+  )
   await margin.getByRole('button', { name: 'Fuel to the boil' }).click()
   await expect(margin.getByRole('heading', { name: 'Fuel per litre, as measured' })).toBeVisible()
   await margin.getByRole('button', { name: 'Fuel used' }).click()
@@ -83,10 +92,15 @@ test('slips are named at their box, nothing typed is lost by a reload, and savin
 
 test('bodies that are no runs are refused with words and a status in the 400s', async ({ request }) => {
   const cases: [unknown, number, RegExp][] = [
-    ['x'.repeat(10_000_000), 413, /read 10\.0 MB, expected at most 2 MB/], ['{"half":', 400, /not JSON/], [{ id: 'x' }, 422, /expected an id|Choose/],
+    ['x'.repeat(10_000_000), 413, /read 10\.0 MB, expected at most 2 MB/],
+    ['{"half":', 400, /not JSON/],
+    [{ id: 'x' }, 422, /expected an id|Choose/],
   ]
   for (const [data, status, words] of cases) {
-    const response = await request.post('/api/runs', { data: typeof data === 'string' ? Buffer.from(data) : data, headers: { 'content-type': 'application/json' } })
+    const response = await request.post('/api/runs', {
+      data: typeof data === 'string' ? Buffer.from(data) : data,
+      headers: { 'content-type': 'application/json' },
+    })
     expect(response.status()).toBe(status)
     expect(JSON.stringify(await response.json())).toMatch(words)
   }

@@ -40,7 +40,9 @@ test('by keyboard alone: found by words, filtered, grouped, picked, tagged, and 
   await expect(page.locator('tbody tr[data-id]')).toHaveCount(2)
 })
 
-test('columns are chosen and remembered, a view is kept and comes back, nothing that passes is said', async ({ page }) => {
+test('columns are chosen and remembered, a view is kept and comes back, nothing that passes is said', async ({
+  page,
+}) => {
   await open(page, '/runs')
   await page.locator('summary', { hasText: 'Columns' }).click()
   await page.getByRole('checkbox', { name: 'Efficiency' }).check()
@@ -50,7 +52,8 @@ test('columns are chosen and remembered, a view is kept and comes back, nothing 
   await expect(page.getByRole('columnheader', { name: /^Efficiency/ })).toBeVisible()
   await expect(page.getByRole('columnheader', { name: /^Fuel/ })).toHaveCount(0)
   await open(page, '/runs?place=Ice+saddle&sort=normalisedGPerL.up')
-  const shown = async () => page.locator('tbody tr[data-id]').evaluateAll(rows => rows.map(row => (row as HTMLElement).dataset.id))
+  const shown = async () =>
+    page.locator('tbody tr[data-id]').evaluateAll((rows) => rows.map((row) => (row as HTMLElement).dataset.id))
   const before = await shown()
   await page.locator('summary', { hasText: 'Views' }).click()
   await page.getByLabel('This view, named').fill('Saddle, thrifty first')
@@ -67,7 +70,10 @@ test('picked runs are exported, compared, voided with a reason and counted again
   await open(page, '/runs?setup=Fumarole+with+narrow+pot&method=Boil')
   const picked = page.getByRole('region', { name: 'Picked runs' })
   const all = (await page.locator('[data-count]').innerText()).split(' ')[0]
-  const [file] = await Promise.all([page.waitForEvent('download'), picked.getByRole('button', { name: 'Export CSV' }).click()])
+  const [file] = await Promise.all([
+    page.waitForEvent('download'),
+    picked.getByRole('button', { name: 'Export CSV' }).click(),
+  ])
   const { data } = Papa.parse<string[]>(readFileSync(await file.path(), 'utf8').trim())
   expect([file.suggestedFilename(), data.length - 1]).toEqual(['vulcanum-runs.csv', Number(all)])
   await picked.getByRole('button', { name: /^Pick the \d+ shown/ }).click()
@@ -101,14 +107,23 @@ test('today is answered in place: what is left with a reason does not ask again'
   await stopped.getByLabel('Who').selectOption('Odra Vell')
   await stopped.getByRole('button', { name: 'Leave it so' }).last().click()
   await expect(settle.locator(`a[href="${at}"]`)).toHaveCount(0)
-  const page_ = await (await request.get(`/api${at}`)).json() as { decisions: { question: string, reason: string }[] }
-  expect(page_.decisions).toContainEqual(expect.objectContaining({ question: 'settle', reason: 'the rain says it all' }))
+  const page_ = (await (await request.get(`/api${at}`)).json()) as { decisions: { question: string; reason: string }[] }
+  expect(page_.decisions).toContainEqual(
+    expect.objectContaining({ question: 'settle', reason: 'the rain says it all' }),
+  )
 })
 
 test('a page of the list that is none, and an export of nothing, are refused in words', async ({ request }) => {
   expect((await request.get('/api/runs?after=nonsense')).status()).toBe(400)
-  const nothing = await request.post('/api/runs/export', { data: { format: 'csv', filter: { words: 'no such words anywhere' } } })
-  expect([nothing.status(), JSON.stringify(await nothing.json())]).toEqual([422, expect.stringContaining('none passes')])
+  const nothing = await request.post('/api/runs/export', {
+    data: { format: 'csv', filter: { words: 'no such words anywhere' } },
+  })
+  expect([nothing.status(), JSON.stringify(await nothing.json())]).toEqual([
+    422,
+    expect.stringContaining('none passes'),
+  ])
   expect((await request.post('/api/runs/export', { data: { format: 'doc' } })).status()).toBe(422)
-  expect((await (await request.get('/api/runs?sort=nonsense&from=2026-99-99&place=%27%3B--')).json() as RunList).count).toBe(0)
+  expect(
+    ((await (await request.get('/api/runs?sort=nonsense&from=2026-99-99&place=%27%3B--')).json()) as RunList).count,
+  ).toBe(0)
 })

@@ -4,9 +4,12 @@ import type { MethodLine } from '../../shared/method'
 import { expect, open, test } from './page'
 import { optionLike } from './typing'
 
-const methodId = async (page: Page, name: string) => ((await (await page.request.get('/api/methods')).json()) as MethodLine[]).find(one => one.name === name)!.id
+const methodId = async (page: Page, name: string) =>
+  ((await (await page.request.get('/api/methods')).json()) as MethodLine[]).find((one) => one.name === name)!.id
 
-test('a copy of a method: another school chosen, a window narrowed; runs by it are read so, and its page says what the others would do', async ({ page }) => {
+test('a copy of a method: another school chosen, a window narrowed; runs by it are read so, and its page says what the others would do', async ({
+  page,
+}) => {
   await open(page, `/methods/${await methodId(page, 'Boil')}`)
   await expect(page.getByRole('heading', { name: 'What it cannot say' })).toBeVisible()
   await expect(page.locator('[data-school="boil.rollingBoil"]')).toContainText('(chosen)')
@@ -33,7 +36,13 @@ test('a copy of a method: another school chosen, a window narrowed; runs by it a
   await basics(page)
   await expect(page.locator('[data-wanted]')).toContainText('first bubbles (time)')
   await expect(page.getByLabel('Boil', { exact: true })).toBeHidden()
-  await type(page, { 'Pot on': '0:40', 'First bubbles': '4:10', 'Start temperature': '14 °C', 'Water': '500 g', 'Fuel used': '9.6 g' })
+  await type(page, {
+    'Pot on': '0:40',
+    'First bubbles': '4:10',
+    'Start temperature': '14 °C',
+    Water: '500 g',
+    'Fuel used': '9.6 g',
+  })
   await expect(page.getByText('Start 14.0 °C is outside the method’s 18.0 to 21.0 °C.')).toBeVisible()
   await page.getByRole('button', { name: 'Save and see the figure' }).click()
   await expect(page.locator('[data-figure=time]')).toHaveText('4:10')
@@ -56,42 +65,184 @@ async function basics(page: Page, setup = 'Solfatara with wide pot', fuel = 'Iso
   await type(page, { Air: '18 °C', Wind: 'calm' })
 }
 
-interface Logged { method: string, setup?: string, fuel?: string, boxes: Record<string, string>, more?: (page: Page) => Promise<unknown>, says: [selector: string, words: RegExp] }
-const BOIL = { 'Water': '473 g', 'Start temperature': '19 °C', 'Fuel used': '9.1 g', 'Scale reads to': '0.1 g' }
+interface Logged {
+  method: string
+  setup?: string
+  fuel?: string
+  boxes: Record<string, string>
+  more?: (page: Page) => Promise<unknown>
+  says: [selector: string, words: RegExp]
+}
+const BOIL = { Water: '473 g', 'Start temperature': '19 °C', 'Fuel used': '9.1 g', 'Scale reads to': '0.1 g' }
 const share = (page: Page) => page.getByLabel(/take fuel to the boil as its share/).check()
-const other = (name: string, words: RegExp): [string, RegExp] => [`section[aria-label="Other figures"]:has-text("${name}")`, words]
+const other = (name: string, words: RegExp): [string, RegExp] => [
+  `section[aria-label="Other figures"]:has-text("${name}")`,
+  words,
+]
 const G_PER_L: [string, RegExp] = ['[data-figure=gPerL]', /\d\s±\s\d/]
-const cooling = Array.from({ length: 90 }, (_, i) => `${i * 15},${(18 + 76 * Math.exp(-0.00021 * i * 15)).toFixed(2)}`).join('\n')
+const cooling = Array.from(
+  { length: 90 },
+  (_, i) => `${i * 15},${(18 + 76 * Math.exp(-0.00021 * i * 15)).toFixed(2)}`,
+).join('\n')
 
 /** One of each, as its tester would type it. */
 const KINDS: Logged[] = [
   { method: 'Boil', boxes: { ...BOIL, Boil: '3:40' }, says: G_PER_L },
-  { method: 'Boil, then burn out', setup: 'Lahar in the cone', fuel: 'Methanol', boxes: { 'Water': '473 g', 'Start temperature': '19 °C', 'Load': '24.2 g', 'Scale reads to': '0.1 g', 'Pot on': '0:50', 'Boil': '6:50', 'Flame out': '12:30' }, more: share, says: other('Boils per load', /Boils per load\s*1\.8/) },
-  { method: 'Burn-off, no pot', setup: 'Lahar alone', fuel: 'Methanol', boxes: { 'Load': '30 mL', 'Scale reads to': '0.1 g', 'Flame out': '10:00' }, says: other('Burn rate by volume', /3\.00\s*mL\/min/) },
-  { method: 'Simmer', setup: 'Lahar in the cone', fuel: 'Ethanol', boxes: { 'Water': '473 g', 'Load': '24 g', 'Scale reads to': '0.1 g', 'Flame out': '57:00' }, more: page => page.getByLabel('Flame', { exact: true }).selectOption('low'), says: other('Heat that holds the boil', /\d+\s*W/) },
-  { method: 'Heating for a fixed time', boxes: { ...BOIL, 'Last temperature': '61 °C', 'Fuel used': '4.5 g', 'Shut off': '2:00' }, says: other('Power into the water', /7\d\d\s*W/) },
-  { method: 'Warm-up', setup: 'Lahar in the cone', fuel: 'Methanol', boxes: { 'Full flame': '1:12' }, says: other('Warm-up', /72\s*s/) },
-  { method: 'Flame-setting series', boxes: { ...BOIL, Boil: '5:55' }, more: page => page.getByLabel('Flame', { exact: true }).selectOption('low'), says: ['main header', /low flame/] },
-  { method: 'Wind series', boxes: { ...BOIL, 'Wind': '1.8 m/s', 'Boil': '5:05', 'Fuel used': '13.8 g' }, says: ['[data-rung=wind]', /own series/] },
-  { method: 'Cold series', boxes: { ...BOIL, 'Air': '−9 °C', 'Start temperature': '4 °C', 'Hardware when lit': '−9 °C', 'Pot on': '0:10', 'Boil': '4:50' }, says: ['[data-figure=time]', /^4:50$/] },
+  {
+    method: 'Boil, then burn out',
+    setup: 'Lahar in the cone',
+    fuel: 'Methanol',
+    boxes: {
+      Water: '473 g',
+      'Start temperature': '19 °C',
+      Load: '24.2 g',
+      'Scale reads to': '0.1 g',
+      'Pot on': '0:50',
+      Boil: '6:50',
+      'Flame out': '12:30',
+    },
+    more: share,
+    says: other('Boils per load', /Boils per load\s*1\.8/),
+  },
+  {
+    method: 'Burn-off, no pot',
+    setup: 'Lahar alone',
+    fuel: 'Methanol',
+    boxes: { Load: '30 mL', 'Scale reads to': '0.1 g', 'Flame out': '10:00' },
+    says: other('Burn rate by volume', /3\.00\s*mL\/min/),
+  },
+  {
+    method: 'Simmer',
+    setup: 'Lahar in the cone',
+    fuel: 'Ethanol',
+    boxes: { Water: '473 g', Load: '24 g', 'Scale reads to': '0.1 g', 'Flame out': '57:00' },
+    more: (page) => page.getByLabel('Flame', { exact: true }).selectOption('low'),
+    says: other('Heat that holds the boil', /\d+\s*W/),
+  },
+  {
+    method: 'Heating for a fixed time',
+    boxes: { ...BOIL, 'Last temperature': '61 °C', 'Fuel used': '4.5 g', 'Shut off': '2:00' },
+    says: other('Power into the water', /7\d\d\s*W/),
+  },
+  {
+    method: 'Warm-up',
+    setup: 'Lahar in the cone',
+    fuel: 'Methanol',
+    boxes: { 'Full flame': '1:12' },
+    says: other('Warm-up', /72\s*s/),
+  },
+  {
+    method: 'Flame-setting series',
+    boxes: { ...BOIL, Boil: '5:55' },
+    more: (page) => page.getByLabel('Flame', { exact: true }).selectOption('low'),
+    says: ['main header', /low flame/],
+  },
+  {
+    method: 'Wind series',
+    boxes: { ...BOIL, Wind: '1.8 m/s', Boil: '5:05', 'Fuel used': '13.8 g' },
+    says: ['[data-rung=wind]', /own series/],
+  },
+  {
+    method: 'Cold series',
+    boxes: {
+      ...BOIL,
+      Air: '−9 °C',
+      'Start temperature': '4 °C',
+      'Hardware when lit': '−9 °C',
+      'Pot on': '0:10',
+      Boil: '4:50',
+    },
+    says: ['[data-figure=time]', /^4:50$/],
+  },
   { method: 'Paired comparison', boxes: { ...BOIL, Boil: '3:42' }, says: G_PER_L },
-  { method: 'Fed with tablets or sticks', setup: 'Lapilli with wrap', fuel: 'Hexamine', boxes: { 'Water': '473 g', 'Start temperature': '15 °C', 'Load': '14.2 g', 'Left over': '9.1 g', 'Scale reads to': '0.1 g', 'Boil': '9:40' }, more: async (page) => {
-    await page.getByRole('button', { name: 'Add a piece fed' }).click()
-    await page.getByLabel('At', { exact: true }).fill('7:30')
-    await page.getByLabel('Its mass').fill('14.0 g')
-  }, says: other('Fuel to the boil', /Fuel to the boil\s*19\.1/) },
-  { method: 'Batch of wood', setup: 'Breccia with Bomb', fuel: 'Heather', boxes: { 'Water': '473 g', 'Start temperature': '17 °C', 'Load': '150 g', 'Moisture of the wood': '14 %', 'Scale reads to': '1 g', 'Boil': '5:10', 'Flame out': '16:00' }, more: share, says: other('As dry wood', /As dry wood\s*12\d/) },
-  { method: 'Snow melt', boxes: { 'Water': '100 g', 'Snow': '390 g', 'Start temperature': '2 °C', 'Air': '−8 °C', 'Fuel used': '17.5 g', 'Scale reads to': '0.1 g', 'Boil': '6:40' }, says: other('Heat to melt the snow', /13\d\s*kJ/) },
-  { method: 'Claim check', setup: 'Maar as issued', boxes: { 'Water': '500 g', 'Start temperature': '15 °C', 'Fuel used': '6.6 g', 'Scale reads to': '0.1 g', 'Boil': '2:50', 'Claimed: fuel': '5.0 g', 'Claimed: for water': '500 mL', 'Claimed: from': '15 °C' }, says: ['[data-claim]', /^Missed\. Missed: claimed 10\.0 g\/L/] },
-  { method: 'Cool-down', boxes: { 'Water': '473 g', 'Shut off': '0:00' }, more: async (page) => {
-    await page.getByLabel('or its rows, pasted').fill(`s,C\n${cooling}`)
-    await page.getByLabel('or its rows, pasted').blur()
-    await page.getByRole('button', { name: 'Take this trace' }).click()
-  }, says: other('Heat loss, by cooling', /0\.4\d.*W\/K/s) },
-  { method: '20 → 90 °C', boxes: { ...BOIL, 'Start temperature': '20 °C', 'Fuel used': '8.0 g', 'Target reached': '3:02' }, says: ['[data-figure=time]', /^3:02$/] },
+  {
+    method: 'Fed with tablets or sticks',
+    setup: 'Lapilli with wrap',
+    fuel: 'Hexamine',
+    boxes: {
+      Water: '473 g',
+      'Start temperature': '15 °C',
+      Load: '14.2 g',
+      'Left over': '9.1 g',
+      'Scale reads to': '0.1 g',
+      Boil: '9:40',
+    },
+    more: async (page) => {
+      await page.getByRole('button', { name: 'Add a piece fed' }).click()
+      await page.getByLabel('At', { exact: true }).fill('7:30')
+      await page.getByLabel('Its mass').fill('14.0 g')
+    },
+    says: other('Fuel to the boil', /Fuel to the boil\s*19\.1/),
+  },
+  {
+    method: 'Batch of wood',
+    setup: 'Breccia with Bomb',
+    fuel: 'Heather',
+    boxes: {
+      Water: '473 g',
+      'Start temperature': '17 °C',
+      Load: '150 g',
+      'Moisture of the wood': '14 %',
+      'Scale reads to': '1 g',
+      Boil: '5:10',
+      'Flame out': '16:00',
+    },
+    more: share,
+    says: other('As dry wood', /As dry wood\s*12\d/),
+  },
+  {
+    method: 'Snow melt',
+    boxes: {
+      Water: '100 g',
+      Snow: '390 g',
+      'Start temperature': '2 °C',
+      Air: '−8 °C',
+      'Fuel used': '17.5 g',
+      'Scale reads to': '0.1 g',
+      Boil: '6:40',
+    },
+    says: other('Heat to melt the snow', /13\d\s*kJ/),
+  },
+  {
+    method: 'Claim check',
+    setup: 'Maar as issued',
+    boxes: {
+      Water: '500 g',
+      'Start temperature': '15 °C',
+      'Fuel used': '6.6 g',
+      'Scale reads to': '0.1 g',
+      Boil: '2:50',
+      'Claimed: fuel': '5.0 g',
+      'Claimed: for water': '500 mL',
+      'Claimed: from': '15 °C',
+    },
+    says: ['[data-claim]', /^Missed\. Missed: claimed 10\.0 g\/L/],
+  },
+  {
+    method: 'Cool-down',
+    boxes: { Water: '473 g', 'Shut off': '0:00' },
+    more: async (page) => {
+      await page.getByLabel('or its rows, pasted').fill(`s,C\n${cooling}`)
+      await page.getByLabel('or its rows, pasted').blur()
+      await page.getByRole('button', { name: 'Take this trace' }).click()
+    },
+    says: other('Heat loss, by cooling', /0\.4\d.*W\/K/s),
+  },
+  {
+    method: '20 → 90 °C',
+    boxes: { ...BOIL, 'Start temperature': '20 °C', 'Fuel used': '8.0 g', 'Target reached': '3:02' },
+    says: ['[data-figure=time]', /^3:02$/],
+  },
 ]
 
-for (const { method, setup, fuel, boxes, more, says: [selector, words] } of KINDS) {
+for (const {
+  method,
+  setup,
+  fuel,
+  boxes,
+  more,
+  says: [selector, words],
+} of KINDS) {
   test(`logged by its method: ${method}`, async ({ page }) => {
     await open(page, `/runs/new?method=${await methodId(page, method)}`)
     await basics(page, setup, fuel)
@@ -105,7 +256,9 @@ for (const { method, setup, fuel, boxes, more, says: [selector, words] } of KIND
   })
 }
 
-test('what the method does not ask for is one click away, and what it wants and a run lacks is listed and can be added', async ({ page }) => {
+test('what the method does not ask for is one click away, and what it wants and a run lacks is listed and can be added', async ({
+  page,
+}) => {
   await open(page, `/runs/new?method=${await methodId(page, 'Boil')}`)
   await basics(page)
   await expect(page.getByLabel('Humidity', { exact: true })).toBeHidden()

@@ -11,14 +11,40 @@ class Wire {
   constructor(url: string, head: string) {
     const { port } = new URL(url)
     this.#socket = connect(Number(port), '127.0.0.1', () => this.#socket.write(head))
-    this.#socket.setEncoding('latin1').on('data', (text: string) => { this.said += text }).on('close', () => { this.ended = true }).on('error', () => undefined)
+    this.#socket
+      .setEncoding('latin1')
+      .on('data', (text: string) => {
+        this.said += text
+      })
+      .on('close', () => {
+        this.ended = true
+      })
+      .on('error', () => undefined)
   }
 
   send = (bytes: Buffer) => void this.#socket.write(bytes)
   close = () => void this.#socket.destroy()
-  get status() { return Number(/^HTTP\/1\.1 (\d+)/.exec(this.said)?.[1] ?? 0) }
+  get status() {
+    return Number(/^HTTP\/1\.1 (\d+)/.exec(this.said)?.[1] ?? 0)
+  }
 }
-const upgrade = (url: string, headers: Record<string, string> = {}, path = '/api/instruments/socket') => new Wire(url, [`GET ${path} HTTP/1.1`, ...Object.entries({ 'Host': new URL(url).host, 'Connection': 'Upgrade', 'Upgrade': 'websocket', 'Sec-WebSocket-Key': 'dGhlIHNhbXBsZSBub25jZQ==', 'Sec-WebSocket-Version': '13', ...headers }).map(([name, value]) => `${name}: ${value}`), '', ''].join('\r\n'))
+const upgrade = (url: string, headers: Record<string, string> = {}, path = '/api/instruments/socket') =>
+  new Wire(
+    url,
+    [
+      `GET ${path} HTTP/1.1`,
+      ...Object.entries({
+        Host: new URL(url).host,
+        Connection: 'Upgrade',
+        Upgrade: 'websocket',
+        'Sec-WebSocket-Key': 'dGhlIHNhbXBsZSBub25jZQ==',
+        'Sec-WebSocket-Version': '13',
+        ...headers,
+      }).map(([name, value]) => `${name}: ${value}`),
+      '',
+      '',
+    ].join('\r\n'),
+  )
 /** RFC 6455, 5.2: a text frame of a client, whose mask is all zeros. */
 function frame(length: number): Buffer {
   const head = Buffer.alloc(14)
@@ -34,32 +60,48 @@ test('a page says what it may be: no script but ours, in no frame; and works und
   const policy = headers['content-security-policy']!
   expect(policy).toMatch(/script-src 'self' 'nonce-[\w+/=-]{16,}'/)
   expect(policy).not.toMatch(/script-src[^;]*unsafe/)
-  for (const part of ['frame-ancestors \'none\'', 'object-src \'none\'', 'base-uri \'none\'', 'default-src \'self\'']) expect(policy).toContain(part)
-  expect([headers['x-content-type-options'], headers['referrer-policy'], headers['x-frame-options'], headers['strict-transport-security']]).toEqual(['nosniff', 'same-origin', 'DENY', undefined])
+  for (const part of ["frame-ancestors 'none'", "object-src 'none'", "base-uri 'none'", "default-src 'self'"])
+    expect(policy).toContain(part)
+  expect([
+    headers['x-content-type-options'],
+    headers['referrer-policy'],
+    headers['x-frame-options'],
+    headers['strict-transport-security'],
+  ]).toEqual(['nosniff', 'same-origin', 'DENY', undefined])
   // Another page, another nonce.
   expect((await page.request.get('/runs')).headers()['content-security-policy']).not.toBe(policy)
   expect((await page.request.get('/api/runs')).headers()['x-content-type-options']).toBe('nosniff')
-  const broke = await page.evaluate(() => new Promise<string>((done) => {
-    document.addEventListener('securitypolicyviolation', event => done(event.violatedDirective))
-    const script = document.createElement('script')
-    script.textContent = 'globalThis.broke = true'
-    document.body.append(script)
-    setTimeout(() => done('nothing'), 1000)
-  }))
+  const broke = await page.evaluate(
+    () =>
+      new Promise<string>((done) => {
+        document.addEventListener('securitypolicyviolation', (event) => done(event.violatedDirective))
+        const script = document.createElement('script')
+        script.textContent = 'globalThis.broke = true'
+        document.body.append(script)
+        setTimeout(() => done('nothing'), 1000)
+      }),
+  )
   expect([broke, await page.evaluate(() => 'broke' in globalThis)]).toEqual(['script-src-elem', false])
   // That one, and nothing of ours.
   expect(faults.splice(0)).toEqual([expect.stringContaining('Executing inline script violates')])
 })
 
-test('readers of one page at the same time: each in its own units, under a nonce that nobody else was told', async ({ baseURL }) => {
+test('readers of one page at the same time: each in its own units, under a nonce that nobody else was told', async ({
+  baseURL,
+}) => {
   const read = async (units: string) => {
     const answer = await fetch(`${baseURL}/runs`, { headers: { cookie: `other=1; vulcanum_units=%22${units}%22` } })
     const nonce = /'nonce-([^']+)'/.exec(answer.headers.get('content-security-policy')!)![1]!
     const page = await answer.text()
-    return { units, nonce, scripts: [...page.matchAll(/<script nonce="([^"]+)"/g)].map(one => one[1]), trail: /data-units[^>]*>\s*Trail/.test(page) }
+    return {
+      units,
+      nonce,
+      scripts: [...page.matchAll(/<script nonce="([^"]+)"/g)].map((one) => one[1]),
+      trail: /data-units[^>]*>\s*Trail/.test(page),
+    }
   }
   const readers = await Promise.all(Array.from({ length: 20 }, (_, i) => read(i % 2 === 0 ? 'metric' : 'trail')))
-  expect(new Set(readers.map(one => one.nonce)).size).toBe(20)
+  expect(new Set(readers.map((one) => one.nonce)).size).toBe(20)
   for (const { units, nonce, scripts, trail } of readers) {
     expect([units, trail]).toEqual([units, units === 'trail'])
     expect(new Set(scripts)).toEqual(new Set([nonce]))
@@ -67,15 +109,34 @@ test('readers of one page at the same time: each in its own units, under a nonce
 })
 
 test('cookies of others on this host change nothing', async ({ page, context, baseURL }) => {
-  for (const [name, value] of [['units', 'imperial'], ['light', 'sepia'], ['vulcanum_units', 'imperial'], ['vulcanum_light', '%7B%22a%22%3A1%7D'], ['vulcanum_columns', '%22all%22'], ['run-columns', 'x']] as const) await context.addCookies([{ name, value, url: baseURL! }])
-  for (const path of ['/', '/runs', '/kit', '/methods']) expect([path, (await page.goto(path))!.status()]).toEqual([path, 200])
+  for (const [name, value] of [
+    ['units', 'imperial'],
+    ['light', 'sepia'],
+    ['vulcanum_units', 'imperial'],
+    ['vulcanum_light', '%7B%22a%22%3A1%7D'],
+    ['vulcanum_columns', '%22all%22'],
+    ['run-columns', 'x'],
+  ] as const)
+    await context.addCookies([{ name, value, url: baseURL! }])
+  for (const path of ['/', '/runs', '/kit', '/methods'])
+    expect([path, (await page.goto(path))!.status()]).toEqual([path, 200])
   await open(page, '/runs')
   await expect(page.locator('html')).toHaveAttribute('data-light', 'day')
 })
 
-test('a web socket is opened for no other site, at no other address; it takes no endless message, and nobody without a token stays', async ({ baseURL }) => {
+test('a web socket is opened for no other site, at no other address; it takes no endless message, and nobody without a token stays', async ({
+  baseURL,
+}) => {
   const url = baseURL!
-  const refused: [Record<string, string>, string?][] = [[{ Origin: 'https://elsewhere.example' }], [{ Host: 'elsewhere.example' }], [{ 'Sec-Fetch-Site': 'cross-site' }], [{}, '/'], [{}, '/api/bench/stream'], [{}, '/api/instruments/../instruments/socket'], [{}, '//api/instruments/socket']]
+  const refused: [Record<string, string>, string?][] = [
+    [{ Origin: 'https://elsewhere.example' }],
+    [{ Host: 'elsewhere.example' }],
+    [{ 'Sec-Fetch-Site': 'cross-site' }],
+    [{}, '/'],
+    [{}, '/api/bench/stream'],
+    [{}, '/api/instruments/../instruments/socket'],
+    [{}, '//api/instruments/socket'],
+  ]
   for (const [headers, path] of refused) {
     const wire = upgrade(url, headers, path)
     await expect.poll(() => wire.status, JSON.stringify([headers, path])).toBeGreaterThanOrEqual(400)
@@ -92,9 +153,12 @@ test('a web socket is opened for no other site, at no other address; it takes no
 })
 
 test('Monte Carlo of as many draws as there may be holds nobody up, and ends with who asked', async ({ baseURL }) => {
-  const { lines } = (await (await fetch(`${baseURL}/api/runs`)).json()) as { lines: { id: string, normalisedGPerL: number | null }[] }
-  const id = lines.find(line => line.normalisedGPerL !== null)!.id
-  const draw = (seed: number, signal?: AbortSignal) => fetch(`${baseURL}/api/runs/${id}/monte-carlo?draws=200000&seed=${seed}`, { signal })
+  const { lines } = (await (await fetch(`${baseURL}/api/runs`)).json()) as {
+    lines: { id: string; normalisedGPerL: number | null }[]
+  }
+  const id = lines.find((line) => line.normalisedGPerL !== null)!.id
+  const draw = (seed: number, signal?: AbortSignal) =>
+    fetch(`${baseURL}/api/runs/${id}/monte-carlo?draws=200000&seed=${seed}`, { signal })
   await draw(1)
   const waits: number[] = []
   let over = false
@@ -120,11 +184,35 @@ test('Monte Carlo of as many draws as there may be holds nobody up, and ends wit
   expect(waits[Math.floor(waits.length * 0.98)]!).toBeLessThan(300)
 })
 
-test('a logger’s seconds since 1970 in a run that is typed are refused in words; the page’s own reader takes them', async ({ baseURL }) => {
+test('a logger’s seconds since 1970 in a run that is typed are refused in words; the page’s own reader takes them', async ({
+  baseURL,
+}) => {
   const kit = (await (await fetch(`${baseURL}/api/kit`)).json()) as Record<string, { id: string }[]>
-  const sent = (trace: [number, number][]) => fetch(`${baseURL}/api/runs`, { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify({ id: crypto.randomUUID(), units: 'metric', startedAt: '2026-05-01T10:00:00Z', zone: 'UTC', personId: kit.people![0]!.id, setupId: kit.setups![0]!.id, fuelBatchId: kit.fuels![0]!.id, placeId: null, measured: { water: '500 g' }, times: { potOn: '0:00', rollingBoil: '4:10' }, notes: 'a \ud800 and a \0', trace, overrides: { burnerAndFuel: 'a test' } }) })
+  const sent = (trace: [number, number][]) =>
+    fetch(`${baseURL}/api/runs`, {
+      method: 'POST',
+      headers: { 'content-type': 'application/json' },
+      body: JSON.stringify({
+        id: crypto.randomUUID(),
+        units: 'metric',
+        startedAt: '2026-05-01T10:00:00Z',
+        zone: 'UTC',
+        personId: kit.people![0]!.id,
+        setupId: kit.setups![0]!.id,
+        fuelBatchId: kit.fuels![0]!.id,
+        placeId: null,
+        measured: { water: '500 g' },
+        times: { potOn: '0:00', rollingBoil: '4:10' },
+        notes: 'a \ud800 and a \0',
+        trace,
+        overrides: { burnerAndFuel: 'a test' },
+      }),
+    })
   for (const zero of [1_777_000_000, 1_777_000_000_000]) {
-    const answer = await sent([[zero, 20], [zero + 60, 50]])
+    const answer = await sent([
+      [zero, 20],
+      [zero + 60, 50],
+    ])
     expect([answer.status, await answer.text()]).toEqual([422, expect.stringMatching(/seconds since 1970/)])
   }
 })

@@ -4,12 +4,24 @@ import { startServer } from '../../scripts/lib/server.mjs'
 
 export async function ownServer(share: object | null = null, instrumentPort = 0) {
   const port: number = await anyFreePort()
-  const start = () => startServer({ port, instrumentPort, databaseUrl: process.env.DATABASE_URL!, output: 'ignore', share: share as null, onExit: undefined }) as Promise<{ url: string, pid: number, stop: () => Promise<void> | undefined }>
+  const start = () =>
+    startServer({
+      port,
+      instrumentPort,
+      databaseUrl: process.env.DATABASE_URL!,
+      output: 'ignore',
+      share: share as null,
+      onExit: undefined,
+    }) as Promise<{ url: string; pid: number; stop: () => Promise<void> | undefined }>
   let server = await start()
   return {
     url: server.url,
     kill: () => process.kill(server.pid, 'SIGKILL'),
-    again: async () => { server = await start() },
-    stop: async () => { await server.stop() },
+    again: async () => {
+      server = await start()
+    },
+    stop: async () => {
+      await server.stop()
+    },
   }
 }

@@ -2,15 +2,31 @@
 import { test as base, expect, type Page } from '@playwright/test'
 
 export const test = base.extend<{ faults: string[] }>({
-  faults: [async ({ page, baseURL }, use) => {
-    const faults: string[] = []
-    // A refusal in words is an answer, though the browser reports it as an error of its own.
-    page.on('console', message => message.type() === 'error' && !/status of (409|422)/.test(message.text()) && faults.push(`${message.text()} (${message.location().url})`))
-    page.on('pageerror', error => faults.push(error.message))
-    page.on('request', request => new URL(request.url()).host !== new URL(baseURL!).host && !request.url().startsWith('data:') && !request.url().startsWith('blob:') && faults.push(`asked ${request.url()}`))
-    await use(faults)
-    expect(faults).toEqual([])
-  }, { auto: true }],
+  faults: [
+    async ({ page, baseURL }, use) => {
+      const faults: string[] = []
+      // A refusal in words is an answer, though the browser reports it as an error of its own.
+      page.on(
+        'console',
+        (message) =>
+          message.type() === 'error' &&
+          !/status of (409|422)/.test(message.text()) &&
+          faults.push(`${message.text()} (${message.location().url})`),
+      )
+      page.on('pageerror', (error) => faults.push(error.message))
+      page.on(
+        'request',
+        (request) =>
+          new URL(request.url()).host !== new URL(baseURL!).host &&
+          !request.url().startsWith('data:') &&
+          !request.url().startsWith('blob:') &&
+          faults.push(`asked ${request.url()}`),
+      )
+      await use(faults)
+      expect(faults).toEqual([])
+    },
+    { auto: true },
+  ],
 })
 
 export { expect }
@@ -18,5 +34,7 @@ export { expect }
 /** Opens a page and waits until it answers to keys and presses. */
 export async function open(page: Page, path: string): Promise<void> {
   await page.goto(path)
-  await page.waitForFunction(() => (window as unknown as { useNuxtApp?: () => { isHydrating?: boolean } }).useNuxtApp?.().isHydrating === false)
+  await page.waitForFunction(
+    () => (window as unknown as { useNuxtApp?: () => { isHydrating?: boolean } }).useNuxtApp?.().isHydrating === false,
+  )
 }

@@ -9,14 +9,18 @@ import { optionLike } from './typing'
 
 test('rehearsed with the keys: seen, called late, weighed, judged, and kept apart', async ({ browser, request }) => {
   test.setTimeout(120_000)
-  const server = await ownServer(null, await anyFreePort() as number)
+  const server = await ownServer(null, (await anyFreePort()) as number)
   try {
     await clearBench(server.url)
-    const page = await (await browser.newContext({ baseURL: server.url, viewport: { width: 1280, height: 800 } })).newPage()
-    const measuredBefore = (await (await request.get(`${server.url}/api/runs`)).json() as RunList).count
+    const page = await (
+      await browser.newContext({ baseURL: server.url, viewport: { width: 1280, height: 800 } })
+    ).newPage()
+    const measuredBefore = ((await (await request.get(`${server.url}/api/runs`)).json()) as RunList).count
     await open(page, '/bench/arm?rehearse')
     await page.getByLabel('Method').selectOption({ label: 'Boil' })
-    await page.getByLabel('Set-up', { exact: true }).selectOption({ label: await optionLike(page, 'Set-up', 'Ignimbrite, plain') })
+    await page
+      .getByLabel('Set-up', { exact: true })
+      .selectOption({ label: await optionLike(page, 'Set-up', 'Ignimbrite, plain') })
     await page.getByLabel('Fuel', { exact: true }).selectOption({ label: await optionLike(page, 'Fuel', 'Isobutane') })
     await page.getByLabel('Who').selectOption({ label: 'Odra Vell' })
     await page.getByLabel('Place', { exact: true }).selectOption({ label: 'Ash Gate hut' })
@@ -61,16 +65,20 @@ test('rehearsed with the keys: seen, called late, weighed, judged, and kept apar
     await expect(end.locator('[data-step=calls]')).toContainText('−')
     await expect(end.locator('[data-bias]').first()).toContainText('Boil')
     await expect(page.locator('[data-origin]')).toContainText('A rehearsal')
-    const run = await (await request.get(`${server.url}/api/runs/${page.url().split('/').at(-1)}`)).json() as RunPage
+    const run = (await (await request.get(`${server.url}/api/runs/${page.url().split('/').at(-1)}`)).json()) as RunPage
     expect(run.record.origin).toBe('rehearsal')
-    const boil = run.rehearsed!.judgement.calls.find(call => call.kind === 'rollingBoil')!
+    const boil = run.rehearsed!.judgement.calls.find((call) => call.kind === 'rollingBoil')!
     expect(boil.lateS).toBeGreaterThan(60)
     // In the stove's own seconds: a litre takes minutes.
     expect(run.answer.timeToBoilS).toBeGreaterThan(300)
     // Nobody typed them: they were sent.
-    expect(run.record.measurements.map(one => one.quantity)).toEqual(expect.arrayContaining(['air', 'wind', 'waterStart', 'stationPressure']))
-    expect((await (await request.get(`${server.url}/api/runs`)).json() as RunList).count).toBe(measuredBefore)
-    expect((await (await request.get(`${server.url}/api/runs?origin=rehearsal`)).json() as RunList).count).toBeGreaterThan(0)
+    expect(run.record.measurements.map((one) => one.quantity)).toEqual(
+      expect.arrayContaining(['air', 'wind', 'waterStart', 'stationPressure']),
+    )
+    expect(((await (await request.get(`${server.url}/api/runs`)).json()) as RunList).count).toBe(measuredBefore)
+    expect(
+      ((await (await request.get(`${server.url}/api/runs?origin=rehearsal`)).json()) as RunList).count,
+    ).toBeGreaterThan(0)
   } finally {
     await clearBench(server.url).catch(() => undefined)
     await server.stop()

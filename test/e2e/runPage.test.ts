@@ -13,30 +13,59 @@ const NO_WIND = '/runs/01960000-0000-7000-8000-000000000004'
 async function reduced(page: Page): Promise<RunAnswer> {
   const link = await page.getByRole('link', { name: 'Run as JSON' }).getAttribute('href')
   const document = await (await page.request.get(link!)).text()
-  const out = spawnSync(process.execPath, ['--import', 'tsx', 'cli/reduce.ts', '-'], { input: document, encoding: 'utf8' })
+  const out = spawnSync(process.execPath, ['--import', 'tsx', 'cli/reduce.ts', '-'], {
+    input: document,
+    encoding: 'utf8',
+  })
   return (JSON.parse(out.stdout) as { runs: [RunAnswer] }).runs[0]
 }
 
-const rows = (page: Page) => page.locator('[data-rung]').evaluateAll(all => all.map(row => ({ rung: row.getAttribute('data-rung'), shape: row.getAttribute('data-shape'), figure: row.querySelector('[data-gperl]')?.textContent?.trim() ?? null })))
+const rows = (page: Page) =>
+  page.locator('[data-rung]').evaluateAll((all) =>
+    all.map((row) => ({
+      rung: row.getAttribute('data-rung'),
+      shape: row.getAttribute('data-shape'),
+      figure: row.querySelector('[data-gperl]')?.textContent?.trim() ?? null,
+    })),
+  )
 
-test('the ladder’s numbers are reduce’s, by every model and reference, and the choice stands in the address', async ({ page }) => {
+test('the ladder’s numbers are reduce’s, by every model and reference, and the choice stands in the address', async ({
+  page,
+}) => {
   await open(page, CALM)
-  for (const [reference, model] of [['Standard bench', 'loss (heat balance)'], ['75-degree rise', 'ratio (of rises)'], ['Sixty Fahrenheit', 'energy (ratio of heat)']] as const) {
+  for (const [reference, model] of [
+    ['Standard bench', 'loss (heat balance)'],
+    ['75-degree rise', 'ratio (of rises)'],
+    ['Sixty Fahrenheit', 'energy (ratio of heat)'],
+  ] as const) {
     await page.getByLabel('Brought to').selectOption(reference)
     await page.getByLabel('by the model').selectOption(model)
     await expect(page).toHaveURL(model.startsWith('loss') ? CALM : new RegExp(`model=${model.split(' ')[0]}`))
     const answer = await reduced(page)
-    await expect(page.locator('[data-figure=normalisedGPerL]')).toHaveText(formatWithU(answer.normalisedGPerL!, 2 * answer.normalisedU!))
-    expect((await rows(page)).map(row => row.figure)).toEqual(answer.ladder.map(rung => formatWithU(rung.gPerL!, 2 * rung.u!)))
+    await expect(page.locator('[data-figure=normalisedGPerL]')).toHaveText(
+      formatWithU(answer.normalisedGPerL!, 2 * answer.normalisedU!),
+    )
+    expect((await rows(page)).map((row) => row.figure)).toEqual(
+      answer.ladder.map((rung) => formatWithU(rung.gPerL!, 2 * rung.u!)),
+    )
   }
   await page.reload()
   await expect(page.getByLabel('by the model')).toHaveValue('energy')
 })
 
-test('the ladder draws what is full, missing, tiny, assumed and stalled, and copies as text', async ({ page, context }) => {
+test('the ladder draws what is full, missing, tiny, assumed and stalled, and copies as text', async ({
+  page,
+  context,
+}) => {
   await context.grantPermissions(['clipboard-read', 'clipboard-write'])
   await open(page, CALM)
-  expect((await rows(page)).map(row => row.shape)).toEqual(['bar', 'bar', expect.stringMatching(/bar|diamond/), 'level', 'level'])
+  expect((await rows(page)).map((row) => row.shape)).toEqual([
+    'bar',
+    'bar',
+    expect.stringMatching(/bar|diamond/),
+    'level',
+    'level',
+  ])
   await page.getByRole('button', { name: 'Copy as text' }).click()
   await expect(page.getByRole('button', { name: 'Copied' })).toBeVisible()
   const text = await page.evaluate(() => navigator.clipboard.readText())
@@ -50,7 +79,7 @@ test('the ladder draws what is full, missing, tiny, assumed and stalled, and cop
 
   // It stalls in its own cold wind: the figure begins where the surroundings let it boil, and the wind is its class's.
   await open(page, '/runs/01960000-0000-7000-8000-000000000006')
-  expect((await rows(page)).map(row => row.shape)).toEqual(['none', 'none', 'begins', 'bar', 'level'])
+  expect((await rows(page)).map((row) => row.shape)).toEqual(['none', 'none', 'begins', 'bar', 'level'])
   await expect(page.locator('[data-rung=wind]')).toContainText('class default')
   await expect(page.getByText(/Would not boil: stalls near \d+ °C in this wind/)).toBeVisible()
 
@@ -60,13 +89,17 @@ test('the ladder draws what is full, missing, tiny, assumed and stalled, and cop
   await expect(page.locator('[data-rung=surroundings]')).toContainText('assumed')
 })
 
-test('a windy run is corrected by its set-up’s own series, whose winds are told; beyond what was tried the bar frays', async ({ page }) => {
+test('a windy run is corrected by its set-up’s own series, whose winds are told; beyond what was tried the bar frays', async ({
+  page,
+}) => {
   await open(page, WINDY)
   await expect(page.locator('[data-rung=wind]')).toHaveAttribute('data-shape', 'bar')
   await expect(page.locator('[data-rung=wind]')).toContainText('own series')
   const setup = page.getByRole('region', { name: 'Its set-up' })
   await setup.getByRole('button', { name: 'm/s' }).first().click()
-  await expect(page.getByRole('complementary', { name: 'Margin' }).getByRole('heading', { name: 'Wind that doubles the fuel' })).toBeVisible()
+  await expect(
+    page.getByRole('complementary', { name: 'Margin' }).getByRole('heading', { name: 'Wind that doubles the fuel' }),
+  ).toBeVisible()
 
   await page.getByLabel('Brought to').selectOption('Conditions of your own')
   const own = page.getByRole('form', { name: 'Conditions of your own' })
@@ -101,7 +134,9 @@ test('every figure on a run’s page answers with its formula, inputs and source
   }
 })
 
-test('Monte Carlo draws in the background, shows its histogram beside first order, and exports the same draws', async ({ page }) => {
+test('Monte Carlo draws in the background, shows its histogram beside first order, and exports the same draws', async ({
+  page,
+}) => {
   await open(page, CALM)
   const section = page.getByRole('region', { name: 'Monte Carlo' })
   await section.getByRole('button', { name: /^Draw 20/ }).click()
@@ -109,19 +144,25 @@ test('Monte Carlo draws in the background, shows its histogram beside first orde
   await expect(section.getByText(/20.000 draws agree with first order/)).toBeVisible()
   // Stopped half-way, it can be drawn again: the worker is held up so that there is a half-way.
   await page.route(/monteCarlo.*\.js/, async (route) => {
-    await new Promise(resolve => setTimeout(resolve, 1500))
+    await new Promise((resolve) => setTimeout(resolve, 1500))
     await route.continue()
   })
   await section.getByRole('button', { name: /^Draw 20/ }).click()
   await section.getByRole('button', { name: 'Stop' }).click()
   await expect(section.getByRole('button', { name: /^Draw 20/ })).toBeEnabled()
   const low = await section.locator('[data-monte-carlo] p span.figures').first().innerText()
-  const exported = await (await page.request.get((await section.getByRole('link', { name: 'As JSON' }).getAttribute('href'))!)).json() as { distribution: { quantiles: number[] } }
+  const exported = (await (
+    await page.request.get((await section.getByRole('link', { name: 'As JSON' }).getAttribute('href'))!)
+  ).json()) as { distribution: { quantiles: number[] } }
   expect(Number(low)).toBeCloseTo(exported.distribution.quantiles[0]!, 2)
-  expect((await page.request.get('/api/runs/01950000-0000-7000-8000-000000000111/monte-carlo?draws=many')).status()).toBe(400)
+  expect(
+    (await page.request.get('/api/runs/01950000-0000-7000-8000-000000000111/monte-carlo?draws=many')).status(),
+  ).toBe(400)
 })
 
-test('the trace is fitted, its boil read by the plateau, both litres stand side by side, and a slip is named', async ({ page }) => {
+test('the trace is fitted, its boil read by the plateau, both litres stand side by side, and a slip is named', async ({
+  page,
+}) => {
   await open(page, CALM)
   await expect(page.getByText(/Heating model fitted: heat flow/)).toBeVisible()
   await page.getByLabel('A reading that was not typed:').selectOption('Water left')
@@ -142,7 +183,11 @@ test('the trace is fitted, its boil read by the plateau, both litres stand side 
   await expect(page.getByText('nearly as good as the others')).toBeVisible()
 })
 
-test('a reading is corrected: both stay, the figure follows, a contradiction and a stale page are refused', async ({ page, browser, baseURL }) => {
+test('a reading is corrected: both stay, the figure follows, a contradiction and a stale page are refused', async ({
+  page,
+  browser,
+  baseURL,
+}) => {
   await open(page, NO_WIND)
   const stale = await (await browser.newContext({ baseURL })).newPage()
   await open(stale, NO_WIND)
@@ -168,7 +213,10 @@ test('a reading is corrected: both stay, the figure follows, a contradiction and
   await expect(history).toContainText('Fuel after: 266.9 g → 267.9 g. misread')
   await expect(page.locator('[data-figure=gPerL]')).not.toHaveText(before)
 
-  await stale.getByRole('button', { name: 'Correct Boil' }).or(stale.getByRole('button', { name: 'Correct Rolling boil' })).click()
+  await stale
+    .getByRole('button', { name: 'Correct Boil' })
+    .or(stale.getByRole('button', { name: 'Correct Rolling boil' }))
+    .click()
   await stale.getByRole('dialog').getByLabel('Boil').fill('4:12')
   await stale.getByRole('dialog').getByLabel('Reason').fill('late')
   await stale.getByRole('button', { name: 'Keep both, use this' }).click()

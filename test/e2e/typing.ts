@@ -3,7 +3,7 @@ import type { Page } from '@playwright/test'
 
 export async function optionLike(page: Page, list: string, start: string): Promise<string> {
   const options = await page.getByLabel(list, { exact: true }).locator('option').allInnerTexts()
-  return options.find(option => option.startsWith(start))!
+  return options.find((option) => option.startsWith(start))!
 }
 
 export async function typeTheRun(page: Page): Promise<void> {
@@ -13,7 +13,9 @@ export async function typeTheRun(page: Page): Promise<void> {
   await type('Air', '61')
   await type('Wind', 'calm')
   await page.getByLabel('Who').selectOption('Odra Vell')
-  await page.getByLabel('Set-up', { exact: true }).selectOption({ label: await optionLike(page, 'Set-up', 'Lahar in the cone') })
+  await page
+    .getByLabel('Set-up', { exact: true })
+    .selectOption({ label: await optionLike(page, 'Set-up', 'Lahar in the cone') })
   await type('Water', '2 cups')
   await type('Start temperature', '56 F')
   await page.getByLabel('Fuel', { exact: true }).selectOption({ label: await optionLike(page, 'Fuel', 'Methanol') })

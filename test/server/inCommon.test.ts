@@ -6,7 +6,7 @@ it('fifty who ask for the same are answered by two readings, and each by one tha
   const read = async () => {
     begun++
     const seen = written
-    await new Promise(done => setTimeout(done, 20))
+    await new Promise((done) => setTimeout(done, 20))
     return seen
   }
   const first = inCommon('a', read)

@@ -26,16 +26,30 @@ describe('pairing', () => {
 
   it('lets in who said the code and was said yes to, once, by the claim that it alone has', () => {
     const { pairing, code } = opened()
-    const asked = pairing.try({ said: `${code.slice(0, 4)} ${code.slice(4)}`, name: 'phone' }, Date.now()) as { id: string, claim: string }
+    const asked = pairing.try({ said: `${code.slice(0, 4)} ${code.slice(4)}`, name: 'phone' }, Date.now()) as {
+      id: string
+      claim: string
+    }
     const claimed = (claim = asked.claim) => pairing.claim(asked.id, claim, Date.now())
-    expect([claimed(), pairing.look(Date.now())!.asking]).toEqual([{ as: 'waiting' }, [{ id: asked.id, name: 'phone' }]])
-    expect([claimed('guessed'), pairing.answer('nobody', true, Date.now()), pairing.answer(asked.id, true, Date.now())]).toEqual([{ as: 'refused' }, false, true])
-    expect([claimed(), claimed(), pairing.look(Date.now())]).toEqual([{ as: 'granted', name: 'phone' }, { as: 'refused' }, null])
+    expect([claimed(), pairing.look(Date.now())!.asking]).toEqual([
+      { as: 'waiting' },
+      [{ id: asked.id, name: 'phone' }],
+    ])
+    expect([
+      claimed('guessed'),
+      pairing.answer('nobody', true, Date.now()),
+      pairing.answer(asked.id, true, Date.now()),
+    ]).toEqual([{ as: 'refused' }, false, true])
+    expect([claimed(), claimed(), pairing.look(Date.now())]).toEqual([
+      { as: 'granted', name: 'phone' },
+      { as: 'refused' },
+      null,
+    ])
   })
 
   it('whom the screen refused stays out', () => {
     const { pairing, code } = opened()
-    const asked = pairing.try({ said: code, name: 'stranger' }, Date.now()) as { id: string, claim: string }
+    const asked = pairing.try({ said: code, name: 'stranger' }, Date.now()) as { id: string; claim: string }
     pairing.answer(asked.id, false, Date.now())
     expect(pairing.claim(asked.id, asked.claim, Date.now())).toEqual({ as: 'refused' })
   })

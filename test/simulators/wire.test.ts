@@ -20,7 +20,7 @@ it('says its token first on every connection, whatever waits, and sends again wh
     socket.on('error', () => undefined)
     createInterface({ input: socket }).on('line', (line) => {
       own.push(line)
-      const { batch } = line.startsWith('{') ? JSON.parse(line) as { batch?: string } : {}
+      const { batch } = line.startsWith('{') ? (JSON.parse(line) as { batch?: string }) : {}
       if (batch === undefined) return
       // The first connection ends without an answer, as when a server is killed.
       if (heard.length === 1) socket.destroy()

@@ -5,8 +5,10 @@ import type { EventKind } from '#core/run/events'
 /** One press for every lane it concerns: lighting, a change of wind, a stop. */
 const emit = defineEmits<{ done: [] }>()
 const bench = useBench()
-const unlit = computed(() => bench.lanes.filter(lane => lane.state.marks.length === 0 && lane.order.marks[0] === 'lit'))
-const lit = computed(() => bench.lanes.filter(lane => isBurning(lane.state)))
+const unlit = computed(() =>
+  bench.lanes.filter((lane) => lane.state.marks.length === 0 && lane.order.marks[0] === 'lit'),
+)
+const lit = computed(() => bench.lanes.filter((lane) => isBurning(lane.state)))
 const root = useTemplateRef<HTMLElement>('root')
 onMounted(() => root.value?.querySelector('button')?.focus())
 async function mark(lanes: typeof bench.lanes, kind: EventKind, payload = {}) {
@@ -19,19 +21,20 @@ async function mark(lanes: typeof bench.lanes, kind: EventKind, payload = {}) {
 <template>
   <div ref="root" class="bench-all" role="group" aria-label="All lanes" @keydown.esc.prevent.stop="emit('done')">
     <button v-if="unlit.length" type="button" class="bench-bar-act" @click="mark(unlit, 'lit')">
-      Light {{ unlit.map(lane => lane.lane).join(' ') }}
+      Light {{ unlit.map((lane) => lane.lane).join(' ') }}
     </button>
     <button v-if="lit.length" type="button" class="bench-bar-act" @click="mark(lit, 'windChanged')">
-      Wind changed {{ lit.map(lane => lane.lane).join(' ') }}
+      Wind changed {{ lit.map((lane) => lane.lane).join(' ') }}
     </button>
-    <button v-if="lit.length" type="button" class="bench-bar-act" @click="mark(lit, 'stopped', { reason: 'all lanes stopped' })">
-      Stopped from outside {{ lit.map(lane => lane.lane).join(' ') }}
+    <button
+      v-if="lit.length"
+      type="button"
+      class="bench-bar-act"
+      @click="mark(lit, 'stopped', { reason: 'all lanes stopped' })"
+    >
+      Stopped from outside {{ lit.map((lane) => lane.lane).join(' ') }}
     </button>
-    <p v-if="!unlit.length && !lit.length">
-      No lane waits to be lit, and none burns.
-    </p>
-    <button type="button" class="bench-bar-act" @click="emit('done')">
-      Back
-    </button>
+    <p v-if="!unlit.length && !lit.length">No lane waits to be lit, and none burns.</p>
+    <button type="button" class="bench-bar-act" @click="emit('done')">Back</button>
   </div>
 </template>

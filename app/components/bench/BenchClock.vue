@@ -1,6 +1,6 @@
 <script setup lang="ts">
 /** The clock by the method's convention; the others small beside it. Not live: a reader of screens asks for it. */
-defineProps<{ clock: string, name: string, others: string, state: LaneState, cool: string }>()
+defineProps<{ clock: string; name: string; others: string; state: LaneState; cool: string }>()
 </script>
 
 <template>
@@ -9,7 +9,8 @@ defineProps<{ clock: string, name: string, others: string, state: LaneState, coo
       {{ clock }}
     </p>
     <p class="lane-clock-words">
-      <span>{{ name }}</span> <span v-if="others" class="tabular-nums">{{ others }}</span> <strong v-if="cool">{{ cool }}</strong>
+      <span>{{ name }}</span> <span v-if="others" class="tabular-nums">{{ others }}</span>
+      <strong v-if="cool">{{ cool }}</strong>
     </p>
   </div>
 </template>

@@ -5,17 +5,24 @@ import { EVENT_NAMES } from '#core/run/events'
 const bench = useBench()
 const wordsOf = (one: RefusedAct) => {
   const { deed } = one.act
-  return deed.type === 'mark' ? EVENT_NAMES[deed.kind] : deed.type === 'arm' ? `Setting up lane ${deed.arming.lane}` : deed.type === 'read' ? `Reading ${deed.typed}` : deed.type === 'note' ? `Note "${deed.text}"` : { undo: 'Undo', move: 'Nudge', finish: 'Finish', clear: 'Clear' }[deed.type]
+  return deed.type === 'mark'
+    ? EVENT_NAMES[deed.kind]
+    : deed.type === 'arm'
+      ? `Setting up lane ${deed.arming.lane}`
+      : deed.type === 'read'
+        ? `Reading ${deed.typed}`
+        : deed.type === 'note'
+          ? `Note "${deed.text}"`
+          : { undo: 'Undo', move: 'Nudge', finish: 'Finish', clear: 'Clear' }[deed.type]
 }
 </script>
 
 <template>
   <section v-if="bench.refused.length" class="bench-refused" aria-label="Not stored">
     <p v-for="one in bench.refused" :key="one.act.id">
-      <strong>{{ wordsOf(one) }}</strong> at {{ new Date(one.act.wallMs).toLocaleTimeString() }} is not stored: {{ one.ack.problems?.[0]?.text }}
-      <button type="button" class="underline" @click="bench.forget(one.act.id)">
-        Read; take it away
-      </button>
+      <strong>{{ wordsOf(one) }}</strong> at {{ new Date(one.act.wallMs).toLocaleTimeString() }} is not stored:
+      {{ one.ack.problems?.[0]?.text }}
+      <button type="button" class="underline" @click="bench.forget(one.act.id)">Read; take it away</button>
     </p>
   </section>
 </template>

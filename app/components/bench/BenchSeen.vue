@@ -3,7 +3,7 @@ import { formatNumber } from '#core/quantity/format'
 import type { Lane } from '#shared/bench'
 
 /** What instruments beside the water say at this moment; on a rehearsal, what somebody who looks would see. */
-const props = defineProps<{ lane: Lane, nowMs: number }>()
+const props = defineProps<{ lane: Lane; nowMs: number }>()
 const bench = useBench()
 const { units } = usePreferences()
 /** A reading is now's for a quarter of a minute. */
@@ -15,7 +15,9 @@ const last = (channel: 'scale' | 'wind' | 'air') => {
 const sent = computed(() => {
   const [scale, wind, air] = [last('scale'), last('wind'), last('air')]
   return [
-    ...(scale === null ? [] : [['scale', `${formatNumber(scale * 1000, 1)} g`]]), ...(wind === null ? [] : [['wind', shown(wind, 'wind', units.value)]]), ...(air === null ? [] : [['air', shown(air, 'temperature', units.value)]]),
+    ...(scale === null ? [] : [['scale', `${formatNumber(scale * 1000, 1)} g`]]),
+    ...(wind === null ? [] : [['wind', shown(wind, 'wind', units.value)]]),
+    ...(air === null ? [] : [['air', shown(air, 'temperature', units.value)]]),
   ]
 })
 const seen = computed(() => (props.lane.rehearsal && props.nowMs > 0 ? rehearsalSeen(props.lane, benchNowMs()) : null))
@@ -23,7 +25,11 @@ const seen = computed(() => (props.lane.rehearsal && props.nowMs > 0 ? rehearsal
 
 <template>
   <p v-if="sent.length || seen" class="lane-seen" data-seen>
-    <span v-if="seen" data-looks>flame <strong>{{ seen.flame }}</strong> · water <strong>{{ seen.water }}</strong></span>
-    <span v-for="[name, value] in sent" :key="name">{{ name }} <span class="figures">{{ value }}</span></span>
+    <span v-if="seen" data-looks
+      >flame <strong>{{ seen.flame }}</strong> · water <strong>{{ seen.water }}</strong></span
+    >
+    <span v-for="[name, value] in sent" :key="name"
+      >{{ name }} <span class="figures">{{ value }}</span></span
+    >
   </p>
 </template>

@@ -5,7 +5,13 @@ const margin = useMargin()
 const root = useTemplateRef<HTMLElement>('root')
 const lanes = useLaneSeconds()
 const answered = useAnswered()
-const spoken = computed(() => lanes.value.reduce((sum, { lane, second }) => sum + laneSays(lane, second, laneForesees(lane, second), answered.value[lane.runId] ?? []).length, 0))
+const spoken = computed(() =>
+  lanes.value.reduce(
+    (sum, { lane, second }) =>
+      sum + laneSays(lane, second, laneForesees(lane, second), answered.value[lane.runId] ?? []).length,
+    0,
+  ),
+)
 function close() {
   margin.shutDrawer()
   root.value?.focus()
@@ -14,17 +20,20 @@ function close() {
 
 <template>
   <aside aria-label="Margin" class="bench-margin" @keydown.esc.stop="close">
-    <button ref="root" type="button" class="bench-spine" aria-keyshortcuts="M" :aria-expanded="margin.drawer" @click="margin.toggleDrawer()">
+    <button
+      ref="root"
+      type="button"
+      class="bench-spine"
+      aria-keyshortcuts="M"
+      :aria-expanded="margin.drawer"
+      @click="margin.toggleDrawer()"
+    >
       <span>Margin</span> <span v-if="spoken" class="figures bench-spine-count">{{ spoken }}</span> <kbd>M</kbd>
     </button>
     <div v-if="margin.drawer" class="bench-drawer">
-      <button type="button" class="act-quiet float-right min-h-16" @click="close">
-        Close
-      </button>
+      <button type="button" class="act-quiet float-right min-h-16" @click="close">Close</button>
       <BenchMarginLane v-for="lane in bench.lanes" :key="lane.runId" :lane="lane" />
-      <p v-if="!bench.lanes.length">
-        No lane is set up.
-      </p>
+      <p v-if="!bench.lanes.length">No lane is set up.</p>
     </div>
   </aside>
 </template>

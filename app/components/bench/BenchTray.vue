@@ -10,7 +10,7 @@ const { lidOff } = useLaneView(toRef(props, 'lane'))
 <template>
   <div class="bench-tray" :aria-label="`Acts of lane ${lane.lane}`" role="group">
     <strong class="lane-letter">{{ lane.lane }}</strong>
-    <BenchActs :lane="lane" :lid-off="lidOff" @act="name => emit('act', name)" />
-    <BenchUndo :lane="lane" @act="name => emit('act', name)" />
+    <BenchActs :lane="lane" :lid-off="lidOff" @act="(name) => emit('act', name)" />
+    <BenchUndo :lane="lane" @act="(name) => emit('act', name)" />
   </div>
 </template>

@@ -10,13 +10,33 @@ const last = computed(() => lastPressed(props.lane.state))
 
 <template>
   <div class="lane-undo">
-    <button type="button" class="lane-act min-w-0 flex-1 truncate" :disabled="!last" aria-keyshortcuts="Z" @click="emit('act', 'undo')">
+    <button
+      type="button"
+      class="lane-act min-w-0 flex-1 truncate"
+      :disabled="!last"
+      aria-keyshortcuts="Z"
+      @click="emit('act', 'undo')"
+    >
       {{ last ? `Undo ${lastMarkWords(lane)}` : 'Undo' }} <kbd>Z</kbd>
     </button>
-    <button type="button" class="lane-act" :disabled="!last" aria-label="Last mark a second earlier" aria-keyshortcuts="," @click="emit('act', 'earlier')">
+    <button
+      type="button"
+      class="lane-act"
+      :disabled="!last"
+      aria-label="Last mark a second earlier"
+      aria-keyshortcuts=","
+      @click="emit('act', 'earlier')"
+    >
       − 1 s
     </button>
-    <button type="button" class="lane-act" :disabled="!last" aria-label="Last mark a second later" aria-keyshortcuts="." @click="emit('act', 'later')">
+    <button
+      type="button"
+      class="lane-act"
+      :disabled="!last"
+      aria-label="Last mark a second later"
+      aria-keyshortcuts="."
+      @click="emit('act', 'later')"
+    >
       + 1 s
     </button>
     <button type="button" class="lane-act" aria-keyshortcuts="X" @click="emit('act', 'giveUp')">

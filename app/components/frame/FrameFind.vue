@@ -21,23 +21,47 @@ watch(query, (words) => {
   clearTimeout(typing)
   const mine = ++asked
   if (words.trim() === '') here.value = []
-  else typing = setTimeout(async () => {
-    const answer = await $fetch<Found[]>('/api/find', { query: { words } }).catch(() => [])
-    if (mine === asked) here.value = answer
-  }, 120)
+  else
+    typing = setTimeout(async () => {
+      const answer = await $fetch<Found[]>('/api/find', { query: { words } }).catch(() => [])
+      if (mine === asked) here.value = answer
+    }, 120)
 })
 
-interface Entry { id: string, words: string, kind: string, go: () => unknown }
+interface Entry {
+  id: string
+  words: string
+  kind: string
+  go: () => unknown
+}
 const page = (words: string, to: string): Entry => ({ id: to, words, kind: 'page', go: () => navigateTo(to) })
 const fixed: Entry[] = [
-  page('Today', '/'), page('Log a run', '/runs/new'), page('Burn one now, with a new burner', '/burn'), page('Bench', '/bench'), page('Set up a lane', '/bench/arm'), page('Runs', '/runs'), page('Bring runs in: a table, a logger’s file, a whole bench', '/runs/import'), page('Kit', '/kit'), page('Set-ups', '/kit/setups'),
-  page('Fuels', '/kit/fuels'), page('Containers', '/kit/containers'), page('Places', '/kit/places'), page('Methods', '/methods'), page('A second device', '/share'), page('Instruments that send, and simulated ones', '/bench/instruments'), page('How the numbers are made', '/numbers'),
-  { id: 'units', words: 'Switch units', kind: 'do', go: switchUnits }, { id: 'light', words: 'Switch light', kind: 'do', go: nextLight },
+  page('Today', '/'),
+  page('Log a run', '/runs/new'),
+  page('Burn one now, with a new burner', '/burn'),
+  page('Bench', '/bench'),
+  page('Set up a lane', '/bench/arm'),
+  page('Runs', '/runs'),
+  page('Bring runs in: a table, a logger’s file, a whole bench', '/runs/import'),
+  page('Kit', '/kit'),
+  page('Set-ups', '/kit/setups'),
+  page('Fuels', '/kit/fuels'),
+  page('Containers', '/kit/containers'),
+  page('Places', '/kit/places'),
+  page('Methods', '/methods'),
+  page('A second device', '/share'),
+  page('Instruments that send, and simulated ones', '/bench/instruments'),
+  page('How the numbers are made', '/numbers'),
+  { id: 'units', words: 'Switch units', kind: 'do', go: switchUnits },
+  { id: 'light', words: 'Switch light', kind: 'do', go: nextLight },
 ]
 const found = computed<Entry[]>(() => {
   const words = query.value.toLowerCase().split(/\s+/).filter(Boolean)
-  const things = here.value.map(one => ({ ...one, id: one.to, go: () => navigateTo(one.to) }))
-  return [...fixed.filter(entry => words.every(word => entry.words.toLowerCase().includes(word))), ...things].slice(0, 20)
+  const things = here.value.map((one) => ({ ...one, id: one.to, go: () => navigateTo(one.to) }))
+  return [...fixed.filter((entry) => words.every((word) => entry.words.toLowerCase().includes(word))), ...things].slice(
+    0,
+    20,
+  )
 })
 
 function choose(entry: Entry | null) {
@@ -52,7 +76,14 @@ function choose(entry: Entry | null) {
     <div class="fixed inset-0 flex items-start justify-center p-4 pt-24">
       <DialogPanel class="enamel w-full max-w-xl p-3">
         <Combobox v-slot="{ activeOption }" :model-value="null" @update:model-value="choose">
-          <ComboboxInput class="w-full" aria-label="Find or do" autocomplete="off" placeholder="A run, kit, a method, a place, a page, something to do" @change="query = $event.target.value" @keydown.enter="activeOption === null && choose(found[0] ?? null)" />
+          <ComboboxInput
+            class="w-full"
+            aria-label="Find or do"
+            autocomplete="off"
+            placeholder="A run, kit, a method, a place, a page, something to do"
+            @change="query = $event.target.value"
+            @keydown.enter="activeOption === null && choose(found[0] ?? null)"
+          />
           <ComboboxOptions static class="mt-2 max-h-96 overflow-auto">
             <ComboboxOption v-for="entry in found" :key="entry.id" v-slot="{ active }" :value="entry" as="template">
               <li class="flex justify-between gap-3 px-2 py-1.5" :class="active ? 'bg-rim text-on-rim' : ''">
@@ -60,9 +91,7 @@ function choose(entry: Entry | null) {
               </li>
             </ComboboxOption>
           </ComboboxOptions>
-          <p v-if="found.length === 0" class="p-2">
-            Nothing of these words here.
-          </p>
+          <p v-if="found.length === 0" class="p-2">Nothing of these words here.</p>
         </Combobox>
       </DialogPanel>
     </div>

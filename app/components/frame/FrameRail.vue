@@ -2,7 +2,14 @@
 /** The work rail, in the order of the work: only what works is in it. Below it, how the screen looks. */
 /** 40 px wide while something burns: names stand upright. */
 defineProps<{ narrow?: boolean }>()
-const entries = [{ to: '/', label: 'Today' }, { to: '/kit', label: 'Kit' }, { to: '/methods', label: 'Methods' }, { to: '/bench', label: 'Bench' }, { to: '/runs/new', label: 'Log a run' }, { to: '/runs', label: 'Runs' }]
+const entries = [
+  { to: '/', label: 'Today' },
+  { to: '/kit', label: 'Kit' },
+  { to: '/methods', label: 'Methods' },
+  { to: '/bench', label: 'Bench' },
+  { to: '/runs/new', label: 'Log a run' },
+  { to: '/runs', label: 'Runs' },
+]
 const route = useRoute()
 const { light, units, leavingDark, nextLight, switchUnits } = usePreferences()
 const keys = useKeys()
@@ -14,24 +21,54 @@ function isHere(to: string): boolean {
 </script>
 
 <template>
-  <nav aria-label="Work" class="no-print flex shrink-0 flex-wrap items-center gap-1 border-b-4 border-rim bg-sheet px-2 py-1 md:w-24 md:flex-col md:flex-nowrap md:items-stretch md:border-r-4 md:border-b-0 md:px-0 md:py-3" :class="narrow ? 'rail-narrow' : ''">
+  <nav
+    aria-label="Work"
+    class="no-print flex shrink-0 flex-wrap items-center gap-1 border-b-4 border-rim bg-sheet px-2 py-1 md:w-24 md:flex-col md:flex-nowrap md:items-stretch md:border-r-4 md:border-b-0 md:px-0 md:py-3"
+    :class="narrow ? 'rail-narrow' : ''"
+  >
     <NuxtLink
-      v-for="entry in entries" :key="entry.to" :to="entry.to" :aria-current="isHere(entry.to) ? 'page' : undefined"
-      class="px-3 py-2 no-underline" :class="isHere(entry.to) ? 'bg-rim font-bold text-on-rim' : 'text-ink'"
+      v-for="entry in entries"
+      :key="entry.to"
+      :to="entry.to"
+      :aria-current="isHere(entry.to) ? 'page' : undefined"
+      class="px-3 py-2 no-underline"
+      :class="isHere(entry.to) ? 'bg-rim font-bold text-on-rim' : 'text-ink'"
     >
       {{ entry.label }}
     </NuxtLink>
     <div class="ml-auto flex gap-1 md:mt-auto md:ml-0 md:flex-col">
-      <button type="button" class="px-3 py-1 text-left text-ink-2" aria-keyshortcuts="Control+K" @click="keys.act('find')">
+      <button
+        type="button"
+        class="px-3 py-1 text-left text-ink-2"
+        aria-keyshortcuts="Control+K"
+        @click="keys.act('find')"
+      >
         Find
       </button>
-      <button type="button" class="px-3 py-1 text-left text-ink-2" aria-keyshortcuts="U" data-units @click="switchUnits">
+      <button
+        type="button"
+        class="px-3 py-1 text-left text-ink-2"
+        aria-keyshortcuts="U"
+        data-units
+        @click="switchUnits"
+      >
         {{ units === 'metric' ? 'Metric' : 'Trail' }}<span class="hidden md:inline"> units</span>
       </button>
-      <button type="button" class="px-3 py-1 text-left text-ink-2" aria-keyshortcuts="Shift+L" data-light-switch @click="nextLight">
+      <button
+        type="button"
+        class="px-3 py-1 text-left text-ink-2"
+        aria-keyshortcuts="Shift+L"
+        data-light-switch
+        @click="nextLight"
+      >
         {{ leavingDark ? 'Again to leave the dark' : LIGHT_NAMES[light] }}
       </button>
-      <button type="button" class="hidden px-3 py-1 text-left text-ink-2 md:block" aria-keyshortcuts="?" @click="keys.act('keys')">
+      <button
+        type="button"
+        class="hidden px-3 py-1 text-left text-ink-2 md:block"
+        aria-keyshortcuts="?"
+        @click="keys.act('keys')"
+      >
         Keys
       </button>
     </div>

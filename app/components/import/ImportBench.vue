@@ -4,14 +4,20 @@ const { data: state, refresh } = await useFetch<{ full: string | null }>('/api/p
 const problem = ref('')
 const saying = ref('')
 const file = ref<File | null>(null)
-const choose = (event: Event) => { file.value = (event.target as HTMLInputElement).files?.[0] ?? null }
+const choose = (event: Event) => {
+  file.value = (event.target as HTMLInputElement).files?.[0] ?? null
+}
 
 async function bringIn() {
   problem.value = ''
   saying.value = 'Reading it, and working out every figure.'
   try {
-    const response = await fetch('/api/package', { method: 'POST', body: file.value, headers: { 'content-type': 'application/zip' } })
-    const answer = await response.json() as { value?: { runs: number }, problems?: { text: string }[] }
+    const response = await fetch('/api/package', {
+      method: 'POST',
+      body: file.value,
+      headers: { 'content-type': 'application/zip' },
+    })
+    const answer = (await response.json()) as { value?: { runs: number }; problems?: { text: string }[] }
     problem.value = answer.problems?.[0]?.text ?? ''
     saying.value = answer.value ? `${answer.value.runs.toLocaleString('en')} runs came in, with their kit.` : ''
     if (answer.value) await refreshNuxtData()
@@ -27,17 +33,19 @@ async function bringIn() {
   <section aria-label="A whole bench" class="enamel grid grid-cols-1 gap-2 p-4">
     <h2>A whole bench</h2>
     <p>
-      Everything that was measured, the kit, methods, places and photos, as an open tabular data package: one CSV a table with a descriptor, in a zip. Packed, brought into an empty bench and packed again it is the same, but for its date.
+      Everything that was measured, the kit, methods, places and photos, as an open tabular data package: one CSV a
+      table with a descriptor, in a zip. Packed, brought into an empty bench and packed again it is the same, but for
+      its date.
     </p>
     <p><a class="act-quiet" href="/api/package" download>Pack this bench</a></p>
     <p v-if="state?.full" class="text-ink-2">
       {{ state.full }}
     </p>
     <form v-else class="grid grid-cols-1 gap-2" aria-label="Bring a bench in" @submit.prevent="bringIn">
-      <label class="grid gap-1">A packed bench <input type="file" accept=".zip,application/zip" @change="choose"></label>
-      <button v-if="file" type="submit" class="act justify-self-start">
-        Bring it in
-      </button>
+      <label class="grid gap-1"
+        >A packed bench <input type="file" accept=".zip,application/zip" @change="choose"
+      /></label>
+      <button v-if="file" type="submit" class="act justify-self-start">Bring it in</button>
     </form>
     <p role="status">
       {{ saying }}

@@ -25,20 +25,33 @@ async function send(body: Blob, name: string) {
   sending.value = true
   const importId = uuidv7()
   try {
-    const response = await fetch(`/api/imports/${importId}?${new URLSearchParams({ name }).toString()}`, { method: 'PUT', body, headers: { 'content-type': 'application/octet-stream' } })
+    const response = await fetch(`/api/imports/${importId}?${new URLSearchParams({ name }).toString()}`, {
+      method: 'PUT',
+      body,
+      headers: { 'content-type': 'application/octet-stream' },
+    })
     problem.value = ((await response.json()) as { problems?: { text: string }[] }).problems?.[0]?.text ?? ''
   } catch {
     problem.value = 'The file did not arrive. Nothing was stored; choose it again when the server is back.'
   }
   sending.value = false
-  if (!problem.value) await navigateTo({ path: `/runs/import/${importId}`, query: props.runId ? { run: props.runId } : {} })
+  if (!problem.value)
+    await navigateTo({ path: `/runs/import/${importId}`, query: props.runId ? { run: props.runId } : {} })
 }
 </script>
 
 <template>
   <section aria-label="A file" class="enamel grid grid-cols-1 gap-2 p-4">
-    <label :for="`${id}-file`">A table of runs or a logger’s file: CSV, TSV, JSON or XLSX, up to {{ IMPORT.maxBytes / 1e6 }} MB</label>
-    <input :id="`${id}-file`" type="file" accept=".csv,.tsv,.txt,.json,.xlsx,text/csv,text/plain,application/json" :disabled="sending" @change="choose">
+    <label :for="`${id}-file`"
+      >A table of runs or a logger’s file: CSV, TSV, JSON or XLSX, up to {{ IMPORT.maxBytes / 1e6 }} MB</label
+    >
+    <input
+      :id="`${id}-file`"
+      type="file"
+      accept=".csv,.tsv,.txt,.json,.xlsx,text/csv,text/plain,application/json"
+      :disabled="sending"
+      @change="choose"
+    />
     <label :for="`${id}-paste`">or its rows, pasted</label>
     <textarea :id="`${id}-paste`" v-model="pasted" rows="3" class="figures w-full" />
     <button v-if="pasted.trim()" type="button" class="act justify-self-start" :disabled="sending" @click="sendPasted">
@@ -50,8 +63,6 @@ async function send(body: Blob, name: string) {
     <p v-if="problem" role="alert" class="font-bold">
       {{ problem }}
     </p>
-    <p class="text-ink-2">
-      Nothing is stored before you have seen how it is read.
-    </p>
+    <p class="text-ink-2">Nothing is stored before you have seen how it is read.</p>
   </section>
 </template>

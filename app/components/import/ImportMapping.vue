@@ -6,23 +6,33 @@ import type { ImportPage } from '#shared/tableImport/imports'
 import { unitsOfChannel } from '#shared/tableImport/traceMapping'
 
 /** How a file is to be read, with what would be stored beside it; nothing is before the button is pressed. */
-const props = defineProps<{ page: ImportPage, runId: string }>()
+const props = defineProps<{ page: ImportPage; runId: string }>()
 const emit = defineEmits<{ begun: [] }>()
 const { runs, trace, what, mapping, setSheet, setHeaderRow } = useMapping(props.page, props.runId)
 const { preview, problem, asking } = useImportPreview(props.page.id, mapping)
 const names = useKitNames()
 const documents = props.page.kind === 'documents'
-const heads = computed(() => props.page.heads[what.value === 'trace' ? trace.value?.sheet ?? 0 : runs.value?.sheet ?? 0] ?? [])
+const heads = computed(
+  () => props.page.heads[what.value === 'trace' ? (trace.value?.sheet ?? 0) : (runs.value?.sheet ?? 0)] ?? [],
+)
 const headerRow = computed(() => (what.value === 'trace' ? trace.value?.headerRow : runs.value?.headerRow) ?? -1)
 const headings = computed(() => heads.value[headerRow.value] ?? [])
-const RUN_CHOICES = TARGETS.map(({ key, name }) => ({ value: key, label: name })).sort((a, b) => a.label.localeCompare(b.label))
-const TRACE_CHOICES = [{ value: 'time', label: 'Time' }, ...Object.entries(CHANNELS).map(([value, { name }]) => ({ value, label: name }))]
+const RUN_CHOICES = TARGETS.map(({ key, name }) => ({ value: key, label: name })).sort((a, b) =>
+  a.label.localeCompare(b.label),
+)
+const TRACE_CHOICES = [
+  { value: 'time', label: 'Time' },
+  ...Object.entries(CHANNELS).map(([value, { name }]) => ({ value, label: name })),
+]
 const unitsOf = (to: string) => {
   if (what.value === 'trace') return isChannel(to) ? unitsOfChannel(to) : []
   const target = targetOf(to)
   return target ? unitsOfTarget(target) : []
 }
-const columns = computed({ get: () => (what.value === 'trace' ? trace.value!.columns : runs.value!.columns) as { to: string, unit: string }[], set: () => undefined })
+const columns = computed({
+  get: () => (what.value === 'trace' ? trace.value!.columns : runs.value!.columns) as { to: string; unit: string }[],
+  set: () => undefined,
+})
 </script>
 
 <template>
@@ -34,45 +44,85 @@ const columns = computed({ get: () => (what.value === 'trace' ? trace.value!.col
       {{ page.trouble }}
     </p>
     <p v-if="page.guessedFrom" class="text-ink-2">
-      Read as {{ page.guessedFrom.fileName }} was, on {{ dateInZone(page.guessedFrom.at, 'UTC') }}: its headings are the same.
+      Read as {{ page.guessedFrom.fileName }} was, on {{ dateInZone(page.guessedFrom.at, 'UTC') }}: its headings are the
+      same.
     </p>
     <section class="enamel grid grid-cols-1 gap-3 p-4" aria-label="How it is read">
       <div class="flex flex-wrap items-center gap-x-6 gap-y-2">
         <fieldset v-if="page.guessedTrace && page.guessed" class="flex flex-wrap gap-4">
-          <legend class="sr-only">
-            What it holds
-          </legend>
-          <label class="flex items-center gap-2"><input v-model="what" type="radio" value="runs"> Runs, a row each</label>
-          <label class="flex items-center gap-2"><input v-model="what" type="radio" value="trace"> A logger’s file, of one run</label>
+          <legend class="sr-only">What it holds</legend>
+          <label class="flex items-center gap-2"
+            ><input v-model="what" type="radio" value="runs" /> Runs, a row each</label
+          >
+          <label class="flex items-center gap-2"
+            ><input v-model="what" type="radio" value="trace" /> A logger’s file, of one run</label
+          >
         </fieldset>
-        <label v-if="page.sheets.length > 1" class="flex items-center gap-2">Sheet
-          <select :value="mapping.mapping.sheet" @change="setSheet(Number(($event.target as HTMLSelectElement).value))"><option v-for="(sheet, i) in page.sheets" :key="i" :value="i">{{ sheet.name }}, {{ sheet.rows }} rows</option></select>
+        <label v-if="page.sheets.length > 1" class="flex items-center gap-2"
+          >Sheet
+          <select :value="mapping.mapping.sheet" @change="setSheet(Number(($event.target as HTMLSelectElement).value))">
+            <option v-for="(sheet, i) in page.sheets" :key="i" :value="i">
+              {{ sheet.name }}, {{ sheet.rows }} rows
+            </option>
+          </select>
         </label>
-        <label v-if="!documents" class="flex items-center gap-2">Headings in row
-          <select :value="headerRow" @change="setHeaderRow(Number(($event.target as HTMLSelectElement).value))"><option :value="-1">none</option><option v-for="(_, i) in heads" :key="i" :value="i">{{ i + 1 }}</option></select>
+        <label v-if="!documents" class="flex items-center gap-2"
+          >Headings in row
+          <select :value="headerRow" @change="setHeaderRow(Number(($event.target as HTMLSelectElement).value))">
+            <option :value="-1">none</option>
+            <option v-for="(_, i) in heads" :key="i" :value="i">{{ i + 1 }}</option>
+          </select>
         </label>
       </div>
-      <ImportColumns v-if="!documents" v-model="columns" :headings="headings" :first="heads.slice(headerRow + 1)" :choices="what === 'trace' ? TRACE_CHOICES : RUN_CHOICES" :units-of="unitsOf" :asked="preview?.asks.units ?? []" />
+      <ImportColumns
+        v-if="!documents"
+        v-model="columns"
+        :headings="headings"
+        :first="heads.slice(headerRow + 1)"
+        :choices="what === 'trace' ? TRACE_CHOICES : RUN_CHOICES"
+        :units-of="unitsOf"
+        :asked="preview?.asks.units ?? []"
+      />
     </section>
-    <section class="enamel grid grid-cols-1 gap-3 p-4" :aria-label="what === 'trace' ? 'Which run, and when' : 'What it does not say'">
+    <section
+      class="enamel grid grid-cols-1 gap-3 p-4"
+      :aria-label="what === 'trace' ? 'Which run, and when' : 'What it does not say'"
+    >
       <ImportTraceRun v-if="what === 'trace' && trace" v-model="trace" :asks-order="preview?.asks.dateOrder ?? false" />
       <template v-else-if="runs">
         <ImportQuestions v-model="runs" :preview="preview" :choices="names" :documents="documents" />
         <ImportNames v-if="preview" v-model="runs.names" :unknown="preview.unknown" :choices="names" />
       </template>
     </section>
-    <section v-if="preview || problem" class="enamel grid grid-cols-1 gap-3 p-4" aria-label="What would be stored" :aria-busy="asking">
+    <section
+      v-if="preview || problem"
+      class="enamel grid grid-cols-1 gap-3 p-4"
+      aria-label="What would be stored"
+      :aria-busy="asking"
+    >
       <p v-if="problem" role="alert" class="font-bold">
         {{ problem }}
       </p>
       <template v-if="preview">
-        <p v-for="one in preview.problems" :key="one.text" :role="one.path === 'note' ? undefined : 'alert'" :class="one.path === 'note' ? '' : 'font-bold'">
+        <p
+          v-for="one in preview.problems"
+          :key="one.text"
+          :role="one.path === 'note' ? undefined : 'alert'"
+          :class="one.path === 'note' ? '' : 'font-bold'"
+        >
           {{ one.text }}
         </p>
         <ImportPreviewTable :preview="preview" :headings="documents ? [] : headings" />
       </template>
     </section>
-    <ImportStore v-if="preview" :page="page" :mapping="mapping" :preview="preview" :asking="asking" @begun="emit('begun')" />
+    <ImportStore
+      v-if="preview"
+      :page="page"
+      :mapping="mapping"
+      :preview="preview"
+      :asking="asking"
+      @begun="emit('begun')"
+    />
   </div>
   <p v-else role="alert" class="font-bold">
     No row of headings and no times with figures were found in this file. Is the table whole?

@@ -2,8 +2,8 @@
 import type { ImportPreview } from '#shared/tableImport/imports'
 
 /** The first rows as they would be stored, and the faults of those that cannot, by row. */
-const props = defineProps<{ preview: ImportPreview, headings: readonly string[] }>()
-const heads = computed(() => [...new Set(props.preview.rows.flatMap(row => Object.keys(row.cells)))])
+const props = defineProps<{ preview: ImportPreview; headings: readonly string[] }>()
+const heads = computed(() => [...new Set(props.preview.rows.flatMap((row) => Object.keys(row.cells)))])
 /** The column's own heading, where the words do not begin with it. */
 const columnName = ({ column, text }: ImportPreview['faults'][number]) => {
   const name = column === null || column < 0 ? '' : props.headings[column] || `column ${column + 1}`
@@ -13,30 +13,52 @@ const columnName = ({ column, text }: ImportPreview['faults'][number]) => {
 
 <template>
   <div class="grid grid-cols-1 gap-3">
-    <div v-if="preview.rows.length" class="overflow-x-auto" tabindex="0" role="region" aria-label="As it would be stored">
+    <div
+      v-if="preview.rows.length"
+      class="overflow-x-auto"
+      tabindex="0"
+      role="region"
+      aria-label="As it would be stored"
+    >
       <table>
-        <caption class="text-left font-bold">As it would be stored</caption>
-        <thead><tr class="text-left"><th class="pr-4">Row</th><th v-for="head in heads" :key="head" class="pr-4 whitespace-nowrap">{{ head }}</th></tr></thead>
+        <caption class="text-left font-bold">
+          As it would be stored
+        </caption>
+        <thead>
+          <tr class="text-left">
+            <th class="pr-4">Row</th>
+            <th v-for="head in heads" :key="head" class="pr-4 whitespace-nowrap">{{ head }}</th>
+          </tr>
+        </thead>
         <tbody>
           <tr v-for="row in preview.rows" :key="row.row" class="border-t border-edge">
             <td class="figures pr-4">{{ row.row }}</td>
-            <td v-for="head in heads" :key="head" class="figures py-0.5 pr-4 whitespace-nowrap" dir="auto">{{ row.cells[head] ?? '' }}</td>
+            <td v-for="head in heads" :key="head" class="figures py-0.5 pr-4 whitespace-nowrap" dir="auto">
+              {{ row.cells[head] ?? '' }}
+            </td>
           </tr>
         </tbody>
       </table>
     </div>
-    <div v-if="preview.faults.length" class="max-h-64 overflow-auto bg-caution p-3 text-on-caution" tabindex="0" role="region" aria-label="Rows that cannot be stored">
+    <div
+      v-if="preview.faults.length"
+      class="max-h-64 overflow-auto bg-caution p-3 text-on-caution"
+      tabindex="0"
+      role="region"
+      aria-label="Rows that cannot be stored"
+    >
       <p class="font-bold">
-        {{ preview.bad === 1 ? 'One row cannot be stored' : `${preview.bad.toLocaleString('en')} rows cannot be stored` }}
+        {{
+          preview.bad === 1 ? 'One row cannot be stored' : `${preview.bad.toLocaleString('en')} rows cannot be stored`
+        }}
       </p>
       <ul>
         <li v-for="(fault, i) in preview.faults" :key="i">
-          Row {{ fault.row }}<template v-if="columnName(fault)">, {{ columnName(fault) }}</template>: {{ fault.text }}
+          Row {{ fault.row }}<template v-if="columnName(fault)">, {{ columnName(fault) }}</template
+          >: {{ fault.text }}
         </li>
       </ul>
-      <p v-if="preview.faults.length >= 200">
-        … and more like these.
-      </p>
+      <p v-if="preview.faults.length >= 200">… and more like these.</p>
     </div>
   </div>
 </template>

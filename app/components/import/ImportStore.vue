@@ -2,10 +2,16 @@
 import type { ImportPage, ImportPreview, StoredMapping } from '#shared/tableImport/imports'
 
 /** The button that stores it, and what must be said before. */
-const props = defineProps<{ page: ImportPage, mapping: StoredMapping, preview: ImportPreview, asking: boolean }>()
+const props = defineProps<{ page: ImportPage; mapping: StoredMapping; preview: ImportPreview; asking: boolean }>()
 const emit = defineEmits<{ begun: [] }>()
 const { people, personId } = usePeople()
-watch(() => (props.mapping.what === 'runs' ? props.mapping.mapping.usual.person : ''), (person) => { personId.value ||= person }, { immediate: true })
+watch(
+  () => (props.mapping.what === 'runs' ? props.mapping.mapping.usual.person : ''),
+  (person) => {
+    personId.value ||= person
+  },
+  { immediate: true },
+)
 const leaveOut = ref(false)
 const sameAgain = ref(false)
 const problem = ref('')
@@ -18,7 +24,12 @@ const words = computed(() => {
 
 async function store() {
   sending.value = true
-  const sent = await sendTo(`/api/imports/${props.page.id}/store`, 'POST', { ...props.mapping, personId: personId.value, leaveOut: leaveOut.value, again: sameAgain.value })
+  const sent = await sendTo(`/api/imports/${props.page.id}/store`, 'POST', {
+    ...props.mapping,
+    personId: personId.value,
+    leaveOut: leaveOut.value,
+    again: sameAgain.value,
+  })
   sending.value = false
   problem.value = sent.ok ? '' : sent.problems[0]!.text
   if (sent.ok) emit('begun')
@@ -33,10 +44,21 @@ async function drop() {
 <template>
   <form class="enamel grid grid-cols-1 gap-2 p-4" aria-label="Store it" novalidate @submit.prevent="store">
     <p v-if="page.alike" class="bg-caution p-2 text-on-caution">
-      The same file came in on {{ dateInZone(page.alike.storedAt, 'UTC') }} ({{ page.alike.fileName }}, {{ page.alike.stored.toLocaleString('en') }} stored). <NuxtLink :to="`/runs/import/${page.alike.id}`" class="text-on-caution">Look at that</NuxtLink>
+      The same file came in on {{ dateInZone(page.alike.storedAt, 'UTC') }} ({{ page.alike.fileName }},
+      {{ page.alike.stored.toLocaleString('en') }} stored).
+      <NuxtLink :to="`/runs/import/${page.alike.id}`" class="text-on-caution">Look at that</NuxtLink>
     </p>
-    <label v-if="page.alike" class="flex items-start gap-2"><input v-model="sameAgain" type="checkbox" class="mt-1"> It is meant to come in again</label>
-    <label v-if="preview.bad > 0" class="flex items-start gap-2"><input v-model="leaveOut" type="checkbox" class="mt-1"> {{ preview.bad === 1 ? 'Leave the row that cannot be stored out' : `Leave the ${preview.bad.toLocaleString('en')} rows that cannot be stored out` }}</label>
+    <label v-if="page.alike" class="flex items-start gap-2"
+      ><input v-model="sameAgain" type="checkbox" class="mt-1" /> It is meant to come in again</label
+    >
+    <label v-if="preview.bad > 0" class="flex items-start gap-2"
+      ><input v-model="leaveOut" type="checkbox" class="mt-1" />
+      {{
+        preview.bad === 1
+          ? 'Leave the row that cannot be stored out'
+          : `Leave the ${preview.bad.toLocaleString('en')} rows that cannot be stored out`
+      }}</label
+    >
     <ChoiceBox v-model="personId" label="Who brings it in" :choices="people" />
     <p v-if="problem" role="alert" class="font-bold">
       {{ problem }}

@@ -15,7 +15,10 @@ const held = computed(() => {
 })
 
 async function undo() {
-  const sent = await sendTo(`/api/imports/${props.page.id}/undo`, 'POST', { personId: personId.value, reason: reason.value })
+  const sent = await sendTo(`/api/imports/${props.page.id}/undo`, 'POST', {
+    personId: personId.value,
+    reason: reason.value,
+  })
   problem.value = sent.ok ? '' : sent.problems[0]!.text
   if (sent.ok) emit('changed')
 }
@@ -24,19 +27,33 @@ async function undo() {
 <template>
   <section class="enamel grid grid-cols-1 gap-3 p-4" aria-label="Stored">
     <p v-if="page.state === 'undone'" role="status">
-      {{ held }} came in and {{ page.stored === 1 ? 'was' : 'were' }} undone on {{ dateInZone(page.undoneAt!, 'UTC') }}. {{ isTrace ? 'The run goes on without them.' : 'The runs are void: kept, and in no figure.' }}
+      {{ held }} came in and {{ page.stored === 1 ? 'was' : 'were' }} undone on {{ dateInZone(page.undoneAt!, 'UTC') }}.
+      {{ isTrace ? 'The run goes on without them.' : 'The runs are void: kept, and in no figure.' }}
     </p>
     <p v-else role="status">
-      {{ held }} stored<template v-if="page.leftOut">, {{ page.leftOut === 1 ? '1 row' : `${page.leftOut.toLocaleString('en')} rows` }} left out</template>.
+      {{ held }} stored<template v-if="page.leftOut"
+        >, {{ page.leftOut === 1 ? '1 row' : `${page.leftOut.toLocaleString('en')} rows` }} left out</template
+      >.
       <NuxtLink v-if="page.runId" :to="`/runs/${page.runId}`">Open the run</NuxtLink>
-      <NuxtLink v-else :to="{ path: '/runs', query: { import: page.id, origin: 'all' } }">Show them in the logbook</NuxtLink>
+      <NuxtLink v-else :to="{ path: '/runs', query: { import: page.id, origin: 'all' } }"
+        >Show them in the logbook</NuxtLink
+      >
     </p>
     <template v-if="page.state === 'stored'">
       <button v-if="!asking" type="button" class="act-quiet justify-self-start" @click="asking = true">
         Undo all of it
       </button>
       <form v-else class="grid grid-cols-1 gap-2" aria-label="Undo all of it" novalidate @submit.prevent="undo">
-        <TextBox v-model="reason" label="Why" :problem="problem || undefined" :hint="isTrace ? 'The traces are taken out of the run; they are kept.' : 'Its runs become void: kept, and in no figure. Kit that it made and nothing else uses is offered no more.'" />
+        <TextBox
+          v-model="reason"
+          label="Why"
+          :problem="problem || undefined"
+          :hint="
+            isTrace
+              ? 'The traces are taken out of the run; they are kept.'
+              : 'Its runs become void: kept, and in no figure. Kit that it made and nothing else uses is offered no more.'
+          "
+        />
         <ChoiceBox v-model="personId" label="Who" :choices="people" />
         <p class="flex gap-3">
           <button type="submit" class="act">Undo {{ held }}</button>

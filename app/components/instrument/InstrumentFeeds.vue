@@ -12,8 +12,11 @@ const channel = ref<string | null>('water')
 const lanes = ref<LaneName[]>(['A'])
 const { problem, begin, stop } = useStarted<NewFeed>('/api/instruments/feeds', () => emit('changed'))
 const made = ref<NewFeed | null>(null)
-const choices = CHANNEL_NAMES.map(one => ({ value: one, label: CHANNELS[one].name }))
-const follows = (feed: FeedLine) => CHANNEL_NAMES.filter(one => feed.lanes[one]).map(one => `${CHANNELS[one].name.toLowerCase()} on ${feed.lanes[one]!.join(', ')}`).join('; ')
+const choices = CHANNEL_NAMES.map((one) => ({ value: one, label: CHANNELS[one].name }))
+const follows = (feed: FeedLine) =>
+  CHANNEL_NAMES.filter((one) => feed.lanes[one])
+    .map((one) => `${CHANNELS[one].name.toLowerCase()} on ${feed.lanes[one]!.join(', ')}`)
+    .join('; ')
 
 async function add() {
   const added = await begin({ id: uuidv7(), name: name.value, lanes: { [channel.value as ChannelName]: lanes.value } })
@@ -32,9 +35,8 @@ async function takeBack(id: string) {
     <h2>Your instruments</h2>
     <ul v-if="feeds.length">
       <li v-for="feed in feeds" :key="feed.id" class="flex flex-wrap items-center gap-3 border-t border-edge py-1">
-        <span dir="auto">{{ feed.name }}</span> <span class="text-ink-2">{{ follows(feed) }}</span> <button type="button" class="ml-auto underline" @click="takeBack(feed.id)">
-          Take its token back
-        </button>
+        <span dir="auto">{{ feed.name }}</span> <span class="text-ink-2">{{ follows(feed) }}</span>
+        <button type="button" class="ml-auto underline" @click="takeBack(feed.id)">Take its token back</button>
       </li>
     </ul>
     <p v-if="made" role="status" class="bg-caution p-2 text-on-caution">
@@ -44,21 +46,21 @@ async function takeBack(id: string) {
       <TextBox v-model="name" label="Called" example="probe in pot A" />
       <ChoiceBox v-model="channel" label="It follows" :choices="choices" />
       <fieldset class="flex flex-wrap gap-4">
-        <legend class="sr-only">
-          On lanes
-        </legend>
+        <legend class="sr-only">On lanes</legend>
         <span>On lanes</span>
-        <label v-for="lane in LANES" :key="lane" class="flex items-center gap-1"><input v-model="lanes" type="checkbox" :value="lane"> {{ lane }}</label>
+        <label v-for="lane in LANES" :key="lane" class="flex items-center gap-1"
+          ><input v-model="lanes" type="checkbox" :value="lane" /> {{ lane }}</label
+        >
       </fieldset>
       <p v-if="problem" role="alert" class="font-bold">
         {{ problem }}
       </p>
-      <button type="submit" class="act justify-self-start">
-        Add it
-      </button>
+      <button type="submit" class="act justify-self-start">Add it</button>
     </form>
     <p class="text-ink-2">
-      It sends lines such as <code class="figures">2026-05-01T10:00:00Z,water,93.4,degC</code> to <code class="figures">POST /api/instruments/samples</code>, or keeps a connection to port 7305 on this machine open; docs/instruments.md has the whole of it.
+      It sends lines such as <code class="figures">2026-05-01T10:00:00Z,water,93.4,degC</code> to
+      <code class="figures">POST /api/instruments/samples</code>, or keeps a connection to port 7305 on this machine
+      open; docs/instruments.md has the whole of it.
     </p>
   </section>
 </template>

@@ -9,11 +9,16 @@ const file = shallowRef<File | null>(null)
 const lane = ref<string | null>('A')
 const speed = ref<string | null>('1')
 const { problem, begin, stop } = useStarted<ReplayLine>('/api/instruments/replays', () => emit('changed'))
-const SPEEDS = [['1', 'at its own pace'], ['10', 'ten times as fast'], ['60', 'sixty times as fast']].map(([value, label]) => ({ value: value!, label: label! }))
+const SPEEDS = [
+  ['1', 'at its own pace'],
+  ['10', 'ten times as fast'],
+  ['60', 'sixty times as fast'],
+].map(([value, label]) => ({ value: value!, label: label! }))
 
 async function send() {
   problem.value = file.value === null ? 'File: choose one.' : ''
-  if (file.value !== null) await begin({ name: file.value.name, lane: lane.value, speed: Number(speed.value), text: await file.value.text() })
+  if (file.value !== null)
+    await begin({ name: file.value.name, lane: lane.value, speed: Number(speed.value), text: await file.value.text() })
 }
 </script>
 
@@ -21,26 +26,31 @@ async function send() {
   <section class="enamel grid grid-cols-1 gap-3 p-4" aria-label="A recording">
     <h2>A recording, sent again</h2>
     <p class="text-ink-2">
-      A file of lines such as <code class="figures">2026-05-01T10:00:00Z,water,93.4,degC</code>, sent to a lane as if it came now. A logger’s own table is brought in on the run’s page instead.
+      A file of lines such as <code class="figures">2026-05-01T10:00:00Z,water,93.4,degC</code>, sent to a lane as if it
+      came now. A logger’s own table is brought in on the run’s page instead.
     </p>
     <ul v-if="running.length">
       <li v-for="one in running" :key="one.id" class="flex flex-wrap items-center gap-3 border-t border-edge py-1">
-        <span dir="auto">{{ one.name }}</span> to lane {{ one.lane }}<template v-if="one.speed > 1">, {{ one.speed }} times as fast</template> <span v-if="one.said" class="text-ink-2">{{ one.said }}</span>
-        <button type="button" class="ml-auto underline" @click="stop(one.id)">
-          Stop it
-        </button>
+        <span dir="auto">{{ one.name }}</span> to lane {{ one.lane
+        }}<template v-if="one.speed > 1">, {{ one.speed }} times as fast</template>
+        <span v-if="one.said" class="text-ink-2">{{ one.said }}</span>
+        <button type="button" class="ml-auto underline" @click="stop(one.id)">Stop it</button>
       </li>
     </ul>
     <form class="grid grid-cols-1 gap-2" aria-label="Send a recording" novalidate @submit.prevent="send">
-      <label class="grid grid-cols-[6.5rem_minmax(0,1fr)] items-start gap-x-3 sm:grid-cols-[9rem_minmax(0,1fr)]"><span class="pt-1.5">File</span><input type="file" accept=".csv,.txt,.jsonl,.ndjson" @change="file = ($event.target as HTMLInputElement).files?.[0] ?? null"></label>
-      <ChoiceBox v-model="lane" label="To lane" :choices="LANES.map(one => ({ value: one, label: one }))" />
+      <label class="grid grid-cols-[6.5rem_minmax(0,1fr)] items-start gap-x-3 sm:grid-cols-[9rem_minmax(0,1fr)]"
+        ><span class="pt-1.5">File</span
+        ><input
+          type="file"
+          accept=".csv,.txt,.jsonl,.ndjson"
+          @change="file = ($event.target as HTMLInputElement).files?.[0] ?? null"
+      /></label>
+      <ChoiceBox v-model="lane" label="To lane" :choices="LANES.map((one) => ({ value: one, label: one }))" />
       <ChoiceBox v-model="speed" label="Time runs" :choices="SPEEDS" />
       <p v-if="problem" role="alert" class="font-bold">
         {{ problem }}
       </p>
-      <button type="submit" class="act justify-self-start">
-        Send it
-      </button>
+      <button type="submit" class="act justify-self-start">Send it</button>
     </form>
   </section>
 </template>

@@ -4,7 +4,7 @@ import type { FieldProblem } from '#shared/readProblems'
 import { FUEL_PRICE_FIELDS, PRICE_FIELDS } from '#shared/thing'
 
 /** What it cost, from which day on. A price is no heat: it makes no version. */
-const props = defineProps<{ prices: readonly PriceLine[], url: string, fuel?: boolean }>()
+const props = defineProps<{ prices: readonly PriceLine[]; url: string; fuel?: boolean }>()
 const emit = defineEmits<{ changed: [] }>()
 const { units } = usePreferences()
 const specs = computed(() => (props.fuel ? FUEL_PRICE_FIELDS : PRICE_FIELDS))
@@ -23,17 +23,27 @@ async function add() {
 
 <template>
   <section aria-label="Prices" class="enamel p-3">
-    <h2 class="mb-1">
-      Price
-    </h2>
+    <h2 class="mb-1">Price</h2>
     <ul>
       <li v-for="price in prices" :key="price.id">
-        <span class="figures">{{ price.amount.toFixed(2) }} {{ price.currency }}</span><template v-if="price.forKg !== null"> for <span class="figures">{{ shown(price.forKg, 'mass', units) }}</span></template> <span class="text-ink-2">from {{ price.fromDay }}</span>
+        <span class="figures">{{ price.amount.toFixed(2) }} {{ price.currency }}</span
+        ><template v-if="price.forKg !== null">
+          for <span class="figures">{{ shown(price.forKg, 'mass', units) }}</span></template
+        >
+        <span class="text-ink-2">from {{ price.fromDay }}</span>
       </li>
     </ul>
-    <button v-if="!adding" type="button" class="underline" @click="adding = true">
-      Add a price
-    </button>
-    <RecordForm v-else v-model="record" label="A new price" :specs="specs" :problems="problems" :theirs="null" :saving="false" class="mt-2" @save="add" />
+    <button v-if="!adding" type="button" class="underline" @click="adding = true">Add a price</button>
+    <RecordForm
+      v-else
+      v-model="record"
+      label="A new price"
+      :specs="specs"
+      :problems="problems"
+      :theirs="null"
+      :saving="false"
+      class="mt-2"
+      @save="add"
+    />
   </section>
 </template>

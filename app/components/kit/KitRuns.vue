@@ -2,7 +2,7 @@
 import type { RunRef } from '#shared/record'
 
 /** The runs that used something of the kit. */
-defineProps<{ use: { count: number, runs: RunRef[] }, none?: string }>()
+defineProps<{ use: { count: number; runs: RunRef[] }; none?: string }>()
 </script>
 
 <template>
@@ -15,11 +15,12 @@ defineProps<{ use: { count: number, runs: RunRef[] }, none?: string }>()
     </p>
     <ul class="max-h-80 overflow-auto" tabindex="0" aria-label="Runs">
       <li v-for="run in use.runs" :key="run.id">
-        <NuxtLink :to="`/runs/${run.id}`"><span class="figures text-[13px]">{{ dateInZone(run.startedAt, run.zone) }}</span></NuxtLink> <span dir="auto">{{ run.setup }}</span>
+        <NuxtLink :to="`/runs/${run.id}`"
+          ><span class="figures text-[13px]">{{ dateInZone(run.startedAt, run.zone) }}</span></NuxtLink
+        >
+        <span dir="auto">{{ run.setup }}</span>
       </li>
     </ul>
-    <p v-if="use.count > use.runs.length" class="text-ink-2">
-      The newest {{ use.runs.length }}.
-    </p>
+    <p v-if="use.count > use.runs.length" class="text-ink-2">The newest {{ use.runs.length }}.</p>
   </section>
 </template>

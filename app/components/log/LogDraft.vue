@@ -8,23 +8,36 @@ const props = defineProps<{ kit: KitChoices }>()
 const draft = useDraft()
 const { typed, lane } = storeToRefs(draft)
 const margin = useMargin()
-const runs = useRunsAlike(computed(() => props.kit.setups.find(one => one.id === typed.value.setupId)?.name ?? null))
+const runs = useRunsAlike(computed(() => props.kit.setups.find((one) => one.id === typed.value.setupId)?.name ?? null))
 const { problems, problemAt, leave, save, saving } = useTypedRun(typed)
 const { state, theirs, keepMine, takeTheirs } = useDraftSync()
-const general = computed(() => problems.value.filter(problem => ['', 'id', 'trace', 'overrides.burnerAndFuel'].includes(problem.path) || problem.path.startsWith('trace[')))
+const general = computed(() =>
+  problems.value.filter(
+    (problem) =>
+      ['', 'id', 'trace', 'overrides.burnerAndFuel'].includes(problem.path) || problem.path.startsWith('trace['),
+  ),
+)
 const others = ref<Draft[]>([])
-const STATE_WORDS = { empty: '', sending: 'Keeping it.', kept: 'Kept here and on the server.', away: 'The server does not answer. Kept in this browser; it is sent when the server is back.', changedElsewhere: '' }
-const fuelKind = computed(() => props.kit.fuels.find(one => one.id === typed.value.fuelBatchId)?.kind ?? null)
+const STATE_WORDS = {
+  empty: '',
+  sending: 'Keeping it.',
+  kept: 'Kept here and on the server.',
+  away: 'The server does not answer. Kept in this browser; it is sent when the server is back.',
+  changedElsewhere: '',
+}
+const fuelKind = computed(() => props.kit.fuels.find((one) => one.id === typed.value.fuelBatchId)?.kind ?? null)
 /** The method the address names; else, until one is chosen, the plain boil. */
 const route = useRoute()
 function chooseMethod(id: unknown) {
-  const method = props.kit.methods.find(one => one.id === id) ?? (typed.value.methodId === '' ? props.kit.methods.find(one => one.body.test === 'boil') : undefined)
+  const method =
+    props.kit.methods.find((one) => one.id === id) ??
+    (typed.value.methodId === '' ? props.kit.methods.find((one) => one.body.test === 'boil') : undefined)
   if (method && method.id !== typed.value.methodId) applyMethod(typed.value, method)
 }
 chooseMethod(route.query.method)
 onMounted(async () => {
   const kept = await $fetch<Draft[]>('/api/drafts').catch(() => [])
-  others.value = kept.filter(one => one.id !== typed.value.id)
+  others.value = kept.filter((one) => one.id !== typed.value.id)
 })
 
 function setTimes(times: Partial<Record<TypedEventKind, string>>) {
@@ -32,11 +45,12 @@ function setTimes(times: Partial<Record<TypedEventKind, string>>) {
 }
 function ice() {
   typed.value.measured.waterStart = '0.5 °C'
-  if (!typed.value.notes.includes('Ice start')) typed.value.notes = `${typed.value.notes}${typed.value.notes ? '\n' : ''}Ice start: 0–1 °C, assumed.`
+  if (!typed.value.notes.includes('Ice start'))
+    typed.value.notes = `${typed.value.notes}${typed.value.notes ? '\n' : ''}Ice start: 0–1 °C, assumed.`
 }
 function goOn(one: Draft) {
   draft.take(one)
-  others.value = others.value.filter(other => other.id !== one.id)
+  others.value = others.value.filter((other) => other.id !== one.id)
 }
 
 async function saveAndOpen() {
@@ -55,25 +69,42 @@ async function saveAndOpen() {
   <div class="flex flex-col gap-4 xl:flex-row">
     <div class="min-w-0 flex-1">
       <p v-for="one in others" :key="one.id" class="mb-2">
-        A draft of {{ dateInZone(one.updatedAt, one.body.typed.zone) }} is on the server. <button type="button" class="underline" @click="goOn(one)">Go on with it</button>
+        A draft of {{ dateInZone(one.updatedAt, one.body.typed.zone) }} is on the server.
+        <button type="button" class="underline" @click="goOn(one)">Go on with it</button>
       </p>
       <div v-if="theirs" role="alert" class="mb-3 flex flex-wrap items-center gap-3 bg-caution p-3 text-on-caution">
         <strong>This draft was changed on another page. Which stays?</strong>
-        <button type="button" class="act" @click="keepMine">This page’s</button><button type="button" class="act-quiet" @click="takeTheirs">The other’s</button>
+        <button type="button" class="act" @click="keepMine">This page’s</button
+        ><button type="button" class="act-quiet" @click="takeTheirs">The other’s</button>
       </div>
       <fieldset class="mb-3 flex flex-wrap items-center gap-4">
-        <legend class="sr-only">
-          Units of bare numbers
-        </legend>
+        <legend class="sr-only">Units of bare numbers</legend>
         <span>A bare number is read as</span>
-        <label class="flex items-center gap-1"><input v-model="typed.units" type="radio" value="metric"> metric</label>
-        <label class="flex items-center gap-1"><input v-model="typed.units" type="radio" value="trail"> trail units (°F, ft, mph, cups)</label>
+        <label class="flex items-center gap-1"
+          ><input v-model="typed.units" type="radio" value="metric" /> metric</label
+        >
+        <label class="flex items-center gap-1"
+          ><input v-model="typed.units" type="radio" value="trail" /> trail units (°F, ft, mph, cups)</label
+        >
         <span role="status" class="ml-auto text-ink-2" data-draft-state>{{ STATE_WORDS[state] }}</span>
       </fieldset>
-      <p v-for="problem in general" :key="problem.text" role="alert" class="mb-3 bg-caution p-3 font-bold text-on-caution">
+      <p
+        v-for="problem in general"
+        :key="problem.text"
+        role="alert"
+        class="mb-3 bg-caution p-3 font-bold text-on-caution"
+      >
         {{ problem.text }}
       </p>
-      <LogForm v-model="typed" :kit="kit" :problem-at="problemAt" :problems="problems.length" :saving="saving" @left="leave" @save="saveAndOpen">
+      <LogForm
+        v-model="typed"
+        :kit="kit"
+        :problem-at="problemAt"
+        :problems="problems.length"
+        :saving="saving"
+        @left="leave"
+        @save="saveAndOpen"
+      >
         <template #stopwatch="{ order }">
           <LogStopwatch v-model="lane" :order="order" :fuel-kind="fuelKind" @times="setTimes" />
         </template>
@@ -82,6 +113,13 @@ async function saveAndOpen() {
         </template>
       </LogForm>
     </div>
-    <LogMargin v-if="!margin.hidden" :typed="typed" :kit="kit" :runs="runs" class="w-full shrink-0 xl:w-60" @ice="ice" />
+    <LogMargin
+      v-if="!margin.hidden"
+      :typed="typed"
+      :kit="kit"
+      :runs="runs"
+      class="w-full shrink-0 xl:w-60"
+      @ice="ice"
+    />
   </div>
 </template>

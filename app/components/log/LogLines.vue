@@ -2,28 +2,45 @@
 import { LINE_NAMES, TYPED_LINES, type TypedLine } from '#shared/typedRun'
 
 /** What may happen more than once: pieces fed, settings changed, readings on the way. */
-const props = defineProps<{ kinds: TypedLine['kind'][], problemAt: (path: string) => string | undefined }>()
+const props = defineProps<{ kinds: TypedLine['kind'][]; problemAt: (path: string) => string | undefined }>()
 const lines = defineModel<TypedLine[]>({ required: true })
-const kinds = computed(() => [...props.kinds, ...TYPED_LINES.filter(kind => !props.kinds.includes(kind))])
+const kinds = computed(() => [...props.kinds, ...TYPED_LINES.filter((kind) => !props.kinds.includes(kind))])
 function add() {
   lines.value = [...lines.value, { kind: kinds.value[0]!, time: '', mass: '', temp: '' }]
 }
-const remove = (index: number) => { lines.value = lines.value.filter((_, i) => i !== index) }
+const remove = (index: number) => {
+  lines.value = lines.value.filter((_, i) => i !== index)
+}
 </script>
 
 <template>
   <section aria-label="Happenings" class="grid gap-2">
     <div v-for="(line, i) in lines" :key="i" class="flex flex-wrap items-end gap-2" :data-line="i">
-      <label class="grid text-ink-2">What happened
-        <select v-model="line.kind"><option v-for="kind in kinds" :key="kind" :value="kind">{{ LINE_NAMES[kind] }}</option></select>
+      <label class="grid text-ink-2"
+        >What happened
+        <select v-model="line.kind">
+          <option v-for="kind in kinds" :key="kind" :value="kind">{{ LINE_NAMES[kind] }}</option>
+        </select>
       </label>
-      <label class="grid text-ink-2">At <input v-model="line.time" class="figures w-24" placeholder="m:ss" autocomplete="off"></label>
-      <label v-if="line.kind === 'fuelAdded'" class="grid text-ink-2">Its mass <input v-model="line.mass" class="figures w-24" placeholder="14.2 g" autocomplete="off"></label>
-      <label v-if="line.kind === 'reading'" class="grid text-ink-2">Water <input v-model="line.temp" class="figures w-24" placeholder="56 °C" autocomplete="off"></label>
+      <label class="grid text-ink-2"
+        >At <input v-model="line.time" class="figures w-24" placeholder="m:ss" autocomplete="off"
+      /></label>
+      <label v-if="line.kind === 'fuelAdded'" class="grid text-ink-2"
+        >Its mass <input v-model="line.mass" class="figures w-24" placeholder="14.2 g" autocomplete="off"
+      /></label>
+      <label v-if="line.kind === 'reading'" class="grid text-ink-2"
+        >Water <input v-model="line.temp" class="figures w-24" placeholder="56 °C" autocomplete="off"
+      /></label>
       <button type="button" class="act-quiet" :aria-label="`Take line ${i + 1} out`" @click="remove(i)">
         Take out
       </button>
-      <p v-for="key in ['time', 'mass', 'temp']" v-show="problemAt(`lines[${i}].${key}`)" :key="key" role="alert" class="w-full font-bold">
+      <p
+        v-for="key in ['time', 'mass', 'temp']"
+        v-show="problemAt(`lines[${i}].${key}`)"
+        :key="key"
+        role="alert"
+        class="w-full font-bold"
+      >
         {{ problemAt(`lines[${i}].${key}`) }}
       </p>
     </div>

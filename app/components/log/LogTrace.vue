@@ -12,13 +12,24 @@ const mapping = ref<TraceMapping | null>(null)
 const problem = ref('')
 const pasted = ref('')
 const id = useId()
-const TIMES: Record<TimeFormat, string> = { seconds: 'seconds', milliseconds: 'milliseconds', minutes: 'minutes', clock: 'm:ss', stamp: 'date and time' }
+const TIMES: Record<TimeFormat, string> = {
+  seconds: 'seconds',
+  milliseconds: 'milliseconds',
+  minutes: 'minutes',
+  clock: 'm:ss',
+  stamp: 'date and time',
+}
 const TEMPS: Record<TempUnit, string> = { C: '°C', F: '°F' }
 const columns = computed(() => {
   const header = mapping.value && mapping.value.headerRows > 0 ? rows.value[mapping.value.headerRows - 1]! : []
-  return (rows.value[mapping.value?.headerRows ?? 0] ?? []).map((_, i) => ({ value: i, label: `${i + 1}: ${header[i] ?? ''}` }))
+  return (rows.value[mapping.value?.headerRows ?? 0] ?? []).map((_, i) => ({
+    value: i,
+    label: `${i + 1}: ${header[i] ?? ''}`,
+  }))
 })
-const parsed = computed(() => (mapping.value === null || rows.value.length === 0 ? null : parseTraceRows(rows.value, mapping.value)))
+const parsed = computed(() =>
+  mapping.value === null || rows.value.length === 0 ? null : parseTraceRows(rows.value, mapping.value),
+)
 
 async function open(event: Event) {
   const file = (event.target as HTMLInputElement).files?.[0]
@@ -36,7 +47,8 @@ function take(text: string) {
   rows.value = read.ok ? read.value : []
   mapping.value = read.ok ? guessTraceMapping(read.value) : null
   if (!read.ok) problem.value = problemText(read.problem)
-  else if (mapping.value === null) problem.value = 'No column of times with a column of temperatures was found. Is the table whole?'
+  else if (mapping.value === null)
+    problem.value = 'No column of times with a column of temperatures was found. Is the table whole?'
 }
 
 function use() {
@@ -51,11 +63,13 @@ function use() {
 <template>
   <section aria-label="Trace" class="grid grid-cols-1 content-start gap-2">
     <p v-if="trace.length">
-      A trace of <span class="figures">{{ trace.length }}</span> samples, to <span class="figures">{{ formatClock(trace.at(-1)![0]) }}</span> and <span class="figures">{{ trace.at(-1)![1].toFixed(1) }} °C</span>.
+      A trace of <span class="figures">{{ trace.length }}</span> samples, to
+      <span class="figures">{{ formatClock(trace.at(-1)![0]) }}</span> and
+      <span class="figures">{{ trace.at(-1)![1].toFixed(1) }} °C</span>.
       <button type="button" class="underline" @click="trace = []">Take it out</button>
     </p>
     <label :for="`${id}-file`">A logger’s file (CSV or TSV)</label>
-    <input :id="`${id}-file`" type="file" accept=".csv,.tsv,.txt,text/csv,text/plain" @change="open">
+    <input :id="`${id}-file`" type="file" accept=".csv,.tsv,.txt,text/csv,text/plain" @change="open" />
     <label :for="`${id}-paste`">or its rows, pasted</label>
     <textarea :id="`${id}-paste`" v-model="pasted" rows="2" class="figures w-full" @change="take(pasted)" />
     <p v-if="problem" role="alert" class="font-bold">
@@ -63,24 +77,49 @@ function use() {
     </p>
     <div v-if="mapping" class="grid gap-2 border-l-4 border-water pl-3">
       <div class="flex flex-wrap gap-2">
-        <label class="grid text-ink-2">Time is in <select v-model.number="mapping.timeColumn"><option v-for="column in columns" :key="column.value" :value="column.value">{{ column.label }}</option></select></label>
-        <label class="grid text-ink-2">Times are <select v-model="mapping.time"><option v-for="(words, key) in TIMES" :key="key" :value="key">{{ words }}</option></select></label>
-        <label class="grid text-ink-2">Water is in <select v-model.number="mapping.tempColumn"><option v-for="column in columns" :key="column.value" :value="column.value">{{ column.label }}</option></select></label>
-        <label class="grid text-ink-2">Degrees are <select v-model="mapping.temp"><option v-for="(words, key) in TEMPS" :key="key" :value="key">{{ words }}</option></select></label>
+        <label class="grid text-ink-2"
+          >Time is in
+          <select v-model.number="mapping.timeColumn">
+            <option v-for="column in columns" :key="column.value" :value="column.value">{{ column.label }}</option>
+          </select></label
+        >
+        <label class="grid text-ink-2"
+          >Times are
+          <select v-model="mapping.time">
+            <option v-for="(words, key) in TIMES" :key="key" :value="key">{{ words }}</option>
+          </select></label
+        >
+        <label class="grid text-ink-2"
+          >Water is in
+          <select v-model.number="mapping.tempColumn">
+            <option v-for="column in columns" :key="column.value" :value="column.value">{{ column.label }}</option>
+          </select></label
+        >
+        <label class="grid text-ink-2"
+          >Degrees are
+          <select v-model="mapping.temp">
+            <option v-for="(words, key) in TEMPS" :key="key" :value="key">{{ words }}</option>
+          </select></label
+        >
       </div>
       <p v-if="parsed && !parsed.ok" role="alert" class="font-bold">
         {{ problemText(parsed.problem) }}
       </p>
       <template v-else-if="parsed?.ok">
         <p>
-          As it would be kept: <span class="figures">{{ parsed.value.samples.slice(0, 4).map(([s, tempC]) => `${formatClock(s)} ${tempC.toFixed(1)} °C`).join(' · ') }}</span> … {{ parsed.value.samples.length }} samples. Its first sample is the clock’s 0:00.
+          As it would be kept:
+          <span class="figures">{{
+            parsed.value.samples
+              .slice(0, 4)
+              .map(([s, tempC]) => `${formatClock(s)} ${tempC.toFixed(1)} °C`)
+              .join(' · ')
+          }}</span>
+          … {{ parsed.value.samples.length }} samples. Its first sample is the clock’s 0:00.
         </p>
         <p v-for="note in parsed.value.notes" :key="note">
           {{ note }}
         </p>
-        <button type="button" class="act justify-self-start" @click="use">
-          Take this trace
-        </button>
+        <button type="button" class="act justify-self-start" @click="use">Take this trace</button>
       </template>
     </div>
   </section>

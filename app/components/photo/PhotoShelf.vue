@@ -8,7 +8,12 @@ import { Dialog, DialogPanel, DialogTitle } from '@headlessui/vue'
 import { v7 as uuidv7 } from 'uuid'
 
 /** Photos of a run, a thing or a set-up: taken in, looked at, taken out. */
-const props = defineProps<{ owner: PhotoOwner, ownerId: string, photos: readonly PhotoMeta[], /** Of a run: a photo may have its moment. */ timed?: boolean }>()
+const props = defineProps<{
+  owner: PhotoOwner
+  ownerId: string
+  photos: readonly PhotoMeta[]
+  /** Of a run: a photo may have its moment. */ timed?: boolean
+}>()
 const emit = defineEmits<{ changed: [] }>()
 const caption = ref('')
 const moment = ref('')
@@ -24,13 +29,23 @@ async function send() {
   if (!file) return
   const at = moment.value.trim() ? parseQuantity(moment.value, 'clockTime', 'metric') : null
   if (at && !at.ok) problem.value = `Moment: ${problemText(at.problem)}`
-  else if (file.size > PHOTO.maxBytes) problem.value = `Photo: read ${(file.size / 1e6).toFixed(1)} MB, expected at most ${PHOTO.maxBytes / 1e6} MB. Choose a smaller one.`
+  else if (file.size > PHOTO.maxBytes)
+    problem.value = `Photo: read ${(file.size / 1e6).toFixed(1)} MB, expected at most ${PHOTO.maxBytes / 1e6} MB. Choose a smaller one.`
   if (problem.value) return
   sending.value = true
-  const query = new URLSearchParams({ owner: props.owner, ownerId: props.ownerId, caption: caption.value, ...(at?.ok ? { atMs: String(Math.round(at.value.value * 1000)) } : {}) })
+  const query = new URLSearchParams({
+    owner: props.owner,
+    ownerId: props.ownerId,
+    caption: caption.value,
+    ...(at?.ok ? { atMs: String(Math.round(at.value.value * 1000)) } : {}),
+  })
   try {
-    const response = await fetch(`/api/photos/${uuidv7()}?${query.toString()}`, { method: 'PUT', body: file, headers: { 'content-type': 'application/octet-stream' } })
-    const answer = await response.json() as { problems?: { text: string }[] }
+    const response = await fetch(`/api/photos/${uuidv7()}?${query.toString()}`, {
+      method: 'PUT',
+      body: file,
+      headers: { 'content-type': 'application/octet-stream' },
+    })
+    const answer = (await response.json()) as { problems?: { text: string }[] }
     problem.value = answer.problems?.[0]?.text ?? ''
   } catch {
     problem.value = 'The photo did not arrive. Nothing was stored; send it again when the server is back.'
@@ -52,22 +67,30 @@ async function takeOut(photo: PhotoMeta) {
 
 <template>
   <section aria-label="Photos" class="enamel p-3">
-    <h2 class="mb-1">
-      Photos
-    </h2>
+    <h2 class="mb-1">Photos</h2>
     <ul v-if="photos.length" class="mb-2 flex flex-wrap gap-2">
       <li v-for="photo in photos" :key="photo.id" class="max-w-40">
         <button type="button" :aria-label="`Look at ${photo.caption || 'the photo'}`" @click="open = photo">
-          <img :src="`/api/photos/${photo.id}/thumbnail`" :alt="photo.caption || 'Photo'" class="photo max-h-32 border border-edge" loading="lazy">
+          <img
+            :src="`/api/photos/${photo.id}/thumbnail`"
+            :alt="photo.caption || 'Photo'"
+            class="photo max-h-32 border border-edge"
+            loading="lazy"
+          />
         </button>
         <p class="text-ink-2" dir="auto">
-          <template v-if="photo.atMs !== null"><span class="figures">{{ formatClock(photo.atMs / 1000) }}</span>{{ ' ' }}</template>{{ photo.caption }}
+          <template v-if="photo.atMs !== null"
+            ><span class="figures">{{ formatClock(photo.atMs / 1000) }}</span
+            >{{ ' ' }}</template
+          >{{ photo.caption }}
         </p>
       </li>
     </ul>
     <form class="no-print grid grid-cols-1 gap-1" @submit.prevent="send">
-      <label :for="`${id}-file`">A photo (JPEG, PNG or WebP, up to {{ PHOTO.maxBytes / 1e6 }} MB). Where it was taken is not kept.</label>
-      <input :id="`${id}-file`" ref="input" type="file" accept="image/jpeg,image/png,image/webp">
+      <label :for="`${id}-file`"
+        >A photo (JPEG, PNG or WebP, up to {{ PHOTO.maxBytes / 1e6 }} MB). Where it was taken is not kept.</label
+      >
+      <input :id="`${id}-file`" ref="input" type="file" accept="image/jpeg,image/png,image/webp" />
       <TextBox v-model="caption" label="Says" />
       <TextBox v-if="timed" v-model="moment" label="At" example="3:40, on the run’s clock" figures />
       <p v-if="problem" role="alert" class="font-bold">
@@ -84,7 +107,13 @@ async function takeOut(photo: PhotoMeta) {
           <DialogTitle as="h2" class="mb-2">
             {{ open.caption || 'Photo' }}
           </DialogTitle>
-          <img :src="`/api/photos/${open.id}`" :alt="open.caption || 'Photo'" :width="open.width" :height="open.height" class="photo max-h-[75vh] w-auto max-w-full">
+          <img
+            :src="`/api/photos/${open.id}`"
+            :alt="open.caption || 'Photo'"
+            :width="open.width"
+            :height="open.height"
+            class="photo max-h-[75vh] w-auto max-w-full"
+          />
           <p class="mt-2 flex gap-3">
             <button type="button" class="act" @click="open = null">Close</button>
             <button type="button" class="act-quiet" @click="takeOut(open)">Take it out</button>

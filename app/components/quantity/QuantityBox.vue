@@ -6,12 +6,27 @@ import { unitOf } from '#core/quantity/units'
 import { parseQuantity } from '#core/quantity/parseQuantity'
 
 /** A box that takes a quantity as it is said, and says what it read. */
-const props = defineProps<{ label: string, kind: QuantityKindName, units: UnitSystem, problem?: string, hint?: string, example?: string }>()
+const props = defineProps<{
+  label: string
+  kind: QuantityKindName
+  units: UnitSystem
+  problem?: string
+  hint?: string
+  example?: string
+}>()
 const text = defineModel<string>({ required: true })
 const emit = defineEmits<{ left: [] }>()
 const id = useId()
 
-const METRIC: Record<string, string> = { mass: 'g', volume: 'ml', temperature: 'degC', length: 'm', speed: 'mps', pressure: 'hPa', share: 'pct' }
+const METRIC: Record<string, string> = {
+  mass: 'g',
+  volume: 'ml',
+  temperature: 'degC',
+  length: 'm',
+  speed: 'mps',
+  pressure: 'hPa',
+  share: 'pct',
+}
 const readAs = computed(() => {
   if (!text.value.trim()) return null
   const read = parseQuantity(text.value, props.kind, props.units)
@@ -23,7 +38,9 @@ const readAs = computed(() => {
   return unit === target && /[a-z°%]/i.test(text.value) ? null : formatInUnit(value, target)
 })
 const bareUnit = computed(() => QUANTITY_KINDS[props.kind].bare[props.units])
-const described = computed(() => [props.problem ? `${id}-problem` : '', props.hint ? `${id}-hint` : ''].filter(Boolean).join(' ') || undefined)
+const described = computed(
+  () => [props.problem ? `${id}-problem` : '', props.hint ? `${id}-hint` : ''].filter(Boolean).join(' ') || undefined,
+)
 </script>
 
 <template>
@@ -32,9 +49,16 @@ const described = computed(() => [props.problem ? `${id}-problem` : '', props.hi
     <div>
       <div class="flex flex-wrap items-center gap-x-2">
         <input
-          :id="id" v-model="text" class="figures w-44" autocomplete="off" spellcheck="false"
-          :aria-invalid="problem ? 'true' : undefined" :aria-describedby="described" :data-bare-unit="bareUnit" @blur="emit('left')"
-        >
+          :id="id"
+          v-model="text"
+          class="figures w-44"
+          autocomplete="off"
+          spellcheck="false"
+          :aria-invalid="problem ? 'true' : undefined"
+          :aria-describedby="described"
+          :data-bare-unit="bareUnit"
+          @blur="emit('left')"
+        />
         <span v-if="readAs" class="figures text-ink-2" data-read>= {{ readAs }}</span>
         <span v-else-if="example && !text.trim()" class="text-ink-2">{{ example }}</span>
       </div>

@@ -3,23 +3,24 @@ import type { FieldSpec } from '#shared/fields'
 import type { TypedRecord } from '#shared/record'
 
 /** Two pages edited one record: both are shown where they differ, and one is chosen. */
-const props = defineProps<{ specs: readonly FieldSpec[], mine: TypedRecord, theirs: TypedRecord }>()
-const emit = defineEmits<{ mine: [], theirs: [] }>()
-const words = (value: string | boolean | undefined) => (value === true ? 'yes' : value === false ? 'no' : value || 'nothing')
-const differing = computed(() => props.specs.filter(({ key }) => (props.mine.fields[key] ?? '') !== (props.theirs.fields[key] ?? '')))
+const props = defineProps<{ specs: readonly FieldSpec[]; mine: TypedRecord; theirs: TypedRecord }>()
+const emit = defineEmits<{ mine: []; theirs: [] }>()
+const words = (value: string | boolean | undefined) =>
+  value === true ? 'yes' : value === false ? 'no' : value || 'nothing'
+const differing = computed(() =>
+  props.specs.filter(({ key }) => (props.mine.fields[key] ?? '') !== (props.theirs.fields[key] ?? '')),
+)
 </script>
 
 <template>
   <section role="alert" aria-label="Changed on another page" class="bg-caution p-3 text-on-caution">
-    <p class="mb-2 font-bold">
-      This was changed on another page since you opened it. Nothing is lost: which stays?
-    </p>
+    <p class="mb-2 font-bold">This was changed on another page since you opened it. Nothing is lost: which stays?</p>
     <table v-if="differing.length" class="mb-2 border-collapse">
       <thead>
         <tr class="text-left">
-          <th class="pr-6" /><th class="pr-6">
-            Yours
-          </th><th>The other’s</th>
+          <th class="pr-6" />
+          <th class="pr-6">Yours</th>
+          <th>The other’s</th>
         </tr>
       </thead>
       <tbody>

@@ -5,7 +5,13 @@ import type { RunRef, TypedRecord } from '#shared/record'
 
 /** The form of a record of the kit: its fields, saving, what another page saved meanwhile, and deleting while nothing uses it. */
 const props = defineProps<{
-  specs: readonly FieldSpec[], choices?: Record<string, Choice[]>, problems: readonly FieldProblem[], theirs: TypedRecord | null, runs?: readonly RunRef[], saving: boolean, label: string
+  specs: readonly FieldSpec[]
+  choices?: Record<string, Choice[]>
+  problems: readonly FieldProblem[]
+  theirs: TypedRecord | null
+  runs?: readonly RunRef[]
+  saving: boolean
+  label: string
   /** Whether a reason is asked beside a change. */
   asksReason?: boolean
   deletable?: boolean
@@ -15,26 +21,57 @@ const props = defineProps<{
   compared?: readonly FieldSpec[]
 }>()
 const record = defineModel<TypedRecord>({ required: true })
-const emit = defineEmits<{ save: [], remove: [], mine: [], theirs: [] }>()
-const problemAt = (path: string) => props.problems.find(problem => problem.path === path)?.text
-const own = computed(() => new Set([...props.specs.map(spec => `fields.${spec.key}`), ...(props.asksReason ? ['reason'] : [])]))
-const others = computed(() => props.problems.filter(problem => !own.value.has(problem.path) && problem.path !== 'revision' && !(props.handled ?? []).some(start => problem.path.startsWith(start))))
+const emit = defineEmits<{ save: []; remove: []; mine: []; theirs: [] }>()
+const problemAt = (path: string) => props.problems.find((problem) => problem.path === path)?.text
+const own = computed(
+  () => new Set([...props.specs.map((spec) => `fields.${spec.key}`), ...(props.asksReason ? ['reason'] : [])]),
+)
+const others = computed(() =>
+  props.problems.filter(
+    (problem) =>
+      !own.value.has(problem.path) &&
+      problem.path !== 'revision' &&
+      !(props.handled ?? []).some((start) => problem.path.startsWith(start)),
+  ),
+)
 const sure = ref(false)
 </script>
 
 <template>
   <form class="grid grid-cols-1 gap-2" novalidate :aria-label="label" @submit.prevent="emit('save')">
-    <RecordConflict v-if="theirs" :specs="compared ?? specs" :mine="record" :theirs="theirs" @mine="emit('mine')" @theirs="emit('theirs')" />
-    <FieldBox v-for="spec in specs" :key="spec.key" v-model="record.fields[spec.key]" :spec="spec" :choices="choices?.[spec.key]" :problem="problemAt(`fields.${spec.key}`)" />
+    <RecordConflict
+      v-if="theirs"
+      :specs="compared ?? specs"
+      :mine="record"
+      :theirs="theirs"
+      @mine="emit('mine')"
+      @theirs="emit('theirs')"
+    />
+    <FieldBox
+      v-for="spec in specs"
+      :key="spec.key"
+      v-model="record.fields[spec.key]"
+      :spec="spec"
+      :choices="choices?.[spec.key]"
+      :problem="problemAt(`fields.${spec.key}`)"
+    />
     <slot />
-    <TextBox v-if="asksReason" v-model="record.reason" label="Why the change" :problem="problemAt('reason')" hint="Kept with the new version." />
+    <TextBox
+      v-if="asksReason"
+      v-model="record.reason"
+      label="Why the change"
+      :problem="problemAt('reason')"
+      hint="Kept with the new version."
+    />
     <div v-for="problem in others" :key="problem.text" role="alert" class="bg-caution p-2 text-on-caution">
       <p class="font-bold">
         {{ problem.text }}
       </p>
       <ul v-if="runs?.length" class="mt-1">
         <li v-for="run in runs" :key="run.id">
-          <NuxtLink :to="`/runs/${run.id}`" class="text-on-caution">{{ run.setup }}, {{ dateInZone(run.startedAt, run.zone) }}</NuxtLink>
+          <NuxtLink :to="`/runs/${run.id}`" class="text-on-caution"
+            >{{ run.setup }}, {{ dateInZone(run.startedAt, run.zone) }}</NuxtLink
+          >
         </li>
       </ul>
     </div>
@@ -44,16 +81,19 @@ const sure = ref(false)
       </button>
       <slot name="buttons" />
       <template v-if="deletable">
-        <button v-if="!sure" type="button" class="act-quiet ml-auto" @click="sure = true">
-          Delete
-        </button>
+        <button v-if="!sure" type="button" class="act-quiet ml-auto" @click="sure = true">Delete</button>
         <template v-else>
-          <button type="button" class="act-quiet ml-auto" @click="sure = false; emit('remove')">
+          <button
+            type="button"
+            class="act-quiet ml-auto"
+            @click="
+              sure = false
+              emit('remove')
+            "
+          >
             Delete it for good
           </button>
-          <button type="button" class="act-quiet" @click="sure = false">
-            Keep it
-          </button>
+          <button type="button" class="act-quiet" @click="sure = false">Keep it</button>
         </template>
       </template>
     </div>

@@ -7,8 +7,8 @@ import type { FieldProblem } from '#shared/readProblems'
 import type { RunRecord } from '#shared/runRecord'
 
 /** Corrects a reading or a time, or adds a missing one: the old value stays, with the reason. */
-const props = defineProps<{ record: RunRecord, what: TypedCorrection['what'] }>()
-const emit = defineEmits<{ close: [], corrected: [] }>()
+const props = defineProps<{ record: RunRecord; what: TypedCorrection['what'] }>()
+const emit = defineEmits<{ close: []; corrected: [] }>()
 const { units } = usePreferences()
 const { people } = usePeople()
 const id = uuidv7()
@@ -17,14 +17,24 @@ const reason = ref('')
 const personId = ref<string>('')
 const problems = ref<FieldProblem[]>([])
 const sending = ref(false)
-const standing = computed(() => props.record.measurements.find(one => one.quantity === props.what)?.typed ?? null)
-const kind = computed(() => (isTime(props.what) ? 'clockTime' as const : MEASURED_QUANTITIES[props.what]))
-const problemAt = (path: string) => problems.value.find(problem => problem.path === path)?.text
-watchEffect(() => { personId.value ||= people.value.find(person => person.label === props.record.person)?.value ?? '' })
+const standing = computed(() => props.record.measurements.find((one) => one.quantity === props.what)?.typed ?? null)
+const kind = computed(() => (isTime(props.what) ? ('clockTime' as const) : MEASURED_QUANTITIES[props.what]))
+const problemAt = (path: string) => problems.value.find((problem) => problem.path === path)?.text
+watchEffect(() => {
+  personId.value ||= people.value.find((person) => person.label === props.record.person)?.value ?? ''
+})
 
 async function send() {
   sending.value = true
-  problems.value = await sendCorrection(props.record.id, { id, revision: props.record.revision, units: units.value, personId: personId.value, what: props.what, typed: typed.value, reason: reason.value })
+  problems.value = await sendCorrection(props.record.id, {
+    id,
+    revision: props.record.revision,
+    units: units.value,
+    personId: personId.value,
+    what: props.what,
+    typed: typed.value,
+    reason: reason.value,
+  })
   sending.value = false
   if (problems.value.length === 0) emit('corrected')
 }
@@ -42,18 +52,39 @@ async function send() {
           {{ standing === null ? 'Nothing stands there yet.' : `It says ${standing}. That stays in the history.` }}
         </p>
         <form class="grid gap-2" novalidate @submit.prevent="send">
-          <QuantityBox v-model="typed" :label="correctionName(what)" :kind="kind" :units="units" :problem="problemAt('typed')" />
+          <QuantityBox
+            v-model="typed"
+            :label="correctionName(what)"
+            :kind="kind"
+            :units="units"
+            :problem="problemAt('typed')"
+          />
           <div class="grid grid-cols-[6.5rem_minmax(0,1fr)] sm:grid-cols-[9rem_minmax(0,1fr)] gap-x-3">
             <label for="reason" class="pt-1.5">Reason</label>
             <div>
-              <input id="reason" v-model="reason" class="w-full" autocomplete="off" :aria-invalid="problemAt('reason') ? 'true' : undefined">
+              <input
+                id="reason"
+                v-model="reason"
+                class="w-full"
+                autocomplete="off"
+                :aria-invalid="problemAt('reason') ? 'true' : undefined"
+              />
               <p v-if="problemAt('reason')" role="alert" class="mt-1 font-bold">{{ problemAt('reason') }}</p>
             </div>
           </div>
           <ChoiceBox v-model="personId" label="Who" :choices="people" :problem="problemAt('personId')" />
-          <p v-for="problem in problems.filter(one => !['typed', 'reason', 'personId'].includes(one.path))" :key="problem.text" role="alert" class="bg-caution p-2 font-bold text-on-caution">{{ problem.text }}</p>
+          <p
+            v-for="problem in problems.filter((one) => !['typed', 'reason', 'personId'].includes(one.path))"
+            :key="problem.text"
+            role="alert"
+            class="bg-caution p-2 font-bold text-on-caution"
+          >
+            {{ problem.text }}
+          </p>
           <div class="mt-2 flex gap-3">
-            <button type="submit" class="act" :disabled="sending">{{ sending ? 'Sending' : 'Keep both, use this' }}</button>
+            <button type="submit" class="act" :disabled="sending">
+              {{ sending ? 'Sending' : 'Keep both, use this' }}
+            </button>
             <button type="button" class="act-quiet" @click="emit('close')">Leave it</button>
           </div>
         </form>

@@ -4,7 +4,7 @@ import type { RunAnswer } from '#core/formats/answer'
 
 /** The two figures of a run: as measured, and brought to the reference. */
 const props = defineProps<{ answer: RunAnswer }>()
-const errors = computed(() => props.answer.flags.filter(flag => flag.severity === 'error'))
+const errors = computed(() => props.answer.flags.filter((flag) => flag.severity === 'error'))
 </script>
 
 <template>
@@ -17,12 +17,14 @@ const errors = computed(() => props.answer.flags.filter(flag => flag.severity ==
       <p v-if="answer.gPerL !== null" class="mt-1 text-2xl">
         <FigureButton path="gPerL" data-figure="gPerL">
           {{ withExpandedU(answer.gPerL, answer.gPerLU) }}
-        </FigureButton> <span class="text-base text-ink-2">g/L</span>
+        </FigureButton>
+        <span class="text-base text-ink-2">g/L</span>
       </p>
       <p v-if="answer.otherLitre?.gPerL" class="text-ink-2" data-other-litre>
         <FigureButton path="otherLitre">
           {{ withExpandedU(answer.otherLitre.gPerL, answer.otherLitre.gPerLU) }}
-        </FigureButton> per litre {{ answer.otherLitre.litre === 'remaining' ? 'left' : 'put in' }}
+        </FigureButton>
+        per litre {{ answer.otherLitre.litre === 'remaining' ? 'left' : 'put in' }}
       </p>
       <p v-if="answer.gPerL === null">
         No fuel per litre: no boil by this convention, or fuel to the boil is not known.
@@ -30,34 +32,43 @@ const errors = computed(() => props.answer.flags.filter(flag => flag.severity ==
       <p v-if="answer.timeToBoilS !== null" class="text-ink-2">
         <FigureButton path="timeToBoilS" class="text-ink" data-figure="time">
           {{ formatClock(answer.timeToBoilS) }}
-        </FigureButton> to the boil
+        </FigureButton>
+        to the boil
       </p>
     </div>
     <div>
       <h2>
-        Normalised<span v-if="answer.status === 'partly'" data-status>, partly</span><span v-if="answer.boilFrom === 'extrapolated'">, extrapolated</span>
+        Normalised<span v-if="answer.status === 'partly'" data-status>, partly</span
+        ><span v-if="answer.boilFrom === 'extrapolated'">, extrapolated</span>
       </h2>
       <p v-if="answer.normalisedGPerL !== null" class="mt-1 text-2xl">
         <FigureButton path="normalisedGPerL" data-figure="normalisedGPerL">
           {{ withExpandedU(answer.normalisedGPerL, answer.normalisedU) }}
-        </FigureButton> <span class="text-base text-ink-2">g/L<template v-if="answer.normalisedU === null">, no bound to its uncertainty</template></span>
+        </FigureButton>
+        <span class="text-base text-ink-2"
+          >g/L<template v-if="answer.normalisedU === null">, no bound to its uncertainty</template></span
+        >
       </p>
       <p v-if="answer.otherLitre?.normalisedGPerL" class="text-ink-2">
         <FigureButton path="otherLitre">
           {{ withExpandedU(answer.otherLitre.normalisedGPerL, answer.otherLitre.normalisedU) }}
-        </FigureButton> per litre {{ answer.otherLitre.litre === 'remaining' ? 'left' : 'put in' }}
+        </FigureButton>
+        per litre {{ answer.otherLitre.litre === 'remaining' ? 'left' : 'put in' }}
       </p>
       <p v-if="answer.normalisedGPerL === null">
         Not normalised. Missing: {{ answer.missing.map(missingWords).join(', ') || 'see the flags' }}.
       </p>
       <p v-if="answer.normalisedTimeS !== null" class="text-ink-2">
-        about <FigureButton path="normalisedTimeS" class="text-ink">
+        about
+        <FigureButton path="normalisedTimeS" class="text-ink">
           {{ formatClock(answer.normalisedTimeS) }}
-        </FigureButton> to the boil there
+        </FigureButton>
+        to the boil there
       </p>
     </div>
     <p class="self-end text-ink-2">
-      ± is expanded, k = {{ COVERAGE_FACTOR }}. Click a figure for its working, or read <NuxtLink to="/numbers">how the numbers are made</NuxtLink>.
+      ± is expanded, k = {{ COVERAGE_FACTOR }}. Click a figure for its working, or read
+      <NuxtLink to="/numbers">how the numbers are made</NuxtLink>.
     </p>
   </section>
 </template>

@@ -1,19 +1,49 @@
 <script setup lang="ts">
-import { GROUP_NAMES, REMARK_NAMES, RUN_GROUPS, RUN_REMARKS, type RunChoices, type RunFilter, type RunGroup, type RunListQuery } from '#shared/runList'
+import {
+  GROUP_NAMES,
+  REMARK_NAMES,
+  RUN_GROUPS,
+  RUN_REMARKS,
+  type RunChoices,
+  type RunFilter,
+  type RunGroup,
+  type RunListQuery,
+} from '#shared/runList'
 
 /** Which runs are listed, and in which groups. */
-const props = defineProps<{ query: RunListQuery, choices: RunChoices | null, count: number }>()
+const props = defineProps<{ query: RunListQuery; choices: RunChoices | null; count: number }>()
 const emit = defineEmits<{ change: [query: RunListQuery] }>()
-const LISTS = [{ key: 'setup', label: 'Set-up' }, { key: 'place', label: 'Place' }, { key: 'fuel', label: 'Fuel' }, { key: 'method', label: 'Method' }, { key: 'person', label: 'Who' }, { key: 'tag', label: 'Tag' }] as const
-const lists = computed(() => LISTS.filter(list => (props.choices?.[list.key].length ?? 0) > 0))
-const DATES = [{ key: 'from', label: 'From' }, { key: 'to', label: 'To' }] as const
-const ORIGINS = [{ value: 'measured', words: 'measured' }, { value: 'rehearsal', words: 'rehearsals' }, { value: 'published', words: 'published elsewhere' }, { value: 'all', words: 'all, mixed' }]
-const set = (key: keyof RunFilter, value: string) => emit('change', { ...props.query, filter: { ...props.query.filter, [key]: value } })
+const LISTS = [
+  { key: 'setup', label: 'Set-up' },
+  { key: 'place', label: 'Place' },
+  { key: 'fuel', label: 'Fuel' },
+  { key: 'method', label: 'Method' },
+  { key: 'person', label: 'Who' },
+  { key: 'tag', label: 'Tag' },
+] as const
+const lists = computed(() => LISTS.filter((list) => (props.choices?.[list.key].length ?? 0) > 0))
+const DATES = [
+  { key: 'from', label: 'From' },
+  { key: 'to', label: 'To' },
+] as const
+const ORIGINS = [
+  { value: 'measured', words: 'measured' },
+  { value: 'rehearsal', words: 'rehearsals' },
+  { value: 'published', words: 'published elsewhere' },
+  { value: 'all', words: 'all, mixed' },
+]
+const set = (key: keyof RunFilter, value: string) =>
+  emit('change', { ...props.query, filter: { ...props.query.filter, [key]: value } })
 const valueOf = (event: Event) => (event.target as HTMLInputElement).value
 /** On a phone the runs come first: what narrows them opens when asked for. */
 const open = ref(false)
 const words = ref(props.query.filter.words)
-watch(() => props.query.filter.words, (now) => { words.value = now })
+watch(
+  () => props.query.filter.words,
+  (now) => {
+    words.value = now
+  },
+)
 let typing: ReturnType<typeof setTimeout> | undefined
 function typed() {
   clearTimeout(typing)
@@ -22,39 +52,66 @@ function typed() {
 </script>
 
 <template>
-  <form class="no-print mb-3 flex flex-wrap items-end gap-3" aria-label="Which runs" @submit.prevent="set('words', words.trim())">
-    <label class="grid text-ink-2">Words
-      <input v-model="words" type="search" class="w-40" autocomplete="off" @input="typed">
+  <form
+    class="no-print mb-3 flex flex-wrap items-end gap-3"
+    aria-label="Which runs"
+    @submit.prevent="set('words', words.trim())"
+  >
+    <label class="grid text-ink-2"
+      >Words
+      <input v-model="words" type="search" class="w-40" autocomplete="off" @input="typed" />
     </label>
-    <button type="button" class="act-quiet md:hidden" :aria-expanded="open" @click="open = !open">{{ open ? 'Fewer filters' : 'Filters' }}</button>
+    <button type="button" class="act-quiet md:hidden" :aria-expanded="open" @click="open = !open">
+      {{ open ? 'Fewer filters' : 'Filters' }}
+    </button>
     <div class="contents" :class="open ? '' : 'max-md:hidden'">
-      <label v-for="list in lists" :key="list.key" class="grid text-ink-2">{{ list.label }}
+      <label v-for="list in lists" :key="list.key" class="grid text-ink-2"
+        >{{ list.label }}
         <select class="max-w-44" :value="query.filter[list.key]" @change="set(list.key, valueOf($event))">
           <option value="">all</option>
-          <option v-for="one in choices?.[list.key]" :key="one.value" :value="one.value">{{ one.value }} ({{ one.count }})</option>
+          <option v-for="one in choices?.[list.key]" :key="one.value" :value="one.value">
+            {{ one.value }} ({{ one.count }})
+          </option>
         </select>
       </label>
-      <label class="grid text-ink-2">Remark
+      <label class="grid text-ink-2"
+        >Remark
         <select :value="query.filter.remark" @change="set('remark', valueOf($event))">
           <option value="">any</option>
           <option v-for="remark in RUN_REMARKS" :key="remark" :value="remark">{{ REMARK_NAMES[remark] }}</option>
         </select>
       </label>
-      <label class="grid text-ink-2">Origin
-        <select :value="query.filter.origin || 'measured'" @change="set('origin', valueOf($event) === 'measured' ? '' : valueOf($event))">
+      <label class="grid text-ink-2"
+        >Origin
+        <select
+          :value="query.filter.origin || 'measured'"
+          @change="set('origin', valueOf($event) === 'measured' ? '' : valueOf($event))"
+        >
           <option v-for="origin in ORIGINS" :key="origin.value" :value="origin.value">{{ origin.words }}</option>
         </select>
       </label>
-      <label v-for="date in DATES" :key="date.key" class="grid text-ink-2">{{ date.label }}
-        <input type="date" class="figures" :value="query.filter[date.key]" @change="set(date.key, valueOf($event))">
+      <label v-for="date in DATES" :key="date.key" class="grid text-ink-2"
+        >{{ date.label }}
+        <input type="date" class="figures" :value="query.filter[date.key]" @change="set(date.key, valueOf($event))" />
       </label>
-      <label class="grid text-ink-2">Group by
-        <select :value="query.group ?? ''" @change="emit('change', { ...query, group: (valueOf($event) || null) as RunGroup | null })">
+      <label class="grid text-ink-2"
+        >Group by
+        <select
+          :value="query.group ?? ''"
+          @change="emit('change', { ...query, group: (valueOf($event) || null) as RunGroup | null })"
+        >
           <option value="">nothing</option>
           <option v-for="group in RUN_GROUPS" :key="group" :value="group">{{ GROUP_NAMES[group] }}</option>
         </select>
       </label>
-      <label class="flex items-center gap-2 pb-1.5"><input type="checkbox" :checked="query.filter.voided === 'shown'" @change="set('voided', ($event.target as HTMLInputElement).checked ? 'shown' : '')"> Void ones too</label>
+      <label class="flex items-center gap-2 pb-1.5"
+        ><input
+          type="checkbox"
+          :checked="query.filter.voided === 'shown'"
+          @change="set('voided', ($event.target as HTMLInputElement).checked ? 'shown' : '')"
+        />
+        Void ones too</label
+      >
     </div>
     <p class="pb-1.5" role="status" data-count>
       {{ count === 1 ? '1 run' : `${count.toLocaleString('en')} runs` }}

@@ -8,12 +8,14 @@ defineProps<{ record: RunRecord }>()
 
 <template>
   <section aria-label="History" class="enamel p-3">
-    <h2 class="mb-1">
-      Corrected since it was logged
-    </h2>
+    <h2 class="mb-1">Corrected since it was logged</h2>
     <ul>
       <li v-for="(entry, i) in record.history" :key="i">
-        {{ correctionName(entry.what) }}: <template v-if="entry.was"><s class="figures">{{ entry.was }}</s> → </template><span class="figures">{{ entry.now }}</span>. {{ entry.reason }}
+        {{ correctionName(entry.what) }}:
+        <template v-if="entry.was"
+          ><s class="figures">{{ entry.was }}</s> → </template
+        ><span class="figures">{{ entry.now }}</span
+        >. {{ entry.reason }}
         <span class="text-ink-2">{{ entry.person }}, {{ dateInZone(entry.at, record.zone) }}</span>
       </li>
     </ul>

@@ -5,16 +5,22 @@ import type { ClaimVerdict } from '#core/statistics/claim'
 import type { RunRecord } from '#shared/runRecord'
 
 /** The run held against its method: what it lacks, where it left the windows, and of a claim what came of it. */
-defineProps<{ record: RunRecord, findings: MethodFindings, claim: ClaimVerdict | null }>()
+defineProps<{ record: RunRecord; findings: MethodFindings; claim: ClaimVerdict | null }>()
 const emit = defineEmits<{ add: [what: string] }>()
 const VERDICTS = { met: 'Met', missed: 'Missed', cannotSay: 'Cannot say' }
-const nameOf = ({ what, name }: MethodFindings['lacking'][number]) => (what === 'trace' ? 'a trace of the water' : what === 'mark' ? EVENT_NAMES[name as EventKind].toLowerCase() : readingName(name).toLowerCase())
+const nameOf = ({ what, name }: MethodFindings['lacking'][number]) =>
+  what === 'trace'
+    ? 'a trace of the water'
+    : what === 'mark'
+      ? EVENT_NAMES[name as EventKind].toLowerCase()
+      : readingName(name).toLowerCase()
 </script>
 
 <template>
   <section aria-label="By its method" class="enamel p-4">
     <h2 class="mb-1">
-      By <NuxtLink :to="`/methods/${record.method!.id}`" dir="auto">{{ record.method!.name }}</NuxtLink>, version {{ record.method!.n }}
+      By <NuxtLink :to="`/methods/${record.method!.id}`" dir="auto">{{ record.method!.name }}</NuxtLink>, version
+      {{ record.method!.n }}
     </h2>
     <p v-if="claim" class="mb-2" data-claim>
       <strong>{{ VERDICTS[claim.says] }}.</strong> {{ claim.text }}
@@ -26,13 +32,25 @@ const nameOf = ({ what, name }: MethodFindings['lacking'][number]) => (what === 
       <p>It wants, and this run lacks:</p>
       <ul class="mb-2" data-lacking>
         <li v-for="one in findings.lacking" :key="one.what + one.name">
-          {{ nameOf(one) }} <button v-if="one.what === 'reading'" type="button" class="no-print underline" :aria-label="`Add ${nameOf(one)}, which the method wants`" @click="emit('add', one.name)">
+          {{ nameOf(one) }}
+          <button
+            v-if="one.what === 'reading'"
+            type="button"
+            class="no-print underline"
+            :aria-label="`Add ${nameOf(one)}, which the method wants`"
+            @click="emit('add', one.name)"
+          >
             Add it
           </button>
         </li>
       </ul>
     </template>
-    <p v-for="flag in findings.outside" :key="flag.code" class="mt-1 bg-caution px-2 py-1 text-on-caution" :data-outside="flag.code">
+    <p
+      v-for="flag in findings.outside"
+      :key="flag.code"
+      class="mt-1 bg-caution px-2 py-1 text-on-caution"
+      :data-outside="flag.code"
+    >
       {{ flag.text }}
     </p>
   </section>

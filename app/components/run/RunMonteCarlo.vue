@@ -4,17 +4,25 @@ import type { ReduceRequest } from '#core/formats/document'
 import { MONTE_CARLO } from '#shared/limits'
 
 /** All uncertain inputs drawn together, many times, beside what first order says. */
-const props = defineProps<{ runId: string, query: Record<string, string>, download: string }>()
+const props = defineProps<{ runId: string; query: Record<string, string>; download: string }>()
 const { progress, answer, problem, draw, stop } = useMonteCarlo()
 const seed = ref(String(MONTE_CARLO.usualSeed))
 const fetching = ref(false)
-watch(() => props.query, () => { answer.value = null })
+watch(
+  () => props.query,
+  () => {
+    answer.value = null
+  },
+)
 
 async function start() {
   const request = await theRequest()
   if (request === null) return
   const whole = Number(seed.value)
-  await draw(request, props.runId, { draws: MONTE_CARLO.usualDraws, seed: Number.isInteger(whole) && whole >= 0 ? Math.min(whole, MONTE_CARLO.seed.max) : MONTE_CARLO.usualSeed })
+  await draw(request, props.runId, {
+    draws: MONTE_CARLO.usualDraws,
+    seed: Number.isInteger(whole) && whole >= 0 ? Math.min(whole, MONTE_CARLO.seed.max) : MONTE_CARLO.usualSeed,
+  })
 }
 
 async function theRequest(): Promise<ReduceRequest | null> {
@@ -29,7 +37,9 @@ async function theRequest(): Promise<ReduceRequest | null> {
     fetching.value = false
   }
 }
-const bars = computed(() => (answer.value === null ? null : histogramBars(answer.value.distribution.histogram, answer.value.firstOrder)))
+const bars = computed(() =>
+  answer.value === null ? null : histogramBars(answer.value.distribution.histogram, answer.value.firstOrder),
+)
 </script>
 
 <template>
@@ -40,28 +50,56 @@ const bars = computed(() => (answer.value === null ? null : histogramBars(answer
         Draw {{ formatNumber(MONTE_CARLO.usualDraws, 0) }} times
       </button>
       <template v-else>
-        <button type="button" class="act-quiet" @click="stop">
-          Stop
-        </button>
-        <progress :value="progress" max="1" aria-label="Draws done" /> <span class="figures">{{ formatNumber(progress * 100, 0) }} %</span>
+        <button type="button" class="act-quiet" @click="stop">Stop</button>
+        <progress :value="progress" max="1" aria-label="Draws done" />
+        <span class="figures">{{ formatNumber(progress * 100, 0) }} %</span>
       </template>
-      <label class="flex items-center gap-2">seed <input v-model="seed" inputmode="numeric" class="figures w-20"></label>
+      <label class="flex items-center gap-2"
+        >seed <input v-model="seed" inputmode="numeric" class="figures w-20"
+      /></label>
       <span class="text-ink-2">All uncertain inputs at once. The same seed gives the same numbers.</span>
     </p>
     <p v-if="problem" role="status" class="mt-2 border-l-4 border-caution pl-3">
       {{ problem }}
     </p>
     <div v-if="answer && bars" class="mt-2" data-monte-carlo>
-      <svg :viewBox="`0 0 ${bars.width} ${bars.height}`" class="h-40 w-full" preserveAspectRatio="none" role="img" :aria-label="`Histogram of ${answer.distribution.draws} draws`">
-        <rect v-for="bar in bars.bars" :key="bar.x" :x="bar.x" :y="bar.y" :width="bar.width" :height="bar.height" class="fill-water" />
-        <path :d="bars.curve" fill="none" class="stroke-ink" stroke-width="1.5" vector-effect="non-scaling-stroke" stroke-dasharray="5 3" />
+      <svg
+        :viewBox="`0 0 ${bars.width} ${bars.height}`"
+        class="h-40 w-full"
+        preserveAspectRatio="none"
+        role="img"
+        :aria-label="`Histogram of ${answer.distribution.draws} draws`"
+      >
+        <rect
+          v-for="bar in bars.bars"
+          :key="bar.x"
+          :x="bar.x"
+          :y="bar.y"
+          :width="bar.width"
+          :height="bar.height"
+          class="fill-water"
+        />
+        <path
+          :d="bars.curve"
+          fill="none"
+          class="stroke-ink"
+          stroke-width="1.5"
+          vector-effect="non-scaling-stroke"
+          stroke-dasharray="5 3"
+        />
       </svg>
       <p class="figures flex justify-between text-xs text-ink-2">
-        <span>{{ formatNumber(answer.distribution.histogram.from, 2) }}</span><span>g/L, normalised; dashed: first order</span><span>{{ formatNumber(answer.distribution.histogram.to, 2) }}</span>
+        <span>{{ formatNumber(answer.distribution.histogram.from, 2) }}</span><span
+          >g/L, normalised; dashed: first order</span
+        ><span>{{ formatNumber(answer.distribution.histogram.to, 2) }}</span>
       </p>
       <p class="mt-1">
-        95 % of the draws lie from <span class="figures">{{ formatNumber(answer.distribution.quantiles[0], 2) }}</span> to <span class="figures">{{ formatNumber(answer.distribution.quantiles[4], 2) }}</span> g/L, half of them below
-        <span class="figures">{{ formatNumber(answer.distribution.quantiles[2], 2) }}</span>; first order says <span class="figures">{{ withExpandedU(answer.firstOrder.gPerL, answer.firstOrder.u) }}</span>. {{ answer.text }}
+        95 % of the draws lie from
+        <span class="figures">{{ formatNumber(answer.distribution.quantiles[0], 2) }}</span> to
+        <span class="figures">{{ formatNumber(answer.distribution.quantiles[4], 2) }}</span> g/L, half of them below
+        <span class="figures">{{ formatNumber(answer.distribution.quantiles[2], 2) }}</span>; first order says
+        <span class="figures">{{ withExpandedU(answer.firstOrder.gPerL, answer.firstOrder.u) }}</span>.
+        {{ answer.text }}
       </p>
       <p class="text-ink-2">
         Source: {{ sourceWords('gumSupplement') }}. <a :href="download" download class="no-print">As JSON</a>

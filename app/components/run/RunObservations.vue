@@ -12,17 +12,32 @@ const scale = ref<ObservationScale>('soot')
 const step = ref('')
 const note = ref('')
 const moment = ref('')
-const scales = OBSERVATION_SCALES.map(value => ({ value, label: OBSERVATIONS[value].label }))
-const steps = computed(() => Object.entries(OBSERVATIONS[scale.value].steps).map(([value, label]) => ({ value, label })))
-watch(scale, () => { step.value = '' })
-onMounted(() => { personId.value ||= people.value.find(person => person.label === props.page.record.person)?.value ?? '' })
+const scales = OBSERVATION_SCALES.map((value) => ({ value, label: OBSERVATIONS[value].label }))
+const steps = computed(() =>
+  Object.entries(OBSERVATIONS[scale.value].steps).map(([value, label]) => ({ value, label })),
+)
+watch(scale, () => {
+  step.value = ''
+})
+onMounted(() => {
+  personId.value ||= people.value.find((person) => person.label === props.page.record.person)?.value ?? ''
+})
 async function observe() {
   const at = moment.value.trim() ? parseQuantity(moment.value, 'clockTime', 'metric') : null
   if (at && !at.ok) {
     problem.value = 'At: expected a time on the run’s clock, such as 3:40.'
     return
   }
-  if (!await say({ what: 'observe', scale: scale.value, step: step.value, note: note.value, atMs: at?.ok ? Math.round(at.value.value * 1000) : null })) return
+  if (
+    !(await say({
+      what: 'observe',
+      scale: scale.value,
+      step: step.value,
+      note: note.value,
+      atMs: at?.ok ? Math.round(at.value.value * 1000) : null,
+    }))
+  )
+    return
   step.value = ''
   note.value = ''
   moment.value = ''
@@ -31,18 +46,22 @@ async function observe() {
 
 <template>
   <section aria-label="Observations" class="enamel p-4">
-    <h2 class="mb-2">
-      What was seen
-    </h2>
+    <h2 class="mb-2">What was seen</h2>
     <dl class="mb-3 grid grid-cols-[auto_1fr] gap-x-4 gap-y-1">
       <template v-for="one in page.observations" :key="one.id">
         <dt class="text-ink-2">{{ OBSERVATIONS[one.scale].label }}</dt>
-        <dd :data-observed="one.scale"><template v-if="one.atMs !== null"><span class="figures">{{ formatClock(one.atMs / 1000) }}</span>{{ ' ' }}</template>{{ stepWords(one.scale, one.step) }}<template v-if="one.note">. <span dir="auto">{{ one.note }}</span></template></dd>
+        <dd :data-observed="one.scale">
+          <template v-if="one.atMs !== null"
+            ><span class="figures">{{ formatClock(one.atMs / 1000) }}</span
+            >{{ ' ' }}</template
+          >{{ stepWords(one.scale, one.step)
+          }}<template v-if="one.note"
+            >. <span dir="auto">{{ one.note }}</span></template
+          >
+        </dd>
       </template>
     </dl>
-    <p v-if="!page.observations.length" class="mb-2 text-ink-2">
-      Nothing noted.
-    </p>
+    <p v-if="!page.observations.length" class="mb-2 text-ink-2">Nothing noted.</p>
     <form class="no-print grid gap-2" aria-label="Observe" novalidate @submit.prevent="observe">
       <ChoiceBox v-model="scale" label="On the scale" :choices="scales" />
       <ChoiceBox v-model="step" label="It was" :choices="steps" />
@@ -52,9 +71,7 @@ async function observe() {
       <p v-if="problem" role="alert" class="font-bold">
         {{ problem }}
       </p>
-      <button type="submit" class="act-quiet justify-self-start">
-        Note it
-      </button>
+      <button type="submit" class="act-quiet justify-self-start">Note it</button>
     </form>
   </section>
 </template>

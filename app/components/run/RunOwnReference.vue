@@ -11,9 +11,14 @@ import { ownReference } from '#shared/runOptions'
 const props = defineProps<{ reference: ReduceAnswer['reference'] }>()
 const emit = defineEmits<{ bring: [reference: NamedReference] }>()
 const { units } = usePreferences()
-const BOXES: Record<'startC' | 'airC' | 'altitudeM' | 'windMS', { label: string, kind: QuantityKindName, example: string }> = {
-  startC: { label: 'Water starts at', kind: 'waterTemp', example: '3 °C' }, airC: { label: 'Air', kind: 'airTemp', example: '−14 °C' },
-  altitudeM: { label: 'Altitude', kind: 'altitude', example: '2870 m' }, windMS: { label: 'Wind at the pot', kind: 'windSpeed', example: 'calm' },
+const BOXES: Record<
+  'startC' | 'airC' | 'altitudeM' | 'windMS',
+  { label: string; kind: QuantityKindName; example: string }
+> = {
+  startC: { label: 'Water starts at', kind: 'waterTemp', example: '3 °C' },
+  airC: { label: 'Air', kind: 'airTemp', example: '−14 °C' },
+  altitudeM: { label: 'Altitude', kind: 'altitude', example: '2870 m' },
+  windMS: { label: 'Wind at the pot', kind: 'windSpeed', example: 'calm' },
 }
 type Box = keyof typeof BOXES
 const typed = reactive<Record<Box, string>>({ startC: '', airC: '', altitudeM: '', windMS: '' })
@@ -21,7 +26,12 @@ const problems = reactive<Partial<Record<Box, string>>>({})
 
 /** A box left empty keeps what the reference has. */
 function bring() {
-  const values = { startC: props.reference.startC, airC: props.reference.airC, pressureHPa: props.reference.pressureHPa, windMS: props.reference.windMS }
+  const values = {
+    startC: props.reference.startC,
+    airC: props.reference.airC,
+    pressureHPa: props.reference.pressureHPa,
+    windMS: props.reference.windMS,
+  }
   for (const box of Object.keys(BOXES) as Box[]) {
     problems[box] = undefined
     if (!typed[box].trim()) continue
@@ -30,17 +40,28 @@ function bring() {
     else if (box === 'altitudeM') values.pressureHPa = stationPressureFromAltitude(read.value.value) / 100
     else values[box] = read.value.value
   }
-  if (Object.values(problems).every(problem => problem === undefined)) emit('bring', ownReference(values))
+  if (Object.values(problems).every((problem) => problem === undefined)) emit('bring', ownReference(values))
 }
 </script>
 
 <template>
-  <form class="enamel grid gap-x-6 gap-y-2 p-3 md:grid-cols-2" aria-label="Conditions of your own" @submit.prevent="bring">
-    <QuantityBox v-for="(box, key) in BOXES" :key="key" v-model="typed[key]" :label="box.label" :kind="box.kind" :units="units" :problem="problems[key]" :example="box.example" />
+  <form
+    class="enamel grid gap-x-6 gap-y-2 p-3 md:grid-cols-2"
+    aria-label="Conditions of your own"
+    @submit.prevent="bring"
+  >
+    <QuantityBox
+      v-for="(box, key) in BOXES"
+      :key="key"
+      v-model="typed[key]"
+      :label="box.label"
+      :kind="box.kind"
+      :units="units"
+      :problem="problems[key]"
+      :example="box.example"
+    />
     <p class="flex flex-wrap items-center gap-3 md:col-span-2">
-      <button type="submit" class="act-quiet">
-        Bring it there
-      </button>
+      <button type="submit" class="act-quiet">Bring it there</button>
       <span class="text-ink-2">An empty box keeps what stands. The address of this page holds the conditions.</span>
     </p>
   </form>

@@ -5,8 +5,8 @@ import { MOST_COMPARED } from '#shared/runComparison'
 import type { RunFilter } from '#shared/runList'
 
 /** What can be done with the runs that are picked, or with all that pass. */
-const props = defineProps<{ picked: ReadonlySet<string>, filter: RunFilter, count: number, loaded: number }>()
-const emit = defineEmits<{ done: [], clear: [], all: [] }>()
+const props = defineProps<{ picked: ReadonlySet<string>; filter: RunFilter; count: number; loaded: number }>()
+const emit = defineEmits<{ done: []; clear: []; all: [] }>()
 const { people, personId } = usePeople()
 const asking = ref<'void' | 'unvoid' | 'tag' | 'untag' | null>(null)
 const words = ref('')
@@ -22,7 +22,14 @@ watch(asking, () => {
 
 async function act() {
   const what = asking.value!
-  const sent = await sendTo<{ done: number }>('/api/runs/many', 'POST', { id: uuidv7(), what, runIds: [...props.picked], personId: personId.value, reason: words.value, tag: words.value } satisfies ManyRuns)
+  const sent = await sendTo<{ done: number }>('/api/runs/many', 'POST', {
+    id: uuidv7(),
+    what,
+    runIds: [...props.picked],
+    personId: personId.value,
+    reason: words.value,
+    tag: words.value,
+  } satisfies ManyRuns)
   problem.value = sent.ok ? '' : sent.problems[0]!.text
   if (!sent.ok) return
   saying.value = `${sent.value.done === 1 ? '1 run' : `${sent.value.done} runs`} changed.`
@@ -34,7 +41,11 @@ async function download(format: 'csv' | 'xlsx' | 'json') {
   problem.value = ''
   saying.value = 'Writing the file.'
   try {
-    const blob = await $fetch<Blob>('/api/runs/export', { method: 'POST', body: some.value ? { format, runIds: [...props.picked] } : { format, filter: props.filter }, responseType: 'blob' })
+    const blob = await $fetch<Blob>('/api/runs/export', {
+      method: 'POST',
+      body: some.value ? { format, runIds: [...props.picked] } : { format, filter: props.filter },
+      responseType: 'blob',
+    })
     saveBlob(blob, `vulcanum-runs.${format}`)
     saying.value = `Written: vulcanum-runs.${format}`
   } catch {
@@ -48,13 +59,32 @@ async function download(format: 'csv' | 'xlsx' | 'json') {
   <section class="no-print mb-2" aria-label="Picked runs">
     <p class="flex flex-wrap items-center gap-2">
       <span role="status">{{ some ? `${picked.size} picked` : `All ${count.toLocaleString('en')} that pass` }}</span>
-      <button v-for="format in ['csv', 'xlsx', 'json'] as const" :key="format" type="button" class="act-quiet" @click="download(format)">Export {{ format.toUpperCase() }}</button>
+      <button
+        v-for="format in ['csv', 'xlsx', 'json'] as const"
+        :key="format"
+        type="button"
+        class="act-quiet"
+        @click="download(format)"
+      >
+        Export {{ format.toUpperCase() }}
+      </button>
       <template v-if="some">
         <NuxtLink v-if="picked.size <= MOST_COMPARED" :to="compareAt" class="act-quiet">Compare</NuxtLink>
-        <button v-for="(plan, what) in PLANS" :key="what" type="button" class="act-quiet" :aria-expanded="asking === what" @click="asking = asking === what ? null : what">{{ plan }}</button>
+        <button
+          v-for="(plan, what) in PLANS"
+          :key="what"
+          type="button"
+          class="act-quiet"
+          :aria-expanded="asking === what"
+          @click="asking = asking === what ? null : what"
+        >
+          {{ plan }}
+        </button>
         <button type="button" class="underline" @click="emit('clear')">Pick none</button>
       </template>
-      <button v-else-if="loaded > 0" type="button" class="underline" @click="emit('all')">Pick the {{ loaded }} shown</button>
+      <button v-else-if="loaded > 0" type="button" class="underline" @click="emit('all')">
+        Pick the {{ loaded }} shown
+      </button>
       <span role="status">{{ saying }}</span>
     </p>
     <form v-if="asking && some" class="mt-2 grid gap-2" :aria-label="PLANS[asking]" novalidate @submit.prevent="act">

@@ -7,13 +7,9 @@ defineProps<{ presses: AsidePress[] }>()
 
 <template>
   <section aria-label="Other presses" class="enamel p-3">
-    <h2 class="mb-1">
-      Pressed on the bench beside these marks
-    </h2>
+    <h2 class="mb-1">Pressed on the bench beside these marks</h2>
     <ul>
-      <li v-for="press in presses" :key="press.id">
-        {{ asideWords(press) }}.
-      </li>
+      <li v-for="press in presses" :key="press.id">{{ asideWords(press) }}.</li>
     </ul>
   </section>
 </template>

@@ -11,14 +11,32 @@ import type { RunRecord } from '#shared/runRecord'
 const props = defineProps<{ record: RunRecord }>()
 const emit = defineEmits<{ correct: [what: TypedCorrection['what']] }>()
 const { units } = usePreferences()
-const KINDS: Record<string, ShownKind> = { mass: 'mass', volume: 'volume', temperature: 'temperature', speed: 'wind', duration: 'temperature', pressure: 'pressure', share: 'share', length: 'altitude' }
+const KINDS: Record<string, ShownKind> = {
+  mass: 'mass',
+  volume: 'volume',
+  temperature: 'temperature',
+  speed: 'wind',
+  duration: 'temperature',
+  pressure: 'pressure',
+  share: 'share',
+  length: 'altitude',
+}
 
-const readings = computed(() => props.record.measurements.map((one) => {
-  const { dimension } = unitOf(one.unit)
-  const kind = MEASURED_QUANTITIES[one.quantity]
-  const value = kind === 'weighing' || (kind === 'windSpeed' && one.value === 0) || kind === 'fuel' || kind === 'resolution' || kind === 'clockTime' ? null : shown(one.value, KINDS[dimension]!, units.value)
-  return { quantity: one.quantity, typed: one.typed, value, correction: correctionWords(one) }
-}))
+const readings = computed(() =>
+  props.record.measurements.map((one) => {
+    const { dimension } = unitOf(one.unit)
+    const kind = MEASURED_QUANTITIES[one.quantity]
+    const value =
+      kind === 'weighing' ||
+      (kind === 'windSpeed' && one.value === 0) ||
+      kind === 'fuel' ||
+      kind === 'resolution' ||
+      kind === 'clockTime'
+        ? null
+        : shown(one.value, KINDS[dimension]!, units.value)
+    return { quantity: one.quantity, typed: one.typed, value, correction: correctionWords(one) }
+  }),
+)
 /** What the last check of its instrument added. */
 function correctionWords({ correction, instrument, unit }: RunRecord['measurements'][number]): string | null {
   if (correction === null || Math.abs(correction) < 1e-9) return null
@@ -26,41 +44,84 @@ function correctionWords({ correction, instrument, unit }: RunRecord['measuremen
   const value = of.dimension === 'temperature' ? correction : correction / of.factor
   return `${value > 0 ? '+' : ''}${formatNumber(value, 2)}\u202f${of.dimension === 'temperature' ? 'K' : of.label}, ${instrument ?? 'its check'}`
 }
-const absent = computed(() => (Object.keys(MEASURED_NAMES) as MeasuredQuantity[]).filter(quantity => !props.record.measurements.some(one => one.quantity === quantity)))
+const absent = computed(() =>
+  (Object.keys(MEASURED_NAMES) as MeasuredQuantity[]).filter(
+    (quantity) => !props.record.measurements.some((one) => one.quantity === quantity),
+  ),
+)
 const adding = ref<MeasuredQuantity>('waterEndMass')
-watchEffect(() => { if (!absent.value.includes(adding.value) && absent.value[0]) adding.value = absent.value[0] })
+watchEffect(() => {
+  if (!absent.value.includes(adding.value) && absent.value[0]) adding.value = absent.value[0]
+})
 const isTyped = (kind: string): kind is TypedEventKind => (TYPED_EVENTS as readonly string[]).includes(kind)
 </script>
 
 <template>
   <section aria-label="Readings" class="enamel p-3">
-    <h2 class="mb-2">
-      What was measured
-    </h2>
+    <h2 class="mb-2">What was measured</h2>
     <dl class="grid grid-cols-[1fr_auto_auto_auto] items-baseline gap-x-3 gap-y-1">
       <template v-for="one in readings" :key="one.quantity">
         <dt>{{ MEASURED_NAMES[one.quantity] }}</dt>
         <dd class="figures text-right" :data-reading="one.quantity">{{ one.typed }}</dd>
-        <dd class="figures text-right text-ink-2" data-shown>{{ one.value }}<span v-if="one.correction" class="block text-[12px] whitespace-nowrap" :data-correction="one.quantity">{{ one.correction }}</span></dd>
-        <dd class="no-print"><button type="button" class="underline" :aria-label="`Correct ${MEASURED_NAMES[one.quantity]}`" @click="emit('correct', one.quantity)">Correct</button></dd>
+        <dd class="figures text-right text-ink-2" data-shown>
+          {{ one.value
+          }}<span v-if="one.correction" class="block text-[12px] whitespace-nowrap" :data-correction="one.quantity">{{
+            one.correction
+          }}</span>
+        </dd>
+        <dd class="no-print">
+          <button
+            type="button"
+            class="underline"
+            :aria-label="`Correct ${MEASURED_NAMES[one.quantity]}`"
+            @click="emit('correct', one.quantity)"
+          >
+            Correct
+          </button>
+        </dd>
       </template>
       <template v-for="(event, i) in record.events" :key="`${event.kind}${i}`">
-        <dt>{{ EVENT_NAMES[event.kind] }}<template v-if="event.reason"> ({{ event.reason }})</template></dt>
+        <dt>
+          {{ EVENT_NAMES[event.kind] }}<template v-if="event.reason"> ({{ event.reason }})</template>
+        </dt>
         <dd class="figures text-right" :data-reading="event.kind">{{ formatClock(event.atMs / 1000) }}</dd>
-        <dd class="figures text-right text-ink-2">{{ event.massG !== null ? `${event.massG.toFixed(1)} g` : event.waterC !== null ? shown(event.waterC, 'temperature', units) : '' }}</dd>
-        <dd class="no-print"><button v-if="isTyped(event.kind)" type="button" class="underline" :aria-label="`Correct ${EVENT_NAMES[event.kind]}`" @click="emit('correct', event.kind)">Correct</button></dd>
+        <dd class="figures text-right text-ink-2">
+          {{
+            event.massG !== null
+              ? `${event.massG.toFixed(1)} g`
+              : event.waterC !== null
+                ? shown(event.waterC, 'temperature', units)
+                : ''
+          }}
+        </dd>
+        <dd class="no-print">
+          <button
+            v-if="isTyped(event.kind)"
+            type="button"
+            class="underline"
+            :aria-label="`Correct ${EVENT_NAMES[event.kind]}`"
+            @click="emit('correct', event.kind)"
+          >
+            Correct
+          </button>
+        </dd>
       </template>
     </dl>
     <p v-if="absent.length" class="no-print mt-2 flex flex-wrap items-center gap-2">
       <label for="add-reading">A reading that was not typed:</label>
-      <select id="add-reading" v-model="adding"><option v-for="quantity in absent" :key="quantity" :value="quantity">{{ MEASURED_NAMES[quantity] }}</option></select>
-      <button type="button" class="underline" :aria-label="`Add ${MEASURED_NAMES[adding]}`" @click="emit('correct', adding)">
+      <select id="add-reading" v-model="adding">
+        <option v-for="quantity in absent" :key="quantity" :value="quantity">{{ MEASURED_NAMES[quantity] }}</option>
+      </select>
+      <button
+        type="button"
+        class="underline"
+        :aria-label="`Add ${MEASURED_NAMES[adding]}`"
+        @click="emit('correct', adding)"
+      >
         Add
       </button>
     </p>
-    <h2 class="mt-4 mb-2">
-      With
-    </h2>
+    <h2 class="mt-4 mb-2">With</h2>
     <dl class="grid grid-cols-[auto_1fr] gap-x-4 gap-y-1">
       <template v-for="part in record.parts" :key="part.role">
         <dt class="text-ink-2">{{ part.role }}</dt>

@@ -6,26 +6,36 @@ import { STOVE_WORDS, type Rehearsed } from '#shared/rehearsal'
 const props = defineProps<{ rehearsed: Rehearsed }>()
 const judged = computed(() => props.rehearsed.judgement)
 const choice = computed(() => props.rehearsed.choice)
-const lines = computed(() => judged.value.calls.map(call => ({ ...call, name: CALL_WORDS[call.kind], says: lateWords(call) })))
+const lines = computed(() =>
+  judged.value.calls.map((call) => ({ ...call, name: CALL_WORDS[call.kind], says: lateWords(call) })),
+)
 const weighed = computed(() => (judged.value.usedG === null ? null : judged.value.usedG - judged.value.trueUsedG))
 const started = computed(() => (judged.value.startC === null ? null : judged.value.startC - judged.value.trueStartC))
 const steps = computed(() => judgedSteps(judged.value))
 const readings = computed(() => readingsWords(judged.value.readings))
-const biases = computed(() => props.rehearsed.biases.map(bias => biasWords(bias)))
+const biases = computed(() => props.rehearsed.biases.map((bias) => biasWords(bias)))
 const clock = (s: number | null) => (s === null ? '–' : formatClock(s))
 </script>
 
 <template>
   <section class="enamel p-4" aria-label="Your calls against what happened">
-    <h2 class="mb-1">
-      Your calls against what happened
-    </h2>
+    <h2 class="mb-1">Your calls against what happened</h2>
     <p class="mb-2 text-ink-2">
-      In place of a stove: {{ STOVE_WORDS[choice.stove] }}<template v-if="choice.speed > 1">; time ran {{ choice.speed }} times as fast, and times here are the stove’s</template>.
+      In place of a stove: {{ STOVE_WORDS[choice.stove]
+      }}<template v-if="choice.speed > 1"
+        >; time ran {{ choice.speed }} times as fast, and times here are the stove’s</template
+      >.
     </p>
     <div class="grid items-start gap-x-8 gap-y-3 lg:grid-cols-[5fr_6fr]">
       <table class="w-full">
-        <thead><tr class="border-b border-edge text-left"><th>Call</th><th class="pl-3 text-right">Yours</th><th class="pl-3 text-right">Happened</th><th class="pl-4">Off by</th></tr></thead>
+        <thead>
+          <tr class="border-b border-edge text-left">
+            <th>Call</th>
+            <th class="pl-3 text-right">Yours</th>
+            <th class="pl-3 text-right">Happened</th>
+            <th class="pl-4">Off by</th>
+          </tr>
+        </thead>
         <tbody>
           <tr v-for="(line, i) in lines" :key="i" class="border-b border-edge" :data-call="line.kind">
             <th scope="row" class="text-left font-normal">{{ line.name }}</th>
@@ -35,14 +45,22 @@ const clock = (s: number | null) => (s === null ? '–' : formatClock(s))
           </tr>
           <tr v-if="weighed !== null" class="border-b border-edge" data-call="fuel">
             <th scope="row" class="text-left font-normal">Fuel used</th>
-            <td class="figures pl-3 text-right whitespace-nowrap">{{ formatNumber(judged.usedG!, 1) }} <span class="text-ink-2">g</span></td>
-            <td class="figures pl-3 text-right whitespace-nowrap">{{ formatNumber(judged.trueUsedG, 1) }} <span class="text-ink-2">g</span></td>
+            <td class="figures pl-3 text-right whitespace-nowrap">
+              {{ formatNumber(judged.usedG!, 1) }} <span class="text-ink-2">g</span>
+            </td>
+            <td class="figures pl-3 text-right whitespace-nowrap">
+              {{ formatNumber(judged.trueUsedG, 1) }} <span class="text-ink-2">g</span>
+            </td>
             <td class="pl-4">{{ signed(weighed, 1) }} g</td>
           </tr>
           <tr v-if="started !== null" class="border-b border-edge" data-call="start">
             <th scope="row" class="text-left font-normal">Start temperature</th>
-            <td class="figures pl-3 text-right whitespace-nowrap">{{ formatNumber(judged.startC!, 1) }} <span class="text-ink-2">°C</span></td>
-            <td class="figures pl-3 text-right whitespace-nowrap">{{ formatNumber(judged.trueStartC, 1) }} <span class="text-ink-2">°C</span></td>
+            <td class="figures pl-3 text-right whitespace-nowrap">
+              {{ formatNumber(judged.startC!, 1) }} <span class="text-ink-2">°C</span>
+            </td>
+            <td class="figures pl-3 text-right whitespace-nowrap">
+              {{ formatNumber(judged.trueStartC, 1) }} <span class="text-ink-2">°C</span>
+            </td>
             <td class="pl-4">{{ signed(started, 1) }} K</td>
           </tr>
         </tbody>
@@ -55,7 +73,10 @@ const clock = (s: number | null) => (s === null ? '–' : formatClock(s))
               <tr v-for="step in steps" :key="step.step" class="border-b border-edge" :data-step="step.step">
                 <th scope="row" class="text-left font-normal">{{ step.words }}</th>
                 <td class="pl-3 text-right whitespace-nowrap text-ink-2">{{ step.factor }}</td>
-                <td class="figures pl-3 text-right whitespace-nowrap">{{ formatNumber(step.gPerL, 2) }} <span class="text-ink-2">g/L{{ judged.normalised ? '' : ' as measured' }}</span></td>
+                <td class="figures pl-3 text-right whitespace-nowrap">
+                  {{ formatNumber(step.gPerL, 2) }}
+                  <span class="text-ink-2">g/L{{ judged.normalised ? '' : ' as measured' }}</span>
+                </td>
               </tr>
             </tbody>
           </table>
@@ -72,7 +93,10 @@ const clock = (s: number | null) => (s === null ? '–' : formatClock(s))
             {{ words }}
           </p>
         </template>
-        <p><NuxtLink to="/runs?origin=rehearsal">All rehearsals</NuxtLink> · <NuxtLink to="/bench/arm?rehearse">Rehearse again</NuxtLink></p>
+        <p>
+          <NuxtLink to="/runs?origin=rehearsal">All rehearsals</NuxtLink> ·
+          <NuxtLink to="/bench/arm?rehearse">Rehearse again</NuxtLink>
+        </p>
       </div>
     </div>
   </section>

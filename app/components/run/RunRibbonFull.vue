@@ -9,7 +9,9 @@ const props = defineProps<{ ribbon: Ribbon }>()
 const box = useTemplateRef<HTMLElement>('box')
 const { width } = useElementSize(box, { width: 700, height: 72 })
 const spanS = computed(() => Math.max(60, props.ribbon.endS * 1.05))
-const shape = computed(() => ribbonGeometry(props.ribbon, { spanS: spanS.value, width: width.value || 700, height: 72 }))
+const shape = computed(() =>
+  ribbonGeometry(props.ribbon, { spanS: spanS.value, width: width.value || 700, height: 72 }),
+)
 const at = ref(0)
 const mark = computed(() => shape.value.marks[at.value] ?? null)
 
@@ -23,13 +25,29 @@ function walk(event: KeyboardEvent) {
 
 <template>
   <section aria-label="Ribbon" class="enamel p-3">
-    <div ref="box" class="relative" role="group" tabindex="0" aria-label="Marks of the run; arrow keys walk them" @keydown="walk">
+    <div
+      ref="box"
+      class="relative"
+      role="group"
+      tabindex="0"
+      aria-label="Marks of the run; arrow keys walk them"
+      @keydown="walk"
+    >
       <RunRibbon :ribbon="ribbon" :span-s="spanS" :width="width || 700" :height="72" />
-      <svg v-if="mark" class="pointer-events-none absolute top-0 left-0" :width="width || 700" height="80" aria-hidden="true"><path :d="`M${mark.x - 5},80 l5,-7 l5,7 z`" class="fill-ink" /></svg>
+      <svg
+        v-if="mark"
+        class="pointer-events-none absolute top-0 left-0"
+        :width="width || 700"
+        height="80"
+        aria-hidden="true"
+      >
+        <path :d="`M${mark.x - 5},80 l5,-7 l5,7 z`" class="fill-ink" />
+      </svg>
     </div>
     <p class="mt-2" aria-live="polite">
       <template v-if="mark">
-        <span class="figures">{{ formatClock(mark.s) }}</span> {{ EVENT_NAMES[mark.kind] }} <span class="text-ink-2">({{ at + 1 }} of {{ shape.marks.length }})</span>
+        <span class="figures">{{ formatClock(mark.s) }}</span> {{ EVENT_NAMES[mark.kind] }}
+        <span class="text-ink-2">({{ at + 1 }} of {{ shape.marks.length }})</span>
       </template>
     </p>
   </section>

@@ -5,24 +5,40 @@ import type { RunGroup, RunGroupLine, RunSort, RunSortKey } from '#shared/runLis
 import type { RunLine } from '#shared/runRecord'
 
 /** Runs, a line each, with ribbons on one time axis. However many there are, only those in view are drawn. */
-const props = defineProps<{ runs: RunLine[], count: number, sort: RunSort, group: RunGroup | null, groups: RunGroupLine[], columns: RunColumnKey[], picked: ReadonlySet<string> }>()
-const emit = defineEmits<{ sort: [by: RunSortKey], pick: [id: string], near: [] }>()
+const props = defineProps<{
+  runs: RunLine[]
+  count: number
+  sort: RunSort
+  group: RunGroup | null
+  groups: RunGroupLine[]
+  columns: RunColumnKey[]
+  picked: ReadonlySet<string>
+}>()
+const emit = defineEmits<{ sort: [by: RunSortKey]; pick: [id: string]; near: [] }>()
 /** Up to so many are drawn whole, so that the page prints and copies as it stands. */
 const DRAWN_WHOLE = 200
 const ROW_PX = 45
 const GROUP_PX = 36
-const spanS = computed(() => sharedSpan(props.runs.slice(0, DRAWN_WHOLE).map(run => run.ribbon.endS)))
+const spanS = computed(() => sharedSpan(props.runs.slice(0, DRAWN_WHOLE).map((run) => run.ribbon.endS)))
 const hidden = (key: RunColumnKey) => (RUN_COLUMN[key].narrow ? '' : 'hidden md:table-cell')
-const sorted = (key: RunColumnKey) => (RUN_COLUMN[key].sort === props.sort.by ? (props.sort.down ? 'descending' as const : 'ascending' as const) : undefined)
+const sorted = (key: RunColumnKey) =>
+  RUN_COLUMN[key].sort === props.sort.by
+    ? props.sort.down
+      ? ('descending' as const)
+      : ('ascending' as const)
+    : undefined
 
-type Row = { key: string, group: RunGroupLine } | { key: string, run: RunLine, at: number }
+type Row = { key: string; group: RunGroupLine } | { key: string; run: RunLine; at: number }
 const rows = computed<Row[]>(() => {
   const { group } = props
-  const heads = new Map(props.groups.map(one => [one.value, one]))
+  const heads = new Map(props.groups.map((one) => [one.value, one]))
   let before: string | null = null
   return props.runs.flatMap((run, i): Row[] => {
     const value = group === null ? null : groupOf(run, group)
-    const head = value === before || value === null ? [] : [{ key: `before ${run.id}`, group: heads.get(value) ?? { value, count: 0, lowGPerL: null, highGPerL: null } }]
+    const head =
+      value === before || value === null
+        ? []
+        : [{ key: `before ${run.id}`, group: heads.get(value) ?? { value, count: 0, lowGPerL: null, highGPerL: null } }]
     before = value
     return [...head, { key: run.id, run, at: i }]
   })
@@ -30,21 +46,38 @@ const rows = computed<Row[]>(() => {
 
 const table = useTemplateRef<HTMLElement>('table')
 const top = ref(0)
-onMounted(() => { top.value = (table.value?.getBoundingClientRect().top ?? 0) + window.scrollY })
+onMounted(() => {
+  top.value = (table.value?.getBoundingClientRect().top ?? 0) + window.scrollY
+})
 const whole = computed(() => props.count <= DRAWN_WHOLE)
-const virtual = useWindowVirtualizer(computed(() => ({
-  count: rows.value.length, estimateSize: (i: number) => ('group' in rows.value[i]! ? GROUP_PX : ROW_PX), overscan: 20, scrollMargin: top.value, enabled: !whole.value, initialRect: { width: 1280, height: 1600 }, getItemKey: (i: number) => rows.value[i]!.key,
-})))
+const virtual = useWindowVirtualizer(
+  computed(() => ({
+    count: rows.value.length,
+    estimateSize: (i: number) => ('group' in rows.value[i]! ? GROUP_PX : ROW_PX),
+    overscan: 20,
+    scrollMargin: top.value,
+    enabled: !whole.value,
+    initialRect: { width: 1280, height: 1600 },
+    getItemKey: (i: number) => rows.value[i]!.key,
+  })),
+)
 const seen = computed(() => virtual.value.getVirtualItems())
-const shown = computed(() => (whole.value ? rows.value : seen.value.map(item => rows.value[item.index]!)))
+const shown = computed(() => (whole.value ? rows.value : seen.value.map((item) => rows.value[item.index]!)))
 const above = computed(() => (whole.value ? 0 : Math.max(0, (seen.value[0]?.start ?? 0) - top.value)))
-const below = computed(() => (whole.value ? 0 : Math.max(0, virtual.value.getTotalSize() - ((seen.value.at(-1)?.end ?? 0) - top.value))))
+const below = computed(() =>
+  whole.value ? 0 : Math.max(0, virtual.value.getTotalSize() - ((seen.value.at(-1)?.end ?? 0) - top.value)),
+)
 /** The end of what is here is near: more is wanted. */
-watch(() => [seen.value.at(-1)?.index ?? 0, rows.value.length] as const, ([last, all]) => { if (!whole.value && last > all - 60) emit('near') })
+watch(
+  () => [seen.value.at(-1)?.index ?? 0, rows.value.length] as const,
+  ([last, all]) => {
+    if (!whole.value && last > all - 60) emit('near')
+  },
+)
 
 const body = useTemplateRef<HTMLElement>('body')
 const keys = useKeys()
-const links = () => [...body.value?.querySelectorAll<HTMLElement>('a[data-run]') ?? []]
+const links = () => [...(body.value?.querySelectorAll<HTMLElement>('a[data-run]') ?? [])]
 function step(by: number) {
   const all = links()
   all[Math.min(all.length - 1, Math.max(0, all.indexOf(document.activeElement as HTMLElement) + by))]?.focus()
@@ -66,9 +99,24 @@ keys.on('pick', () => {
       <thead>
         <tr class="border-b border-edge text-left align-bottom">
           <th class="no-print w-8 p-2"><span class="sr-only">Picked</span></th>
-          <th v-for="key in columns" :key="key" class="p-2 font-bold" :class="[hidden(key), RUN_COLUMN[key].figure ? 'text-right whitespace-nowrap' : '']" :aria-sort="sorted(key)">
-            <span v-if="key === 'ribbon'" class="flex justify-between">Run <span class="figures font-normal text-ink-2">{{ formatClock(spanS) }}</span></span>
-            <button v-else-if="RUN_COLUMN[key].sort" type="button" class="font-bold" @click="emit('sort', RUN_COLUMN[key].sort!)">{{ RUN_COLUMN[key].words }}<span v-if="sorted(key)" aria-hidden="true"> {{ sort.down ? '↓' : '↑' }}</span></button>
+          <th
+            v-for="key in columns"
+            :key="key"
+            class="p-2 font-bold"
+            :class="[hidden(key), RUN_COLUMN[key].figure ? 'text-right whitespace-nowrap' : '']"
+            :aria-sort="sorted(key)"
+          >
+            <span v-if="key === 'ribbon'" class="flex justify-between"
+              >Run <span class="figures font-normal text-ink-2">{{ formatClock(spanS) }}</span></span
+            >
+            <button
+              v-else-if="RUN_COLUMN[key].sort"
+              type="button"
+              class="font-bold"
+              @click="emit('sort', RUN_COLUMN[key].sort!)"
+            >
+              {{ RUN_COLUMN[key].words }}<span v-if="sorted(key)" aria-hidden="true"> {{ sort.down ? '↓' : '↑' }}</span>
+            </button>
             <template v-else>{{ RUN_COLUMN[key].words }}</template>
             <span v-if="RUN_COLUMN[key].unit" class="block font-normal text-ink-2">{{ RUN_COLUMN[key].unit }}</span>
           </th>
@@ -77,10 +125,42 @@ keys.on('pick', () => {
       <tbody ref="body">
         <tr v-if="above > 0" aria-hidden="true" :style="{ height: `${above}px` }" />
         <template v-for="row in shown" :key="row.key">
-          <RunGroupRow v-if="'group' in row" :line="row.group" :group="group!" :span="columns.length + 1" :style="{ height: `${GROUP_PX}px` }" />
-          <tr v-else :data-id="row.run.id" :aria-rowindex="row.at + 2" class="border-b border-edge last:border-b-0" :class="picked.has(row.run.id) ? 'bg-ground' : ''" :style="whole ? undefined : { height: `${ROW_PX}px` }">
-            <td class="no-print px-2 py-1"><input type="checkbox" :aria-label="`Pick ${row.run.setup}, ${dateInZone(row.run.startedAt, row.run.zone)}`" :checked="picked.has(row.run.id)" @change="emit('pick', row.run.id)"></td>
-            <td v-for="key in columns" :key="key" class="px-2 py-1" :class="[hidden(key), RUN_COLUMN[key].figure ? 'figures text-right whitespace-nowrap' : '', key === 'when' ? 'figures text-[13px] md:whitespace-nowrap' : '']" :data-column="key"><RunCell :run="row.run" :column="key" :span-s="spanS" :with-method="!columns.includes('method')" /></td>
+          <RunGroupRow
+            v-if="'group' in row"
+            :line="row.group"
+            :group="group!"
+            :span="columns.length + 1"
+            :style="{ height: `${GROUP_PX}px` }"
+          />
+          <tr
+            v-else
+            :data-id="row.run.id"
+            :aria-rowindex="row.at + 2"
+            class="border-b border-edge last:border-b-0"
+            :class="picked.has(row.run.id) ? 'bg-ground' : ''"
+            :style="whole ? undefined : { height: `${ROW_PX}px` }"
+          >
+            <td class="no-print px-2 py-1">
+              <input
+                type="checkbox"
+                :aria-label="`Pick ${row.run.setup}, ${dateInZone(row.run.startedAt, row.run.zone)}`"
+                :checked="picked.has(row.run.id)"
+                @change="emit('pick', row.run.id)"
+              />
+            </td>
+            <td
+              v-for="key in columns"
+              :key="key"
+              class="px-2 py-1"
+              :class="[
+                hidden(key),
+                RUN_COLUMN[key].figure ? 'figures text-right whitespace-nowrap' : '',
+                key === 'when' ? 'figures text-[13px] md:whitespace-nowrap' : '',
+              ]"
+              :data-column="key"
+            >
+              <RunCell :run="row.run" :column="key" :span-s="spanS" :with-method="!columns.includes('method')" />
+            </td>
           </tr>
         </template>
         <tr v-if="below > 0" aria-hidden="true" :style="{ height: `${below}px` }" />

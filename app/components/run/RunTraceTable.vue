@@ -20,9 +20,17 @@ const rows = computed(() => {
   <details class="mt-2" @toggle="open = ($event.target as HTMLDetailsElement).open">
     <summary>As a table, every quarter of a minute</summary>
     <table v-if="open" class="mt-1">
-      <thead><tr class="text-left"><th class="pr-6">Time</th><th class="text-right">Water</th></tr></thead>
+      <thead>
+        <tr class="text-left">
+          <th class="pr-6">Time</th>
+          <th class="text-right">Water</th>
+        </tr>
+      </thead>
       <tbody>
-        <tr v-for="[s, tempC] in rows" :key="s" class="figures"><td class="pr-6">{{ formatClock(s) }}</td><td class="text-right">{{ shown(tempC, 'temperature', units) }}</td></tr>
+        <tr v-for="[s, tempC] in rows" :key="s" class="figures">
+          <td class="pr-6">{{ formatClock(s) }}</td>
+          <td class="text-right">{{ shown(tempC, 'temperature', units) }}</td>
+        </tr>
       </tbody>
     </table>
   </details>

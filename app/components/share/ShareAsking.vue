@@ -1,6 +1,6 @@
 <script setup lang="ts">
 /** Devices that said the code and wait: nobody is let in whom nobody here knows. */
-defineProps<{ asking: { id: string, name: string }[] }>()
+defineProps<{ asking: { id: string; name: string }[] }>()
 defineEmits<{ answer: [id: string, yes: boolean] }>()
 </script>
 
@@ -9,11 +9,7 @@ defineEmits<{ answer: [id: string, yes: boolean] }>()
     <p class="min-w-0 flex-1">
       <strong class="text-lg" dir="auto">{{ one.name }}</strong> asks to be let in. Is it the device in your hand?
     </p>
-    <button type="button" class="act min-h-12" @click="$emit('answer', one.id, true)">
-      Let it in
-    </button>
-    <button type="button" class="act-quiet min-h-12" @click="$emit('answer', one.id, false)">
-      Refuse
-    </button>
+    <button type="button" class="act min-h-12" @click="$emit('answer', one.id, true)">Let it in</button>
+    <button type="button" class="act-quiet min-h-12" @click="$emit('answer', one.id, false)">Refuse</button>
   </section>
 </template>

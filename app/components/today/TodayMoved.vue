@@ -4,7 +4,8 @@ import type { Moved } from '#shared/today'
 
 /** What the newest day changed among the set-ups. A mean that moved is no difference shown: comparing says that. */
 defineProps<{ moved: Moved[] }>()
-const ordinal = (rank: number) => `${rank}${['th', 'st', 'nd', 'rd'][rank % 100 > 10 && rank % 100 < 14 ? 0 : rank % 10] ?? 'th'}`
+const ordinal = (rank: number) =>
+  `${rank}${['th', 'st', 'nd', 'rd'][rank % 100 > 10 && rank % 100 < 14 ? 0 : rank % 10] ?? 'th'}`
 function words({ was, now, n }: Moved): string {
   const runs = n === 1 ? 'one run' : `${n} runs`
   const figure = (gPerL: number) => formatNumber(gPerL, 1)
@@ -15,12 +16,11 @@ function words({ was, now, n }: Moved): string {
 
 <template>
   <section class="mt-4" aria-label="What moved">
-    <h2 class="mb-1">
-      What moved
-    </h2>
+    <h2 class="mb-1">What moved</h2>
     <ul>
       <li v-for="one in moved" :key="one.setup">
-        <NuxtLink :to="{ path: '/runs', query: { setup: one.setup } }" dir="auto">{{ one.setup }}</NuxtLink>: <span class="figures">{{ words(one) }}</span>
+        <NuxtLink :to="{ path: '/runs', query: { setup: one.setup } }" dir="auto">{{ one.setup }}</NuxtLink>:
+        <span class="figures">{{ words(one) }}</span>
       </li>
     </ul>
     <p class="text-ink-2">

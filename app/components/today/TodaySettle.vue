@@ -15,36 +15,85 @@ watch(asking, () => {
   problem.value = ''
 })
 const again = computed(() => ({ path: '/bench/arm', query: { setup: props.one.run.setup } }))
-const PLANS = { leave: 'Leave it so', weigh: 'Keep the fuel used', call: 'The call is right', trace: 'The trace is right' } as const
+const PLANS = {
+  leave: 'Leave it so',
+  weigh: 'Keep the fuel used',
+  call: 'The call is right',
+  trace: 'The trace is right',
+} as const
 
 async function answer() {
   const what = asking.value!
   if (what === 'weigh') {
-    const problems = await sendCorrection(props.one.run.id, { id: uuidv7(), revision: props.one.revision, units: units.value, personId: personId.value, what: 'fuelUsed', typed: fuel.value, reason: reason.value })
+    const problems = await sendCorrection(props.one.run.id, {
+      id: uuidv7(),
+      revision: props.one.revision,
+      units: units.value,
+      personId: personId.value,
+      what: 'fuelUsed',
+      typed: fuel.value,
+      reason: reason.value,
+    })
     problem.value = problems[0]?.text ?? ''
     if (problems.length === 0) emit('settled')
-  } else await say(what === 'leave' ? { what: 'decide', question: 'settle', answer: 'leave', reason: reason.value } : { what: 'decide', question: 'boil', answer: what, reason: reason.value })
+  } else
+    await say(
+      what === 'leave'
+        ? { what: 'decide', question: 'settle', answer: 'leave', reason: reason.value }
+        : { what: 'decide', question: 'boil', answer: what, reason: reason.value },
+    )
 }
 </script>
 
 <template>
   <li class="border-b border-edge py-2 last:border-b-0" :data-settle="one.kind">
     <p>
-      <NuxtLink :to="`/runs/${one.run.id}`">{{ one.run.setup }}, {{ dateInZone(one.run.startedAt, one.run.zone) }}</NuxtLink>: {{ one.words }}
+      <NuxtLink :to="`/runs/${one.run.id}`"
+        >{{ one.run.setup }}, {{ dateInZone(one.run.startedAt, one.run.zone) }}</NuxtLink
+      >: {{ one.words }}
     </p>
     <p class="no-print mt-1 flex flex-wrap gap-2">
       <template v-if="one.kind === 'which'">
-        <button type="button" class="act-quiet" :aria-expanded="asking === 'call'" @click="asking = 'call'">The call is right</button>
-        <button type="button" class="act-quiet" :aria-expanded="asking === 'trace'" @click="asking = 'trace'">The trace is right</button>
+        <button type="button" class="act-quiet" :aria-expanded="asking === 'call'" @click="asking = 'call'">
+          The call is right
+        </button>
+        <button type="button" class="act-quiet" :aria-expanded="asking === 'trace'" @click="asking = 'trace'">
+          The trace is right
+        </button>
       </template>
-      <button v-if="one.kind === 'unweighed'" type="button" class="act-quiet" :aria-expanded="asking === 'weigh'" @click="asking = 'weigh'">It was weighed after all</button>
-      <NuxtLink v-if="one.kind === 'impossible' || one.kind === 'contradictory' || one.kind === 'doubtful'" :to="`/runs/${one.run.id}`" class="act-quiet">Look at the readings</NuxtLink>
+      <button
+        v-if="one.kind === 'unweighed'"
+        type="button"
+        class="act-quiet"
+        :aria-expanded="asking === 'weigh'"
+        @click="asking = 'weigh'"
+      >
+        It was weighed after all
+      </button>
+      <NuxtLink
+        v-if="one.kind === 'impossible' || one.kind === 'contradictory' || one.kind === 'doubtful'"
+        :to="`/runs/${one.run.id}`"
+        class="act-quiet"
+        >Look at the readings</NuxtLink
+      >
       <NuxtLink v-if="one.kind === 'stopped'" :to="again" class="act-quiet">Burn it again</NuxtLink>
-      <button type="button" class="act-quiet" :aria-expanded="asking === 'leave'" @click="asking = 'leave'">Leave it so</button>
+      <button type="button" class="act-quiet" :aria-expanded="asking === 'leave'" @click="asking = 'leave'">
+        Leave it so
+      </button>
     </p>
     <form v-if="asking" class="mt-2 grid gap-2" :aria-label="PLANS[asking]" novalidate @submit.prevent="answer">
       <QuantityBox v-if="asking === 'weigh'" v-model="fuel" label="Fuel used" kind="fuel" :units="units" />
-      <TextBox v-model="reason" label="Reason" :example="asking === 'weigh' ? 'found in the notebook' : asking === 'leave' ? 'the rain says it all' : 'seen on the video'" />
+      <TextBox
+        v-model="reason"
+        label="Reason"
+        :example="
+          asking === 'weigh'
+            ? 'found in the notebook'
+            : asking === 'leave'
+              ? 'the rain says it all'
+              : 'seen on the video'
+        "
+      />
       <ChoiceBox v-model="personId" label="Who" :choices="people" />
       <p v-if="problem" role="alert" class="font-bold">
         {{ problem }}

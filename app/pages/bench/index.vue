@@ -16,17 +16,29 @@ const all = ref(false)
 const glance = ref(false)
 const phone = useMediaQuery('(max-width: 767px)')
 const parts = new Map<LaneName, InstanceType<typeof BenchLaneComponent>>()
-const keepPart = (name: LaneName) => (part: unknown) => void (part ? parts.set(name, part as InstanceType<typeof BenchLaneComponent>) : parts.delete(name))
+const keepPart = (name: LaneName) => (part: unknown) =>
+  void (part ? parts.set(name, part as InstanceType<typeof BenchLaneComponent>) : parts.delete(name))
 const here = () => parts.get(bench.selected)
 
 onMounted(() => void bench.start())
 const layout = computed<BenchLayout>(() => (phone.value ? 'phone' : layoutFor(bench.lanes.length)))
-const shownLanes = computed(() => (phone.value ? bench.lanes.filter(lane => lane.lane === bench.selected) : bench.lanes))
+const shownLanes = computed(() =>
+  phone.value ? bench.lanes.filter((lane) => lane.lane === bench.selected) : bench.lanes,
+)
 /** The selected lane is one that is there. */
-watch(() => bench.lanes.map(lane => lane.lane).join(''), (names) => { if (names && !names.includes(bench.selected)) bench.selected = names[0] as LaneName }, { immediate: true })
+watch(
+  () => bench.lanes.map((lane) => lane.lane).join(''),
+  (names) => {
+    if (names && !names.includes(bench.selected)) bench.selected = names[0] as LaneName
+  },
+  { immediate: true },
+)
 
 const wake = useWakeLock()
-watch(() => bench.burning, is => void (is ? wake.request('screen') : wake.release()).catch(() => undefined))
+watch(
+  () => bench.burning,
+  (is) => void (is ? wake.request('screen') : wake.release()).catch(() => undefined),
+)
 function select(name: LaneName) {
   if (bench.laneAt(name) === null) return
   bench.selected = name
@@ -34,18 +46,50 @@ function select(name: LaneName) {
 }
 for (const name of LANES) keys.on(`lane${name}`, () => select(name))
 keys.on('next', () => void here()?.pressNext())
-keys.on('allLanes', () => { all.value = !all.value })
+keys.on('allLanes', () => {
+  all.value = !all.value
+})
 keys.on('margin', margin.toggleDrawer)
-keys.on('glance', () => { glance.value = !glance.value })
-for (const name of ['feed', 'lid', 'setting', 'knock', 'note', 'photo', 'flameOut', 'giveUp', 'undo', 'earlier', 'later'] as const) keys.on(name, () => void here()?.act(name))
-useEventListener('keydown', (event: KeyboardEvent) => {
-  const inField = event.target instanceof HTMLElement && event.target.closest('input, textarea, select, [role=dialog]') !== null
-  if (pedal.heard(event, () => void here()?.pressNext())) return
-  // A digit begins a reading of the selected lane.
-  if (inField || event.ctrlKey || event.metaKey || event.altKey || event.repeat || event.isComposing || !/^[0-9-]$/.test(event.key) || !here()) return
-  event.preventDefault()
-  here()!.startReading(event.key)
-}, { capture: true })
+keys.on('glance', () => {
+  glance.value = !glance.value
+})
+for (const name of [
+  'feed',
+  'lid',
+  'setting',
+  'knock',
+  'note',
+  'photo',
+  'flameOut',
+  'giveUp',
+  'undo',
+  'earlier',
+  'later',
+] as const)
+  keys.on(name, () => void here()?.act(name))
+useEventListener(
+  'keydown',
+  (event: KeyboardEvent) => {
+    const inField =
+      event.target instanceof HTMLElement && event.target.closest('input, textarea, select, [role=dialog]') !== null
+    if (pedal.heard(event, () => void here()?.pressNext())) return
+    // A digit begins a reading of the selected lane.
+    if (
+      inField ||
+      event.ctrlKey ||
+      event.metaKey ||
+      event.altKey ||
+      event.repeat ||
+      event.isComposing ||
+      !/^[0-9-]$/.test(event.key) ||
+      !here()
+    )
+      return
+    event.preventDefault()
+    here()!.startReading(event.key)
+  },
+  { capture: true },
+)
 
 /** Its page is next, once the server has it; meanwhile the bench goes on. */
 const finishing = ref<string | null>(null)
@@ -57,39 +101,87 @@ watch([finishing, () => bench.pending], () => {
   const runId = finishing.value
   if (runId === null || bench.waitingOf(runId) > 0) return
   finishing.value = null
-  if (!bench.refused.some(one => one.act.runId === runId)) void navigateTo(`/runs/${runId}`)
+  if (!bench.refused.some((one) => one.act.runId === runId)) void navigateTo(`/runs/${runId}`)
 })
 </script>
 
 <template>
   <div class="bench" :data-layout="layout">
-    <h1 class="sr-only">
-      Bench
-    </h1>
+    <h1 class="sr-only">Bench</h1>
     <ClientOnly>
       <nav v-if="phone && bench.lanes.length" class="bench-tabs" aria-label="Lanes">
-        <button v-for="lane in bench.lanes" :key="lane.lane" type="button" :aria-pressed="lane.lane === bench.selected" :class="laneState(lane) === 'burning' ? 'bench-tab-lit' : ''" @click="select(lane.lane)">
+        <button
+          v-for="lane in bench.lanes"
+          :key="lane.lane"
+          type="button"
+          :aria-pressed="lane.lane === bench.selected"
+          :class="laneState(lane) === 'burning' ? 'bench-tab-lit' : ''"
+          @click="select(lane.lane)"
+        >
           {{ lane.lane }} <span class="figures">{{ laneClocks(lane, bench.nowMs).main }}</span>
         </button>
       </nav>
-      <BenchBar v-else :free="bench.freeLane" :lanes="bench.lanes.length" :all="all" @all="all = !all" @glance="glance = true" />
-      <BenchAll v-if="all" @done="() => { all = false; here()?.focusNext() }" />
+      <BenchBar
+        v-else
+        :free="bench.freeLane"
+        :lanes="bench.lanes.length"
+        :all="all"
+        @all="all = !all"
+        @glance="glance = true"
+      />
+      <BenchAll
+        v-if="all"
+        @done="
+          () => {
+            all = false
+            here()?.focusNext()
+          }
+        "
+      />
       <BenchRefused />
-      <p v-if="finishing" class="bench-refused" role="status">
-        Finished. Its page opens as soon as the server has it.
-      </p>
+      <p v-if="finishing" class="bench-refused" role="status">Finished. Its page opens as soon as the server has it.</p>
       <div v-if="bench.lanes.length" class="bench-lanes">
-        <BenchLane v-for="lane in shownLanes" :key="lane.runId" :ref="keepPart(lane.lane)" :lane="lane" :layout="layout" :selected="lane.lane === bench.selected" @select="bench.selected = lane.lane" @finish="finish(lane.runId)" />
+        <BenchLane
+          v-for="lane in shownLanes"
+          :key="lane.runId"
+          :ref="keepPart(lane.lane)"
+          :lane="lane"
+          :layout="layout"
+          :selected="lane.lane === bench.selected"
+          @select="bench.selected = lane.lane"
+          @finish="finish(lane.runId)"
+        />
       </div>
-      <BenchTray v-if="layout === 'cell' && bench.laneAt(bench.selected)" :lane="bench.laneAt(bench.selected)!" @act="name => void here()?.act(name)" />
+      <BenchTray
+        v-if="layout === 'cell' && bench.laneAt(bench.selected)"
+        :lane="bench.laneAt(bench.selected)!"
+        @act="(name) => void here()?.act(name)"
+      />
       <section v-if="bench.ready && !bench.lanes.length" class="bench-empty" aria-label="Empty bench">
         <p>No lane is set up.</p>
-        <NuxtLink :to="{ path: '/bench/arm', query: { lane: 'A' } }" class="act min-h-16 text-lg">Set up lane A</NuxtLink>
+        <NuxtLink :to="{ path: '/bench/arm', query: { lane: 'A' } }" class="act min-h-16 text-lg"
+          >Set up lane A</NuxtLink
+        >
         <NuxtLink to="/burn" class="act-quiet min-h-16 text-lg">Burn one now</NuxtLink>
       </section>
-      <BenchBar v-if="phone" :free="bench.freeLane" :lanes="bench.lanes.length" :all="all" @all="all = !all" @glance="glance = true" />
+      <BenchBar
+        v-if="phone"
+        :free="bench.freeLane"
+        :lanes="bench.lanes.length"
+        :all="all"
+        @all="all = !all"
+        @glance="glance = true"
+      />
       <BenchSpine />
-      <BenchGlance v-if="glance" @done="() => { glance = false; here()?.focusNext() }" />
+      <BenchGlance
+        v-if="glance"
+        @done="
+          () => {
+            glance = false
+            here()?.focusNext()
+          }
+        "
+      />
     </ClientOnly>
     <p class="sr-only" aria-live="polite" data-said>
       {{ bench.said }}

@@ -7,7 +7,11 @@ useHead({ title: 'Instruments that send · Vulcanum' })
 const { data: feeds, refresh, error } = await useFetch<FeedLine[]>('/api/instruments/feeds')
 const { data: simulated, refresh: refreshSimulated } = await useFetch<SimulatedLine[]>('/api/instruments/simulated')
 const { data: replays, refresh: refreshReplays } = await useFetch<ReplayLine[]>('/api/instruments/replays')
-const own = computed(() => (feeds.value ?? []).filter(feed => ![...simulated.value ?? [], ...replays.value ?? []].some(one => one.id === feed.id)))
+const own = computed(() =>
+  (feeds.value ?? []).filter(
+    (feed) => ![...(simulated.value ?? []), ...(replays.value ?? [])].some((one) => one.id === feed.id),
+  ),
+)
 async function changed() {
   await Promise.all([refresh(), refreshSimulated(), refreshReplays()])
 }
@@ -18,7 +22,8 @@ async function changed() {
     <div>
       <h1>Instruments that send</h1>
       <p class="text-ink-2">
-        A thermometer, a scale or a wind meter that sends its readings itself is followed on its lanes while something burns there. <NuxtLink to="/bench">To the Bench</NuxtLink>
+        A thermometer, a scale or a wind meter that sends its readings itself is followed on its lanes while something
+        burns there. <NuxtLink to="/bench">To the Bench</NuxtLink>
       </p>
     </div>
     <p v-if="error" role="alert" class="font-bold">

@@ -11,21 +11,36 @@ const { units } = usePreferences()
 const { now } = useNowConditions()
 const { people, personId } = usePeople()
 const { data: kit } = await useKit()
-const placeId = ref<string | null>(typeof route.query.place === 'string' ? route.query.place : now.value?.place?.id ?? kit.value?.places[0]?.id ?? null)
-const { data: surveys, refresh } = await useFetch<WindSurvey[]>(() => `/api/kit/places/${placeId.value}/surveys`, { default: () => [], immediate: placeId.value !== null })
+const placeId = ref<string | null>(
+  typeof route.query.place === 'string'
+    ? route.query.place
+    : (now.value?.place?.id ?? kit.value?.places[0]?.id ?? null),
+)
+const { data: surveys, refresh } = await useFetch<WindSurvey[]>(() => `/api/kit/places/${placeId.value}/surveys`, {
+  default: () => [],
+  immediate: placeId.value !== null,
+})
 const newest = computed(() => surveys.value[0] ?? null)
 
 /** Kept in this browser on every keystroke: readings taken outdoors are not taken twice. Its id is the survey's: kept twice it is one. */
-const fresh = () => ({ id: uuidv7(), fan: '', stations: ['Station 1', 'Station 2'], steps: ['Step 1', 'Step 2', 'Step 3'], cells: {} as Record<string, string> })
+const fresh = () => ({
+  id: uuidv7(),
+  fan: '',
+  stations: ['Station 1', 'Station 2'],
+  steps: ['Step 1', 'Step 2', 'Step 3'],
+  cells: {} as Record<string, string>,
+})
 const draft = useLocalStorage('vulcanum.windSurvey', fresh(), { initOnMounted: true })
 const problems = ref<FieldProblem[]>([])
 const said = ref('')
 const keyOf = (station: number, step: number) => `${station}.${step}`
 /** The last survey's fan, stations and steps stand already: a series is the same again. What was typed stays, on another place too. */
 function fromNewest() {
-  if (Object.values(draft.value.cells).some(typed => typed.trim() !== '')) return
+  if (Object.values(draft.value.cells).some((typed) => typed.trim() !== '')) return
   const last = newest.value
-  draft.value = last ? { ...fresh(), fan: last.fan, stations: namesOf(last, 'station'), steps: namesOf(last, 'step') } : fresh()
+  draft.value = last
+    ? { ...fresh(), fan: last.fan, stations: namesOf(last, 'station'), steps: namesOf(last, 'step') }
+    : fresh()
 }
 onMounted(() => watch(() => newest.value?.id, fromNewest, { immediate: true }))
 
@@ -35,7 +50,15 @@ function take(station: number, step: number) {
 }
 async function keep() {
   const { id, fan, stations, steps, cells } = draft.value
-  const typed: TypedSurvey = { id, personId: personId.value, units: units.value, fan, cells: stations.flatMap((station, i) => steps.map((step, j) => ({ station, step, typed: cells[keyOf(i, j)] ?? '' }))) }
+  const typed: TypedSurvey = {
+    id,
+    personId: personId.value,
+    units: units.value,
+    fan,
+    cells: stations.flatMap((station, i) =>
+      steps.map((step, j) => ({ station, step, typed: cells[keyOf(i, j)] ?? '' })),
+    ),
+  }
   const read = readSurvey(typed)
   problems.value = read.ok ? [] : read.problems
   if (!read.ok) return
@@ -47,49 +70,68 @@ async function keep() {
   await refresh()
 }
 const shownWind = (survey: WindSurvey, station: string, step: string) => {
-  const cell = survey.cells.find(one => one.station === station && one.step === step)
+  const cell = survey.cells.find((one) => one.station === station && one.step === step)
   return cell ? shown(cell.windMS, 'wind', units.value) : '–'
 }
-const namesOf = (survey: WindSurvey, of: 'station' | 'step') => [...new Set(survey.cells.map(cell => cell[of]))]
+const namesOf = (survey: WindSurvey, of: 'station' | 'step') => [...new Set(survey.cells.map((cell) => cell[of]))]
 </script>
 
 <template>
   <div>
     <KitNav />
-    <h1 class="mb-1">
-      Wind survey
-    </h1>
+    <h1 class="mb-1">Wind survey</h1>
     <p class="mb-3 max-w-3xl text-ink-2">
-      Before a wind series: hold the meter where the pot will stand, without a stove, at each station and step of the fan. Rotate burners over stations, so that no burner has the windy one.
+      Before a wind series: hold the meter where the pot will stand, without a stove, at each station and step of the
+      fan. Rotate burners over stations, so that no burner has the windy one.
     </p>
     <div class="grid items-start gap-4 lg:grid-cols-[minmax(0,1fr)_22rem]">
       <form class="enamel grid gap-3 p-4" aria-label="Wind survey" novalidate @submit.prevent="keep">
-        <ChoiceBox v-model="placeId" label="Place" :choices="(kit?.places ?? []).map(one => ({ value: one.id, label: one.name }))" />
+        <ChoiceBox
+          v-model="placeId"
+          label="Place"
+          :choices="(kit?.places ?? []).map((one) => ({ value: one.id, label: one.name }))"
+        />
         <ChoiceBox v-model="personId" label="Who" :choices="people" />
         <TextBox v-model="draft.fan" label="Fan" example="box fan, 40 cm" />
         <p role="status" class="text-ink-2">
           <template v-if="meter.mean.value !== null">
-            The wind meter sends: <span class="figures">{{ shown(meter.mean.value, 'wind', units) }}</span>, mean of ten seconds.
-          </template><template v-else>
-            No wind meter sends; type what yours shows, such as 1.8 m/s or 4 mph.
-          </template>
+            The wind meter sends: <span class="figures">{{ shown(meter.mean.value, 'wind', units) }}</span>, mean of ten
+            seconds. </template
+          ><template v-else> No wind meter sends; type what yours shows, such as 1.8 m/s or 4 mph. </template>
         </p>
         <div class="overflow-x-auto">
           <table class="border-collapse">
             <thead>
               <tr>
-                <td /><th v-for="(_, j) in draft.steps" :key="j" class="p-1">
-                  <input v-model="draft.steps[j]" :aria-label="`Name of step ${j + 1}`" class="w-32">
+                <td />
+                <th v-for="(_, j) in draft.steps" :key="j" class="p-1">
+                  <input v-model="draft.steps[j]" :aria-label="`Name of step ${j + 1}`" class="w-32" />
                 </th>
               </tr>
             </thead>
             <tbody>
               <tr v-for="(station, i) in draft.stations" :key="i">
                 <th class="p-1">
-                  <input v-model="draft.stations[i]" :aria-label="`Name of station ${i + 1}`" class="w-32">
+                  <input v-model="draft.stations[i]" :aria-label="`Name of station ${i + 1}`" class="w-32" />
                 </th>
                 <td v-for="(step, j) in draft.steps" :key="j" class="p-1">
-                  <span class="flex gap-1"><input v-model="draft.cells[keyOf(i, j)]" :aria-label="`Wind at ${station}, ${step}`" class="figures w-24" inputmode="decimal" autocomplete="off"><button v-if="meter.mean.value !== null" type="button" class="act-quiet px-2" :aria-label="`Take the meter at ${station}, ${step}`" @click="take(i, j)">Take</button></span>
+                  <span class="flex gap-1"
+                    ><input
+                      v-model="draft.cells[keyOf(i, j)]"
+                      :aria-label="`Wind at ${station}, ${step}`"
+                      class="figures w-24"
+                      inputmode="decimal"
+                      autocomplete="off"
+                    /><button
+                      v-if="meter.mean.value !== null"
+                      type="button"
+                      class="act-quiet px-2"
+                      :aria-label="`Take the meter at ${station}, ${step}`"
+                      @click="take(i, j)"
+                    >
+                      Take
+                    </button></span
+                  >
                 </td>
               </tr>
             </tbody>
@@ -111,7 +153,12 @@ const namesOf = (survey: WindSurvey, of: 'station' | 'step') => [...new Set(surv
         </p>
       </form>
       <div class="grid gap-3">
-        <section v-for="survey in surveys" :key="survey.id" class="enamel overflow-x-auto p-3" :aria-label="`Survey of ${dateInZone(survey.createdAt, 'UTC')}`">
+        <section
+          v-for="survey in surveys"
+          :key="survey.id"
+          class="enamel overflow-x-auto p-3"
+          :aria-label="`Survey of ${dateInZone(survey.createdAt, 'UTC')}`"
+        >
           <h2 class="mb-1">
             {{ survey.id === newest?.id ? 'The newest' : 'Before' }}
           </h2>
@@ -119,17 +166,23 @@ const namesOf = (survey: WindSurvey, of: 'station' | 'step') => [...new Set(surv
             <span dir="auto">{{ survey.fan }}</span>, {{ dateInZone(survey.createdAt, 'UTC') }}, {{ survey.person }}
           </p>
           <table class="w-full">
-            <thead><tr class="text-left"><td /><th v-for="step in namesOf(survey, 'step')" :key="step" class="text-right">{{ step }}</th></tr></thead>
+            <thead>
+              <tr class="text-left">
+                <td />
+                <th v-for="step in namesOf(survey, 'step')" :key="step" class="text-right">{{ step }}</th>
+              </tr>
+            </thead>
             <tbody>
               <tr v-for="station in namesOf(survey, 'station')" :key="station" class="border-t border-edge">
-                <th class="text-left font-normal">{{ station }}</th><td v-for="step in namesOf(survey, 'step')" :key="step" class="figures text-right">{{ shownWind(survey, station, step) }}</td>
+                <th class="text-left font-normal">{{ station }}</th>
+                <td v-for="step in namesOf(survey, 'step')" :key="step" class="figures text-right">
+                  {{ shownWind(survey, station, step) }}
+                </td>
               </tr>
             </tbody>
           </table>
         </section>
-        <p v-if="surveys.length === 0" class="text-ink-2">
-          No survey was made here yet.
-        </p>
+        <p v-if="surveys.length === 0" class="text-ink-2">No survey was made here yet.</p>
       </div>
     </div>
   </div>

@@ -7,9 +7,18 @@ import type { TypedCorrection } from '#shared/correction'
 const route = useRoute()
 const id = String(route.params.id)
 /** The address as it stands: the server reads it with the conventions of the run's method. */
-const query = computed(() => Object.fromEntries(Object.entries(route.query).filter((pair): pair is [string, string] => typeof pair[1] === 'string')))
+const query = computed(() =>
+  Object.fromEntries(
+    Object.entries(route.query).filter((pair): pair is [string, string] => typeof pair[1] === 'string'),
+  ),
+)
 const { data: page, error, refresh } = await useRunPage(id, query)
-if (error.value) throw createError({ statusCode: error.value.statusCode ?? 500, message: error.value.data?.problems?.[0]?.text ?? 'The run could not be read.', fatal: true })
+if (error.value)
+  throw createError({
+    statusCode: error.value.statusCode ?? 500,
+    message: error.value.data?.problems?.[0]?.text ?? 'The run could not be read.',
+    fatal: true,
+  })
 useHead({ title: () => `${page.value?.record.setup ?? 'Run'} · Vulcanum` })
 
 const margin = useMargin()
@@ -18,32 +27,52 @@ const { units } = usePreferences()
 const correcting = ref<TypedCorrection['what'] | null>(null)
 const inView = useInView()
 watchEffect(() => {
-  if (page.value) inView.value = { then: thenSentence(page.value.record, units.value), broughtTo: `${page.value.view.reference.name}: ${referenceSentence(page.value.reference, units.value)}` }
+  if (page.value)
+    inView.value = {
+      then: thenSentence(page.value.record, units.value),
+      broughtTo: `${page.value.view.reference.name}: ${referenceSentence(page.value.reference, units.value)}`,
+    }
 })
-onUnmounted(() => { inView.value = null })
+onUnmounted(() => {
+  inView.value = null
+})
 
-const choose = (change: Partial<RunView>) => navigateTo({ query: runViewQuery({ ...page.value!.view, ...change }, page.value!.conventions) }, { replace: true })
+const choose = (change: Partial<RunView>) =>
+  navigateTo({ query: runViewQuery({ ...page.value!.view, ...change }, page.value!.conventions) }, { replace: true })
 function addReading(name: string) {
   if (name in MEASURED_QUANTITIES) correcting.value = name as TypedCorrection['what']
 }
-const download = (what: string) => `/api/runs/${id}/${what}${Object.keys(query.value).length ? `?${new URLSearchParams(query.value).toString()}` : ''}`
-const title = computed(() => (page.value ? `${page.value.record.setup}, ${dateInZone(page.value.record.startedAt, page.value.record.zone)}, brought to ${page.value.view.reference.name} (model ${page.value.view.model})` : ''))
+const download = (what: string) =>
+  `/api/runs/${id}/${what}${Object.keys(query.value).length ? `?${new URLSearchParams(query.value).toString()}` : ''}`
+const title = computed(() =>
+  page.value
+    ? `${page.value.record.setup}, ${dateInZone(page.value.record.startedAt, page.value.record.zone)}, brought to ${page.value.view.reference.name} (model ${page.value.view.model})`
+    : '',
+)
 </script>
 
 <template>
   <div v-if="page" class="flex flex-col gap-4 xl:flex-row">
     <div class="min-w-0 flex-1 space-y-3">
-      <RunHeading :record="page.record" :bench-notes="page.benchNotes" :void-reason="page.voids.at(-1)?.reason ?? null" />
+      <RunHeading
+        :record="page.record"
+        :bench-notes="page.benchNotes"
+        :void-reason="page.voids.at(-1)?.reason ?? null"
+      />
       <RunRehearsed v-if="page.rehearsed" :rehearsed="page.rehearsed" />
       <RunFigures :answer="page.answer" />
       <RunView :view="page.view" :reference="page.reference" @choose="choose" />
       <RunLadder :answer="page.answer" :reference="page.reference" :title="title" @add="correcting = $event" />
       <RunRibbonFull :ribbon="page.ribbon" />
       <section v-if="page.trace.length > 1" aria-label="Trace" class="enamel p-3">
-        <h2 class="mb-1">
-          Water temperature
-        </h2>
-        <LazyRunTrace :trace="page.trace" :marks="page.ribbon.marks" :boiling-c="page.answer.boilingPointC" :fit="page.answer.traceFit" :found-s="page.answer.boilFound?.atS ?? null" />
+        <h2 class="mb-1">Water temperature</h2>
+        <LazyRunTrace
+          :trace="page.trace"
+          :marks="page.ribbon.marks"
+          :boiling-c="page.answer.boilingPointC"
+          :fit="page.answer.traceFit"
+          :found-s="page.answer.boilFound?.atS ?? null"
+        />
         <RunTraceSays :answer="page.answer" />
         <RunTraceTable :trace="page.trace" />
       </section>
@@ -51,9 +80,20 @@ const title = computed(() => (page.value ? `${page.value.record.setup}, ${dateIn
       <div class="grid items-start gap-3 lg:grid-cols-2">
         <RunOtherFigures :answer="page.answer" />
         <RunReadings :record="page.record" @correct="correcting = $event" />
-        <RunMethod v-if="page.findings" :record="page.record" :findings="page.findings" :claim="page.claim" @add="addReading" />
+        <RunMethod
+          v-if="page.findings"
+          :record="page.record"
+          :findings="page.findings"
+          :claim="page.claim"
+          @add="addReading"
+        />
         <RunSetup v-if="page.setup" :setup="page.setup" />
-        <RunMonteCarlo v-if="page.answer.normalisedGPerL !== null" :run-id="id" :query="query" :download="download('monte-carlo')" />
+        <RunMonteCarlo
+          v-if="page.answer.normalisedGPerL !== null"
+          :run-id="id"
+          :query="query"
+          :download="download('monte-carlo')"
+        />
       </div>
       <div class="grid items-start gap-3 lg:grid-cols-2">
         <RunObservations :page="page" @changed="refresh()" />
@@ -65,10 +105,21 @@ const title = computed(() => (page.value ? `${page.value.record.setup}, ${dateIn
       <p class="no-print flex flex-wrap gap-3">
         <a class="act-quiet" :href="download('document')" download>Run as JSON</a>
         <a class="act-quiet" :href="download('results')" download>Results as CSV</a>
-        <NuxtLink class="act-quiet" :to="{ path: '/runs/import', query: { run: id } }">Bring a logger’s file in</NuxtLink>
+        <NuxtLink class="act-quiet" :to="{ path: '/runs/import', query: { run: id } }"
+          >Bring a logger’s file in</NuxtLink
+        >
       </p>
     </div>
     <RunMargin v-if="!margin.hidden" :answer="page.answer" class="w-full shrink-0 xl:w-margin" />
-    <RunCorrection v-if="correcting" :record="page.record" :what="correcting" @close="correcting = null" @corrected="correcting = null; refresh()" />
+    <RunCorrection
+      v-if="correcting"
+      :record="page.record"
+      :what="correcting"
+      @close="correcting = null"
+      @corrected="
+        correcting = null
+        refresh()
+      "
+    />
   </div>
 </template>

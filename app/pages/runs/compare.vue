@@ -5,8 +5,14 @@ import type { RunComparison } from '#shared/runComparison'
 /** Runs that were picked in the logbook, by set-up: like with like first, then what may be said. */
 useHead({ title: 'Picked runs compared · Vulcanum' })
 const route = useRoute()
-const { data, error } = await useFetch<RunComparison>('/api/runs/compare', { query: computed(() => ({ runs: route.query.runs, mixed: route.query.mixed })) })
-const GRADES = { clean: 'Like with like.', corrected: 'Like with like, after correction.', confounded: 'Not like with like: more than the set-up changed.' }
+const { data, error } = await useFetch<RunComparison>('/api/runs/compare', {
+  query: computed(() => ({ runs: route.query.runs, mixed: route.query.mixed })),
+})
+const GRADES = {
+  clean: 'Like with like.',
+  corrected: 'Like with like, after correction.',
+  confounded: 'Not like with like: more than the set-up changed.',
+}
 </script>
 
 <template>
@@ -19,7 +25,11 @@ const GRADES = { clean: 'Like with like.', corrected: 'Like with like, after cor
       <section class="enamel p-4" aria-label="Like with like">
         <h2>{{ GRADES[data.likeWithLike.grade] }}</h2>
         <ul v-if="data.likeWithLike.differences.length" class="mt-1 list-disc pl-5">
-          <li v-for="one in data.likeWithLike.differences" :key="one.what" :class="one.grade === 'confounded' ? 'font-bold' : ''">
+          <li
+            v-for="one in data.likeWithLike.differences"
+            :key="one.what"
+            :class="one.grade === 'confounded' ? 'font-bold' : ''"
+          >
             {{ one.text }}
           </li>
         </ul>
@@ -29,7 +39,14 @@ const GRADES = { clean: 'Like with like.', corrected: 'Like with like, after cor
           <caption class="mb-1 text-left">
             Normalised to the Standard bench, thriftiest first. Set-ups that share a letter are not shown to differ.
           </caption>
-          <thead><tr class="text-left"><th class="pr-6">Set-up</th><th class="pr-6 text-right">Runs</th><th class="pr-6 text-right">g/L</th><th>Letters</th></tr></thead>
+          <thead>
+            <tr class="text-left">
+              <th class="pr-6">Set-up</th>
+              <th class="pr-6 text-right">Runs</th>
+              <th class="pr-6 text-right">g/L</th>
+              <th>Letters</th>
+            </tr>
+          </thead>
           <tbody>
             <tr v-for="arm in data.arms" :key="arm.name">
               <td class="pr-6" dir="auto">{{ arm.name }}</td>
@@ -39,17 +56,20 @@ const GRADES = { clean: 'Like with like.', corrected: 'Like with like, after cor
             </tr>
           </tbody>
         </table>
-        <p v-if="data.arms.length === 1" class="mt-2">
-          All of one set-up: there is nothing to hold it against.
-        </p>
+        <p v-if="data.arms.length === 1" class="mt-2">All of one set-up: there is nothing to hold it against.</p>
         <ul class="mt-3 space-y-1">
           <li v-for="pair in data.pairs" :key="pair.arms.join()">
-            {{ pair.arms[1] }} against {{ pair.arms[0] }}: {{ pair.text }}<span v-if="pair.adjustedP !== null && data.pairs.length > 1" class="text-ink-2"> p {{ formatNumber(pair.adjustedP, 3) }}, adjusted for {{ data.pairs.length }} pairs.</span>
+            {{ pair.arms[1] }} against {{ pair.arms[0] }}: {{ pair.text
+            }}<span v-if="pair.adjustedP !== null && data.pairs.length > 1" class="text-ink-2">
+              p {{ formatNumber(pair.adjustedP, 3) }}, adjusted for {{ data.pairs.length }} pairs.</span
+            >
           </li>
         </ul>
       </section>
       <p v-if="data.origins > 1">
-        <NuxtLink v-if="route.query.mixed !== 'yes'" :to="{ query: { ...route.query, mixed: 'yes' } }">Hold measured and published ones against each other</NuxtLink>
+        <NuxtLink v-if="route.query.mixed !== 'yes'" :to="{ query: { ...route.query, mixed: 'yes' } }"
+          >Hold measured and published ones against each other</NuxtLink
+        >
         <NuxtLink v-else :to="{ query: { runs: route.query.runs } }">Keep to one origin</NuxtLink>
       </p>
       <section v-if="data.leftOut.length" class="enamel p-4" aria-label="Left out">

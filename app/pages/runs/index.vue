@@ -20,8 +20,12 @@ function pick(id: string) {
   if (!now.delete(id)) now.add(id)
   picked.value = now
 }
-const pickNone = () => { picked.value = new Set() }
-const pickShown = () => { picked.value = new Set(lines.value.map(line => line.id)) }
+const pickNone = () => {
+  picked.value = new Set()
+}
+const pickShown = () => {
+  picked.value = new Set(lines.value.map((line) => line.id))
+}
 watch(() => route.fullPath, pickNone)
 
 const { left, ask } = useFiguresLeft(again)
@@ -43,32 +47,50 @@ async function changed() {
       The runs could not be read. Check that Vulcanum is running, then reload.
     </p>
     <p v-else-if="count === 0 && isPlain">
-      Nothing burned here yet. <NuxtLink to="/runs/new">Log the first run</NuxtLink>, or <NuxtLink to="/runs/import">bring a table in</NuxtLink>.
+      Nothing burned here yet. <NuxtLink to="/runs/new">Log the first run</NuxtLink>, or
+      <NuxtLink to="/runs/import">bring a table in</NuxtLink>.
     </p>
     <template v-else>
       <RunFilterBar :query="query" :choices="choices ?? null" :count="count" @change="go" />
       <p v-if="query.filter.import" class="mb-2">
-        Those that came in with <NuxtLink :to="`/runs/import/${query.filter.import}`">one file</NuxtLink> alone. <NuxtLink to="/runs">Show all</NuxtLink>
+        Those that came in with <NuxtLink :to="`/runs/import/${query.filter.import}`">one file</NuxtLink> alone.
+        <NuxtLink to="/runs">Show all</NuxtLink>
       </p>
       <RunViews :columns="columns" @column="toggle" />
       <p v-if="left > 0" role="status" class="mb-2" data-figures-left>
         {{ left === 1 ? '1 figure is' : `${left.toLocaleString('en')} figures are` }} being worked out anew.
       </p>
       <template v-if="lines.length">
-        <RunPicked :picked="picked" :filter="query.filter" :count="count" :loaded="lines.length" @done="changed" @clear="pickNone" @all="pickShown" />
-        <RunTable :runs="lines" :count="count" :sort="query.sort" :group="query.group" :groups="groups ?? []" :columns="columns" :picked="picked" @sort="sortBy" @pick="pick" @near="more" />
+        <RunPicked
+          :picked="picked"
+          :filter="query.filter"
+          :count="count"
+          :loaded="lines.length"
+          @done="changed"
+          @clear="pickNone"
+          @all="pickShown"
+        />
+        <RunTable
+          :runs="lines"
+          :count="count"
+          :sort="query.sort"
+          :group="query.group"
+          :groups="groups ?? []"
+          :columns="columns"
+          :picked="picked"
+          @sort="sortBy"
+          @pick="pick"
+          @near="more"
+        />
         <p v-if="failed" role="alert" class="mt-2 font-bold">
-          The next runs could not be read. <button type="button" class="underline" @click="more">
-            Try again
-          </button>
+          The next runs could not be read. <button type="button" class="underline" @click="more">Try again</button>
         </p>
         <p v-else-if="next" class="mt-2 text-ink-2">
-          {{ lines.length.toLocaleString('en') }} of {{ count.toLocaleString('en') }} read; the rest comes as you go down.
+          {{ lines.length.toLocaleString('en') }} of {{ count.toLocaleString('en') }} read; the rest comes as you go
+          down.
         </p>
       </template>
-      <p v-else>
-        No run passes. <NuxtLink to="/runs">Show all</NuxtLink>.
-      </p>
+      <p v-else>No run passes. <NuxtLink to="/runs">Show all</NuxtLink>.</p>
     </template>
   </div>
 </template>

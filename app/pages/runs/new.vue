@@ -6,18 +6,15 @@ const { data: kit, error } = await useKit()
 
 <template>
   <div>
-    <h1 class="mb-1">
-      Log a run
-    </h1>
+    <h1 class="mb-1">Log a run</h1>
     <p class="mb-4 max-w-3xl text-ink-2">
-      Type quantities the way you say them. An empty box means not measured. The draft is kept as you type, here and on the server.
+      Type quantities the way you say them. An empty box means not measured. The draft is kept as you type, here and on
+      the server.
     </p>
     <p v-if="error || !kit" role="alert" class="font-bold">
       The kit could not be read. Check that Vulcanum is running, then reload.
     </p>
-    <p v-else-if="!kit.setups.length">
-      There is no kit yet. <NuxtLink to="/burn" class="act">Burn one now</NuxtLink>
-    </p>
+    <p v-else-if="!kit.setups.length">There is no kit yet. <NuxtLink to="/burn" class="act">Burn one now</NuxtLink></p>
     <ClientOnly v-else>
       <LogDraft :kit="kit" />
       <template #fallback>

@@ -20,10 +20,14 @@ export default defineEventHandler(async (event) => {
     setResponseStatus(event, FAILURE_STATUS[broke])
     return { acks, bench: null, whole: false, problems: [{ path: '', ...FAILURE_WORDS[broke] }] }
   }
-  setResponseStatus(event, acks.some(ack => ack.as === 'conflict') ? 409 : 200)
+  setResponseStatus(event, acks.some((ack) => ack.as === 'conflict') ? 409 : 200)
   // A page that says how much it has seen is told what changed since.
   const { seen } = body.value as { seen?: unknown }
   const whole = !(Number.isInteger(seen) && (seen as number) >= 0)
   const serverMs = await benchNow(db)
-  return { acks, whole, bench: whole ? await readBenchNow(db, serverMs) : await readBenchSince(db, seen as number, serverMs) }
+  return {
+    acks,
+    whole,
+    bench: whole ? await readBenchNow(db, serverMs) : await readBenchSince(db, seen as number, serverMs),
+  }
 })

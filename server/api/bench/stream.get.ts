@@ -23,7 +23,8 @@ export default defineEventHandler(async (event) => {
   const send = (message: EventStreamMessage) => {
     if (!over && stillReads(event.node.res)) void stream.push(message)
   }
-  const push = (name: string, value: { seq: number }) => send({ event: name, id: String(value.seq), data: JSON.stringify(value), retry: 500 })
+  const push = (name: string, value: { seq: number }) =>
+    send({ event: name, id: String(value.seq), data: JSON.stringify(value), retry: 500 })
   const deaf = hear((change) => {
     if (began) push('change', change)
     else waiting.push(change)
@@ -33,7 +34,7 @@ export default defineEventHandler(async (event) => {
   let deafToNow = () => undefined as unknown
   let deafToSamples = () => undefined as unknown
   if (only !== 'lanes') {
-    deafToNow = hearNow(now => send({ event: 'now', data: JSON.stringify(now) }))
+    deafToNow = hearNow((now) => send({ event: 'now', data: JSON.stringify(now) }))
     void samplesSince(db, readHad(had), (pushes) => {
       samples(pushes)
       if (!over) deafToSamples = hearSamples(samples)
@@ -44,7 +45,7 @@ export default defineEventHandler(async (event) => {
   const beat = setInterval(() => void beatOnce().catch(() => undefined), BEAT_MS)
   async function beatOnce() {
     // It may have been forgotten at another process.
-    if (caller.as === 'device' && !await isLetIn(db, caller.id)) return stream.close()
+    if (caller.as === 'device' && !(await isLetIn(db, caller.id))) return stream.close()
     send({ event: 'beat', data: JSON.stringify({ serverMs: await benchNow(db) }) })
   }
   stream.onClosed(async () => {
@@ -74,7 +75,16 @@ export default defineEventHandler(async (event) => {
 function readHad(text: unknown): SamplesHad {
   try {
     const read = JSON.parse(String(text)) as Record<string, Record<string, unknown> | null> | null
-    return Object.fromEntries(Object.entries(read ?? {}).map(([runId, channels]) => [runId, Object.fromEntries(Object.entries(channels ?? {}).filter(([, seq]) => Number.isInteger(seq) && (seq as number) > 0 && (seq as number) < 2 ** 31))]))
+    return Object.fromEntries(
+      Object.entries(read ?? {}).map(([runId, channels]) => [
+        runId,
+        Object.fromEntries(
+          Object.entries(channels ?? {}).filter(
+            ([, seq]) => Number.isInteger(seq) && (seq as number) > 0 && (seq as number) < 2 ** 31,
+          ),
+        ),
+      ]),
+    )
   } catch {
     return {}
   }

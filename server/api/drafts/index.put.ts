@@ -10,5 +10,16 @@ export default defineEventHandler(async (event) => {
   const outcome = await keepDraft(useDatabase(), read.sent)
   if (outcome.status === 'kept') return outcome
   setResponseStatus(event, 409)
-  return { ...outcome, problems: [{ path: '', text: outcome.status === 'logged' ? 'This draft was logged already: it is a run now.' : 'This draft was changed on another page. Choose which one stays.' }] }
+  return {
+    ...outcome,
+    problems: [
+      {
+        path: '',
+        text:
+          outcome.status === 'logged'
+            ? 'This draft was logged already: it is a run now.'
+            : 'This draft was changed on another page. Choose which one stays.',
+      },
+    ],
+  }
 })

@@ -7,7 +7,7 @@ import { INGEST } from '#shared/feed'
 
 /** Of one socket, not yet taken [characters]: beyond it, whoever sends does not wait for what is stored. */
 const MOST_WAITING = 2 * INGEST.maxBytes
-const open = new Map<string, { session: Session, turn: Promise<void>, waiting: number }>()
+const open = new Map<string, { session: Session; turn: Promise<void>; waiting: number }>()
 
 /** One that does not answer that it is closed is ended all the same. */
 function letGo(peer: Peer): void {
@@ -21,7 +21,15 @@ export default defineWebSocketHandler({
   open(peer) {
     socketOpened()
     const db = useDatabase()
-    open.set(peer.id, { session: openSession(db, { say: answer => void peer.send(JSON.stringify(answer)), close: () => letGo(peer) }, () => benchNow(db)), turn: Promise.resolve(), waiting: 0 })
+    open.set(peer.id, {
+      session: openSession(
+        db,
+        { say: (answer) => void peer.send(JSON.stringify(answer)), close: () => letGo(peer) },
+        () => benchNow(db),
+      ),
+      turn: Promise.resolve(),
+      waiting: 0,
+    })
   },
   message(peer, message) {
     const mine = open.get(peer.id)
@@ -29,12 +37,21 @@ export default defineWebSocketHandler({
     const text = message.text()
     mine.waiting += text.length
     if (mine.waiting > MOST_WAITING) {
-      peer.send(JSON.stringify({ error: `More than ${MOST_WAITING} characters wait. Wait for the answer to a batch before the next.` }))
+      peer.send(
+        JSON.stringify({
+          error: `More than ${MOST_WAITING} characters wait. Wait for the answer to a batch before the next.`,
+        }),
+      )
       letGo(peer)
       return
     }
-    const lines = text.split(/\r?\n/).filter(line => line.trim() !== '')
-    mine.turn = mine.turn.then(() => mine.session.take(lines)).catch(() => letGo(peer)).finally(() => { mine.waiting -= text.length })
+    const lines = text.split(/\r?\n/).filter((line) => line.trim() !== '')
+    mine.turn = mine.turn
+      .then(() => mine.session.take(lines))
+      .catch(() => letGo(peer))
+      .finally(() => {
+        mine.waiting -= text.length
+      })
   },
   close(peer) {
     socketClosed()

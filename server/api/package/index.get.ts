@@ -6,7 +6,10 @@ export default defineEventHandler(async (event) => {
   const url = process.env.DATABASE_URL
   if (!url) throw createError({ statusCode: 503, message: 'There is no database. Start with npm start.' })
   const packed = await packToFile(url, new Date())
-  if (packed === null) return answerProblems(event, 429, [{ path: '', text: 'This bench is being packed for others at this moment. Try again when that is done.' }])
+  if (packed === null)
+    return answerProblems(event, 429, [
+      { path: '', text: 'This bench is being packed for others at this moment. Try again when that is done.' },
+    ])
   setHeader(event, 'content-type', 'application/zip')
   setHeader(event, 'content-disposition', 'attachment; filename="vulcanum-bench.zip"')
   event.node.res.setTimeout(SLOWEST_READER_MS, () => event.node.res.destroy())

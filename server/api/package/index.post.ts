@@ -26,20 +26,29 @@ export default defineEventHandler(async (event) => {
 })
 
 /** The body on disk, no further than the limit; what broke off is nothing. */
-async function keep(request: Readable, file: string): Promise<{ status: number, text: string } | null> {
+async function keep(request: Readable, file: string): Promise<{ status: number; text: string } | null> {
   let bytes = 0
   let tooLarge = false
   try {
-    await pipeline(request, async function* (chunks: AsyncIterable<Buffer>) {
-      for await (const chunk of chunks) {
-        bytes += chunk.length
-        tooLarge = bytes > PACKAGE_MAX_BYTES
-        if (tooLarge) throw new Error('too large')
-        yield chunk
-      }
-    }, createWriteStream(file))
+    await pipeline(
+      request,
+      async function* (chunks: AsyncIterable<Buffer>) {
+        for await (const chunk of chunks) {
+          bytes += chunk.length
+          tooLarge = bytes > PACKAGE_MAX_BYTES
+          if (tooLarge) throw new Error('too large')
+          yield chunk
+        }
+      },
+      createWriteStream(file),
+    )
     return null
   } catch {
-    return tooLarge ? { status: 413, text: `The package: expected at most ${PACKAGE_MAX_BYTES / 1e9} GB. Use npm run backup and npm run restore for a bench of that size.` } : { status: 400, text: `The package broke off after ${bytes} bytes. Nothing was changed; send it again.` }
+    return tooLarge
+      ? {
+          status: 413,
+          text: `The package: expected at most ${PACKAGE_MAX_BYTES / 1e9} GB. Use npm run backup and npm run restore for a bench of that size.`,
+        }
+      : { status: 400, text: `The package broke off after ${bytes} bytes. Nothing was changed; send it again.` }
   }
 }

@@ -14,6 +14,12 @@ export default defineEventHandler(async (event): Promise<ClaimAnswer | { problem
   const became = pairing.claim(read.typed.id, read.typed.claim, Date.now())
   if (became.as !== 'granted') return became
   const { id, token } = await pairDevice(useDatabase(), became.name)
-  setCookie(event, DEVICE_COOKIE, token, { httpOnly: true, secure: true, sameSite: 'strict', path: '/', maxAge: A_YEAR_S })
+  setCookie(event, DEVICE_COOKIE, token, {
+    httpOnly: true,
+    secure: true,
+    sameSite: 'strict',
+    path: '/',
+    maxAge: A_YEAR_S,
+  })
   return { as: 'granted', id, name: became.name }
 })

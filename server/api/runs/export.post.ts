@@ -9,13 +9,20 @@ import { isUuid } from '#shared/uuid'
 export default defineEventHandler(async (event) => {
   const body = await readJsonBody(event)
   if (!body.ok) return answerProblems(event, body.status, [{ path: '', text: body.text }])
-  const { format, runIds, filter } = (body.value ?? {}) as { format?: unknown, runIds?: unknown, filter?: unknown }
-  const known = EXPORT_FORMATS.find(one => one === format)
-  if (!known) return answerProblems(event, 422, [{ path: 'format', text: `Format: expected ${EXPORT_FORMATS.join(', ')}.` }])
-  if (runIds !== undefined && !(Array.isArray(runIds) && runIds.length <= MAX_RUNS && runIds.every(isUuid))) return answerProblems(event, 422, [{ path: 'runIds', text: `Runs: expected at most ${MAX_RUNS} ids. Pick them from the list.` }])
+  const { format, runIds, filter } = (body.value ?? {}) as { format?: unknown; runIds?: unknown; filter?: unknown }
+  const known = EXPORT_FORMATS.find((one) => one === format)
+  if (!known)
+    return answerProblems(event, 422, [{ path: 'format', text: `Format: expected ${EXPORT_FORMATS.join(', ')}.` }])
+  if (runIds !== undefined && !(Array.isArray(runIds) && runIds.length <= MAX_RUNS && runIds.every(isUuid)))
+    return answerProblems(event, 422, [
+      { path: 'runIds', text: `Runs: expected at most ${MAX_RUNS} ids. Pick them from the list.` },
+    ])
   const db = useDatabase()
-  const ids = runIds as string[] | undefined ?? await idsOf(db, readRunList((filter ?? {}) as Record<string, unknown>).filter, MAX_RUNS)
-  if (ids.length === 0) return answerProblems(event, 422, [{ path: 'runIds', text: 'Runs: none is picked, or none passes. Pick some.' }])
+  const ids =
+    (runIds as string[] | undefined) ??
+    (await idsOf(db, readRunList((filter ?? {}) as Record<string, unknown>).filter, MAX_RUNS))
+  if (ids.length === 0)
+    return answerProblems(event, 422, [{ path: 'runIds', text: 'Runs: none is picked, or none passes. Pick some.' }])
   setHeader(event, 'content-type', EXPORT_TYPES[known])
   setHeader(event, 'content-disposition', `attachment; filename="vulcanum-runs.${known}"`)
   return sendStream(event, exportRuns(db, ids, known))

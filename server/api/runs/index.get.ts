@@ -8,6 +8,7 @@ export default defineEventHandler((event) => {
   const query = readQuery(event)
   const asked = readRunList(query)
   const after = typeof query.after === 'string' ? readCursor(query.after, asked) : null
-  if (query.after !== undefined && after === null) throw createError({ statusCode: 400, message: 'This is not where a page of the list begins. Reload the list.' })
+  if (query.after !== undefined && after === null)
+    throw createError({ statusCode: 400, message: 'This is not where a page of the list begins. Reload the list.' })
   return answerInCommon(event, () => listRuns(useDatabase(), asked, { after, limit: PAGE_OF_RUNS }))
 })

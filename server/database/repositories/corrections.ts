@@ -8,7 +8,7 @@ import type { HistoryEntry } from '../../../shared/runRecord'
 import type { Connection } from '../connection'
 import { instrumentOf } from '../../kit/checks'
 import { event, measurement, person, run, thingVersion } from '../schema'
-import { currentEvents, currentMeasurements } from './runs'
+import { currentEvents, currentMeasurements } from './current'
 
 /** The run's revision, its row locked until the transaction ends; null where there is no such run. */
 export async function lockRevision(tx: Connection, runId: string): Promise<number | null> {
@@ -24,25 +24,65 @@ export async function isStored(tx: Connection, id: string): Promise<boolean> {
 }
 
 /** Appends it, superseding what stands, or adding where nothing does. */
-export async function appendCorrection(tx: Connection, runId: string, { id, what, typed, reason, personId }: TypedCorrection, quantity: Quantity): Promise<void> {
+export async function appendCorrection(
+  tx: Connection,
+  runId: string,
+  { id, what, typed, reason, personId }: TypedCorrection,
+  quantity: Quantity,
+): Promise<void> {
   if (isTime(what)) {
-    const standing = (await currentEvents(tx, [runId])).find(one => one.kind === what)
-    const [last] = await tx.select({ seq: sql<number>`max(${event.seq})` }).from(event).where(eq(event.runId, runId))
-    await tx.insert(event).values({ id, runId, seq: (last?.seq ?? 0) + 1, kind: what, atMs: Math.round(quantity.value * 1000), source: 'correction', payload: { ...standing?.payload, typed }, supersedesId: standing?.id ?? null, reason, personId })
+    const standing = (await currentEvents(tx, [runId])).find((one) => one.kind === what)
+    const [last] = await tx
+      .select({ seq: sql<number>`max(${event.seq})` })
+      .from(event)
+      .where(eq(event.runId, runId))
+    await tx.insert(event).values({
+      id,
+      runId,
+      seq: (last?.seq ?? 0) + 1,
+      kind: what,
+      atMs: Math.round(quantity.value * 1000),
+      source: 'correction',
+      payload: { ...standing?.payload, typed },
+      supersedesId: standing?.id ?? null,
+      reason,
+      personId,
+    })
   } else {
-    const standing = (await currentMeasurements(tx, [runId])).find(one => one.quantity === what)
-    const correction = standing?.instrumentVersionId ? await correctionOf(tx, { runId, versionId: standing.instrumentVersionId, reading: quantity.value }) : null
+    const standing = (await currentMeasurements(tx, [runId])).find((one) => one.quantity === what)
+    const correction = standing?.instrumentVersionId
+      ? await correctionOf(tx, { runId, versionId: standing.instrumentVersionId, reading: quantity.value })
+      : null
     await tx.insert(measurement).values({
-      id, runId, quantity: what, value: quantity.value + (correction ?? 0), typed: quantity.typed, typedUnit: quantity.unit, instrumentVersionId: standing?.instrumentVersionId ?? null, correction, supersedesId: standing?.id ?? null, reason, personId,
+      id,
+      runId,
+      quantity: what,
+      value: quantity.value + (correction ?? 0),
+      typed: quantity.typed,
+      typedUnit: quantity.unit,
+      instrumentVersionId: standing?.instrumentVersionId ?? null,
+      correction,
+      supersedesId: standing?.id ?? null,
+      reason,
+      personId,
     })
   }
-  await tx.update(run).set({ revision: sql`${run.revision} + 1` }).where(eq(run.id, runId))
+  await tx
+    .update(run)
+    .set({ revision: sql`${run.revision} + 1` })
+    .where(eq(run.id, runId))
 }
 
 /** What the checks of the instrument that took the reading add to it, as of the run. */
-async function correctionOf(tx: Connection, { runId, versionId, reading }: { runId: string, versionId: string, reading: number }): Promise<number | null> {
+async function correctionOf(
+  tx: Connection,
+  { runId, versionId, reading }: { runId: string; versionId: string; reading: number },
+): Promise<number | null> {
   const [row] = await tx.select({ startedAt: run.startedAt }).from(run).where(eq(run.id, runId))
-  const [version] = await tx.select({ thingId: thingVersion.thingId }).from(thingVersion).where(eq(thingVersion.id, versionId))
+  const [version] = await tx
+    .select({ thingId: thingVersion.thingId })
+    .from(thingVersion)
+    .where(eq(thingVersion.id, versionId))
   const instrument = await instrumentOf(tx, version!.thingId)
   return instrument?.correctionAt(reading, row!.startedAt.getTime()) ?? null
 }
@@ -50,14 +90,49 @@ async function correctionOf(tx: Connection, { runId, versionId, reading }: { run
 /** What was corrected or added afterwards, oldest first: both values, why, by whom and when. */
 export async function historyOf(db: Connection, runId: string): Promise<HistoryEntry[]> {
   const was = alias(measurement, 'was')
-  const measurements = await db.select({ what: measurement.quantity, now: measurement.typed, was: was.typed, reason: measurement.reason, person: person.name, at: measurement.recordedAt }).from(measurement)
-    .innerJoin(person, eq(person.id, measurement.personId)).leftJoin(was, eq(was.id, measurement.supersedesId)).where(and(eq(measurement.runId, runId), sql`${measurement.reason} is not null`))
+  const measurements = await db
+    .select({
+      what: measurement.quantity,
+      now: measurement.typed,
+      was: was.typed,
+      reason: measurement.reason,
+      person: person.name,
+      at: measurement.recordedAt,
+    })
+    .from(measurement)
+    .innerJoin(person, eq(person.id, measurement.personId))
+    .leftJoin(was, eq(was.id, measurement.supersedesId))
+    .where(and(eq(measurement.runId, runId), sql`${measurement.reason} is not null`))
   const wasEvent = alias(event, 'was_event')
-  const events = await db.select({ what: event.kind, now: event.payload, was: wasEvent.payload, wasMs: wasEvent.atMs, reason: event.reason, person: person.name, at: event.recordedAt }).from(event)
-    .innerJoin(person, eq(person.id, event.personId)).leftJoin(wasEvent, eq(wasEvent.id, event.supersedesId)).where(and(eq(event.runId, runId), ne(event.source, 'bench'), sql`${event.reason} is not null`))
+  const events = await db
+    .select({
+      what: event.kind,
+      now: event.payload,
+      was: wasEvent.payload,
+      wasMs: wasEvent.atMs,
+      reason: event.reason,
+      person: person.name,
+      at: event.recordedAt,
+    })
+    .from(event)
+    .innerJoin(person, eq(person.id, event.personId))
+    .leftJoin(wasEvent, eq(wasEvent.id, event.supersedesId))
+    .where(and(eq(event.runId, runId), ne(event.source, 'bench'), sql`${event.reason} is not null`))
   const entries = [
-    ...measurements.map(one => ({ ...one, what: one.what as MeasuredQuantity, reason: one.reason!, at: one.at.toISOString() })),
-    ...events.map(({ what, now, was: before, reason, person: who, at }) => ({ what: what as HistoryEntry['what'], now: now.typed ?? '', was: before?.typed ?? null, reason: reason!, person: who, at: at.toISOString() })),
+    ...measurements.map((one) => ({
+      ...one,
+      what: one.what as MeasuredQuantity,
+      reason: one.reason!,
+      at: one.at.toISOString(),
+    })),
+    ...events.map(({ what, now, was: before, reason, person: who, at }) => ({
+      what: what as HistoryEntry['what'],
+      now: now.typed ?? '',
+      was: before?.typed ?? null,
+      reason: reason!,
+      person: who,
+      at: at.toISOString(),
+    })),
   ]
   return entries.sort((a, b) => a.at.localeCompare(b.at))
 }

@@ -3,10 +3,14 @@ import { sql } from 'drizzle-orm'
 import { createdAt } from './columns'
 
 /** One row: what this database is for, so that the demonstration and a tester's own bench never overwrite each other. */
-export const bench = pgTable('bench', {
-  only: boolean('only').primaryKey().default(true),
-  purpose: text('purpose').$type<'demonstration' | 'own'>().notNull(),
-  /** Set once the demonstration is loaded whole. */
-  loaded: boolean('loaded').notNull().default(false),
-  createdAt: createdAt(),
-}, table => [check('bench_one_row', sql`${table.only}`)])
+export const bench = pgTable(
+  'bench',
+  {
+    only: boolean('only').primaryKey().default(true),
+    purpose: text('purpose').$type<'demonstration' | 'own'>().notNull(),
+    /** Set once the demonstration is loaded whole. */
+    loaded: boolean('loaded').notNull().default(false),
+    createdAt: createdAt(),
+  },
+  (table) => [check('bench_one_row', sql`${table.only}`)],
+)

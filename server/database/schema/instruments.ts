@@ -14,11 +14,20 @@ export const feed = pgTable('feed', {
 })
 
 /** A batch is taken once: sent again, it gets the same answer. */
-export const ingestBatch = pgTable('ingest_batch', {
-  feedId: uuid('feed_id').notNull().references(() => feed.id),
-  batchId: text('batch_id').notNull(),
-  bodyHash: text('body_hash').notNull(),
-  lines: integer('lines').notNull(),
-  ack: jsonb('ack').$type<IngestAck>().notNull(),
-  receivedAt: timestamp('received_at', { withTimezone: true }).notNull().defaultNow(),
-}, table => [primaryKey({ columns: [table.feedId, table.batchId] }), index('ingest_batch_by_time').on(table.receivedAt)])
+export const ingestBatch = pgTable(
+  'ingest_batch',
+  {
+    feedId: uuid('feed_id')
+      .notNull()
+      .references(() => feed.id),
+    batchId: text('batch_id').notNull(),
+    bodyHash: text('body_hash').notNull(),
+    lines: integer('lines').notNull(),
+    ack: jsonb('ack').$type<IngestAck>().notNull(),
+    receivedAt: timestamp('received_at', { withTimezone: true }).notNull().defaultNow(),
+  },
+  (table) => [
+    primaryKey({ columns: [table.feedId, table.batchId] }),
+    index('ingest_batch_by_time').on(table.receivedAt),
+  ],
+)

@@ -4,7 +4,10 @@ import { si } from './columns'
 import { place } from './places'
 
 /** Where the bench stands: one row. */
-export const nowPlace = pgTable('now_place', { only: boolean('only').primaryKey().default(true), placeId: uuid('place_id').references(() => place.id) })
+export const nowPlace = pgTable('now_place', {
+  only: boolean('only').primaryKey().default(true),
+  placeId: uuid('place_id').references(() => place.id),
+})
 
 /** What was last read there. Not a fact of any run: a run keeps its own readings. */
 export const nowReading = pgTable('now_reading', {

@@ -11,51 +11,76 @@ import { run } from './runs'
  * The projection that the logbook lists, kept in the transaction of the facts: what it is filtered, sorted and grouped by as columns, the rest
  * as a line. The migration keeps the lines out of the way of a scan (toast_tuple_target).
  */
-export const runRow = pgTable('run_row', {
-  runId: uuid('run_id').primaryKey().references(() => run.id),
-  startedAt: timestamp('started_at', { withTimezone: true }).notNull(),
-  /** At the place. */
-  day: date('day').notNull(),
-  origin: text('origin').$type<Origin>().notNull(),
-  voided: boolean('voided').notNull(),
-  setup: text('setup').notNull(),
-  place: text('place').notNull(),
-  fuel: text('fuel').notNull(),
-  method: text('method').notNull(),
-  person: text('person').notNull(),
-  remarks: text('remarks').array().$type<RunRemark[]>().notNull(),
-  tags: text('tags').array().notNull().default(sql`'{}'`),
-  /** Lower case, for finding. */
-  words: text('words').notNull(),
-  timeToBoilS: doublePrecision('time_to_boil_s'),
-  gPerL: doublePrecision('g_per_l'),
-  normalisedGPerL: doublePrecision('normalised_g_per_l'),
-  efficiency: doublePrecision('efficiency'),
-  burnRateGPerMin: doublePrecision('burn_rate_g_per_min'),
-  firepowerW: doublePrecision('firepower_w'),
-  line: jsonb('line').$type<Omit<RunLine, 'stale' | 'tags'>>().notNull(),
-  coreVersion: text('core_version').notNull(),
-  /** Runs whose figures rest on each other: one heat hash and origin; of a void run or a break-in its own id. */
-  series: text('series').notNull(),
-  /** Since when facts behind it are newer; null: it stands. */
-  staleSince: timestamp('stale_since', { withTimezone: true }),
-}, table => [
-  index('run_row_by_start').on(table.startedAt, table.runId), index('run_row_by_series').on(table.series), index('run_row_stale').on(table.staleSince).where(sql`stale_since is not null`),
-  index('run_row_words').using('gin', sql`${table.words} gin_trgm_ops`), index('run_row_tags').using('gin', table.tags),
-  // How many pass, and the first page of one name: neither reads the rows of the others.
-  index('run_row_count').on(table.origin, table.voided, table.day), index('run_row_of_setup').on(table.setup, table.startedAt, table.runId), index('run_row_of_place').on(table.place, table.startedAt, table.runId),
-  // The ranking, and the order by name.
-  index('run_row_thriftiest').on(table.normalisedGPerL, table.runId), index('run_row_by_setup').on(sql`${table.setup} collate "und-x-icu"`, table.runId),
-  // One tester's, from the thriftiest on, and how many they are.
-  index('run_row_of_person').on(table.person, table.origin, table.voided, table.gPerL, table.runId),
-])
+export const runRow = pgTable(
+  'run_row',
+  {
+    runId: uuid('run_id')
+      .primaryKey()
+      .references(() => run.id),
+    startedAt: timestamp('started_at', { withTimezone: true }).notNull(),
+    /** At the place. */
+    day: date('day').notNull(),
+    origin: text('origin').$type<Origin>().notNull(),
+    voided: boolean('voided').notNull(),
+    setup: text('setup').notNull(),
+    place: text('place').notNull(),
+    fuel: text('fuel').notNull(),
+    method: text('method').notNull(),
+    person: text('person').notNull(),
+    remarks: text('remarks').array().$type<RunRemark[]>().notNull(),
+    tags: text('tags')
+      .array()
+      .notNull()
+      .default(sql`'{}'`),
+    /** Lower case, for finding. */
+    words: text('words').notNull(),
+    timeToBoilS: doublePrecision('time_to_boil_s'),
+    gPerL: doublePrecision('g_per_l'),
+    normalisedGPerL: doublePrecision('normalised_g_per_l'),
+    efficiency: doublePrecision('efficiency'),
+    burnRateGPerMin: doublePrecision('burn_rate_g_per_min'),
+    firepowerW: doublePrecision('firepower_w'),
+    line: jsonb('line').$type<Omit<RunLine, 'stale' | 'tags'>>().notNull(),
+    coreVersion: text('core_version').notNull(),
+    /** Runs whose figures rest on each other: one heat hash and origin; of a void run or a break-in its own id. */
+    series: text('series').notNull(),
+    /** Since when facts behind it are newer; null: it stands. */
+    staleSince: timestamp('stale_since', { withTimezone: true }),
+  },
+  (table) => [
+    index('run_row_by_start').on(table.startedAt, table.runId),
+    index('run_row_by_series').on(table.series),
+    index('run_row_stale')
+      .on(table.staleSince)
+      .where(sql`stale_since is not null`),
+    index('run_row_words').using('gin', sql`${table.words} gin_trgm_ops`),
+    index('run_row_tags').using('gin', table.tags),
+    // How many pass, and the first page of one name: neither reads the rows of the others.
+    index('run_row_count').on(table.origin, table.voided, table.day),
+    index('run_row_of_setup').on(table.setup, table.startedAt, table.runId),
+    index('run_row_of_place').on(table.place, table.startedAt, table.runId),
+    // The ranking, and the order by name.
+    index('run_row_thriftiest').on(table.normalisedGPerL, table.runId),
+    index('run_row_by_setup').on(sql`${table.setup} collate "und-x-icu"`, table.runId),
+    // One tester's, from the thriftiest on, and how many they are.
+    index('run_row_of_person').on(table.person, table.origin, table.voided, table.gPerL, table.runId),
+  ],
+)
 
 /** A word that a person put on a run; taken off again, it stays with when. */
-export const runTag = pgTable('run_tag', {
-  id: id(),
-  runId: uuid('run_id').notNull().references(() => run.id),
-  name: text('name').notNull(),
-  personId: uuid('person_id').notNull().references(() => person.id),
-  createdAt: createdAt(),
-  removedAt: timestamp('removed_at', { withTimezone: true }),
-}, table => [index('run_tag_by_run').on(table.runId)])
+export const runTag = pgTable(
+  'run_tag',
+  {
+    id: id(),
+    runId: uuid('run_id')
+      .notNull()
+      .references(() => run.id),
+    name: text('name').notNull(),
+    personId: uuid('person_id')
+      .notNull()
+      .references(() => person.id),
+    createdAt: createdAt(),
+    removedAt: timestamp('removed_at', { withTimezone: true }),
+  },
+  (table) => [index('run_tag_by_run').on(table.runId)],
+)

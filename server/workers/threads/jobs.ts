@@ -7,7 +7,12 @@ const AGAIN_MS = 2000
 let stop: (() => Promise<void>) | null = null
 
 function begin(): void {
-  startJobs(process.env.DATABASE_URL!).then((end) => { stop = end }, () => setTimeout(begin, AGAIN_MS))
+  startJobs(process.env.DATABASE_URL!).then(
+    (end) => {
+      stop = end
+    },
+    () => setTimeout(begin, AGAIN_MS),
+  )
 }
 begin()
 

@@ -19,8 +19,13 @@ function databaseAt(url: string): Database {
   return db
 }
 
-interface Over { url: string }
-interface OfRun extends Over { runId: string, options: Options }
+interface Over {
+  url: string
+}
+interface OfRun extends Over {
+  runId: string
+  options: Options
+}
 
 async function runOf({ url, runId }: OfRun): Promise<FoundRun> {
   const found = await findRun(databaseAt(url), runId)
@@ -28,13 +33,36 @@ async function runOf({ url, runId }: OfRun): Promise<FoundRun> {
   return found
 }
 
-export const answer = async (of: OfRun): Promise<ReduceAnswer> => answerRun(databaseAt(of.url), await runOf(of), of.options)
+export const answer = async (of: OfRun): Promise<ReduceAnswer> =>
+  answerRun(databaseAt(of.url), await runOf(of), of.options)
 /** As JSON: a series of ten thousand is written here too. */
-export const requestJson = async (of: OfRun): Promise<string> => JSON.stringify(await requestFor(databaseAt(of.url), await runOf(of), of.options))
-export async function drawMonteCarlo({ draws, seed, ...of }: OfRun & { draws: number, seed: number }): Promise<ReturnType<typeof monteCarloRun>> {
+export const requestJson = async (of: OfRun): Promise<string> =>
+  JSON.stringify(await requestFor(databaseAt(of.url), await runOf(of), of.options))
+export async function drawMonteCarlo({
+  draws,
+  seed,
+  ...of
+}: OfRun & { draws: number; seed: number }): Promise<ReturnType<typeof monteCarloRun>> {
   return monteCarloRun(await requestFor(databaseAt(of.url), await runOf(of), of.options), of.runId, { draws, seed })
 }
 
-export const preview = ({ url, id, input, nowMs }: Over & { id: string, input: unknown, nowMs: number }): Promise<Outcome<ImportPreview>> => previewImport(databaseAt(url), id, input, nowMs)
-export const store = ({ url, id, options, nowMs }: Over & { id: string, options: StoreOptions, nowMs: number }): Promise<void> => storeStaged(databaseAt(url), id, options, nowMs)
-export const undo = ({ url, id, by }: Over & { id: string, by: Parameters<typeof undoImport>[2] }): Promise<Outcome<null>> => undoImport(databaseAt(url), id, by)
+export const preview = ({
+  url,
+  id,
+  input,
+  nowMs,
+}: Over & { id: string; input: unknown; nowMs: number }): Promise<Outcome<ImportPreview>> =>
+  previewImport(databaseAt(url), id, input, nowMs)
+export const store = ({
+  url,
+  id,
+  options,
+  nowMs,
+}: Over & { id: string; options: StoreOptions; nowMs: number }): Promise<void> =>
+  storeStaged(databaseAt(url), id, options, nowMs)
+export const undo = ({
+  url,
+  id,
+  by,
+}: Over & { id: string; by: Parameters<typeof undoImport>[2] }): Promise<Outcome<null>> =>
+  undoImport(databaseAt(url), id, by)

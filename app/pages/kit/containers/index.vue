@@ -11,23 +11,52 @@ const share = ({ fillKg, fullKg }: ContainerLine) => (fillKg === null || !fullKg
 
 <template>
   <div>
-    <h1 class="mb-2">
-      Containers
-    </h1>
+    <h1 class="mb-2">Containers</h1>
     <KitNav />
     <p class="mb-3">
       <NuxtLink to="/kit/containers/new" class="act">Add a canister or bottle</NuxtLink>
     </p>
     <ul class="space-y-2">
-      <li v-for="one in containers" :key="one.id" class="enamel grid grid-cols-[3rem_minmax(0,1fr)] items-center gap-4 px-3 py-2">
-        <svg width="44" height="52" viewBox="0 0 44 52" role="img" :aria-label="share(one) === null ? `${one.name}: fill not known` : `${one.name}: ${Math.round(share(one)! * 100)} % full`">
-          <rect v-if="share(one) !== null" x="3" :y="48 - 38 * share(one)!" width="38" :height="38 * share(one)!" class="fill-water" />
-          <path d="M2,49 V14 q0,-6 9,-8 v-4 h22 v4 q9,2 9,8 V49 Z" class="kit-line" :stroke-dasharray="share(one) === null ? '4 3' : undefined" />
+      <li
+        v-for="one in containers"
+        :key="one.id"
+        class="enamel grid grid-cols-[3rem_minmax(0,1fr)] items-center gap-4 px-3 py-2"
+      >
+        <svg
+          width="44"
+          height="52"
+          viewBox="0 0 44 52"
+          role="img"
+          :aria-label="
+            share(one) === null ? `${one.name}: fill not known` : `${one.name}: ${Math.round(share(one)! * 100)} % full`
+          "
+        >
+          <rect
+            v-if="share(one) !== null"
+            x="3"
+            :y="48 - 38 * share(one)!"
+            width="38"
+            :height="38 * share(one)!"
+            class="fill-water"
+          />
+          <path
+            d="M2,49 V14 q0,-6 9,-8 v-4 h22 v4 q9,2 9,8 V49 Z"
+            class="kit-line"
+            :stroke-dasharray="share(one) === null ? '4 3' : undefined"
+          />
         </svg>
         <div>
-          <NuxtLink :to="`/kit/containers/${one.id}`" class="font-bold" dir="auto">{{ one.name }}</NuxtLink> <span class="text-ink-2">{{ one.fuel }}, {{ one.batch }}{{ one.retired ? ', retired' : '' }}</span>
+          <NuxtLink :to="`/kit/containers/${one.id}`" class="font-bold" dir="auto">{{ one.name }}</NuxtLink>
+          <span class="text-ink-2">{{ one.fuel }}, {{ one.batch }}{{ one.retired ? ', retired' : '' }}</span>
           <p>
-            <template v-if="one.fillKg !== null"><span class="figures">{{ shown(one.fillKg, 'mass', units) }}</span> in it<template v-if="one.boils">: about <span class="figures">{{ formatNumber(one.boils.about, 0) }}</span> boils ({{ formatNumber(one.boils.from, 0) }} to {{ formatNumber(one.boils.to, 0) }}) at what its {{ one.boils.n }} took</template>.</template>
+            <template v-if="one.fillKg !== null"
+              ><span class="figures">{{ shown(one.fillKg, 'mass', units) }}</span> in it<template v-if="one.boils"
+                >: about <span class="figures">{{ formatNumber(one.boils.about, 0) }}</span> boils ({{
+                  formatNumber(one.boils.from, 0)
+                }}
+                to {{ formatNumber(one.boils.to, 0) }}) at what its {{ one.boils.n }} took</template
+              >.</template
+            >
             <template v-else>Fill not known: weigh it.</template>
           </p>
         </div>

@@ -7,21 +7,34 @@ import type { BatchPage } from '#shared/kitRecords'
 
 /** A batch of fuel: its age, storage and heat, what it cost, what it is in. */
 const { isNew, page, refresh } = await useRecordPage<BatchPage>('/api/kit/fuels')
-const name = computed(() => (page.value ? `${String(page.value.record.fields.fuel)}, ${String(page.value.record.fields.batch)}` : 'A new batch'))
+const name = computed(() =>
+  page.value ? `${String(page.value.record.fields.fuel)}, ${String(page.value.record.fields.batch)}` : 'A new batch',
+)
 useHead({ title: () => `${name.value} · Vulcanum` })
-const form = useRecordForm<BatchPage>({ url: id => `/api/kit/fuels/${id}`, start: () => page.value?.record ?? newRecord(blankFields(BATCH_FIELDS)), saved: async (saved) => {
-  if (isNew) return navigateTo(`/kit/fuels/${saved.record.id}`)
-  await refresh()
-  form.restart()
-} })
+const form = useRecordForm<BatchPage>({
+  url: (id) => `/api/kit/fuels/${id}`,
+  start: () => page.value?.record ?? newRecord(blankFields(BATCH_FIELDS)),
+  saved: async (saved) => {
+    if (isNew) return navigateTo(`/kit/fuels/${saved.record.id}`)
+    await refresh()
+    form.restart()
+  },
+})
 const { record, problems, theirs, runs, saving } = form
 const builtIn = computed(() => FUELS[String(record.value.fields.kind)] ?? null)
-const specs = computed(() => BATCH_FIELDS.filter(spec => spec.key !== 'retired' || !isNew))
-const FIELD_WORDS: Record<string, string> = { kind: 'Fuel', lhvJPerKg: 'Heating value, MJ/kg', densityKgPerM3: 'Density, g/mL' }
-watch(() => record.value.fields.kind, (kind) => {
-  const fuel = FUELS[String(kind)]
-  if (fuel && !record.value.fields.fuel) record.value.fields.fuel = fuel.name
-})
+const specs = computed(() => BATCH_FIELDS.filter((spec) => spec.key !== 'retired' || !isNew))
+const FIELD_WORDS: Record<string, string> = {
+  kind: 'Fuel',
+  lhvJPerKg: 'Heating value, MJ/kg',
+  densityKgPerM3: 'Density, g/mL',
+}
+watch(
+  () => record.value.fields.kind,
+  (kind) => {
+    const fuel = FUELS[String(kind)]
+    if (fuel && !record.value.fields.fuel) record.value.fields.fuel = fuel.name
+  },
+)
 </script>
 
 <template>
@@ -32,28 +45,46 @@ watch(() => record.value.fields.kind, (kind) => {
     </h1>
     <div class="grid items-start gap-4 lg:grid-cols-[minmax(0,1fr)_22rem]">
       <div class="enamel p-4">
-        <RecordForm v-model="record" label="This batch" :specs="specs" :problems="problems" :theirs="theirs" :runs="runs" :saving="saving" :asks-reason="!isNew" :deletable="!isNew" @save="form.save" @remove="form.remove(() => navigateTo('/kit/fuels'))" @mine="form.keepMine" @theirs="form.takeTheirs">
+        <RecordForm
+          v-model="record"
+          label="This batch"
+          :specs="specs"
+          :problems="problems"
+          :theirs="theirs"
+          :runs="runs"
+          :saving="saving"
+          :asks-reason="!isNew"
+          :deletable="!isNew"
+          @save="form.save"
+          @remove="form.remove(() => navigateTo('/kit/fuels'))"
+          @mine="form.keepMine"
+          @theirs="form.takeTheirs"
+        >
           <p v-if="builtIn" class="text-ink-2">
-            Usual of this fuel: <span class="figures">{{ builtIn.lowerHeatingValue.value.toFixed(2) }} ± {{ (2 * builtIn.lowerHeatingValue.standardUncertainty).toFixed(2) }} MJ/kg</span><template v-if="builtIn.density">, <span class="figures">{{ (builtIn.density.value / 1000).toFixed(3) }} g/mL</span></template>. {{ SOURCES[builtIn.lowerHeatingValue.reference] }}.
+            Usual of this fuel:
+            <span class="figures"
+              >{{ builtIn.lowerHeatingValue.value.toFixed(2) }} ±
+              {{ (2 * builtIn.lowerHeatingValue.standardUncertainty).toFixed(2) }} MJ/kg</span
+            ><template v-if="builtIn.density"
+              >, <span class="figures">{{ (builtIn.density.value / 1000).toFixed(3) }} g/mL</span></template
+            >. {{ SOURCES[builtIn.lowerHeatingValue.reference] }}.
           </p>
         </RecordForm>
       </div>
       <div v-if="page" class="space-y-3">
         <KitPrices :prices="page.prices" :url="`/api/kit/fuels/${page.record.id}/prices`" fuel @changed="refresh()" />
         <section v-if="page.amendments.length" aria-label="History" class="enamel p-3">
-          <h2 class="mb-1">
-            Changed since runs used it
-          </h2>
+          <h2 class="mb-1">Changed since runs used it</h2>
           <ul>
             <li v-for="one in page.amendments" :key="one.at + one.field">
-              {{ FIELD_WORDS[one.field] }}: <s class="figures">{{ one.was || 'the usual one' }}</s> → <span class="figures">{{ one.now || 'the usual one' }}</span>. <span dir="auto">{{ one.reason }}</span> <span class="text-ink-2">{{ dateInZone(one.at, 'UTC') }}</span>
+              {{ FIELD_WORDS[one.field] }}: <s class="figures">{{ one.was || 'the usual one' }}</s> →
+              <span class="figures">{{ one.now || 'the usual one' }}</span>. <span dir="auto">{{ one.reason }}</span>
+              <span class="text-ink-2">{{ dateInZone(one.at, 'UTC') }}</span>
             </li>
           </ul>
         </section>
         <section v-if="page.containers.length" class="enamel p-3" aria-label="In">
-          <h2 class="mb-1">
-            In
-          </h2>
+          <h2 class="mb-1">In</h2>
           <ul>
             <li v-for="one in page.containers" :key="one.id">
               <NuxtLink :to="`/kit/containers/${one.id}`" dir="auto">{{ one.name }}</NuxtLink>

@@ -10,8 +10,16 @@ const { data: places } = await useFetch<PlaceLine[]>('/api/kit/places')
 const { data: kit, refresh } = await useKit()
 const { units } = usePreferences()
 const boils = (place: PlaceLine) => {
-  const pressure = stationPressureFromReadings({ stationPressurePa: place.stationPressurePa, seaLevelPressurePa: place.seaLevelPressurePa, altitudeM: place.altitudeM, airC: null, readingUPa: 0 })
-  return pressure === null ? 'not known' : shown(boilingPointFromPressure(pressure.pressurePa), 'temperature', units.value)
+  const pressure = stationPressureFromReadings({
+    stationPressurePa: place.stationPressurePa,
+    seaLevelPressurePa: place.seaLevelPressurePa,
+    altitudeM: place.altitudeM,
+    airC: null,
+    readingUPa: 0,
+  })
+  return pressure === null
+    ? 'not known'
+    : shown(boilingPointFromPressure(pressure.pressurePa), 'temperature', units.value)
 }
 const name = ref('')
 const problem = ref('')
@@ -26,9 +34,7 @@ async function addPerson() {
 
 <template>
   <div>
-    <h1 class="mb-2">
-      Places and people
-    </h1>
+    <h1 class="mb-2">Places and people</h1>
     <KitNav />
     <p class="mb-3">
       <NuxtLink to="/kit/places/new" class="act">Add a place</NuxtLink>
@@ -40,13 +46,21 @@ async function addPerson() {
         </caption>
         <thead>
           <tr class="border-b border-edge text-left">
-            <th class="p-2">Place</th><th class="p-2 text-right">Altitude</th><th class="p-2 text-right">Water boils at</th><th class="hidden p-2 md:table-cell">Time zone</th><th class="p-2 text-right">Runs</th>
+            <th class="p-2">Place</th>
+            <th class="p-2 text-right">Altitude</th>
+            <th class="p-2 text-right">Water boils at</th>
+            <th class="hidden p-2 md:table-cell">Time zone</th>
+            <th class="p-2 text-right">Runs</th>
           </tr>
         </thead>
         <tbody>
           <tr v-for="place in places" :key="place.id" class="border-b border-edge last:border-b-0">
-            <td class="p-2"><NuxtLink :to="`/kit/places/${place.id}`" dir="auto">{{ place.name }}</NuxtLink></td>
-            <td class="figures p-2 text-right">{{ place.altitudeM === null ? '' : shown(place.altitudeM, 'altitude', units) }}</td>
+            <td class="p-2">
+              <NuxtLink :to="`/kit/places/${place.id}`" dir="auto">{{ place.name }}</NuxtLink>
+            </td>
+            <td class="figures p-2 text-right">
+              {{ place.altitudeM === null ? '' : shown(place.altitudeM, 'altitude', units) }}
+            </td>
             <td class="figures p-2 text-right">{{ boils(place) }}</td>
             <td class="hidden p-2 md:table-cell">{{ place.zone }}</td>
             <td class="figures p-2 text-right">{{ place.runs }}</td>
@@ -55,9 +69,7 @@ async function addPerson() {
       </table>
     </div>
     <section class="enamel max-w-xl p-4" aria-label="People">
-      <h2 class="mb-2">
-        Who tests here
-      </h2>
+      <h2 class="mb-2">Who tests here</h2>
       <ul class="mb-2">
         <li v-for="person in kit?.people" :key="person.id" dir="auto">
           {{ person.name }}
@@ -65,9 +77,7 @@ async function addPerson() {
       </ul>
       <form class="grid gap-2" novalidate @submit.prevent="addPerson">
         <TextBox v-model="name" label="A new tester" :problem="problem" />
-        <button type="submit" class="act-quiet justify-self-start">
-          Add
-        </button>
+        <button type="submit" class="act-quiet justify-self-start">Add</button>
       </form>
     </section>
   </div>

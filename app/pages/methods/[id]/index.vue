@@ -4,14 +4,30 @@ import { fieldsOfMethod, METHOD_FIELDS, TEST_WORDS, type MethodPage } from '#sha
 
 /** A method as its page: why, what it measures, what it cannot say, what it holds, and what the other schools would do. */
 const { page } = await useRecordPage<MethodPage>('/api/methods')
-if (page.value === null) throw createError({ statusCode: 404, message: 'A new method begins as a copy of another: open one of the list and copy it.', fatal: true })
+if (page.value === null)
+  throw createError({
+    statusCode: 404,
+    message: 'A new method begins as a copy of another: open one of the list and copy it.',
+    fatal: true,
+  })
 const { units } = usePreferences()
 useHead({ title: () => `${page.value?.line.name ?? 'Method'} · Vulcanum` })
 const body = computed(() => page.value!.line.body)
-const versions = computed(() => (page.value?.versions ?? []).map(version => ({ ...version, values: fieldsOfMethod(page.value!.line.name, version.body) as Record<string, unknown> })))
-const texts = computed(() => [{ title: 'Why', text: body.value.why }, { title: 'What it measures', text: body.value.measures }, { title: 'What it cannot say', text: body.value.cannotSay }])
+const versions = computed(() =>
+  (page.value?.versions ?? []).map((version) => ({
+    ...version,
+    values: fieldsOfMethod(page.value!.line.name, version.body) as Record<string, unknown>,
+  })),
+)
+const texts = computed(() => [
+  { title: 'Why', text: body.value.why },
+  { title: 'What it measures', text: body.value.measures },
+  { title: 'What it cannot say', text: body.value.cannotSay },
+])
 /** Typed fields are compared as they are typed. */
-const specs = METHOD_FIELDS.map(spec => (spec.type === 'choice' || spec.type === 'flag' ? spec : { ...spec, type: 'text' as const, max: 20_000 }))
+const specs = METHOD_FIELDS.map((spec) =>
+  spec.type === 'choice' || spec.type === 'flag' ? spec : { ...spec, type: 'text' as const, max: 20_000 },
+)
 </script>
 
 <template>
@@ -20,7 +36,10 @@ const specs = METHOD_FIELDS.map(spec => (spec.type === 'choice' || spec.type ===
       {{ page.line.name }}
     </h1>
     <p class="mb-3 text-ink-2">
-      {{ page.line.shipped ? 'Ships with Vulcanum' : 'Your own' }}, version {{ page.line.n }}<template v-if="page.copiedFrom">, a copy of <NuxtLink :to="`/methods/${page.copiedFrom.id}`">{{ page.copiedFrom.name }}</NuxtLink></template>. A {{ TEST_WORDS[page.line.test] }}.
+      {{ page.line.shipped ? 'Ships with Vulcanum' : 'Your own' }}, version {{ page.line.n
+      }}<template v-if="page.copiedFrom"
+        >, a copy of <NuxtLink :to="`/methods/${page.copiedFrom.id}`">{{ page.copiedFrom.name }}</NuxtLink></template
+      >. A {{ TEST_WORDS[page.line.test] }}.
     </p>
     <div class="grid items-start gap-4 lg:grid-cols-[minmax(0,1fr)_22rem]">
       <div class="space-y-3">
@@ -49,16 +68,16 @@ const specs = METHOD_FIELDS.map(spec => (spec.type === 'choice' || spec.type ===
       <div class="space-y-3">
         <p class="flex flex-wrap gap-3">
           <NuxtLink :to="`/runs/new?method=${page.record.id}`" class="act">Log a run by it</NuxtLink>
-          <NuxtLink v-if="page.line.shipped" :to="`/methods/${page.record.id}/edit`" class="act-quiet">Copy it, and change the copy</NuxtLink>
+          <NuxtLink v-if="page.line.shipped" :to="`/methods/${page.record.id}/edit`" class="act-quiet"
+            >Copy it, and change the copy</NuxtLink
+          >
           <template v-else>
             <NuxtLink :to="`/methods/${page.record.id}/edit`" class="act-quiet">Change it</NuxtLink>
             <NuxtLink :to="`/methods/${page.record.id}/edit?copy`" class="act-quiet">Copy it</NuxtLink>
           </template>
         </p>
         <section class="bg-caution p-3 text-on-caution" aria-label="Before you light">
-          <h2 class="mb-1">
-            Before you light
-          </h2>
+          <h2 class="mb-1">Before you light</h2>
           <ul class="list-disc space-y-1 pl-4">
             <li v-for="caution in cautionsOfTest(page.line.test)" :key="caution">
               {{ caution }}

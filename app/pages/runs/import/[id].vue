@@ -19,12 +19,11 @@ const runId = typeof route.query.run === 'string' ? route.query.run : ''
       </h1>
       <ImportStored v-if="page.state === 'stored' || page.state === 'undone'" :page="page" @changed="again" />
       <section v-else-if="page.state === 'storing'" class="enamel p-4" aria-label="Being stored">
-        <label class="grid gap-1">Storing it: {{ page.done.toLocaleString('en') }} of {{ page.rows.toLocaleString('en') }} rows
+        <label class="grid gap-1"
+          >Storing it: {{ page.done.toLocaleString('en') }} of {{ page.rows.toLocaleString('en') }} rows
           <progress class="w-full" :value="page.done" :max="page.rows" />
         </label>
-        <p class="text-ink-2">
-          You can leave this page; it goes on. All of it is stored, or nothing.
-        </p>
+        <p class="text-ink-2">You can leave this page; it goes on. All of it is stored, or nothing.</p>
       </section>
       <ClientOnly v-else>
         <ImportMapping :page="page" :run-id="runId" @begun="again" />

@@ -13,7 +13,11 @@ const runId = computed(() => (typeof route.query.run === 'string' ? route.query.
     <div>
       <h1>Bring runs in</h1>
       <p class="text-ink-2">
-        {{ runId ? 'A logger’s file for the run you came from.' : 'A table with a row for each run, a logger’s file for one run, or a document of runs that Vulcanum wrote.' }}
+        {{
+          runId
+            ? 'A logger’s file for the run you came from.'
+            : 'A table with a row for each run, a logger’s file for one run, or a document of runs that Vulcanum wrote.'
+        }}
       </p>
     </div>
     <p v-if="error" role="alert" class="font-bold">

@@ -5,5 +5,11 @@ import type { ImportPreview } from '#shared/tableImport/imports'
 
 export default defineEventHandler((event) => {
   const id = requireId(event)
-  return throughDoor(event, input => inThread<Outcome<ImportPreview>>('overDatabase', { url: urlOf(useDatabase()), id, input, nowMs: Date.now() }, { name: 'preview', signal: whileAsked(event) }))
+  return throughDoor(event, (input) =>
+    inThread<Outcome<ImportPreview>>(
+      'overDatabase',
+      { url: urlOf(useDatabase()), id, input, nowMs: Date.now() },
+      { name: 'preview', signal: whileAsked(event) },
+    ),
+  )
 })

@@ -11,12 +11,23 @@ export default defineEventHandler((event) => {
   return throughDoor(event, async (body) => {
     const read = readStoredMapping(body)
     if (!read.ok) return invalid(read.problems)
-    const { personId, leaveOut, again } = body as { personId?: unknown, leaveOut?: unknown, again?: unknown }
+    const { personId, leaveOut, again } = body as { personId?: unknown; leaveOut?: unknown; again?: unknown }
     const db = useDatabase()
-    const options = { mapping: read.mapping, personId: typeof personId === 'string' ? personId : '', leaveOut: leaveOut === true, again: again === true }
+    const options = {
+      mapping: read.mapping,
+      personId: typeof personId === 'string' ? personId : '',
+      leaveOut: leaveOut === true,
+      again: again === true,
+    }
     const nowMs = Date.now()
-    const { outcome, work } = await storeImport(db, id, options, nowMs, () => inThread('overDatabase', { url: urlOf(db), id, options, nowMs }, { name: 'store', longestMs: LONGEST_STORING_MS }))
-    work?.catch(error => console.error('An import broke off', error))
+    const { outcome, work } = await storeImport(db, id, options, nowMs, () =>
+      inThread(
+        'overDatabase',
+        { url: urlOf(db), id, options, nowMs },
+        { name: 'store', longestMs: LONGEST_STORING_MS },
+      ),
+    )
+    work?.catch((error) => console.error('An import broke off', error))
     return outcome
   })
 })

@@ -6,8 +6,15 @@ import { inThread } from '#server/workers/pool'
 export default defineEventHandler((event) => {
   const id = requireId(event)
   return throughDoor(event, (body) => {
-    const { personId, reason } = body as { personId?: unknown, reason?: unknown }
-    const by = { personId: typeof personId === 'string' ? personId : '', reason: typeof reason === 'string' ? reason : '' }
-    return inThread<Outcome<null>>('overDatabase', { url: urlOf(useDatabase()), id, by }, { name: 'undo', longestMs: LONGEST_STORING_MS })
+    const { personId, reason } = body as { personId?: unknown; reason?: unknown }
+    const by = {
+      personId: typeof personId === 'string' ? personId : '',
+      reason: typeof reason === 'string' ? reason : '',
+    }
+    return inThread<Outcome<null>>(
+      'overDatabase',
+      { url: urlOf(useDatabase()), id, by },
+      { name: 'undo', longestMs: LONGEST_STORING_MS },
+    )
   })
 })

@@ -1,4 +1,6 @@
 import { useDatabase } from '#server/database/connection'
 import { deleteMethod } from '#server/methods/methods'
 
-export default defineEventHandler(async event => answerOutcome(event, await deleteMethod(useDatabase(), requireId(event))))
+export default defineEventHandler(async (event) =>
+  answerOutcome(event, await deleteMethod(useDatabase(), requireId(event))),
+)

@@ -1,4 +1,6 @@
 import { useDatabase } from '#server/database/connection'
 import { findMethod } from '#server/methods/methods'
 
-export default defineEventHandler(async event => requireFound(await findMethod(useDatabase(), requireId(event)), 'method'))
+export default defineEventHandler(async (event) =>
+  requireFound(await findMethod(useDatabase(), requireId(event)), 'method'),
+)

@@ -3,5 +3,5 @@ import { saveMethod } from '#server/methods/methods'
 
 export default defineEventHandler((event) => {
   const id = requireId(event)
-  return throughDoor(event, body => saveMethod(useDatabase(), { ...body as object, id }))
+  return throughDoor(event, (body) => saveMethod(useDatabase(), { ...(body as object), id }))
 })

@@ -1,4 +1,6 @@
 import { useDatabase } from '#server/database/connection'
 import { removePhoto } from '#server/kit/photos'
 
-export default defineEventHandler(async event => answerOutcome(event, await removePhoto(useDatabase(), requireId(event))))
+export default defineEventHandler(async (event) =>
+  answerOutcome(event, await removePhoto(useDatabase(), requireId(event))),
+)

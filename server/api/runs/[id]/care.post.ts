@@ -3,5 +3,5 @@ import { careForRun } from '#server/runs/runCare'
 
 export default defineEventHandler((event) => {
   const id = requireId(event)
-  return throughDoor(event, body => careForRun(useDatabase(), id, body))
+  return throughDoor(event, (body) => careForRun(useDatabase(), id, body))
 })

@@ -6,7 +6,8 @@ const STATUS = { invalid: 422, conflict: 409, notFound: 404 } as const
 
 export default defineEventHandler(async (event) => {
   const id = getRouterParam(event, 'id') ?? ''
-  if (!isUuid(id)) return answerProblems(event, 400, [{ path: '', text: 'This is not a run’s id. Open the run from the list.' }])
+  if (!isUuid(id))
+    return answerProblems(event, 400, [{ path: '', text: 'This is not a run’s id. Open the run from the list.' }])
   const body = await readJsonBody(event)
   if (!body.ok) return answerProblems(event, body.status, [{ path: '', text: body.text }])
   const outcome = await correctRun(useDatabase(), id, body.value)

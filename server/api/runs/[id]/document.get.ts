@@ -8,5 +8,9 @@ export default defineEventHandler(async (event) => {
   setHeader(event, 'content-disposition', `attachment; filename="vulcanum-run-${run.stored.id.slice(-8)}.json"`)
   setHeader(event, 'content-type', 'application/json')
   const options = optionsFor(runViewFrom(readQuery(event), conventionsOf(run.method)))
-  return inThread<string>('overDatabase', { url: urlOf(useDatabase()), runId: run.stored.id, options }, { name: 'requestJson', signal: whileAsked(event) })
+  return inThread<string>(
+    'overDatabase',
+    { url: urlOf(useDatabase()), runId: run.stored.id, options },
+    { name: 'requestJson', signal: whileAsked(event) },
+  )
 })

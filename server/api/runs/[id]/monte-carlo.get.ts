@@ -9,15 +9,27 @@ import { conventionsOf, optionsFor, runViewFrom } from '#shared/runOptions'
 export default defineEventHandler(async (event) => {
   const run = await requireRun(event)
   const query = readQuery(event)
-  const whole = (text: unknown, otherwise: number, { min, max }: { min: number, max: number }, name: string) => {
+  const whole = (text: unknown, otherwise: number, { min, max }: { min: number; max: number }, name: string) => {
     const value = text === undefined ? otherwise : Number(text)
     if (Number.isInteger(value) && value >= min && value <= max) return value
-    throw createError({ statusCode: 400, message: `${name}: read "${String(text).slice(0, 40)}", expected a whole number from ${min} to ${max}.` })
+    throw createError({
+      statusCode: 400,
+      message: `${name}: read "${String(text).slice(0, 40)}", expected a whole number from ${min} to ${max}.`,
+    })
   }
   const draws = whole(query.draws, MONTE_CARLO.usualDraws, MONTE_CARLO.draws, 'draws')
   const seed = whole(query.seed, MONTE_CARLO.usualSeed, MONTE_CARLO.seed, 'seed')
-  const task = { url: urlOf(useDatabase()), runId: run.stored.id, options: optionsFor(runViewFrom(query, conventionsOf(run.method))), draws, seed }
-  const result = await inThread<ReturnType<typeof monteCarloRun>>('overDatabase', task, { name: 'drawMonteCarlo', signal: whileAsked(event) })
+  const task = {
+    url: urlOf(useDatabase()),
+    runId: run.stored.id,
+    options: optionsFor(runViewFrom(query, conventionsOf(run.method))),
+    draws,
+    seed,
+  }
+  const result = await inThread<ReturnType<typeof monteCarloRun>>('overDatabase', task, {
+    name: 'drawMonteCarlo',
+    signal: whileAsked(event),
+  })
   if (!result.ok) throw createError({ statusCode: 422, message: problemText(result.problem) })
   return result.value
 })

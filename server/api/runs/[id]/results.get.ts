@@ -8,5 +8,7 @@ export default defineEventHandler(async (event) => {
   const run = await requireRun(event)
   setHeader(event, 'content-type', 'text/csv; charset=utf-8')
   setHeader(event, 'content-disposition', `attachment; filename="vulcanum-run-${run.stored.id.slice(-8)}.csv"`)
-  return answerCsv(await answerRun(useDatabase(), run, optionsFor(runViewFrom(readQuery(event), conventionsOf(run.method)))))
+  return answerCsv(
+    await answerRun(useDatabase(), run, optionsFor(runViewFrom(readQuery(event), conventionsOf(run.method)))),
+  )
 })

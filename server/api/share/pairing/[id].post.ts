@@ -10,6 +10,9 @@ export default defineEventHandler(async (event) => {
   if (!body.ok) return answerProblems(event, body.status, [{ path: '', text: body.text }])
   const read = readPairingAnswer(body.value)
   if (!read.ok) return answerProblems(event, 422, read.problems)
-  if (!pairing.answer(id, read.typed.yes, Date.now())) return answerProblems(event, 404, [{ path: '', text: 'This device waits no more. Have it type the code that stands here now.' }])
+  if (!pairing.answer(id, read.typed.yes, Date.now()))
+    return answerProblems(event, 404, [
+      { path: '', text: 'This device waits no more. Have it type the code that stands here now.' },
+    ])
   return shareState(useDatabase(), Date.now())
 })

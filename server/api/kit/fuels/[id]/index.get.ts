@@ -1,4 +1,6 @@
 import { useDatabase } from '#server/database/connection'
 import { findBatch } from '#server/kit/fuels'
 
-export default defineEventHandler(async event => requireFound(await findBatch(useDatabase(), requireId(event)), 'batch'))
+export default defineEventHandler(async (event) =>
+  requireFound(await findBatch(useDatabase(), requireId(event)), 'batch'),
+)

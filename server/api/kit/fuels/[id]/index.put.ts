@@ -3,5 +3,5 @@ import { saveBatch } from '#server/kit/fuels'
 
 export default defineEventHandler((event) => {
   const id = requireId(event)
-  return throughDoor(event, body => saveBatch(useDatabase(), { ...body as object, id }))
+  return throughDoor(event, (body) => saveBatch(useDatabase(), { ...(body as object), id }))
 })

@@ -3,5 +3,5 @@ import { addPrice } from '#server/kit/prices'
 
 export default defineEventHandler((event) => {
   const id = requireId(event)
-  return throughDoor(event, body => addPrice(useDatabase(), { fuelBatchId: id }, body))
+  return throughDoor(event, (body) => addPrice(useDatabase(), { fuelBatchId: id }, body))
 })

@@ -1,4 +1,6 @@
 import { useDatabase } from '#server/database/connection'
 import { addSurvey } from '#server/kit/windSurveys'
 
-export default defineEventHandler(event => throughDoor(event, body => addSurvey(useDatabase(), requireId(event), body)))
+export default defineEventHandler((event) =>
+  throughDoor(event, (body) => addSurvey(useDatabase(), requireId(event), body)),
+)

@@ -1,4 +1,6 @@
 import { useDatabase } from '#server/database/connection'
 import { deleteSetup } from '#server/kit/setups'
 
-export default defineEventHandler(async event => answerOutcome(event, await deleteSetup(useDatabase(), requireId(event))))
+export default defineEventHandler(async (event) =>
+  answerOutcome(event, await deleteSetup(useDatabase(), requireId(event))),
+)

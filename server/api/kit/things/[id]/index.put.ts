@@ -3,5 +3,5 @@ import { saveThing } from '#server/kit/things'
 
 export default defineEventHandler((event) => {
   const id = requireId(event)
-  return throughDoor(event, body => saveThing(useDatabase(), { ...body as object, id }))
+  return throughDoor(event, (body) => saveThing(useDatabase(), { ...(body as object), id }))
 })

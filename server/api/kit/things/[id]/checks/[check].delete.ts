@@ -1,4 +1,6 @@
 import { useDatabase } from '#server/database/connection'
 import { withdrawCheck } from '#server/kit/checks'
 
-export default defineEventHandler(async event => answerOutcome(event, await withdrawCheck(useDatabase(), requireId(event), requireId(event, 'check'))))
+export default defineEventHandler(async (event) =>
+  answerOutcome(event, await withdrawCheck(useDatabase(), requireId(event), requireId(event, 'check'))),
+)
