@@ -22,66 +22,68 @@ export function packBench(url: string, created: Date): Readable {
   return out
 }
 
+type Add = (path: string, open: () => Readable) => Promise<void>
+
 async function fill(zip: yazl.ZipFile, url: string, created: Date): Promise<void> {
+  const files: WrittenFile[] = []
   const client = new pg.Client({ connectionString: url })
   client.on('error', () => undefined)
   await client.connect()
+  let schema: number
+  try {
+    schema = await addAll(client, adding(zip, files))
+  } finally {
+    // Before the last bytes: once there is a package, nothing holds the database.
+    await client.end().catch(() => undefined)
+  }
+  const descriptor = describe(files, { created: created.toISOString(), schema })
+  zip.addBuffer(Buffer.from(`${JSON.stringify(descriptor, null, 1)}\n`), DESCRIPTOR_PATH, OPTIONS)
+  zip.end()
+}
+
+/** One file after the other, each measured; rejects when nobody reads the package any more. */
+function adding(zip: yazl.ZipFile, files: WrittenFile[]): Add {
   const gone = new Promise<never>((_, reject) =>
     zip.outputStream.once('close', () => reject(new Error('Nobody reads it any more.'))),
   )
   gone.catch(() => undefined)
-  const files: WrittenFile[] = []
-  const add = (path: string, open: () => Readable) =>
-    Promise.race([
-      gone,
-      new Promise<void>((done, fail) => {
-        zip.addReadStreamLazy(path, OPTIONS, (give) => {
-          const measured = measure(path, (file) => files.push(file))
-          open()
-            .on('error', (error) => measured.destroy(error))
-            .pipe(measured)
-            .on('end', done)
-            .on('error', fail)
-          give(null, measured)
-        })
-      }),
-    ])
-  try {
-    await client.query('begin isolation level repeatable read read only')
-    const {
-      rows: [known],
-    } = await client.query<{ schema: number }>('select count(*)::int as schema from drizzle.__drizzle_migrations')
-    for (const packaged of PACKAGED) {
-      const { table, name, columns, where } = packaged
-      const query = `select ${columns.map(written).join(', ')} from "${name}"${where ? ` where ${where}` : ''} order by ${primaryKeyOf(
-        table,
-      )
-        .map((key) => `"${name}"."${key}"`)
-        .join(', ')}`
-      await add(csvPath(name), () => client.query(copyTo(`copy (${query}) to stdout with (format csv, header)`)))
+  const add: Add = (path, open) =>
+    new Promise((done, fail) => {
+      zip.addReadStreamLazy(path, OPTIONS, (give) => {
+        const measured = measure(path, (file) => files.push(file))
+        const read = open().on('error', (error) => measured.destroy(error))
+        give(null, read.pipe(measured).on('end', done).on('error', fail))
+      })
+    })
+  return (path, open) => Promise.race([gone, add(path, open)])
+}
+
+/** Tables and photos as they stand at one moment. @returns the number of the schema */
+async function addAll(client: pg.Client, add: Add): Promise<number> {
+  await client.query('begin isolation level repeatable read read only')
+  const { rows } = await client.query<{ schema: number }>(
+    'select count(*)::int as schema from drizzle.__drizzle_migrations',
+  )
+  for (const { table, name, columns, where } of PACKAGED) {
+    const key = primaryKeyOf(table).map((column) => `"${name}"."${column}"`)
+    const picked = where ? ` where ${where}` : ''
+    const query = `select ${columns.map(written).join(', ')} from "${name}"${picked} order by ${key.join(', ')}`
+    await add(csvPath(name), () => client.query(copyTo(`copy (${query}) to stdout with (format csv, header)`)))
+  }
+  await addPhotos(client, add)
+  return rows[0]!.schema
+}
+
+async function addPhotos(client: pg.Client, add: Add): Promise<void> {
+  const { rows: photos } = await client.query<{ id: string; type: string }>('select id, type from photo order by id')
+  for (const photo of photos) {
+    for (const small of [false, true]) {
+      const column = small ? 'thumbnail' : 'bytes'
+      const read = await client.query<{ bytes: Buffer }>(`select ${column} as bytes from photo where id = $1`, [
+        photo.id,
+      ])
+      await add(photoPath(photo, small), () => Readable.from([read.rows[0]!.bytes]))
     }
-    const { rows: photos } = await client.query<{ id: string; type: string }>('select id, type from photo order by id')
-    for (const photo of photos) {
-      for (const small of [false, true]) {
-        const {
-          rows: [row],
-        } = await client.query<{ bytes: Buffer }>(
-          `select ${small ? 'thumbnail' : 'bytes'} as bytes from photo where id = $1`,
-          [photo.id],
-        )
-        await add(photoPath(photo, small), () => Readable.from([row!.bytes]))
-      }
-    }
-    zip.addBuffer(
-      Buffer.from(
-        `${JSON.stringify(describe(files, { created: created.toISOString(), schema: known!.schema }), null, 1)}\n`,
-      ),
-      DESCRIPTOR_PATH,
-      OPTIONS,
-    )
-    zip.end()
-  } finally {
-    await client.end().catch(() => undefined)
   }
 }
 
