@@ -8,6 +8,7 @@ import { setupSeries, type SetupSeries } from './reduce/setupSeries'
 import { takeRun, type TakenRun } from './reduce/takeRun'
 import { setupWorking } from './reduce/toldMore'
 import { setupMean } from './statistics/setupMean'
+import { isImpossible } from './plausibility/physicalLimit'
 import { CORE_VERSION } from './version'
 
 /**
@@ -107,7 +108,7 @@ function groupsOf(runs: readonly TakenRun[]): TakenRun[][] {
 /** Only fully normalised runs enter a mean, and none that is impossible. */
 function setupOf(runs: readonly RunAnswer[], { wind, windLimits }: SetupSeries): SetupAnswer[] {
   const { setup, origin } = runs[0]!
-  const possible = runs.filter((run) => !run.flags.some((flag) => flag.code === 'impossible-efficiency'))
+  const possible = runs.filter((run) => !isImpossible(run.flags))
   const normalised = possible.filter((run) => run.status === 'normalised')
   if (setup === null || normalised.length === 0) return []
   return [

@@ -20,9 +20,14 @@ export interface TypedCorrection {
   personId: string
   /** A measured quantity, or an event whose time it is. */
   what: MeasuredQuantity | TypedEventKind
+  /** Of several events of one kind, the one that is corrected. */
+  eventId?: string | null
   typed: string
   reason: string
 }
+
+/** What is to be corrected: a reading, or the time of one event. */
+export type Corrected = Pick<TypedCorrection, 'what' | 'eventId'>
 
 const WHAT: string[] = [...Object.keys(MEASURED_QUANTITIES), ...TYPED_EVENTS]
 export const isTime = (what: TypedCorrection['what']): what is TypedEventKind =>
@@ -38,6 +43,12 @@ const schema = object({
     .required('Who: read nothing, expected a choice from the list. Choose one.')
     .matches(UUID, 'Who: choose one from the list.'),
   what: string().required().oneOf(WHAT, 'What is corrected is not known. Choose it from the readings.'),
+  eventId: string()
+    .nullable()
+    .matches(UUID, {
+      message: 'Which time it is, is not known. Choose it from the readings.',
+      excludeEmptyString: true,
+    }),
   typed: string().required('Read nothing, expected the right value. Type it.').max(MAX_TEXT.typed),
   reason: string()
     .trim()

@@ -1,4 +1,5 @@
 /** What a run can be made of, for the form's lists: nothing that was retired. */
+import type { PressureFacts } from '../core/air/pressureOf'
 import type { BurnerKind } from '../core/formats/document'
 import type { MethodBody } from '../core/method/method'
 import type { Measures, PartRole } from './thing'
@@ -18,7 +19,7 @@ export interface MethodChoice {
 
 export interface KitChoices {
   people: { id: string; name: string }[]
-  places: { id: string; name: string; zone: string; altitudeM: number | null }[]
+  places: ({ id: string; name: string; zone: string } & PressureFacts)[]
   setups: SetupChoice[]
   fuels: { id: string; fuel: string; kind: string; batch: string }[]
   methods: MethodChoice[]

@@ -47,7 +47,15 @@ export interface RunRecord {
     correction: number | null
     instrument: string | null
   }[]
-  events: { kind: EventKind; atMs: number; reason: string | null; massG: number | null; waterC: number | null }[]
+  events: {
+    /** Changes with each correction. */
+    id: string
+    kind: EventKind
+    atMs: number
+    reason: string | null
+    massG: number | null
+    waterC: number | null
+  }[]
   history: HistoryEntry[]
 }
 

@@ -1,6 +1,7 @@
 /** What single boxes cannot see: readings of a typed run that contradict each other. */
 import { boilingPointFromPressure } from '../core/water/saturation'
-import { stationPressureFromReadings } from '../core/air/pressure'
+import { STANDARD_PRESSURE } from '../core/constants/physical'
+import { pressureOf, type PressureFacts } from '../core/air/pressureOf'
 import { formatClock, formatNumber } from '../core/quantity/format'
 import { fromSI, unitOf } from '../core/quantity/units'
 import type { MeasuredQuantity } from './measuredQuantity'
@@ -16,12 +17,12 @@ export function crossCheck(typed: TypedRun, read: ReadRun, nowMs: number): Field
   )
 }
 
-/** The readings against each other. `placeAltitudeM`: the place's own, where it is known and none was typed; `test`: which marks it cannot do without. */
+/** The readings against each other. `place`: what is known of it; `test`: which marks it cannot do without. */
 export const crossCheckReadings = (
   read: ReadRun,
-  placeAltitudeM: number | null = null,
+  place: PressureFacts | null = null,
   test: TestName = 'boil',
-): FieldProblem[] => [...fuelProblems(read), ...startProblems(read, placeAltitudeM), ...timeProblems(read, test)]
+): FieldProblem[] => [...fuelProblems(read), ...startProblems(read, place), ...timeProblems(read, test)]
 
 const find = (read: ReadRun, quantity: MeasuredQuantity) => read.measurements.find((one) => one.quantity === quantity)
 
@@ -64,17 +65,20 @@ function fuelProblems(read: ReadRun): FieldProblem[] {
   return []
 }
 
-function startProblems(read: ReadRun, placeAltitudeM: number | null): FieldProblem[] {
+function startProblems(read: ReadRun, place: PressureFacts | null): FieldProblem[] {
   const start = find(read, 'waterStart')
   const last = find(read, 'waterLast')
-  const pressure = stationPressureFromReadings({
-    stationPressurePa: find(read, 'stationPressure')?.value ?? null,
-    seaLevelPressurePa: find(read, 'seaLevelPressure')?.value ?? null,
-    altitudeM: find(read, 'altitude')?.value ?? placeAltitudeM,
-    airC: find(read, 'air')?.value ?? null,
-    readingUPa: 0,
-  })
-  const boilingC = boilingPointFromPressure(pressure?.pressurePa ?? 101_325)
+  const value = (quantity: MeasuredQuantity) => find(read, quantity)?.value ?? null
+  const pressure = pressureOf(
+    {
+      stationPressurePa: value('stationPressure'),
+      seaLevelPressurePa: value('seaLevelPressure'),
+      altitudeM: value('altitude'),
+      airC: value('air'),
+    },
+    place,
+  )
+  const boilingC = boilingPointFromPressure(pressure?.pressurePa ?? STANDARD_PRESSURE.value)
   const shown = (value: number, unitId: string) =>
     `${formatNumber(fromSI(value, unitOf(unitId)), 1)} ${unitOf(unitId).label}`
   if (start && start.value >= boilingC) {

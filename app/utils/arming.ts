@@ -6,8 +6,7 @@ import { KIND_OF_TEST } from '#core/method/method'
 import { BOIL } from '#core/method/shipped'
 import { parseQuantity } from '#core/quantity/parseQuantity'
 import { emptyBench } from '#core/run/benchStep'
-import { stationPressureFromAltitude } from '#core/air/pressure'
-import { boilingPointFromPressure } from '#core/water/saturation'
+import { boilingPointAt } from '#core/air/pressureOf'
 import type { UnitSystem } from '#core/quantity/kinds'
 import type { Lane, LaneReading } from '#shared/bench'
 import type { Arming, LaneName } from '#shared/benchAct'
@@ -76,7 +75,13 @@ export function previewLane(
     typed: text,
     atMs: null,
   }))
-  const altitudeM = readings.find((one) => one.quantity === 'altitude')?.value ?? place?.altitudeM ?? null
+  const read = (quantity: MeasuredQuantity) => readings.find((one) => one.quantity === quantity)?.value ?? null
+  const pressureRead = {
+    altitudeM: read('altitude'),
+    stationPressurePa: read('stationPressure'),
+    seaLevelPressurePa: read('seaLevelPressure'),
+    airC: read('air'),
+  }
   const order = benchOrder(method?.body ?? BOIL, setup?.burner ?? null)
   return {
     lane: arming.lane,
@@ -94,7 +99,7 @@ export function previewLane(
     zone: arming.zone,
     setting: arming.setting || null,
     hasLid: setup?.parts.some((part) => part.role === 'lid') ?? false,
-    boilingC: altitudeM === null ? null : boilingPointFromPressure(stationPressureFromAltitude(altitudeM)),
+    boilingC: boilingPointAt(pressureRead, place ?? null),
     order,
     state: emptyBench(order.marks),
     readings,

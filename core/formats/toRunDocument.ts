@@ -1,4 +1,5 @@
 /** From a stored run, in SI, to the contract's document, in the contract's units. */
+import { pressureFacts, type PressureFacts } from '../air/pressureOf'
 import { densityAt, fuelOfKind } from '../constants/fuels'
 import type { PotMaterial } from '../constants/physical'
 import type { RunEvent } from '../run/events'
@@ -74,8 +75,7 @@ export function toRunDocument(run: StoredRun): RunDocument {
     origin: run.origin,
     kind: run.kind,
     place: {
-      altitudeM: scaled(si('altitude') ?? run.placeAltitudeM, 1),
-      ...pressureOf(run),
+      ...pressureIn(run),
       airC: scaled(si('air'), 1),
       windMS: scaled(si('wind'), 1),
       windHeightM: scaled(si('windHeight') ?? run.placeWindHeightM, 1),
@@ -114,17 +114,29 @@ export function toRunDocument(run: StoredRun): RunDocument {
   }
 }
 
-/** What was read on the run beats what is known of the place. */
-function pressureOf({
-  measured,
-  placeStationPressurePa,
-  placeSeaLevelPressurePa,
-}: StoredRun): Pick<RunDocument['place'], 'stationPressureHPa' | 'seaLevelPressureHPa'> {
-  const read = measured.stationPressure ?? measured.seaLevelPressure ?? measured.altitude
-  const station = measured.stationPressure?.value ?? (read ? null : placeStationPressurePa)
-  const seaLevel = measured.seaLevelPressure?.value ?? (read ? null : placeSeaLevelPressurePa)
-  return { stationPressureHPa: scaled(station, 0.01), seaLevelPressureHPa: scaled(seaLevel, 0.01) }
+function pressureIn(
+  run: StoredRun,
+): Pick<RunDocument['place'], 'altitudeM' | 'stationPressureHPa' | 'seaLevelPressureHPa'> {
+  const { measured } = run
+  const read = {
+    altitudeM: measured.altitude?.value ?? null,
+    stationPressurePa: measured.stationPressure?.value ?? null,
+    seaLevelPressurePa: measured.seaLevelPressure?.value ?? null,
+  }
+  const { altitudeM, stationPressurePa, seaLevelPressurePa } = pressureFacts(read, placePressure(run))
+  return {
+    altitudeM: scaled(altitudeM, 1),
+    stationPressureHPa: scaled(stationPressurePa, 0.01),
+    seaLevelPressureHPa: scaled(seaLevelPressurePa, 0.01),
+  }
 }
+
+/** What is known of the place of a stored run. */
+export const placePressure = (run: StoredRun): PressureFacts => ({
+  altitudeM: run.placeAltitudeM,
+  stationPressurePa: run.placeStationPressurePa,
+  seaLevelPressurePa: run.placeSeaLevelPressurePa,
+})
 
 /** A reading's standard uncertainty by what it was read with: d/√12, a/√3, and what else there is. Source: gumResolution. */
 const finenessU = ({ resolution, accuracy }: Fineness, otherU: number): number =>

@@ -3,6 +3,10 @@ import type { Flag } from '../formats/answer'
 import type { BurnerKind } from '../formats/document'
 import type { Slip } from './slips'
 
+/** Flags of what cannot be: such a run leans on no other, and enters no mean. */
+const IMPOSSIBLE: ReadonlySet<string> = new Set(['impossible-efficiency', 'impossible-power'])
+export const isImpossible = (flags: readonly Flag[]): boolean => flags.some((flag) => IMPOSSIBLE.has(flag.code))
+
 /** Efficiencies seen per kind of set-up. Source: commonPractice. */
 const BANDS: Record<'gas' | 'finned' | 'alcohol' | 'solid' | 'wood', readonly [number, number]> = {
   gas: [0.3, 0.65],

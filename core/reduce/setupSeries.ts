@@ -1,4 +1,6 @@
 /** What a set-up's own runs say together: wind, burn rate, heat loss, and how far they reach. */
+import { WATER_SPECIFIC_HEAT } from '../constants/physical'
+import { isImpossiblePower } from '../plausibility/powerLimit'
 import { heatFlowFromTime } from '../heating/heatingTime'
 import { boilingPointFromPressure } from '../water/saturation'
 import type { ReduceOptions, RunDocument } from '../formats/document'
@@ -18,6 +20,7 @@ import { CLASS_REACH_MS, CLASS_SPREAD, classGamma } from '../normalise/windClass
 import { windLimits, type WindLimits } from '../normalise/windLimits'
 import { fitWind, type WindEffect, type WindPoint } from '../normalise/windSeries'
 import { flameLine, lineAt, type FlameLine } from '../statistics/flameLine'
+import { firepower } from './firepower'
 import type { Prepared } from './heatRunFromReadings'
 import type { Readings } from './readings'
 
@@ -100,14 +103,24 @@ interface RunInWind extends WindPoint {
   run: HeatRun
 }
 
-/** More heat in the water than in the fuel: a slip, which must not lean on the figures of other runs. */
-function isImpossible(run: HeatRun): boolean {
+/** More heat in the water than in the fuel, or more power than any such burner has: a slip, which must not lean on the figures of other runs. */
+function isSlip({ document, prepared: { run } }: Member): boolean {
   const eta = efficiency(run, 0)
-  return Number.isFinite(eta) && eta > 1
+  if (eta > 1) return true
+  const burner = document.burner.kind
+  const watts = firepower(run.fuelKg * 1000, run.heatS + run.leadS, run.lhvJPerKg)
+  const waterW =
+    (run.waterKg * WATER_SPECIFIC_HEAT.value * (aimTemperature(run, ownConditions(run)) - run.startC)) / run.heatS
+  return (watts !== null && isImpossiblePower(burner, watts)) || isImpossiblePower(burner, waterW)
 }
 
-function windPoint({ readings, document, prepared: { run } }: Member): RunInWind | null {
-  if (readings.windMS === null || isImpossible(run)) return null
+function windPoint(member: Member): RunInWind | null {
+  const {
+    readings,
+    document,
+    prepared: { run },
+  } = member
+  if (readings.windMS === null || isSlip(member)) return null
   const own = ownConditions(run)
   const endC = run.reachedC ?? aimTemperature(run, own)
   const flow = heatFlowFromTime(run.heatS, heatingIn(run, own, endC))
@@ -153,8 +166,12 @@ interface Supply {
 
 /** The set-up's own burn-rate line, and the burn rate it is read at: the reference's, else the geometric mean of the calm runs. */
 function supplyOf(climbable: readonly Member[], wind: WindEffect | null, options: ReduceOptions): Supply | null {
-  const points = climbable.flatMap(({ prepared: { run }, readings }) => {
-    if (readings.times.boilS === null || isImpossible(run)) return []
+  const points = climbable.flatMap((member) => {
+    const {
+      prepared: { run },
+      readings,
+    } = member
+    if (readings.times.boilS === null || isSlip(member)) return []
     const climbed = climb(withWind(run, readings.windMS, wind, options.reference), options.reference, options.model)
     const gPerL = climbed.ok ? gramsPerLitre(fuelOnLadder(run, climbed.value)[4], run) : NaN
     return Number.isFinite(gPerL) ? [{ burnRateGPerMin: burnRateOf(run), gPerL, calm: readings.windMS === 0 }] : []
@@ -212,9 +229,10 @@ function range(values: readonly (number | null)[]): [number, number] | null {
 }
 
 function highestFirepower(members: readonly Member[]): number | null {
-  const watts = members.flatMap(({ prepared: { run } }) => {
-    const value = (run.fuelKg * run.lhvJPerKg) / (run.heatS + run.leadS)
-    return Number.isFinite(value) ? [value] : []
+  const watts = members.flatMap((member) => {
+    const { run } = member.prepared
+    const value = firepower(run.fuelKg * 1000, run.heatS + run.leadS, run.lhvJPerKg)
+    return value !== null && Number.isFinite(value) && !isSlip(member) ? [value] : []
   })
   return watts.length === 0 ? null : Math.max(...watts)
 }

@@ -1,4 +1,5 @@
 /** Figures worked out and told in one place, so that a working cannot drift from its number. */
+import { firepower } from './firepower'
 import { ASSUMED_HUMIDITY } from '../heating/evaporation'
 import { LOSS_ESTIMATE } from '../heating/loss'
 import { lossCoefficient, aimTemperature, ownConditions, heatingIn } from '../normalise/heatRun'
@@ -29,7 +30,7 @@ export function burnRateOf(fuelG: number | null, flameS: number | null, tell?: T
   return value
 }
 
-/** Heat in the fuel over flame time [W]. */
+/** Firepower, told [W]. */
 export function firepowerOf(
   fuelG: number | null,
   flameS: number | null,
@@ -37,8 +38,8 @@ export function firepowerOf(
 ): number | null {
   const { lhvMJPerKg } = document.fuel
   const lhv = run.lhvJPerKg / 1e6
-  if (fuelG === null || flameS === null || Number.isNaN(lhv)) return null
-  const value = (fuelG * lhv * 1000) / flameS
+  const value = firepower(fuelG, flameS, run.lhvJPerKg)
+  if (fuelG === null || flameS === null || value === null) return null
   tell?.({
     path: 'firepowerW',
     title: 'Firepower',

@@ -1,4 +1,5 @@
 /** Whether a set of runs may be compared: what differs between its arms besides the question. */
+import { formatNumber } from '../quantity/format'
 
 /** What a comparison looks at, in the order it is told. */
 export const COMPARED = [
@@ -96,11 +97,15 @@ function differenceIn(what: Compared, runs: readonly ComparedRun[]): Difference 
   if (alike(what, all)) return null
   const name = NAMES[what]
   if (CORRECTED.includes(what) && runs.every((run) => run.normalised))
-    return { what, grade: 'corrected', text: `${name} differs (${spanText(all)}); corrected for.` }
+    return { what, grade: 'corrected', text: `${name} differs (${spanText(what, all)}); corrected for.` }
   // Mixed alike over the arms, it adds scatter but leans to no side.
   if ([...arms.values()].every((values) => sameMix(what, values, all)))
     return { what, grade: 'clean', text: `${name} differs, alike in every arm.` }
-  return { what, grade: 'confounded', text: `${name} changed with the question (${spanText(all)}). Cannot say which.` }
+  return {
+    what,
+    grade: 'confounded',
+    text: `${name} changed with the question (${spanText(what, all)}). Cannot say which.`,
+  }
 }
 
 function alike(what: Compared, values: readonly unknown[]): boolean {
@@ -116,8 +121,21 @@ function sameMix(what: Compared, values: readonly unknown[], all: readonly unkno
   return Math.abs(mean(values) - mean(all)) <= (ALIKE[what] ?? 0) / 2
 }
 
-function spanText(values: readonly unknown[]): string {
+/** Decimals and unit of what is a number. */
+const SHOWN: Partial<Record<Compared, readonly [number, string]>> = {
+  waterG: [0, ' g'],
+  startC: [1, ' °C'],
+  boilingPointC: [1, ' °C'],
+  airC: [1, ' °C'],
+  windMS: [1, ' m/s'],
+  setting: [2, ''],
+  fillG: [0, ' g'],
+}
+
+function spanText(what: Compared, values: readonly unknown[]): string {
   const numbers = values.filter((value) => typeof value === 'number')
-  if (numbers.length === values.length) return `${Math.min(...numbers)} to ${Math.max(...numbers)}`
+  const [decimals, unit] = SHOWN[what] ?? [2, '']
+  if (numbers.length === values.length)
+    return `${formatNumber(Math.min(...numbers), decimals)} to ${formatNumber(Math.max(...numbers), decimals)}${unit}`
   return [...new Set(values.map((value) => (value === null ? 'not stated' : String(value))))].join(', ')
 }

@@ -53,7 +53,7 @@ export async function arm(tx: Connection, { act, deed: { arming } }: Deed<'arm'>
       ? undefined
       : sceneOf(arming.rehearsal, act.runId, {
           waterKg: waterKgOf(measurements) ?? resolved.value.method?.waterKg ?? null,
-          altitudeM: resolved.value.placeAltitudeM,
+          altitudeM: resolved.value.place?.altitudeM ?? null,
           lid: resolved.value.lid,
           lhvMJPerKg: fuelOfKind(resolved.value.fuelKind)?.lowerHeatingValue.value ?? null,
           setting: arming.setting || null,

@@ -1,11 +1,10 @@
 /** The lanes as they stand, from the facts. */
 import { and, asc, eq, inArray, isNull, count } from 'drizzle-orm'
-import { stationPressureFromReadings } from '../../core/air/pressure'
-import { toRunDocument } from '../../core/formats/toRunDocument'
+import { boilingPointAt } from '../../core/air/pressureOf'
+import { placePressure } from '../../core/formats/toRunDocument'
 import { benchOrder } from '../../core/method/benchOrder'
 import { BOIL } from '../../core/method/shipped'
 import { emptyBench, type BenchMark, type BenchState, type Press } from '../../core/run/benchStep'
-import { boilingPointFromPressure } from '../../core/water/saturation'
 import type { Bench, BenchPush, Lane } from '../../shared/bench'
 import type { LaneName } from '../../shared/benchAct'
 import type { Setting, TestName } from '../../core/method/method'
@@ -120,16 +119,14 @@ async function lanesOf(db: Connection, runIds: string[]): Promise<Lane[]> {
 
 /** As the run's own figure will have it: read there, else by the place. */
 function boilingOf({ stored }: FoundRun): number | null {
-  const { place } = toRunDocument(stored)
-  const pa = (hPa: number | null) => (hPa === null ? null : hPa * 100)
-  const pressure = stationPressureFromReadings({
-    stationPressurePa: pa(place.stationPressureHPa),
-    seaLevelPressurePa: pa(place.seaLevelPressureHPa),
-    altitudeM: place.altitudeM,
-    airC: place.airC,
-    readingUPa: 0,
-  })
-  return pressure === null ? null : boilingPointFromPressure(pressure.pressurePa)
+  const value = (quantity: string) => stored.measured[quantity]?.value ?? null
+  const read = {
+    altitudeM: value('altitude'),
+    stationPressurePa: value('stationPressure'),
+    seaLevelPressurePa: value('seaLevelPressure'),
+    airC: value('air'),
+  }
+  return boilingPointAt(read, placePressure(stored))
 }
 
 const ON_THE_BENCH = ['draft', 'live'] as const

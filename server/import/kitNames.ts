@@ -1,4 +1,5 @@
 /** Names in somebody's table, found in the kit by what they say, by what was chosen for them, or to be made. */
+import type { PressureFacts } from '../../core/air/pressureOf'
 import { asc, desc, eq } from 'drizzle-orm'
 import type { BurnerKind } from '../../core/formats/document'
 import { burnerFuelMismatch } from '../../core/kit/burnerFuel'
@@ -34,7 +35,7 @@ export interface KnownSetup {
 }
 export interface KnownPlace {
   versionId: string
-  altitudeM: number | null
+  pressure: PressureFacts
 }
 export interface KnownMethod {
   versionId: string
@@ -96,7 +97,11 @@ export async function kitByName(db: Connection): Promise<Kit> {
       id: place.id,
       name: place.name,
       versionId: placeVersion.id,
-      altitudeM: placeVersion.altitudeM,
+      pressure: {
+        altitudeM: placeVersion.altitudeM,
+        stationPressurePa: placeVersion.stationPressurePa,
+        seaLevelPressurePa: placeVersion.seaLevelPressurePa,
+      },
     })
     .from(place)
     .innerJoin(placeVersion, eq(placeVersion.placeId, place.id))
@@ -126,7 +131,7 @@ export async function kitByName(db: Connection): Promise<Kit> {
         names: [name],
         is: { versionId, burner: burners.get(versionId)?.burner ?? null },
       })),
-    place: places.map(({ id, name, versionId, altitudeM }) => ({ id, names: [name], is: { versionId, altitudeM } })),
+    place: places.map(({ id, name, versionId, pressure }) => ({ id, names: [name], is: { versionId, pressure } })),
     fuel: batches
       .filter((one) => one.retired === null)
       .map(({ id, batch, name, kind }) => ({

@@ -83,7 +83,7 @@ export function resolveRow(cells: readonly string[], mapping: TableMapping, kit:
       column: columnOf('method'),
       text: `Method: it is for another test (${method.is.body.test}) than this row’s (${row.test}).`,
     })
-  for (const problem of crossCheckReadings(row.read, place?.is?.altitudeM ?? null, row.test))
+  for (const problem of crossCheckReadings(row.read, place?.is?.pressure ?? null, row.test))
     problems.push({ column: null, text: problem.text })
   return problems.length > 0
     ? { ok: false, problems, unknown }

@@ -1,4 +1,6 @@
 /** Picked runs, by set-up, at the Standard bench. */
+import { fuelOfKind } from '../../core/constants/fuels'
+import { formatNumber } from '../../core/quantity/format'
 import { likeWithLike, type Compared, type ComparedRun } from '../../core/statistics/likeWithLike'
 import { rankArms } from '../../core/statistics/manyArms'
 import type { ArmRun } from '../../core/statistics/compareArms'
@@ -9,6 +11,7 @@ import type { RunComparison } from '../../shared/runComparison'
 import type { Connection } from '../database/connection'
 import { findRuns, type FoundRun } from '../database/repositories/runs'
 import { answerRun } from './answerRun'
+import { armKey, armNames, ORIGIN_WORDS } from './arms'
 
 /** What a set-up is made of may differ: that is the question. */
 const QUESTION: readonly Compared[] = ['burner', 'pot', 'stand', 'lid', 'screen']
@@ -17,44 +20,75 @@ const QUESTION: readonly Compared[] = ['burner', 'pot', 'stand', 'lid', 'screen'
 export async function compareRuns(db: Connection, ids: readonly string[], mixed = false): Promise<RunComparison> {
   const found = await findRuns(db, [...ids])
   const origin = mixed ? null : commonest(found.map((one) => one.record.origin))
-  const arms = new Map<string, ArmRun[]>()
-  const compared: ComparedRun[] = []
+  const taken: Taken[] = []
   const leftOut: RunComparison['leftOut'] = []
   for (const one of found) {
-    const {
-      runs: [answer],
-    } = await answerRun(db, one, listedOptions(one.method))
+    const { runs } = await answerRun(db, one, listedOptions(one.method))
+    const answer = runs[0]
     if (!answer || 'error' in answer) continue
-    const why =
-      whyNot(one, answer) ??
-      (origin !== null && one.record.origin !== origin
-        ? `it was ${ORIGIN_WORDS[one.record.origin]}, and the others were ${ORIGIN_WORDS[origin]}`
-        : null)
-    if (why !== null) {
-      leftOut.push({ id: one.record.id, setup: one.record.setup, why })
-      continue
-    }
-    const arm =
-      one.record.origin === 'measured' ? one.record.setup : `${one.record.setup}, ${ORIGIN_WORDS[one.record.origin]}`
-    arms.set(arm, [...(arms.get(arm) ?? []), { gPerL: answer.normalisedGPerL!, shared: answer.normalisedSharedBy }])
-    compared.push({ arm, normalised: answer.status === 'normalised', values: valuesOf(one, answer) })
+    const why = whyNot(one, answer) ?? ofAnotherOrigin(one, origin)
+    if (why === null) taken.push({ run: one, answer })
+    else leftOut.push({ id: one.record.id, setup: one.record.setup, why })
   }
-  const ranking = rankArms([...arms].map(([name, runs]) => ({ name, runs })))
-  return {
-    likeWithLike: likeWithLike(compared, QUESTION),
-    arms: ranking.arms,
-    origins: [...new Set(found.map((one) => one.record.origin))].length,
-    pairs: ranking.pairs.map(({ arms: names, verdict, adjustedP }) => ({ arms: names, text: verdict.text, adjustedP })),
-    leftOut,
-  }
+  return { ...compare(taken), origins: new Set(found.map((one) => one.record.origin)).size, leftOut }
 }
 
-const ORIGIN_WORDS = { measured: 'measured here', rehearsal: 'rehearsed', published: 'published elsewhere' } as const
+interface Taken {
+  run: FoundRun
+  answer: RunAnswer
+}
+
+function compare(taken: readonly Taken[]): Omit<RunComparison, 'origins' | 'leftOut'> {
+  const names = armNames(taken.map(({ run }) => run))
+  const arms = new Map<string, { runs: ArmRun[]; fuel: ArmFuel | null }>()
+  const compared: ComparedRun[] = []
+  for (const { run, answer } of taken) {
+    const name = names.get(armKey(run))!
+    const arm = arms.get(name) ?? { runs: [], fuel: fuelOf(run) }
+    arm.runs.push({ gPerL: answer.normalisedGPerL!, shared: answer.normalisedSharedBy })
+    arms.set(name, arm)
+    compared.push({ arm: name, normalised: answer.status === 'normalised', values: valuesOf(run, answer) })
+  }
+  const ranking = rankArms([...arms].map(([name, { runs }]) => ({ name, runs })))
+  const pairs = ranking.pairs.map(({ arms: [first, second], verdict, adjustedP }) => {
+    const fuels = byHeat(arms.get(first)!.fuel, arms.get(second)!.fuel, verdict.ratio)
+    return { arms: [first, second] as [string, string], text: `${verdict.text}${fuels}`, adjustedP }
+  })
+  return { likeWithLike: likeWithLike(compared, QUESTION), arms: ranking.arms, pairs }
+}
+
+interface ArmFuel {
+  name: string
+  kind: string
+  /** [J/kg]; null: the built-in one of its kind. */
+  lhvJPerKg: number | null
+}
+const fuelOf = ({ record, stored }: FoundRun): ArmFuel | null =>
+  stored.fuel && { ...stored.fuel, name: record.fuel ?? stored.fuel.kind }
+
+/** Heat in a gram [kJ]; null: not known. */
+const heatOf = ({ kind, lhvJPerKg }: ArmFuel): number | null =>
+  lhvJPerKg === null ? (fuelOfKind(kind)?.lowerHeatingValue.value ?? null) : lhvJPerKg / 1e6
+
+/** Grams of one fuel against grams of another are said to be so, with the heat in them. */
+function byHeat(first: ArmFuel | null, second: ArmFuel | null, ratio: number | null): string {
+  if (first === null || second === null || ratio === null || first.kind === second.kind) return ''
+  const said = ` Grams of ${second.name} against grams of ${first.name}`
+  const [a, b] = [heatOf(first), heatOf(second)]
+  if (a === null || b === null) return `${said}.`
+  return `${said}: ${formatNumber((ratio * b) / a, 2)} times the heat.`
+}
+
 /** Measured ones first, where there are as many of each. */
 const commonest = (origins: readonly Origin[]): Origin | null =>
   ORIGINS.filter((one) => origins.includes(one)).sort(
     (a, b) => origins.filter((one) => one === b).length - origins.filter((one) => one === a).length,
   )[0] ?? null
+
+const ofAnotherOrigin = ({ record }: FoundRun, origin: Origin | null): string | null =>
+  origin === null || record.origin === origin
+    ? null
+    : `it was ${ORIGIN_WORDS[record.origin]}, and the others were ${ORIGIN_WORDS[origin]}`
 
 function whyNot({ record }: FoundRun, { normalisedGPerL, flags, ended }: RunAnswer): string | null {
   if (record.state === 'void') return 'it is void'

@@ -39,7 +39,7 @@ export async function logRun(
       ],
     }
   const contradictions = [
-    ...crossCheckReadings(read, resolved.value.placeAltitudeM, typed.test),
+    ...crossCheckReadings(read, resolved.value.place, typed.test),
     ...mismatch(typed, resolved.value),
   ]
   if (contradictions.length > 0) return { status: 'invalid', problems: contradictions }

@@ -1,4 +1,5 @@
 /** A run's row of the logbook: what it is found by, and the line that is shown. */
+import { isImpossible } from '../../core/plausibility/physicalLimit'
 import { formatClock, formatNumber } from '../../core/quantity/format'
 import type { RunAnswer } from '../../core/formats/answer'
 import type { StoredRun } from '../../core/formats/toRunDocument'
@@ -146,5 +147,5 @@ function worstOf(flags: RunAnswer['flags']): RunLine['worstFlag'] {
   const worst = flags.find((flag) => flag.severity === 'error') ?? flags.find((flag) => flag.severity === 'warning')
   if (!worst || worst.severity === 'note') return null
   if (worst.severity === 'warning') return { severity: 'warning', text: worst.text }
-  return { severity: 'error', text: worst.code === 'impossible-efficiency' ? 'impossible' : 'contradictory' }
+  return { severity: 'error', text: isImpossible([worst]) ? 'impossible' : 'contradictory' }
 }

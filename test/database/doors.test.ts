@@ -10,7 +10,7 @@ import { kitChoices } from '../../server/database/repositories/kit'
 import { nowConditions, setNow } from '../../server/database/repositories/now'
 import { findRun } from '../../server/database/repositories/runs'
 import { insertWaterTrace, tracesOf } from '../../server/database/repositories/traces'
-import { measurement, runRow, traceChunk } from '../../server/database/schema'
+import { event, measurement, placeVersion, run as runTable, runRow, traceChunk } from '../../server/database/schema'
 import { burnOne } from '../../server/runs/burnOne'
 import { correctRun } from '../../server/runs/correctRun'
 import { backfillRows } from '../../server/runs/freshen'
@@ -151,6 +151,36 @@ describe('corrections', () => {
     expect(record.history).toHaveLength(1)
   })
 
+  it('of the second of two of a kind leave the first where it is; where it is not said which, it is asked', async () => {
+    const { id, correction } = await logged()
+    const flameOut = (seq: number, atMs: number) => ({
+      id: uuidv7(),
+      runId: id,
+      seq,
+      kind: 'flameOut' as const,
+      atMs,
+      source: 'bench',
+      payload: {},
+      personId: correction({}).personId,
+    })
+    await bench.db.insert(event).values([flameOut(10, 540_000), flameOut(11, 600_000)])
+    const times = async () =>
+      (await findRun(bench.db, id))!.record.events.filter((one) => one.kind === 'flameOut').map((one) => one.atMs)
+    const later = { what: 'flameOut' as const, typed: '10:20' }
+    expect(await correctRun(bench.db, id, correction(later))).toMatchObject({
+      status: 'invalid',
+      problems: [{ path: 'eventId', text: expect.stringMatching(/stands 2 times/) }],
+    })
+    expect(await correctRun(bench.db, id, correction({ ...later, eventId: uuidv7() }))).toMatchObject({
+      problems: [{ text: expect.stringMatching(/does not stand any more/) }],
+    })
+    const second = (await findRun(bench.db, id))!.record.events.find((one) => one.atMs === 600_000)!
+    expect(await correctRun(bench.db, id, correction({ ...later, eventId: second.id }))).toEqual({
+      status: 'corrected',
+    })
+    expect(await times()).toEqual([540_000, 620_000])
+  })
+
   it('two at once from one revision: one is stored, the other told', async () => {
     const { id, correction } = await logged()
     const outcomes = await Promise.all(
@@ -170,6 +200,22 @@ describe('corrections', () => {
     const outcome = await correctRun(bench.db, id, correction(change))
     expect('problems' in outcome && outcome.problems.find((problem) => problem.path === path)?.text).toMatch(words)
     expect((await findRun(bench.db, id))!.record).toMatchObject({ revision: 1, history: [] })
+  })
+
+  it('are judged by the pressure that the figure rests on: the place’s own, where none was read', async () => {
+    const { id, correction } = await logged()
+    // A place whose barometer says 700 hPa: water boils at 89.9 °C there, whatever its altitude would give.
+    const [row] = await bench.db.select({ at: runTable.placeVersionId }).from(runTable).where(eq(runTable.id, id))
+    const placeVersionId = row!.at!
+    await bench.db.update(placeVersion).set({ stationPressurePa: 70_000 }).where(eq(placeVersion.id, placeVersionId))
+    const warm = correction({ what: 'waterStart', typed: '92 °C' })
+    expect(await correctRun(bench.db, id, warm)).toMatchObject({
+      status: 'invalid',
+      problems: [{ text: expect.stringMatching(/not below the boiling point \(89\.9 °C\)/) }],
+    })
+    const one = { ...typed(), measured: { ...typed().measured, waterStart: '92 °C' } }
+    expect(await logRun(bench.db, one, NOW)).toMatchObject({ status: 'invalid' })
+    await bench.db.update(placeVersion).set({ stationPressurePa: null }).where(eq(placeVersion.id, placeVersionId))
   })
 
   it('of no run at all is said', async () => {

@@ -19,7 +19,7 @@ import {
 } from '../../shared/runList'
 import type { RunLine } from '../../shared/runRecord'
 import { emptyTypedRun, type TypedRun } from '../../shared/typedRun'
-import { run, runRow } from '../../server/database/schema'
+import { run, runRow, setup as setupTable } from '../../server/database/schema'
 import { kitChoices } from '../../server/database/repositories/kit'
 import { findSetup, listSetups, saveSetup } from '../../server/kit/setups'
 import { loadDemonstration } from '../../server/demo/load'
@@ -405,19 +405,21 @@ describe('export', () => {
 })
 
 describe('comparing and today', () => {
+  const counting = (all: RunLine[], setup: string) =>
+    all
+      .filter(
+        (line) =>
+          line.setup === setup &&
+          line.normalisedGPerL !== null &&
+          !line.voided &&
+          !line.breakIn &&
+          line.worstFlag?.severity !== 'error',
+      )
+      .slice(0, 5)
+
   it('picked runs are held by set-up, like with like first; what has no figure is named with why', async () => {
     const all = await allLines(bench.db)
-    const some = (setup: string) =>
-      all
-        .filter(
-          (line) =>
-            line.setup === setup &&
-            line.normalisedGPerL !== null &&
-            !line.voided &&
-            !line.breakIn &&
-            line.worstFlag?.severity !== 'error',
-        )
-        .slice(0, 5)
+    const some = (setup: string) => counting(all, setup)
     const voided = all.find((line) => line.voided)!
     const answer = await compareRuns(
       bench.db,
@@ -426,6 +428,25 @@ describe('comparing and today', () => {
     expect(answer.arms.map((arm) => arm.n)).toEqual([5, 5])
     expect(answer.pairs).toHaveLength(1)
     expect(answer.leftOut).toEqual([{ id: voided.id, setup: voided.setup, why: 'it is void' }])
+  })
+
+  it('two set-ups of one name are two arms; grams of two fuels are said to be so, with the heat in them', async () => {
+    const all = await allLines(bench.db)
+    const [narrow, spirit] = ['Fumarole with narrow pot', 'Lahar in the cone'] as const
+    const picked = [...counting(all, narrow), ...counting(all, spirit)].map((line) => line.id)
+    const { id } = (await listSetups(bench.db)).find((one) => one.name === spirit)!
+    const rename = (name: string) => bench.db.update(setupTable).set({ name }).where(eq(setupTable.id, id))
+    await rename(narrow)
+    const answer = await compareRuns(bench.db, picked)
+    await rename(spirit)
+    expect(answer.arms.map((arm) => [arm.name, arm.n]).sort()).toEqual([
+      [`${narrow}, Isobutane-propane`, 5],
+      [`${narrow}, Methanol`, 5],
+    ])
+    expect(answer.pairs[0]!.text).toMatch(
+      /used \d+ % more fuel.* Grams of Methanol against grams of Isobutane-propane: 0\.\d+ times the heat\.$/,
+    )
+    for (const { text } of answer.likeWithLike.differences) expect(text).not.toMatch(/\d\.\d{3}/)
   })
 
   it('today names what wants a decision, and a decision takes it off', async () => {

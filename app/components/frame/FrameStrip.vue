@@ -1,6 +1,5 @@
 <script setup lang="ts">
-import { stationPressureFromReadings } from '#core/air/pressure'
-import { boilingPointFromPressure } from '#core/water/saturation'
+import { boilingPointAt } from '#core/air/pressureOf'
 import type { NowQuantity, NowReading } from '#shared/nowConditions'
 
 /** The conditions strip: one sentence of what is so now. Opened, it tells now, then and brought to. */
@@ -23,15 +22,14 @@ const reading = (quantity: NowQuantity) =>
   sent(quantity) ?? now.value?.readings.find((one) => one.quantity === quantity) ?? null
 const altitudeM = computed(() => reading('altitude')?.value ?? now.value?.place?.altitudeM ?? null)
 const boilingC = computed(() => {
-  const pressure = stationPressureFromReadings({
-    stationPressurePa:
-      reading('stationPressure')?.value ?? (reading('altitude') ? null : (now.value?.place?.stationPressurePa ?? null)),
-    seaLevelPressurePa: reading('altitude') ? null : (now.value?.place?.seaLevelPressurePa ?? null),
-    altitudeM: altitudeM.value,
-    airC: reading('air')?.value ?? null,
-    readingUPa: 0,
-  })
-  return pressure === null ? null : boilingPointFromPressure(pressure.pressurePa)
+  const value = (quantity: NowQuantity) => reading(quantity)?.value ?? null
+  const read = {
+    altitudeM: value('altitude'),
+    stationPressurePa: value('stationPressure'),
+    seaLevelPressurePa: null,
+    airC: value('air'),
+  }
+  return boilingPointAt(read, now.value?.place ?? null)
 })
 const oldest = computed(() =>
   Math.max(0, ...(now.value?.readings ?? []).map((one) => ageOf(reading(one.quantity)!.readAt, clock.value).minutes)),

@@ -1,13 +1,14 @@
 <script setup lang="ts">
 import { Dialog, DialogPanel, DialogTitle } from '@headlessui/vue'
 import { v7 as uuidv7 } from 'uuid'
-import { correctionName, isTime, type TypedCorrection } from '#shared/correction'
+import { formatClock } from '#core/quantity/format'
+import { correctionName, isTime, type Corrected } from '#shared/correction'
 import { MEASURED_QUANTITIES } from '#shared/measuredQuantity'
 import type { FieldProblem } from '#shared/readProblems'
 import type { RunRecord } from '#shared/runRecord'
 
 /** Corrects a reading or a time, or adds a missing one: the old value stays, with the reason. */
-const props = defineProps<{ record: RunRecord; what: TypedCorrection['what'] }>()
+const props = defineProps<{ record: RunRecord } & Corrected>()
 const emit = defineEmits<{ close: []; corrected: [] }>()
 const { units } = usePreferences()
 const { people } = usePeople()
@@ -17,7 +18,11 @@ const reason = ref('')
 const personId = ref<string>('')
 const problems = ref<FieldProblem[]>([])
 const sending = ref(false)
-const standing = computed(() => props.record.measurements.find((one) => one.quantity === props.what)?.typed ?? null)
+const standing = computed(() => {
+  const event = props.record.events.find((one) => one.id === props.eventId)
+  if (event) return formatClock(event.atMs / 1000)
+  return props.record.measurements.find((one) => one.quantity === props.what)?.typed ?? null
+})
 const kind = computed(() => (isTime(props.what) ? ('clockTime' as const) : MEASURED_QUANTITIES[props.what]))
 const problemAt = (path: string) => problems.value.find((problem) => problem.path === path)?.text
 watchEffect(() => {
@@ -32,6 +37,7 @@ async function send() {
     units: units.value,
     personId: personId.value,
     what: props.what,
+    eventId: props.eventId ?? null,
     typed: typed.value,
     reason: reason.value,
   })

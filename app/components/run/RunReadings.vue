@@ -3,13 +3,13 @@ import { formatClock, formatNumber } from '#core/quantity/format'
 import { EVENT_NAMES } from '#core/run/events'
 import { MEASURED_NAMES, MEASURED_QUANTITIES, type MeasuredQuantity } from '#shared/measuredQuantity'
 import { TYPED_EVENTS, type TypedEventKind } from '#shared/typedRun'
-import type { TypedCorrection } from '#shared/correction'
+import type { Corrected } from '#shared/correction'
 import { unitOf } from '#core/quantity/units'
 import type { RunRecord } from '#shared/runRecord'
 
 /** What was read, as it was typed, with its value in the units shown; each can be corrected. */
 const props = defineProps<{ record: RunRecord }>()
-const emit = defineEmits<{ correct: [what: TypedCorrection['what']] }>()
+const emit = defineEmits<{ correct: [what: Corrected] }>()
 const { units } = usePreferences()
 const KINDS: Record<string, ShownKind> = {
   mass: 'mass',
@@ -53,6 +53,11 @@ const adding = ref<MeasuredQuantity>('waterEndMass')
 watchEffect(() => {
   if (!absent.value.includes(adding.value) && absent.value[0]) adding.value = absent.value[0]
 })
+/** Of several of a kind, which. */
+function eventName({ kind, atMs }: RunRecord['events'][number]): string {
+  const several = props.record.events.filter((one) => one.kind === kind).length > 1
+  return several ? `${EVENT_NAMES[kind]} at ${formatClock(atMs / 1000)}` : EVENT_NAMES[kind]
+}
 const isTyped = (kind: string): kind is TypedEventKind => (TYPED_EVENTS as readonly string[]).includes(kind)
 </script>
 
@@ -74,13 +79,13 @@ const isTyped = (kind: string): kind is TypedEventKind => (TYPED_EVENTS as reado
             type="button"
             class="underline"
             :aria-label="`Correct ${MEASURED_NAMES[one.quantity]}`"
-            @click="emit('correct', one.quantity)"
+            @click="emit('correct', { what: one.quantity })"
           >
             Correct
           </button>
         </dd>
       </template>
-      <template v-for="(event, i) in record.events" :key="`${event.kind}${i}`">
+      <template v-for="event in record.events" :key="event.id">
         <dt>
           {{ EVENT_NAMES[event.kind] }}<template v-if="event.reason"> ({{ event.reason }})</template>
         </dt>
@@ -99,8 +104,8 @@ const isTyped = (kind: string): kind is TypedEventKind => (TYPED_EVENTS as reado
             v-if="isTyped(event.kind)"
             type="button"
             class="underline"
-            :aria-label="`Correct ${EVENT_NAMES[event.kind]}`"
-            @click="emit('correct', event.kind)"
+            :aria-label="`Correct ${eventName(event)}`"
+            @click="emit('correct', { what: event.kind, eventId: event.id })"
           >
             Correct
           </button>
@@ -116,7 +121,7 @@ const isTyped = (kind: string): kind is TypedEventKind => (TYPED_EVENTS as reado
         type="button"
         class="underline"
         :aria-label="`Add ${MEASURED_NAMES[adding]}`"
-        @click="emit('correct', adding)"
+        @click="emit('correct', { what: adding })"
       >
         Add
       </button>

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { runViewQuery, type RunView } from '#shared/runOptions'
 import { MEASURED_QUANTITIES } from '#shared/measuredQuantity'
-import type { TypedCorrection } from '#shared/correction'
+import type { Corrected, TypedCorrection } from '#shared/correction'
 
 /** A run's page: its ribbon, its figures, the ladder between them, the trace, what it rests on, and the working of each number. */
 const route = useRoute()
@@ -24,7 +24,7 @@ useHead({ title: () => `${page.value?.record.setup ?? 'Run'} · Vulcanum` })
 const margin = useMargin()
 margin.clear()
 const { units } = usePreferences()
-const correcting = ref<TypedCorrection['what'] | null>(null)
+const correcting = ref<Corrected | null>(null)
 const inView = useInView()
 watchEffect(() => {
   if (page.value)
@@ -40,7 +40,7 @@ onUnmounted(() => {
 const choose = (change: Partial<RunView>) =>
   navigateTo({ query: runViewQuery({ ...page.value!.view, ...change }, page.value!.conventions) }, { replace: true })
 function addReading(name: string) {
-  if (name in MEASURED_QUANTITIES) correcting.value = name as TypedCorrection['what']
+  if (name in MEASURED_QUANTITIES) correcting.value = { what: name as TypedCorrection['what'] }
 }
 const download = (what: string) =>
   `/api/runs/${id}/${what}${Object.keys(query.value).length ? `?${new URLSearchParams(query.value).toString()}` : ''}`
@@ -62,7 +62,12 @@ const title = computed(() =>
       <RunRehearsed v-if="page.rehearsed" :rehearsed="page.rehearsed" />
       <RunFigures :answer="page.answer" />
       <RunView :view="page.view" :reference="page.reference" @choose="choose" />
-      <RunLadder :answer="page.answer" :reference="page.reference" :title="title" @add="correcting = $event" />
+      <RunLadder
+        :answer="page.answer"
+        :reference="page.reference"
+        :title="title"
+        @add="correcting = { what: $event }"
+      />
       <RunRibbonFull :ribbon="page.ribbon" />
       <section v-if="page.trace.length > 1" aria-label="Trace" class="enamel p-3">
         <h2 class="mb-1">Water temperature</h2>
@@ -114,7 +119,7 @@ const title = computed(() =>
     <RunCorrection
       v-if="correcting"
       :record="page.record"
-      :what="correcting"
+      v-bind="correcting"
       @close="correcting = null"
       @corrected="
         correcting = null

@@ -4,6 +4,7 @@ import { alias } from 'drizzle-orm/pg-core'
 import type { Quantity } from '../../../core/quantity/parseQuantity'
 import { isTime, type TypedCorrection } from '../../../shared/correction'
 import type { MeasuredQuantity } from '../../../shared/measuredQuantity'
+import type { TypedEventKind } from '../../../shared/typedRun'
 import type { HistoryEntry } from '../../../shared/runRecord'
 import type { Connection } from '../connection'
 import { instrumentOf } from '../../kit/checks'
@@ -23,54 +24,69 @@ export async function isStored(tx: Connection, id: string): Promise<boolean> {
   return Boolean(one ?? other)
 }
 
-/** Appends it, superseding what stands, or adding where nothing does. */
+/** Appends it, superseding what stands, or adding where nothing does. Of a time: the event of that id. */
 export async function appendCorrection(
   tx: Connection,
   runId: string,
-  { id, what, typed, reason, personId }: TypedCorrection,
+  typed: TypedCorrection,
   quantity: Quantity,
 ): Promise<void> {
-  if (isTime(what)) {
-    const standing = (await currentEvents(tx, [runId])).find((one) => one.kind === what)
-    const [last] = await tx
-      .select({ seq: sql<number>`max(${event.seq})` })
-      .from(event)
-      .where(eq(event.runId, runId))
-    await tx.insert(event).values({
-      id,
-      runId,
-      seq: (last?.seq ?? 0) + 1,
-      kind: what,
-      atMs: Math.round(quantity.value * 1000),
-      source: 'correction',
-      payload: { ...standing?.payload, typed },
-      supersedesId: standing?.id ?? null,
-      reason,
-      personId,
-    })
-  } else {
-    const standing = (await currentMeasurements(tx, [runId])).find((one) => one.quantity === what)
-    const correction = standing?.instrumentVersionId
-      ? await correctionOf(tx, { runId, versionId: standing.instrumentVersionId, reading: quantity.value })
-      : null
-    await tx.insert(measurement).values({
-      id,
-      runId,
-      quantity: what,
-      value: quantity.value + (correction ?? 0),
-      typed: quantity.typed,
-      typedUnit: quantity.unit,
-      instrumentVersionId: standing?.instrumentVersionId ?? null,
-      correction,
-      supersedesId: standing?.id ?? null,
-      reason,
-      personId,
-    })
-  }
+  if (isTime(typed.what)) await appendEvent(tx, runId, { ...typed, what: typed.what }, quantity)
+  else await appendMeasurement(tx, runId, { ...typed, what: typed.what }, quantity)
   await tx
     .update(run)
     .set({ revision: sql`${run.revision} + 1` })
     .where(eq(run.id, runId))
+}
+
+async function appendEvent(
+  tx: Connection,
+  runId: string,
+  { id, what, eventId, typed, reason, personId }: TypedCorrection & { what: TypedEventKind },
+  quantity: Quantity,
+): Promise<void> {
+  const standing = (await currentEvents(tx, [runId])).find((one) => one.id === eventId)
+  const [last] = await tx
+    .select({ seq: sql<number>`max(${event.seq})` })
+    .from(event)
+    .where(eq(event.runId, runId))
+  await tx.insert(event).values({
+    id,
+    runId,
+    seq: (last?.seq ?? 0) + 1,
+    kind: what,
+    atMs: Math.round(quantity.value * 1000),
+    source: 'correction',
+    payload: { ...standing?.payload, typed },
+    supersedesId: standing?.id ?? null,
+    reason,
+    personId,
+  })
+}
+
+async function appendMeasurement(
+  tx: Connection,
+  runId: string,
+  { id, what, reason, personId }: TypedCorrection & { what: MeasuredQuantity },
+  quantity: Quantity,
+): Promise<void> {
+  const standing = (await currentMeasurements(tx, [runId])).find((one) => one.quantity === what)
+  const correction = standing?.instrumentVersionId
+    ? await correctionOf(tx, { runId, versionId: standing.instrumentVersionId, reading: quantity.value })
+    : null
+  await tx.insert(measurement).values({
+    id,
+    runId,
+    quantity: what,
+    value: quantity.value + (correction ?? 0),
+    typed: quantity.typed,
+    typedUnit: quantity.unit,
+    instrumentVersionId: standing?.instrumentVersionId ?? null,
+    correction,
+    supersedesId: standing?.id ?? null,
+    reason,
+    personId,
+  })
 }
 
 /** What the checks of the instrument that took the reading add to it, as of the run. */

@@ -31,7 +31,14 @@ export async function kitChoices(db: Connection, nowMs: number): Promise<KitChoi
     people: await db.select({ id: person.id, name: person.name }).from(person).orderBy(asc(person.name)),
     setups,
     instruments,
-    places: (await listPlaces(db)).map(({ id, name, zone, altitudeM }) => ({ id, name, zone, altitudeM })),
+    places: (await listPlaces(db)).map(({ id, name, zone, altitudeM, stationPressurePa, seaLevelPressurePa }) => ({
+      id,
+      name,
+      zone,
+      altitudeM,
+      stationPressurePa,
+      seaLevelPressurePa,
+    })),
     fuels: offered(await listBatches(db)).map(({ id, fuel, kind, batch }) => ({ id, fuel, kind, batch })),
     methods: offered(await listMethods(db)).map(({ id, name, body }) => ({ id, name, body })),
     containers: offered(await listContainers(db)).map(({ id, name, batchId, fillKg }) => ({

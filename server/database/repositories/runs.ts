@@ -1,4 +1,5 @@
 /** Runs: written once by their typed form, read whole or as a list. */
+import type { PressureFacts } from '../../../core/air/pressureOf'
 import { and, asc, desc, eq, sql } from 'drizzle-orm'
 import { alias } from 'drizzle-orm/pg-core'
 import { v7 as uuidv7 } from 'uuid'
@@ -39,13 +40,20 @@ import { insertWaterTrace, scaledRuns, tracesOf } from './traces'
 export interface ResolvedRun {
   setupVersionId: string
   placeVersionId: string | null
-  placeAltitudeM: number | null
+  /** What is known of its pressure. */
+  place: PressureFacts | null
   methodVersionId: string | null
   method: MethodBody | null
   instruments: Partial<Record<ReadingInstrument, Instrument>>
   burner: BurnerProperties | null
   lid: boolean
   fuelKind: string
+}
+
+const PLACE_PRESSURE = {
+  altitudeM: placeVersion.altitudeM,
+  stationPressurePa: placeVersion.stationPressurePa,
+  seaLevelPressurePa: placeVersion.seaLevelPressurePa,
 }
 
 type Resolved = { ok: true; value: ResolvedRun } | { ok: false; path: string; what: string }
@@ -72,7 +80,7 @@ export async function resolveRun(db: Connection, typed: TypedRun): Promise<Resol
     typed.placeId === null
       ? [null]
       : await db
-          .select({ id: placeVersion.id, altitudeM: placeVersion.altitudeM })
+          .select({ id: placeVersion.id, ...PLACE_PRESSURE })
           .from(placeVersion)
           .where(eq(placeVersion.placeId, typed.placeId))
           .orderBy(desc(placeVersion.n))
@@ -107,7 +115,7 @@ export async function resolveRun(db: Connection, typed: TypedRun): Promise<Resol
     value: {
       setupVersionId: version.id,
       placeVersionId: where?.id ?? null,
-      placeAltitudeM: where?.altitudeM ?? null,
+      place: where,
       methodVersionId: by?.id ?? null,
       method: by?.body ?? null,
       instruments,
@@ -257,6 +265,8 @@ export interface FoundRun {
   method: MethodBody | null
   /** A scale followed it: its fuel to the boil may rest on that. */
   scaled: boolean
+  /** What its set-up was made of, as far as heat goes. */
+  heatHash: string
   /** Void or a break-in: it stands alone, in no series. */
   apart: boolean
 }
@@ -284,6 +294,7 @@ export async function findRuns(
       setup: setup.name,
       setupId: setup.id,
       setupN: setupVersion.n,
+      heatHash: setupVersion.heatHash,
       fuelBatch,
       fuel,
       method: { id: method.id, name: method.name, n: methodVersion.n, body: methodVersion.body },
@@ -364,6 +375,7 @@ interface RunRow {
   setup: string
   setupId: string
   setupN: number
+  heatHash: string
   method: { id: string | null; name: string | null; n: number | null; body: MethodBody | null }
   container: string | null
   fuelBatch: typeof fuelBatch.$inferSelect | null
@@ -418,7 +430,8 @@ function found(
       correction,
       instrument: instruments.find((one) => one.id === instrumentVersionId)?.name ?? null,
     })),
-    events: events.map(({ kind, atMs, payload }) => ({
+    events: events.map(({ id, kind, atMs, payload }) => ({
+      id,
       kind,
       atMs,
       reason: payload.reason ?? null,
@@ -481,7 +494,14 @@ function found(
     scaleTrace: atPace(scaleTrace),
     given: row.run.given,
   }
-  return { record, stored, scaled, method: row.method.body, apart: row.run.breakIn || row.run.state === 'void' }
+  return {
+    record,
+    stored,
+    scaled,
+    method: row.method.body,
+    heatHash: row.heatHash,
+    apart: row.run.breakIn || row.run.state === 'void',
+  }
 }
 
 const partsOf = (db: Connection, setupVersionIds: string[]) =>

@@ -1,7 +1,6 @@
 <script setup lang="ts">
 import { v7 as uuidv7 } from 'uuid'
-import { stationPressureFromReadings } from '#core/air/pressure'
-import { boilingPointFromPressure } from '#core/water/saturation'
+import { boilingPointAt } from '#core/air/pressureOf'
 import type { PlaceLine } from '#shared/kitRecords'
 
 /** Where stoves are burned, and by whom. */
@@ -10,16 +9,8 @@ const { data: places } = await useFetch<PlaceLine[]>('/api/kit/places')
 const { data: kit, refresh } = await useKit()
 const { units } = usePreferences()
 const boils = (place: PlaceLine) => {
-  const pressure = stationPressureFromReadings({
-    stationPressurePa: place.stationPressurePa,
-    seaLevelPressurePa: place.seaLevelPressurePa,
-    altitudeM: place.altitudeM,
-    airC: null,
-    readingUPa: 0,
-  })
-  return pressure === null
-    ? 'not known'
-    : shown(boilingPointFromPressure(pressure.pressurePa), 'temperature', units.value)
+  const boilingC = boilingPointAt({ ...place, airC: null }, null)
+  return boilingC === null ? 'not known' : shown(boilingC, 'temperature', units.value)
 }
 const name = ref('')
 const problem = ref('')
