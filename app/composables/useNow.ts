@@ -1,4 +1,5 @@
 import { FetchError } from 'ofetch'
+import type { UnitSystem } from '#core/quantity/kinds'
 import type { NowConditions, TypedNow } from '#shared/nowConditions'
 import type { FieldProblem } from '#shared/readProblems'
 
@@ -20,7 +21,9 @@ export function useNowConditions() {
       )
     }
   }
-  return { now: data, error, refresh, save }
+  /** Readings of the place that is left go with it. */
+  const moveTo = (placeId: string, units: UnitSystem) => save({ units, placeId, measured: {}, clear: [] })
+  return { now: data, error, refresh, save, moveTo }
 }
 
 /** The time, for ages: the server's on the first drawing, then this machine's, every ten seconds. */

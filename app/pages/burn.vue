@@ -10,6 +10,7 @@ import type { FieldProblem } from '#shared/readProblems'
 useHead({ title: 'Burn one now · Vulcanum' })
 const { units } = usePreferences()
 const bench = useBench()
+const { refresh: refreshNow } = useNowConditions()
 const typed = reactive<TypedBurnOne>({
   units: units.value,
   who: '',
@@ -39,7 +40,7 @@ async function burn() {
   if (!read.ok) return
   try {
     const kit = await $fetch<BurnOneKit>('/api/burn-one', { method: 'POST', body: sent })
-    await bench.start()
+    await Promise.all([bench.start(), refreshNow()])
     const choices = await readChoices()
     await arm(bench, choices, {
       ...firstArming(choices, bench.freeLane ?? 'A'),

@@ -25,7 +25,7 @@ async function add(
 test('a set-up from nothing: kit with units, drawn to scale, a danger explained, one part swapped, its history told', async ({
   page,
 }) => {
-  await add(page, 'burner', { Name: 'Caldera', Mass: '3 oz', Height: '90 mm' }, () =>
+  await add(page, 'burner', { Name: 'Rhyodacite', Mass: '3 oz', Height: '90 mm' }, () =>
     choose(page, 'It burns', 'gas, on the canister'),
   )
   await add(page, 'pot', { Name: 'Pumice', Mass: '120 g', 'Base diameter': '4 in', Height: '10 cm' })
@@ -36,11 +36,11 @@ test('a set-up from nothing: kit with units, drawn to scale, a danger explained,
   await page.getByRole('link', { name: 'Put a set-up together' }).click()
   await save(page)
   await expect(page.getByText('Name: read nothing')).toBeVisible()
-  await fill(page, 'Name', 'Caldera with Pumice')
+  await fill(page, 'Name', 'Rhyodacite with Pumice')
   await fill(page, 'Gap under the pot', '2 cm')
-  await choose(page, 'Burner', 'Caldera')
+  await choose(page, 'Burner', 'Rhyodacite')
   await choose(page, 'Pot', 'Pumice')
-  await expect(page.getByRole('img', { name: /Caldera with Pumice|A new set-up/ })).toBeVisible()
+  await expect(page.getByRole('img', { name: /Rhyodacite with Pumice|A new set-up/ })).toBeVisible()
   await expect(page.getByText('205.0 g together')).toBeVisible()
   await choose(page, 'Windscreen', 'Curtain')
   await save(page)
@@ -49,7 +49,7 @@ test('a set-up from nothing: kit with units, drawn to scale, a danger explained,
   ).toBeVisible()
   await fill(page, 'Why it goes on', 'open on the lee side, hand on the canister')
   await save(page)
-  await expect(page.getByRole('heading', { level: 1, name: 'Caldera with Pumice' })).toBeVisible()
+  await expect(page.getByRole('heading', { level: 1, name: 'Rhyodacite with Pumice' })).toBeVisible()
   await expect(page.getByText('Goes on all the same: open on the lee side')).toBeVisible()
 
   await choose(page, 'Windscreen', 'none')
@@ -64,7 +64,9 @@ test('a set-up from nothing: kit with units, drawn to scale, a danger explained,
 
   // The new set-up can be burned at once.
   await open(page, '/runs/new')
-  expect(await optionLike(page, 'Set-up', 'Caldera with Pumice')).toBe('Caldera with Pumice (Caldera, Obsidian)')
+  expect(await optionLike(page, 'Set-up', 'Rhyodacite with Pumice')).toBe(
+    'Rhyodacite with Pumice (Rhyodacite, Obsidian)',
+  )
 })
 
 test('of two pages that edit one thing the second is shown both, and either can stay; kit in use is not deleted', async ({

@@ -14,7 +14,7 @@ useHead({ title: 'Set up a lane · Vulcanum' })
 const route = useRoute()
 const bench = useBench()
 const { units } = usePreferences()
-const { now } = useNowConditions()
+const { now, moveTo } = useNowConditions()
 const choices = shallowRef<KitChoices | null>(null)
 const arming = ref<Arming | null>(null)
 const last = useLocalStorage<Partial<Arming>>('vulcanum.bench.last', {})
@@ -149,6 +149,8 @@ async function setUp() {
   const { setupId, fuelBatchId, methodId, personId, placeId, containerId, setting, instruments, test } = arming.value
   last.value = { setupId, fuelBatchId, methodId, personId, placeId, containerId, setting, instruments, test }
   await arm(bench, choices.value, arming.value)
+  // Where nothing was said yet, this is where one is. Without the server the strip stays as it is.
+  if (placeId !== null && !arming.value.rehearsal && now.value?.place === null) await moveTo(placeId, units.value)
   await navigateTo('/bench')
 }
 </script>
@@ -199,6 +201,7 @@ async function setUp() {
           :choices="named(choices.places)"
           empty="Nowhere in the list"
         />
+        <PlaceAsked v-if="!arming.rehearsal" :place-id="arming.placeId" :places="choices.places" />
         <ChoiceBox
           v-model="arming.setting"
           label="Setting"
