@@ -56,6 +56,8 @@ export interface PowerReadings {
  */
 export function powerFlags(readings: PowerReadings): Flag[] {
   const { kind, burner, calm, firepower, heatFlow } = readings
+  // A warm-up is told with its load, not with what it burned; a cool-down has no flame.
+  if (kind === 'warmUp' || kind === 'coolDown') return []
   const [low, high] = bandOf(burner)
   const asFirepower = firepower && flagOf('Firepower', firepower, [kind === 'simmer' ? 0 : low, high])
   if (firepower && asFirepower) return [{ ...asFirepower, slip: slipOf(readings, firepower.value, FUEL_SLIPS) }]
