@@ -15,7 +15,7 @@ export interface LaneReading {
   typed: string
   atMs: number | null
 }
-export interface LaneNote {
+interface LaneNote {
   id: string
   text: string
   atMs: number | null

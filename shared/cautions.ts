@@ -2,13 +2,13 @@
 import { fuelOfKind, type FuelForm } from '../core/constants/fuels'
 import type { TestName } from '../core/method/method'
 
-export const GENERAL_CAUTIONS = [
+const GENERAL_CAUTIONS = [
   'Outdoors or doors wide open; never in a tent, vehicle or closed room: carbon monoxide, and fire.',
   'Level, stable, cleared ground. A spilled pot scalds; hot handles burn through gloves.',
   'Snuffer or lid, water and a fire blanket within reach.',
   'The maker’s instructions, fire restrictions and local rules come first.',
 ]
-export const FUEL_CAUTIONS: Record<FuelForm, string[]> = {
+const FUEL_CAUTIONS: Record<FuelForm, string[]> = {
   gas: [
     'Check threads and seals for leaks; a little gas escapes on unscrewing: no flame nearby.',
     'Never wrap a windscreen round a burner on its canister. If the canister is hot to the touch, shut off.',

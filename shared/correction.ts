@@ -43,12 +43,10 @@ const schema = object({
     .required('Who: read nothing, expected a choice from the list. Choose one.')
     .matches(UUID, 'Who: choose one from the list.'),
   what: string().required().oneOf(WHAT, 'What is corrected is not known. Choose it from the readings.'),
-  eventId: string()
-    .nullable()
-    .matches(UUID, {
-      message: 'Which time it is, is not known. Choose it from the readings.',
-      excludeEmptyString: true,
-    }),
+  eventId: string().nullable().matches(UUID, {
+    message: 'Which time it is, is not known. Choose it from the readings.',
+    excludeEmptyString: true,
+  }),
   typed: string().required('Read nothing, expected the right value. Type it.').max(MAX_TEXT.typed),
   reason: string()
     .trim()

@@ -27,7 +27,7 @@ const CHECKS: Record<Measures, CheckKind[]> = {
   humidity: ['beside'],
 }
 
-export const checkChoices = (measures: Measures): Choice[] =>
+const checkChoices = (measures: Measures): Choice[] =>
   CHECKS[measures].map((value) => ({ value, label: CHECK_WORDS[value] }))
 
 export const checkFields = (measures: Measures): FieldSpec[] => [

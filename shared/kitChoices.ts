@@ -4,14 +4,14 @@ import type { BurnerKind } from '../core/formats/document'
 import type { MethodBody } from '../core/method/method'
 import type { Measures, PartRole } from './thing'
 
-export interface SetupChoice {
+interface SetupChoice {
   id: string
   name: string
   parts: { role: PartRole; name: string }[]
   burner: BurnerKind | null
   warnings: string[]
 }
-export interface MethodChoice {
+interface MethodChoice {
   id: string
   name: string
   body: MethodBody

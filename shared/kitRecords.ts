@@ -96,7 +96,7 @@ export interface SetupLine {
   version: SetupVersionLine
 }
 
-export interface AmendmentLine {
+interface AmendmentLine {
   field: string
   was: string
   now: string
@@ -136,7 +136,7 @@ export interface ContainerLine {
   boils: { about: number; from: number; to: number; n: number } | null
   runs: number
 }
-export interface ContainerLedgerLine {
+interface ContainerLedgerLine {
   at: string
   what: 'full' | 'weighed' | 'filled' | 'empty' | 'run'
   typed: string

@@ -6,7 +6,7 @@ import { fieldProblems, type FieldProblem } from './readProblems'
 import { UUID } from './uuid'
 import { string } from './words'
 
-export const MANY_ACTS = ['void', 'unvoid', 'tag', 'untag'] as const
+const MANY_ACTS = ['void', 'unvoid', 'tag', 'untag'] as const
 export interface ManyRuns {
   /** Made by the browser: the same sent twice is done once. */
   id: string

@@ -56,7 +56,7 @@ const NEEDS: Choice[] = [
 ]
 
 /** Schools that a method chooses by a list; water and start temperature are typed, with the schools as ready answers. */
-export const LISTED_SCHOOLS = [
+const LISTED_SCHOOLS = [
   'clock',
   'boil',
   'burntOut',
@@ -127,7 +127,7 @@ export const METHOD_SCHOOLS: FieldSpec[] = LISTED_SCHOOLS.map((key) => ({
   choices: SCHOOLS[key].schools,
   required: true,
 }))
-export const METHOD_NEEDS: FieldSpec[] = [
+const METHOD_NEEDS: FieldSpec[] = [
   ...METHOD_READINGS.map((name): FieldSpec => ({
     key: `reading.${name}`,
     label: MEASURED_NAMES[name],

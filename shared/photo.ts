@@ -15,7 +15,7 @@ export interface PhotoMeta {
   person: string | null
   at: string
 }
-export const PHOTO_OWNERS = ['run', 'thing', 'setup'] as const
+const PHOTO_OWNERS = ['run', 'thing', 'setup'] as const
 export type PhotoOwner = (typeof PHOTO_OWNERS)[number]
 
 export interface PhotoQuery {

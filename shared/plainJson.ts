@@ -6,7 +6,7 @@ const DEEPEST = 32
 const isSpoken = (key: string) => key in Object.prototype || key === 'prototype' || key === 'then' || key === 'toJSON'
 
 /** Text as it is kept: composed (NFC), and what no database keeps shown as the replacement character. */
-export function keptText(text: string): string {
+function keptText(text: string): string {
   return text.toWellFormed().replaceAll('\0', '\uFFFD').normalize('NFC')
 }
 

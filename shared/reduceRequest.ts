@@ -41,7 +41,7 @@ const value = (
   u: (typeof LIMITS)['uThetaK'] | (typeof LIMITS)['uLoss'],
 ) => part({ value: required(measure(limit), 'a number'), u: required(measure(u), 'a standard uncertainty') })
 
-export const runDocumentSchema = object({
+const runDocumentSchema = object({
   id: required(text(MAX_TEXT.name), 'an id'),
   setup: text(MAX_TEXT.name),
   origin: choice(ORIGINS),

@@ -7,9 +7,9 @@ import { fieldProblems, type FieldProblem } from './readProblems'
 import { UUID } from './uuid'
 import { string } from './words'
 
-export const CARES = ['void', 'unvoid', 'breakIn', 'notBreakIn', 'decide', 'observe'] as const
+const CARES = ['void', 'unvoid', 'breakIn', 'notBreakIn', 'decide', 'observe'] as const
 /** Questions a tester decides, with the answers there are. */
-export const QUESTIONS: Record<string, readonly string[]> = {
+const QUESTIONS: Record<string, readonly string[]> = {
   boil: ['call', 'trace'],
   fuelToBoil: ['shareOfBurnTime', 'notKnown'],
   settle: ['leave'],

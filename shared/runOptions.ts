@@ -21,7 +21,7 @@ export interface RunView {
 
 /** How a run is read where the address names nothing: by its method's conventions, else as shipped. */
 export type Conventions = Pick<RunView, 'model' | 'boil' | 'targetC' | 'clock' | 'litre'>
-export const SHIPPED_CONVENTIONS: Conventions = {
+const SHIPPED_CONVENTIONS: Conventions = {
   model: 'loss',
   boil: 'rollingBoil',
   targetC: USUAL_TARGET_C,

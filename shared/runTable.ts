@@ -13,7 +13,7 @@ export interface TableColumn {
 }
 
 /** The unit each dimension is written in. */
-export const TABLE_UNITS: Record<Dimension, string> = {
+const TABLE_UNITS: Record<Dimension, string> = {
   mass: 'g',
   volume: 'ml',
   temperature: 'degC',

@@ -51,7 +51,7 @@ export interface ReplayLine {
   speed: number
   said: string
 }
-export const REPLAY_MAX_CHARACTERS = 1_500_000
+const REPLAY_MAX_CHARACTERS = 1_500_000
 const replaySchema = object({
   name: string().required('File: choose one.').max(200),
   lane: string().required().oneOf(LANES, 'Lane: expected A to F.'),

@@ -42,8 +42,7 @@ export type PartProperties = { massKg: number | null } & Absent<{
   diameterM: number
   supportM: number
 }>
-export const MEASURES = ['temperature', 'mass', 'wind', 'pressure', 'humidity'] as const
-export type Measures = (typeof MEASURES)[number]
+export type Measures = 'temperature' | 'mass' | 'wind' | 'pressure' | 'humidity'
 /** Resolution and accuracy in SI; accuracy is a half-width, ± a. */
 export interface InstrumentProperties {
   measures: Measures
@@ -67,7 +66,7 @@ export const BURNER_WORDS: Record<BurnerKind, string> = {
   gel: 'alcohol gel',
   wood: 'wood',
 }
-export const HEAD_WORDS: Record<Head, string> = {
+const HEAD_WORDS: Record<Head, string> = {
   sheltered: 'sheltered: recessed or rimmed',
   exposed: 'exposed: open to the wind',
 }

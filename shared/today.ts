@@ -1,8 +1,7 @@
 /** Today: the newest test day, what wants a decision, and what moved. */
 import type { RunLine } from './runRecord'
 
-export const SETTLE_KINDS = ['impossible', 'contradictory', 'which', 'unweighed', 'doubtful', 'stopped'] as const
-export type SettleKind = (typeof SETTLE_KINDS)[number]
+type SettleKind = 'impossible' | 'contradictory' | 'which' | 'unweighed' | 'doubtful' | 'stopped'
 export interface ToSettle {
   run: RunLine
   revision: number

@@ -145,7 +145,7 @@ const lineSchema = object({
   temp: quantityBox('Temperature', 'waterTemp'),
 })
 
-export const typedRunSchema = object({
+const typedRunSchema = object({
   id: uuid('Run'),
   units: string().oneOf(['metric', 'trail']).required(),
   startedAt: string()

@@ -1,6 +1,6 @@
 import type { UnitSystem } from '#core/quantity/kinds'
 
-export const LIGHTS = ['day', 'glare', 'dark'] as const
+const LIGHTS = ['day', 'glare', 'dark'] as const
 export type Light = (typeof LIGHTS)[number]
 export const LIGHT_NAMES: Record<Light, string> = { day: 'Day', glare: 'Glare', dark: 'Dark bench' }
 

@@ -55,7 +55,7 @@ export function firstArming(choices: KitChoices, lane: LaneName): Arming {
 }
 
 /** The lane as it will look, before the server has heard of it. */
-export function previewLane(
+function previewLane(
   choices: KitChoices,
   arming: Arming,
   { runId, atMs, units }: { runId: string; atMs: number; units: UnitSystem },

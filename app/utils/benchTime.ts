@@ -5,8 +5,6 @@ import { keep, kept } from './benchDisk'
 const read = () => ({ monoMs: performance.now(), wallMs: Date.now() })
 const pageId = crypto.randomUUID()
 let clock: DeviceClock | null = null
-/** What the last answer found: the machine slept, or its date was set. */
-let found: 'slept' | 'set' | null = null
 
 /** Begins with what the last page knew of the bench's clock. */
 export async function beginClock(): Promise<void> {
@@ -29,7 +27,6 @@ export function momentOfPress() {
 
 /** Whether the server must be asked before marks are sent. */
 export const clockUnsure = (): boolean => clock === null || clock.uMs === null || clock.jumpMs !== 0
-export const clockFound = () => found
 
 /** Asks the server what its clock says: three times, the nearest answer counts. */
 export async function askServer(): Promise<void> {
@@ -39,7 +36,6 @@ export async function askServer(): Promise<void> {
     const { serverMs } = await $fetch<{ serverMs: number }>('/api/bench/time', { retry: 0, timeout: 4000 })
     const heard = hearServer(clock!, { sentMs, serverMs, receivedMs: performance.now() })
     clock = heard.clock
-    if (heard.found) found = heard.found
   }
   await keep('wallOffset', clock!.offsetMs + clock!.last.monoMs - clock!.last.wallMs)
 }

@@ -299,7 +299,7 @@ export function coolWords(lane: Lane): string {
     ? ''
     : `cool about ${new Intl.DateTimeFormat('en-GB', { timeStyle: 'short', timeZone: lane.zone }).format(end + COOL_MS)}`
 }
-export const isCool = (lane: Lane, nowMs: number): boolean => nowMs - (endOf(lane) ?? nowMs) > COOL_MS
+const isCool = (lane: Lane, nowMs: number): boolean => nowMs - (endOf(lane) ?? nowMs) > COOL_MS
 
 /** A reading that is due, by the method; or the weighing, once what was hot is cool. */
 export function dueWords(lane: Lane, nowMs: number): string {

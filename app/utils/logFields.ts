@@ -5,7 +5,7 @@ import type { EventKind } from '#core/run/events'
 import { TYPED_EVENTS, TYPED_LINES, type TypedEventKind, type TypedLine, type TypedRun } from '#shared/typedRun'
 import type { MeasuredQuantity } from '#shared/measuredQuantity'
 
-export const READING_GROUPS = {
+const READING_GROUPS = {
   where: ['altitude', 'stationPressure', 'seaLevelPressure', 'air', 'humidity', 'wind', 'windHeight'],
   water: ['water', 'snow', 'waterStart', 'hardware'],
   fuel: [

@@ -3,7 +3,7 @@ import type { SetupPartLine } from '#shared/kitRecords'
 import type { BurnerProperties, PartRole, PotProperties, ScreenProperties } from '#shared/thing'
 import { potHeightMm, screen as screenOf, silhouetteOf, type Shape } from './silhouette'
 
-export interface PlacedShape extends Shape {
+interface PlacedShape extends Shape {
   yMm: number
   dashed: boolean
 }

@@ -8,8 +8,6 @@ import {
 } from '../constants/physical'
 import type { SourceKey } from '../constants/sources'
 
-export const ALTITUDE_VALIDITY_M = { min: -500, max: 9000 }
-
 /**
  * Pressure of the standard atmosphere: p = 101 325·(1 − 2.25577e-5·h)^5.25588.
  * @param altitudeM altitude above mean sea level [m], −500…9 000

@@ -13,8 +13,6 @@ export interface PressureRead extends PressureFacts {
   airC: number | null
 }
 
-export const NO_PRESSURE: PressureFacts = { altitudeM: null, stationPressurePa: null, seaLevelPressurePa: null }
-
 /** A pressure or an altitude that was read sets the place's pressures aside: they are of another weather, or another spot. Its altitude stays known. */
 export function pressureFacts(read: PressureFacts, place: PressureFacts | null): PressureFacts {
   const wasRead = (read.stationPressurePa ?? read.seaLevelPressurePa ?? read.altitudeM) !== null

@@ -1,7 +1,7 @@
 /** Wind brought from the height where it was measured to the height of the pot. */
 
 const ROUGHNESS_M = 0.03
-export const POT_HEIGHT_M = 0.3
+const POT_HEIGHT_M = 0.3
 
 /**
  * Log law over open ground, z₀ = 0.03 m: v(pot) = v(z)·ln(0.3/z₀)/ln(z/z₀).

@@ -32,13 +32,13 @@ const SUBSTANCES = {
  * Lower heating value from enthalpies of formation: LHV = (ΔfH(fuel) − n·ΔfH(CO₂) − (m/2)·ΔfH(H₂O, gas)) / M.
  * @returns [MJ/kg]. Source: formation, formationOrganic. Example: methanol 19.92.
  */
-export function lowerHeatingValueFromFormation(name: keyof typeof SUBSTANCES): number {
+function lowerHeatingValueFromFormation(name: keyof typeof SUBSTANCES): number {
   const { carbon, hydrogen, formationKJPerMol, molarMassG } = SUBSTANCES[name]
   return (formationKJPerMol - carbon * CO2_KJ_PER_MOL - (hydrogen / 2) * STEAM_KJ_PER_MOL) / molarMassG
 }
 
 /** LHV [MJ/kg] of a fuel that is part water, `fuelMassFraction` w of it burning: w·LHV − (1 − w)·2.44. Source: waterInFuel. */
-export function lowerHeatingValueWet(dryMJPerKg: number, fuelMassFraction: number): number {
+function lowerHeatingValueWet(dryMJPerKg: number, fuelMassFraction: number): number {
   return fuelMassFraction * dryMJPerKg - (1 - fuelMassFraction) * LATENT_25C_MJ_PER_KG
 }
 

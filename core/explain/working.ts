@@ -63,11 +63,6 @@ export function substitutedFormula(working: Working): string {
   })
 }
 
-/** The working of one number of an answer, by its path; null where the number has none. */
-export function explain(answer: { workings?: Record<string, Working> }, path: string): Working | null {
-  return answer.workings?.[path] ?? null
-}
-
 /** A working as plain text: value, formula, the same with its numbers, inputs. */
 export function workingText(working: Working): string {
   const figure = (value: number | null) =>

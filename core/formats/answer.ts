@@ -128,7 +128,7 @@ export interface SetupAnswer {
   wind: SetupWind | null
 }
 
-export interface SetupWind {
+interface SetupWind {
   gamma: number
   gammaU: number
   /** Exponent of the wind in ln(q0/ṁ) = a − γ·vⁿ. */

@@ -11,7 +11,7 @@ export interface ChannelRule {
   limit: string
 }
 /** What one line says of one channel: `values[i]` [SI] at `atMs[i]`. */
-export interface InstrumentSamples {
+interface InstrumentSamples {
   channel: string
   /** Milliseconds since 1970 by the instrument's clock; null: it has none, and the one moment is that of its coming. */
   atMs: number[] | null

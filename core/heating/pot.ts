@@ -3,7 +3,7 @@ import { POT_SPECIFIC_HEAT, type PotMaterial } from '../constants/physical'
 import { DENSITY_20C } from '../water/liquid'
 
 /** Where mass or material was not measured: an assumption, shown as such. Source: estimate. */
-export const ASSUMED_POT_J_PER_K = { value: 80, u: 30 }
+const ASSUMED_POT_J_PER_K = { value: 80, u: 30 }
 const UNKNOWN_MATERIAL = { value: 700, u: 150 }
 
 export interface HeatCapacity {

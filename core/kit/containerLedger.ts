@@ -17,7 +17,7 @@ export interface LedgerTake {
   atMs: number
 }
 
-export interface LedgerLine {
+interface LedgerLine {
   atMs: number
   entry: LedgerEntry | null
   take: LedgerTake | null

@@ -1,7 +1,7 @@
 /** What to think of before a set-up is lit: combinations that are dangerous, or that spoil what is measured. Explained, never forbidden. */
 import type { BurnerKind } from '../formats/document'
 
-export type SetupWarningCode = 'screen-round-canister' | 'pot-wider-than-stand' | 'pot-wide-on-burner'
+type SetupWarningCode = 'screen-round-canister' | 'pot-wider-than-stand' | 'pot-wide-on-burner'
 
 export interface SetupWarning {
   code: SetupWarningCode

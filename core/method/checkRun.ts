@@ -18,7 +18,7 @@ export interface CheckedRun {
   heatS: number | null
 }
 
-export interface Lacking {
+interface Lacking {
   what: 'reading' | 'mark' | 'trace'
   name: string
 }

@@ -48,5 +48,4 @@ export const STANDARD_BENCH: Reference = (({ id: _id, name: _name, ...reference 
 export const MODELS = ['loss', 'energy', 'ratio'] as const
 export type Model = (typeof MODELS)[number]
 
-export const RUNGS = ['start', 'boilingPoint', 'surroundings', 'wind', 'supply'] as const
-export type RungName = (typeof RUNGS)[number]
+export type RungName = 'start' | 'boilingPoint' | 'surroundings' | 'wind' | 'supply'

@@ -25,7 +25,7 @@ const EXPONENTS = { min: 0.5, max: 3 }
 /** Speeds nearer than this are one speed [m/s]. Source: estimate. */
 const SAME_SPEED_MS = 0.5
 /** A richer line must be so much better by AICc. */
-export const RICHER_BY_AICC = 2
+const RICHER_BY_AICC = 2
 
 /**
  * Fits γ, and the exponent n where at least six runs at three speeds ask for it (ΔAICc > 2); else n = 1.

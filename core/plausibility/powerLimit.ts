@@ -30,7 +30,7 @@ export const isImpossiblePower = (burner: BurnerKind | null, watts: number): boo
   watts > IMPOSSIBLE_TIMES * bandOf(burner)[1]
 
 /** Null where it is not known [W]; `u` its standard uncertainty. */
-export interface Power {
+interface Power {
   value: number
   u: number
 }

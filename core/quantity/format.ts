@@ -27,7 +27,7 @@ export function decimalsFor(value: number, digits: number): number {
  * 100–354 keeps two figures, 355–949 one, 950–999 is rounded up to 1 000 and keeps two. Source: pdgRounding.
  * Example: 0.36 → 1 decimal (0.4); 0.123 → 2 decimals (0.12).
  */
-export function decimalsByPdg(uncertainty: number): number {
+function decimalsByPdg(uncertainty: number): number {
   if (!(uncertainty > 0)) return 2
   const exponent = Math.floor(Math.log10(uncertainty))
   const leading = Math.round(uncertainty / 10 ** (exponent - 2))

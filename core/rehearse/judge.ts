@@ -23,7 +23,7 @@ export interface JudgedReading {
 }
 
 /** The figure as each step sets something right, in turn: the last is what the stove did. */
-export const STEPS = ['asMarked', 'weighings', 'calls', 'conditions'] as const
+const STEPS = ['asMarked', 'weighings', 'calls', 'conditions'] as const
 export interface JudgedStep {
   step: (typeof STEPS)[number]
   gPerL: number | null

@@ -54,9 +54,9 @@ export type BenchAction =
   | { type: 'move'; ofId: string; toMs: number }
 
 /** Gloves press twice [ms]. */
-export const DOUBLE_PRESS_MS = 1200
+const DOUBLE_PRESS_MS = 1200
 /** The same act on two devices [ms]. */
-export const TWIN_MS = 5000
+const TWIN_MS = 5000
 /** May stand many times in one run. */
 const REPEATABLE: readonly EventKind[] = [
   'reading',

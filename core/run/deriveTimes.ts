@@ -125,7 +125,7 @@ const isOfTarget = ({ kind, waterC }: RunEvent, targetC: number): boolean =>
 const SAME_TARGET_K = 0.05
 
 /** Trace and readings on one clock, sorted. */
-export function withReadings(events: readonly RunEvent[], waterTrace: readonly [number, number][]): [number, number][] {
+function withReadings(events: readonly RunEvent[], waterTrace: readonly [number, number][]): [number, number][] {
   const readings = events
     .filter((e) => e.kind === 'reading' && typeof e.waterC === 'number')
     .map((e) => [e.s, e.waterC!] as [number, number])

@@ -4,9 +4,9 @@ import { formatClock } from '../quantity/format'
 import type { BurnedByScale } from './scaleFuel'
 
 /** A flame shut off within this of the call was shut off at the call. Source: estimate. */
-export const SAME_MOMENT_S = 3
+const SAME_MOMENT_S = 3
 /** Least relative uncertainty of a share of burn time. Source: commonPractice. */
-export const BURN_SHARE_U = 0.1
+const BURN_SHARE_U = 0.1
 
 export interface FuelToBoil {
   grams: number | null

@@ -8,7 +8,7 @@ export interface FactorRun {
   factors: Readonly<Record<string, string | number>>
 }
 
-export interface FactorEffect {
+interface FactorEffect {
   factor: string
   /** Against which level; null for a number. */
   level: string | null

@@ -2,7 +2,7 @@
 import { formatNumber } from '../quantity/format'
 
 /** What a comparison looks at, in the order it is told. */
-export const COMPARED = [
+const COMPARED = [
   'origin',
   'burner',
   'pot',
@@ -64,7 +64,7 @@ export interface ComparedRun {
   values: Partial<Record<Compared, string | number | boolean | null>>
 }
 
-export interface Difference {
+interface Difference {
   what: Compared
   grade: 'clean' | 'corrected' | 'confounded'
   text: string

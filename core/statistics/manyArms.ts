@@ -1,7 +1,7 @@
 /** Many arms: which pairs differ when all are looked at, and letters that show it. */
 import { compareArms, pooledScatter, type Arm, type Verdict } from './compareArms'
 
-export interface Pair {
+interface Pair {
   arms: [string, string]
   verdict: Verdict
   /** Adjusted for the number of pairs; null: too few runs. */

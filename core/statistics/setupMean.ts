@@ -30,7 +30,7 @@ export function setupMean(
 }
 
 /** Standard uncertainty of a mean from what its runs share: effects of one cause add before they are squared. */
-export function sharedUncertainty(runs: readonly Readonly<Record<string, number>>[]): number {
+function sharedUncertainty(runs: readonly Readonly<Record<string, number>>[]): number {
   const sums: Record<string, number> = {}
   for (const run of runs) for (const [cause, effect] of Object.entries(run)) sums[cause] = (sums[cause] ?? 0) + effect
   return Math.hypot(...Object.values(sums).map((sum) => sum / runs.length))

@@ -12,7 +12,7 @@ export interface KnownForFit {
   burns: readonly { startS: number; endS: number }[]
 }
 
-export interface Measured {
+interface Measured {
   value: number
   u: number
 }

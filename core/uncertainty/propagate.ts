@@ -75,7 +75,7 @@ function differences(above: readonly number[], below: readonly number[], steps: 
 }
 
 /** Undoes what a move changed. */
-export function putBack<X extends object>(copy: X, x: X, { touches }: UncertainInput<X>): void {
+function putBack<X extends object>(copy: X, x: X, { touches }: UncertainInput<X>): void {
   for (let i = 0; i < touches.length; i++) copy[touches[i]!] = x[touches[i]!]
 }
 

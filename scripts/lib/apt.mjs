@@ -3,7 +3,7 @@ import { existsSync } from 'node:fs'
 import { run } from './processes.mjs'
 import { step, Stop } from './say.mjs'
 
-export const mayInstall = () => process.getuid?.() === 0 && existsSync('/usr/bin/apt-get')
+const mayInstall = () => process.getuid?.() === 0 && existsSync('/usr/bin/apt-get')
 
 /** Installs packages, or says exactly what to install. */
 export async function installPackages(what, packages, before = () => undefined) {

@@ -40,7 +40,7 @@ export function commandLine(pid) {
 }
 
 /** When a process began, in the kernel's own count: with its pid it names one process, even after the pid is used again. */
-export function beginning(pid) {
+function beginning(pid) {
   try {
     const stat = readFileSync(`/proc/${pid}/stat`, 'utf8')
     return stat.slice(stat.lastIndexOf(')') + 2).split(' ')[19]

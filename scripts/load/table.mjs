@@ -3,7 +3,7 @@ import { randomUUID } from 'node:crypto'
 import { sleep } from '../lib/processes.mjs'
 import { Stop } from '../lib/say.mjs'
 
-export const HEADINGS = 'Started,Water (g),Start temp,Fuel before (g),Fuel after (g),Boil,Wind'
+const HEADINGS = 'Started,Water (g),Start temp,Fuel before (g),Fuel after (g),Boil,Wind'
 
 /** @returns CSV: a run an hour from the first day of that year */
 export function runsTable(count, year) {
@@ -24,7 +24,7 @@ export function runsTable(count, year) {
 export const getJson = async (address) => (await fetch(address)).json()
 
 /** @throws Stop, with what was said, where it is refused */
-export async function ask(address, method, body) {
+async function ask(address, method, body) {
   const answer = await fetch(address, { method, body, headers: { 'content-type': 'application/json' } })
   const text = await answer.text()
   if (!answer.ok) throw new Stop(`${address}: ${text}`)

@@ -3,7 +3,7 @@ import { and, asc, eq, gt, max, sql } from 'drizzle-orm'
 import type { Connection } from '../database/connection'
 import { change } from '../database/schema'
 
-export const BENCH_STREAM = 'bench'
+const BENCH_STREAM = 'bench'
 export const CHANNEL = 'vulcanum_change'
 /** Numbers are given one transaction at a time, so that a lower one never commits after a higher. */
 const ORDER_LOCK = 7_202_601

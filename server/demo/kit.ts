@@ -165,7 +165,7 @@ export const THINGS = {
   }),
 } as const satisfies Record<string, DemoThing>
 
-export type ThingKey = keyof typeof THINGS
+type ThingKey = keyof typeof THINGS
 
 interface DemoSetup {
   name: string

@@ -80,7 +80,7 @@ function valuesOf({ place, water, fuel }: RunDocument): [MeasuredQuantity, numbe
   ]
 }
 
-export function readingsOf(document: RunDocument): ReadRun {
+function readingsOf(document: RunDocument): ReadRun {
   const measurements = valuesOf(document).flatMap(([quantity, value, unitId]) => {
     if (value === null) return []
     const unit = unitOf(unitId)

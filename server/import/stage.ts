@@ -48,7 +48,7 @@ async function keepStaged(
 }
 
 /** The rows of a sheet as they came, a chunk at a time, with the number of the first. */
-export async function* chunksOf<T>(
+async function* chunksOf<T>(
   db: Connection,
   importId: string,
   sheet: number,

@@ -12,7 +12,7 @@ export interface FileToStage {
   name: string
   bytes: Uint8Array
 }
-export interface StagedChunk {
+interface StagedChunk {
   sheet: number
   seq: number
   /** JSON, as UTF-8. */ json: Uint8Array

@@ -21,7 +21,7 @@ export const notFound = (what: string): Refused => ({
     { path: '', text: `There is no ${what} of this id here. It may have been deleted, or made on another bench.` },
   ],
 })
-export const conflict = (theirs: TypedRecord): Refused => ({
+const conflict = (theirs: TypedRecord): Refused => ({
   status: 'conflict',
   theirs,
   problems: [
@@ -38,7 +38,7 @@ export const inUse = (text: string, runs: RunRef[] = []): Refused => ({
 })
 
 /** Equal as typed, whatever the order of keys. */
-export const sameFields = (a: TypedRecord['fields'], b: TypedRecord['fields']): boolean =>
+const sameFields = (a: TypedRecord['fields'], b: TypedRecord['fields']): boolean =>
   [...new Set([...Object.keys(a), ...Object.keys(b)])].every((key) => (a[key] ?? '') === (b[key] ?? ''))
 
 /** Whether an edit may go on: null where it may, else the refusal; `known` where it was saved before. */

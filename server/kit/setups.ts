@@ -299,7 +299,7 @@ async function chosenParts(
 }
 
 /** The heat hash of a set-up: its gap, and the hashes of its parts. */
-export const setupHeatHash = (gapM: number | null, parts: readonly { role: PartRole; heatHash: string }[]): string =>
+const setupHeatHash = (gapM: number | null, parts: readonly { role: PartRole; heatHash: string }[]): string =>
   hashOf({
     gapM,
     parts: PART_ROLES.flatMap((role) =>

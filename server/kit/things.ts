@@ -42,7 +42,7 @@ type VersionRow = typeof thingVersion.$inferSelect
  * Hash of what matters to heat; what is not measured does not count, so that a new property changes no old hash. A thing of which nothing was
  * measured is like no other: two bare burners of a kind are two.
  */
-export function heatHashOf(kind: ThingKind, properties: ThingProperties, id: string): string {
+function heatHashOf(kind: ThingKind, properties: ThingProperties, id: string): string {
   const known = Object.entries(properties).filter(([, value]) => value !== null)
   return hashOf({
     kind,

@@ -2,7 +2,7 @@
 import { getTableConfig } from 'drizzle-orm/pg-core'
 import { fieldTypeOf, PACKAGED, primaryKeyOf, type PackagedTable } from './tables'
 
-export const FORMAT = 2
+const FORMAT = 2
 /** Those that this version reads. */
 export const FORMATS_READ = [1, 2]
 export interface Resource {

@@ -55,7 +55,7 @@ interface Cursor {
   value: string | null
   id: string
 }
-export const writeCursor = (cursor: Cursor): string => Buffer.from(JSON.stringify(cursor)).toString('base64url')
+const writeCursor = (cursor: Cursor): string => Buffer.from(JSON.stringify(cursor)).toString('base64url')
 /** Null where it is none of ours: of another order, or of none. */
 export function readCursor(text: string, query: RunListQuery): Cursor | null {
   try {

@@ -9,7 +9,7 @@ const AGAIN_MS = 2000
 const ENDS_WITHIN_MS = 3000
 
 /** What it is told when it is to end. */
-export const END = 'end'
+const END = 'end'
 
 /**
  * @param name one of server/workers/threads

@@ -52,7 +52,7 @@ export interface ImportPage extends ImportLine {
   runId: string | null
 }
 
-export interface UnknownName {
+interface UnknownName {
   name: string
   rows: number
 }

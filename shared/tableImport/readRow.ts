@@ -6,7 +6,7 @@ import { unitOf } from '../../core/quantity/units'
 import { problemText, type R } from '../../core/result'
 import { CONTROL } from '../fields'
 import { MAX_TEXT } from '../limits'
-import { MEASURED_QUANTITIES, type MeasuredQuantity } from '../measuredQuantity'
+import type { MeasuredQuantity } from '../measuredQuantity'
 import { shown } from '../readProblems'
 import { fromText } from '../runTable'
 import { crossCheckReadings } from '../typedRunChecks'
@@ -264,7 +264,7 @@ function momentOf(
     faulty(day?.i ?? null, `Date: ${shown(written)} is before 1970. Check the year.`)
   return { startedAt, zone }
 }
-export const ORDER_WORDS = { dmy: 'day first', mdy: 'month first', ymd: 'year first' } as const
+const ORDER_WORDS = { dmy: 'day first', mdy: 'month first', ymd: 'year first' } as const
 
 function testOf(found: Filled | undefined, faulty: Faulty): TestName {
   if (!found) return 'boil'
@@ -276,4 +276,3 @@ function testOf(found: Filled | undefined, faulty: Faulty): TestName {
 
 /** The quantities of a row as they are shown in a preview. */
 export const quantityName = (quantity: MeasuredQuantity): string => targetOf(`measured.${quantity}`)!.name
-export const kindOf = (quantity: MeasuredQuantity) => MEASURED_QUANTITIES[quantity]

@@ -6,23 +6,22 @@ import { TIME_NAMES, TYPED_EVENTS, type TypedEventKind } from '../typedRun'
 /** Words that name something of the kit: matched by name, chosen or made. */
 export const NAME_TARGETS = ['setup', 'place', 'fuel', 'person', 'method'] as const
 export type NameTarget = (typeof NAME_TARGETS)[number]
-export const WORD_TARGETS = [
-  'id',
-  'startedAt',
-  'day',
-  'time',
-  'zone',
-  'kind',
-  'setting',
-  'breakIn',
-  'burnShare',
-  'state',
-  'batch',
-  'tags',
-  'notes',
-  'stoppedReason',
-] as const
-export type WordTarget = NameTarget | (typeof WORD_TARGETS)[number]
+type WordTarget =
+  | NameTarget
+  | 'id'
+  | 'startedAt'
+  | 'day'
+  | 'time'
+  | 'zone'
+  | 'kind'
+  | 'setting'
+  | 'breakIn'
+  | 'burnShare'
+  | 'state'
+  | 'batch'
+  | 'tags'
+  | 'notes'
+  | 'stoppedReason'
 export type TargetKey = WordTarget | `measured.${MeasuredQuantity}` | `times.${TypedEventKind}`
 
 export interface Target {

@@ -22,7 +22,7 @@ export const TIME_FORMATS = [
   'clock',
   'stamp',
 ] as const satisfies readonly TimeFormat[]
-export interface ChannelColumnMapping {
+interface ChannelColumnMapping {
   to: ChannelName | 'time' | ''
   unit: string
 }
@@ -144,10 +144,7 @@ const unitIn = (channel: ChannelName, written: string) =>
 export const unitsOfChannel = (channel: ChannelName) =>
   UNITS.filter((unit) => dimensionsOf(channel).includes(unit.dimension)).map(({ id, label }) => ({ id, label }))
 
-export const asksTraceOrder = (
-  rows: readonly (readonly string[])[],
-  { columns, headerRow, time }: TraceMapping,
-): boolean => {
+const asksTraceOrder = (rows: readonly (readonly string[])[], { columns, headerRow, time }: TraceMapping): boolean => {
   const at = columns.findIndex(({ to }) => to === 'time')
   return time === 'stamp' && at >= 0 && rows.slice(headerRow + 1).some((row) => hangsOnDateOrder(row[at] ?? ''))
 }
