@@ -35,6 +35,11 @@ const others = computed(() =>
   ),
 )
 const sure = ref(false)
+
+function remove() {
+  sure.value = false
+  emit('remove')
+}
 </script>
 
 <template>
@@ -83,16 +88,7 @@ const sure = ref(false)
       <template v-if="deletable">
         <button v-if="!sure" type="button" class="act-quiet ml-auto" @click="sure = true">Delete</button>
         <template v-else>
-          <button
-            type="button"
-            class="act-quiet ml-auto"
-            @click="
-              sure = false
-              emit('remove')
-            "
-          >
-            Delete it for good
-          </button>
+          <button type="button" class="act-quiet ml-auto" @click="remove">Delete it for good</button>
           <button type="button" class="act-quiet" @click="sure = false">Keep it</button>
         </template>
       </template>

@@ -42,6 +42,10 @@ const choose = (change: Partial<RunView>) =>
 function addReading(name: string) {
   if (name in MEASURED_QUANTITIES) correcting.value = { what: name as TypedCorrection['what'] }
 }
+function corrected() {
+  correcting.value = null
+  void refresh()
+}
 const download = (what: string) =>
   `/api/runs/${id}/${what}${Object.keys(query.value).length ? `?${new URLSearchParams(query.value).toString()}` : ''}`
 const title = computed(() =>
@@ -121,10 +125,7 @@ const title = computed(() =>
       :record="page.record"
       v-bind="correcting"
       @close="correcting = null"
-      @corrected="
-        correcting = null
-        refresh()
-      "
+      @corrected="corrected"
     />
   </div>
 </template>
