@@ -27,8 +27,8 @@ const day = computed(() => {
     <section v-else-if="!day" class="enamel p-6" aria-label="Nothing yet">
       <p class="mb-4 text-base">Nothing burned here yet.</p>
       <div class="flex flex-wrap gap-3">
-        <NuxtLink to="/burn" class="act">Burn one now</NuxtLink>
-        <NuxtLink to="/runs/import" class="act-quiet">Bring runs in from a file</NuxtLink>
+        <NuxtLink to="/burn" class="act">Burn one now</NuxtLink>{{ ' ' }}
+        <NuxtLink to="/runs/import" class="act-quiet">Bring runs in from a file</NuxtLink>{{ ' ' }}
         <NuxtLink to="/bench/arm?rehearse" class="act-quiet">Rehearse without a flame</NuxtLink>
       </div>
       <p class="mt-4 max-w-xl text-ink-2">

@@ -9,7 +9,7 @@ defineProps<{ clock: string; name: string; others: string; state: LaneState; coo
       {{ clock }}
     </p>
     <p class="lane-clock-words">
-      <span>{{ name }}</span> <span v-if="others" class="tabular-nums">{{ others }}</span>
+      <span>{{ name }}</span> <span v-if="others" class="tabular-nums">{{ others }}</span>{{ ' ' }}
       <strong v-if="cool">{{ cool }}</strong>
     </p>
   </div>

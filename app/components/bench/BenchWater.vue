@@ -159,8 +159,9 @@ const age = computed(() =>
         }}<template v-if="lane.boilingC !== null">
           · boils at <span class="figures">{{ temperature(lane.boilingC).figure }}</span></template
         ></span
-      >
-      <strong v-if="view.due.value" class="bg-caution px-1 text-on-caution">{{ view.due.value }}</strong>
+      >{{ ' ' }} <strong v-if="view.due.value" class="bg-caution px-1 text-on-caution">{{ view.due.value }}</strong>{{
+        ' '
+      }}
       <span v-if="view.forecast.value" data-forecast>{{ view.forecast.value }}</span></span
     >
   </button>

@@ -54,7 +54,7 @@ const oldest = computed(() =>
           >· air <StripReading kind="temperature" :reading="reading('air')" :units="units" :clock="clock"
         /></span>
         <span
-          >· wind <StripReading kind="wind" :reading="reading('wind')" :units="units" :clock="clock" />
+          >· wind <StripReading kind="wind" :reading="reading('wind')" :units="units" :clock="clock" />{{ ' ' }}
           <span class="hidden md:inline">at pot</span></span
         >
         <span v-if="oldest >= 40" class="md:hidden">· oldest {{ ageWords(oldest) }}</span>

@@ -27,9 +27,7 @@ async function move() {
       The strip says you are at <span dir="auto">{{ here!.name }}</span>.
     </p>
     <p class="mt-1 flex flex-wrap gap-2">
-      <button type="button" class="act-quiet" @click="move">
-        Now at <span dir="auto">{{ place!.name }}</span>
-      </button>
+      <button type="button" class="act-quiet" dir="auto" @click="move">{{ `Now at ${place!.name}` }}</button>
       <button type="button" class="act-quiet" @click="answered = place!.id">Leave the strip</button>
     </p>
     <p v-if="problem" role="alert" class="mt-1 font-bold">{{ problem }}</p>

@@ -35,7 +35,7 @@ async function takeBack(id: string) {
     <h2>Your instruments</h2>
     <ul v-if="feeds.length">
       <li v-for="feed in feeds" :key="feed.id" class="flex flex-wrap items-center gap-3 border-t border-edge py-1">
-        <span dir="auto">{{ feed.name }}</span> <span class="text-ink-2">{{ follows(feed) }}</span>
+        <span dir="auto">{{ feed.name }}</span> <span class="text-ink-2">{{ follows(feed) }}</span>{{ ' ' }}
         <button type="button" class="ml-auto underline" @click="takeBack(feed.id)">Take its token back</button>
       </li>
     </ul>

@@ -32,7 +32,7 @@ async function send() {
     <ul v-if="running.length">
       <li v-for="one in running" :key="one.id" class="flex flex-wrap items-center gap-3 border-t border-edge py-1">
         <span dir="auto">{{ one.name }}</span> to lane {{ one.lane
-        }}<template v-if="one.speed > 1">, {{ one.speed }} times as fast</template>
+        }}<template v-if="one.speed > 1">, {{ one.speed }} times as fast</template>{{ ' ' }}
         <span v-if="one.said" class="text-ink-2">{{ one.said }}</span>
         <button type="button" class="ml-auto underline" @click="stop(one.id)">Stop it</button>
       </li>

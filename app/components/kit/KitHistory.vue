@@ -47,10 +47,10 @@ const lines = computed(() =>
     <h2 class="mb-1">Versions</h2>
     <ol class="space-y-2">
       <li v-for="line in lines" :key="line.n">
-        <span class="font-bold">{{ line.n }}</span>
+        <span class="font-bold">{{ line.n }}</span>{{ ' ' }}
         <span class="text-ink-2"
           >{{ dateInZone(line.createdAt, 'UTC') }}, {{ line.runs === 1 ? '1 run' : `${line.runs} runs` }}</span
-        >
+        >{{ ' ' }}
         <span dir="auto">{{ line.reason }}</span>
         <span v-for="change in line.changes" :key="change.label" class="block pl-4"
           >{{ change.label }}: <s class="figures">{{ change.was }}</s> →

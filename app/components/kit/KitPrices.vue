@@ -29,7 +29,7 @@ async function add() {
         <span class="figures">{{ price.amount.toFixed(2) }} {{ price.currency }}</span
         ><template v-if="price.forKg !== null">
           for <span class="figures">{{ shown(price.forKg, 'mass', units) }}</span></template
-        >
+        >{{ ' ' }}
         <span class="text-ink-2">from {{ price.fromDay }}</span>
       </li>
     </ul>

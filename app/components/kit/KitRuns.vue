@@ -17,7 +17,7 @@ defineProps<{ use: { count: number; runs: RunRef[] }; none?: string }>()
       <li v-for="run in use.runs" :key="run.id">
         <NuxtLink :to="`/runs/${run.id}`"
           ><span class="figures text-[13px]">{{ dateInZone(run.startedAt, run.zone) }}</span></NuxtLink
-        >
+        >{{ ' ' }}
         <span dir="auto">{{ run.setup }}</span>
       </li>
     </ul>

@@ -204,7 +204,7 @@ const reading = (group: ReadingGroup) => ({
         ></label
       >
       <label class="flex items-start gap-2"
-        ><input v-model="typed.breakIn" type="checkbox" class="mt-1" />
+        ><input v-model="typed.breakIn" type="checkbox" class="mt-1" />{{ ' ' }}
         <span>First burn of a new burner: keep it, and leave it out of figures.</span></label
       >
       <slot name="trace" />

@@ -41,14 +41,14 @@ onMounted(() => {
     <h2 class="mb-2">Decisions</h2>
     <ul class="mb-2 space-y-1">
       <li v-for="one in page.voids" :key="one.at">
-        {{ one.voided ? 'Void' : 'No longer void' }}: <span dir="auto">{{ one.reason }}</span>
+        {{ one.voided ? 'Void' : 'No longer void' }}: <span dir="auto">{{ one.reason }}</span>{{ ' ' }}
         <span class="text-ink-2">{{ one.person }}, {{ dateInZone(one.at, page.record.zone) }}</span>
       </li>
       <li v-for="one in page.decisions" :key="one.at + one.question">
         {{ QUESTION_WORDS[one.question] ?? one.question }}: {{ ANSWER_WORDS[one.answer] ?? one.answer
         }}<template v-if="one.reason"
           >. <span dir="auto">{{ one.reason }}</span></template
-        >
+        >{{ ' ' }}
         <span class="text-ink-2">{{ one.person }}, {{ dateInZone(one.at, page.record.zone) }}</span>
       </li>
     </ul>

@@ -16,8 +16,7 @@ const errors = computed(() => props.answer.flags.filter((flag) => flag.severity 
       <h2>As measured</h2>
       <p v-if="answer.gPerL !== null" class="mt-1 text-2xl">
         <FigureButton path="gPerL" data-figure="gPerL">
-          {{ withExpandedU(answer.gPerL, answer.gPerLU) }}
-        </FigureButton>
+          {{ withExpandedU(answer.gPerL, answer.gPerLU) }} </FigureButton>{{ ' ' }}
         <span class="text-base text-ink-2">g/L</span>
       </p>
       <p v-if="answer.otherLitre?.gPerL" class="text-ink-2" data-other-litre>
@@ -43,8 +42,7 @@ const errors = computed(() => props.answer.flags.filter((flag) => flag.severity 
       </h2>
       <p v-if="answer.normalisedGPerL !== null" class="mt-1 text-2xl">
         <FigureButton path="normalisedGPerL" data-figure="normalisedGPerL">
-          {{ withExpandedU(answer.normalisedGPerL, answer.normalisedU) }}
-        </FigureButton>
+          {{ withExpandedU(answer.normalisedGPerL, answer.normalisedU) }} </FigureButton>{{ ' ' }}
         <span class="text-base text-ink-2"
           >g/L<template v-if="answer.normalisedU === null">, no bound to its uncertainty</template></span
         >

@@ -50,7 +50,7 @@ const more = computed(() =>
     </p>
     <ul v-if="benchNotes.length" class="mt-2 max-w-3xl" aria-label="Notes from the bench">
       <li v-for="note in benchNotes" :key="note.id">
-        <span v-if="note.atMs !== null" class="figures text-ink-2">{{ formatClock(note.atMs / 1000) }}</span>
+        <span v-if="note.atMs !== null" class="figures text-ink-2">{{ formatClock(note.atMs / 1000) }}</span>{{ ' ' }}
         <span dir="auto">{{ note.text }}</span>
       </li>
     </ul>

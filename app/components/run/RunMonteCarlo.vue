@@ -51,7 +51,7 @@ const bars = computed(() =>
       </button>
       <template v-else>
         <button type="button" class="act-quiet" @click="stop">Stop</button>
-        <progress :value="progress" max="1" aria-label="Draws done" />
+        <progress :value="progress" max="1" aria-label="Draws done" />{{ ' ' }}
         <span class="figures">{{ formatNumber(progress * 100, 0) }} %</span>
       </template>
       <label class="flex items-center gap-2"

@@ -48,8 +48,7 @@ const rows = computed(() => {
         <dt>{{ name }}</dt>
         <dd class="text-right">
           <FigureButton :path="path">
-            {{ formatNumber(value!, decimals) }}
-          </FigureButton>
+            {{ formatNumber(value!, decimals) }} </FigureButton>{{ ' ' }}
           <span class="inline-block w-12 text-left text-ink-2">{{ unit }}</span>
         </dd>
       </template>
@@ -57,8 +56,9 @@ const rows = computed(() => {
         <dt>Efficiency</dt>
         <dd class="text-right">
           <FigureButton path="efficiency">
-            {{ withExpandedU(answer.efficiency * 100, answer.efficiencyU === null ? null : answer.efficiencyU * 100) }}
-          </FigureButton>
+            {{
+              withExpandedU(answer.efficiency * 100, answer.efficiencyU === null ? null : answer.efficiencyU * 100)
+            }} </FigureButton>{{ ' ' }}
           <span class="inline-block w-12 text-left text-ink-2">%</span>
         </dd>
       </template>

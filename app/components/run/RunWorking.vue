@@ -46,7 +46,8 @@ const FROM = { measured: 'measured', assumed: 'assumed', computed: '', constant:
           <span v-if="FROM[input.from]" class="text-ink-2"> · {{ FROM[input.from] }}</span>
         </dt>
         <dd class="figures text-right">
-          {{ show(input.value) }}<template v-if="input.u"> ± {{ showU(input.u) }}</template>
+          {{ show(input.value) }}<template v-if="input.u"> ± {{ showU(input.u) }}</template
+          >{{ ' ' }}
           <span class="text-ink-2">{{ input.unit }}</span>
         </dd>
       </div>

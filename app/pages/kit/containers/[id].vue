@@ -59,8 +59,8 @@ async function weigh() {
         <section class="enamel p-4" aria-label="In it now">
           <p class="text-2xl" data-fill>
             <template v-if="page.line.fillKg !== null"
-              ><span class="figures">{{ shown(page.line.fillKg, 'mass', units) }}</span>
-              <span class="text-base text-ink-2">of fuel in it now</span></template
+              ><span class="figures">{{ shown(page.line.fillKg, 'mass', units) }}</span
+              >{{ ' ' }} <span class="text-base text-ink-2">of fuel in it now</span></template
             >
             <span v-else class="text-base"
               >Fill not known. Weigh it; without an empty mass, say what it holds when full and weigh it full.</span
@@ -105,7 +105,8 @@ async function weigh() {
                 <td class="pr-3">
                   <NuxtLink v-if="line.runId" :to="`/runs/${line.runId}`" dir="auto">{{
                     line.setup ?? 'a run'
-                  }}</NuxtLink><template v-else-if="line.what !== 'run'">{{ ENTRY_WORDS[line.what] }}</template>
+                  }}</NuxtLink><template v-else-if="line.what !== 'run'">{{ ENTRY_WORDS[line.what] }}</template
+                  >{{ ' ' }}
                   <span class="text-ink-2" dir="auto">{{ line.note }}</span>
                   <span
                     v-if="line.unexplainedKg !== null && Math.abs(line.unexplainedKg) >= 0.001"

@@ -46,7 +46,7 @@ const share = ({ fillKg, fullKg }: ContainerLine) => (fillKg === null || !fullKg
           />
         </svg>
         <div>
-          <NuxtLink :to="`/kit/containers/${one.id}`" class="font-bold" dir="auto">{{ one.name }}</NuxtLink>
+          <NuxtLink :to="`/kit/containers/${one.id}`" class="font-bold" dir="auto">{{ one.name }}</NuxtLink>{{ ' ' }}
           <span class="text-ink-2">{{ one.fuel }}, {{ one.batch }}{{ one.retired ? ', retired' : '' }}</span>
           <p>
             <template v-if="one.fillKg !== null"

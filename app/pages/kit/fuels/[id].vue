@@ -78,7 +78,9 @@ watch(
           <ul>
             <li v-for="one in page.amendments" :key="one.at + one.field">
               {{ FIELD_WORDS[one.field] }}: <s class="figures">{{ one.was || 'the usual one' }}</s> →
-              <span class="figures">{{ one.now || 'the usual one' }}</span>. <span dir="auto">{{ one.reason }}</span>
+              <span class="figures">{{ one.now || 'the usual one' }}</span>. <span dir="auto">{{ one.reason }}</span>{{
+                ' '
+              }}
               <span class="text-ink-2">{{ dateInZone(one.at, 'UTC') }}</span>
             </li>
           </ul>
