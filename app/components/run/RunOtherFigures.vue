@@ -47,8 +47,7 @@ const rows = computed(() => {
       <template v-for="[path, name, value, decimals, unit] in rows" :key="path">
         <dt>{{ name }}</dt>
         <dd class="text-right">
-          <FigureButton :path="path">
-            {{ formatNumber(value!, decimals) }} </FigureButton>{{ ' ' }}
+          <FigureButton :path="path"> {{ formatNumber(value!, decimals) }} </FigureButton>{{ ' ' }}
           <span class="inline-block w-12 text-left text-ink-2">{{ unit }}</span>
         </dd>
       </template>
