@@ -1,4 +1,7 @@
-/** Part of `npm run at-size`, on the code the server runs: `rows` works out every row that is missing; `sql` prints the statements that each given query of the logbook comes to. */
+/**
+ * Part of `npm run at-size`, on the code the server runs: `rows` works out every row that is missing; `sql` prints the
+ * statements that each given query of the logbook comes to.
+ */
 import { drizzle } from 'drizzle-orm/node-postgres'
 import pg from 'pg'
 import * as schema from '../server/database/schema'

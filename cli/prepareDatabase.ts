@@ -1,4 +1,6 @@
-/** Run by the start and test commands: migrates the database of DATABASE_URL and, where asked, loads the demonstration. */
+/**
+ * Run by the start and test commands: migrates the database of DATABASE_URL and, where asked, loads the demonstration.
+ */
 import { existsSync } from 'node:fs'
 import { fileURLToPath } from 'node:url'
 import { claimDatabase, migrateDatabase, type Purpose } from '../server/database/migrate'

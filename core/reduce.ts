@@ -46,7 +46,10 @@ export interface RunInSeries {
   figured: Figured
 }
 
-/** One run of a request with its set-up's series, as far as its uncertain inputs: for Monte Carlo. Null where it is not in the request or cannot be read. */
+/**
+ * One run of a request with its set-up's series, as far as its uncertain inputs: for Monte Carlo. Null where it is not
+ * in the request or cannot be read.
+ */
 export function runInSeries(request: ReduceRequest, runId: string): RunInSeries | null {
   for (const { members, series } of seriesOf(request, false)) {
     const taken = members.find(({ document }) => document.id === runId)
@@ -70,7 +73,8 @@ function seriesOf(request: ReduceRequest, workings: Workings): { members: TakenR
 }
 
 /**
- * The set-up's own cool-downs as a film coefficient, K/(A·(1 + 0.55 v)): so they serve for other fillings and winds, and for the part of the
+ * The set-up's own cool-downs as a film coefficient, K/(A·(1 + 0.55 v)): so they serve for other fillings and winds,
+ * and for the part of the
  * wall that hot gas bathes while it burns [W/(m²·K)].
  */
 function ownFilm(members: readonly TakenRun[]): SetupSeries['film'] {

@@ -1,4 +1,7 @@
-/** `npm run at-size`: a hundred thousand runs and twenty million samples, and what the logbook does with them: times, memory, and whether the answers are right. */
+/**
+ * `npm run at-size`: a hundred thousand runs and twenty million samples, and what the logbook does with them: times,
+ * memory, and whether the answers are right.
+ */
 import { randomUUID } from 'node:crypto'
 import { readFileSync } from 'node:fs'
 import { chromium } from '@playwright/test'
@@ -214,7 +217,10 @@ class Bench {
     this.#hold('the CSV has a line for each run', lines > Math.min(runs, 99_000))
   }
 
-  /** A table of ten thousand rows, of twenty set-ups, from sending the file to the last row stored; then all of it undone. */
+  /**
+   * A table of ten thousand rows, of twenty set-ups, from sending the file to the last row stored; then all of it
+   * undone.
+   */
   async #import() {
     // Of one fuel: a table says it once for all its rows.
     const { rows: setups } = await this.sql.query(

@@ -1,4 +1,7 @@
-/** `npm run compare-answers -- OLD`: every figure of the demonstration as two commits work it out, held against each other. */
+/**
+ * `npm run compare-answers -- OLD`: every figure of the demonstration as two commits work it out, held against each
+ * other.
+ */
 import { execFileSync } from 'node:child_process'
 import { chmodSync, mkdtempSync, rmSync, symlinkSync } from 'node:fs'
 import { tmpdir } from 'node:os'

@@ -1,4 +1,7 @@
-/** `npm run fuzz`: requests that nobody means, over all routes, by a seed, at a server of its own with the demonstration; none may bring it to a fault, hold it up, or fill its memory. */
+/**
+ * `npm run fuzz`: requests that nobody means, over all routes, by a seed, at a server of its own with the
+ * demonstration; none may bring it to a fault, hold it up, or fill its memory.
+ */
 import { register } from 'tsx/esm/api'
 import { ownBench } from './lib/ownBench.mjs'
 import { runMain, say, Stop } from './lib/say.mjs'

@@ -1,4 +1,7 @@
-/** `npm run intake`: how many samples a second instruments can send, how soon each batch is acknowledged, against a bare COPY of the same rows; and how soon two hundred streams and three pages see a reading. */
+/**
+ * `npm run intake`: how many samples a second instruments can send, how soon each batch is acknowledged, against a bare
+ * COPY of the same rows; and how soon two hundred streams and three pages see a reading.
+ */
 import { fork, spawn } from 'node:child_process'
 import { once } from 'node:events'
 import { createWriteStream, writeFileSync } from 'node:fs'
@@ -104,7 +107,10 @@ async function newFeed(url, name, lanes) {
   return (await answer.json()).value.token
 }
 
-/** By a program of its own, so that sending takes nothing from measuring. @param samplesPerS null: each feed sends its next batch when the last is acknowledged @param form lines or blocks */
+/**
+ * By a program of its own, so that sending takes nothing from measuring. @param samplesPerS null: each feed sends its
+ * next batch when the last is acknowledged @param form lines or blocks
+ */
 async function load({ instrumentPort }, { feeds, seconds, samplesPerS, form }) {
   const child = fork(at('scripts', 'intake', 'sender.mjs'), [], {
     cwd: root,
@@ -144,7 +150,10 @@ const COPIED = 4_000_000
 /** It takes a second or two, and the machine has its moods: the best counts. */
 const COPY_TRIES = 3
 const COLUMNS = 'id, trace_id, seq, first_ms, last_ms, t_ms, v, hash'
-/** The same rows into a table of the same shape by COPY alone: a batch a commit, by as many connections as there were feeds; and all in one. */
+/**
+ * The same rows into a table of the same shape by COPY alone: a batch a commit, by as many connections as there were
+ * feeds; and all in one.
+ */
 async function bareCopy({ programs, databaseUrl, folder }) {
   const psql = (...args) =>
     spawn(join(programs, 'psql'), ['-X', '-q', '-v', 'ON_ERROR_STOP=1', '-d', databaseUrl, ...args], {

@@ -1,4 +1,7 @@
-/** `npm run load`: fifty readers at once, of the logbook and of a page of a series of 900 runs; then work and files that once held all others up. How many are answered, how soon, what the server holds, how long its event loop was held. */
+/**
+ * `npm run load`: fifty readers at once, of the logbook and of a page of a series of 900 runs; then work and files that
+ * once held all others up. How many are answered, how soon, what the server holds, how long its event loop was held.
+ */
 import { chmodSync, existsSync, mkdtempSync, readFileSync, rmSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'

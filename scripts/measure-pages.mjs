@@ -1,4 +1,7 @@
-/** Measures the pages of the demonstration: what they answer in at the server, and the JavaScript they load. Asserts both, and that the pages say what they should. */
+/**
+ * Measures the pages of the demonstration: what they answer in at the server, and the JavaScript they load. Asserts
+ * both, and that the pages say what they should.
+ */
 import { readFileSync } from 'node:fs'
 import { gzipSync } from 'node:zlib'
 import { whileServing } from './lib/measuredStart.mjs'

@@ -1,4 +1,7 @@
-/** `npm run restore -- FILE`: a back-up in the place of the bench, while it is served. What stood there stays, under another name. */
+/**
+ * `npm run restore -- FILE`: a back-up in the place of the bench, while it is served. What stood there stays, under
+ * another name.
+ */
 import { resolve } from 'node:path'
 import { restore } from './lib/backup.mjs'
 import { requireDependencies, requireNode } from './lib/dependencies.mjs'

@@ -1,4 +1,8 @@
-/** `npm run soak`: six lanes live under faults, each followed by instruments, for as long as asked; server and database are only killed, and come again as `npm start` brings them; every press and every sample is looked for in the database afterwards, once, in order, at its time. */
+/**
+ * `npm run soak`: six lanes live under faults, each followed by instruments, for as long as asked; server and database
+ * are only killed, and come again as `npm start` brings them; every press and every sample is looked for in the
+ * database afterwards, once, in order, at its time.
+ */
 import { fork } from 'node:child_process'
 import { once } from 'node:events'
 import { join } from 'node:path'
@@ -143,7 +147,10 @@ class Bench {
       )
   }
 
-  /** Four channels of each lane, by a program of its own that never hears of the faults; with the minutes that went before. */
+  /**
+   * Four channels of each lane, by a program of its own that never hears of the faults; with the minutes that went
+   * before.
+   */
   async #follow(url, after) {
     const feeds = []
     for (const lane of LANES) {
@@ -336,7 +343,10 @@ function pressesBefore(seconds) {
   }))
 }
 
-/** How late a timer of this idle process comes [ms, the longest and the 99th of a hundred]: what the machine itself stalls, with nothing of ours to do. */
+/**
+ * How late a timer of this idle process comes [ms, the longest and the 99th of a hundred]: what the machine itself
+ * stalls, with nothing of ours to do.
+ */
 function lateness() {
   const EVERY_MS = 50
   const late = []

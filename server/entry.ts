@@ -1,4 +1,7 @@
-/** The server of the built application: Nitro's own for Node.js, with limits, and with the gate before a connection is upgraded. */
+/**
+ * The server of the built application: Nitro's own for Node.js, with limits, and with the gate before a connection is
+ * upgraded.
+ */
 import '#nitro-internal-pollyfills'
 import { Server } from 'node:http'
 import wsAdapter from 'crossws/adapters/node'

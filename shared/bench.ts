@@ -66,7 +66,10 @@ export interface Bench {
 export const SENT_NOW = ['air', 'wind', 'pressure'] as const satisfies readonly ChannelName[]
 export type SentNow = Partial<Record<(typeof SENT_NOW)[number], [atMs: number, value: number]>>
 
-/** What instruments send of the runs on the bench: new points since the last push, thinned for a page, and the newest of all. Moments on the bench's clock [ms], values SI. */
+/**
+ * What instruments send of the runs on the bench: new points since the last push, thinned for a page, and the newest of
+ * all. Moments on the bench's clock [ms], values SI.
+ */
 export interface SamplesPush {
   runId: string
   channel: ChannelName

@@ -1,4 +1,7 @@
-/** What a device tells the bench: each act with its own id, the moment by three clocks, and what was done; and what it is told back. */
+/**
+ * What a device tells the bench: each act with its own id, the moment by three clocks, and what was done; and what it
+ * is told back.
+ */
 import { array, boolean, lazy, mixed, number, object, ValidationError, type Schema } from 'yup'
 import { EVENT_KINDS, type EventKind } from '../core/run/events'
 import { SETTINGS, TESTS, type Setting, type TestName } from '../core/method/method'

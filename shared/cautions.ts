@@ -1,4 +1,7 @@
-/** The usual cautions, by fuel, for where the act happens. Source: what every practitioner repeats; makers and local rules come first. */
+/**
+ * The usual cautions, by fuel, for where the act happens. Source: what every practitioner repeats; makers and local
+ * rules come first.
+ */
 import { fuelOfKind, type FuelForm } from '../core/constants/fuels'
 import type { TestName } from '../core/method/method'
 

@@ -1,8 +1,14 @@
-/** Presses that stand beside a run's marks: the same from another device, a glove's second, a second call, what was undone or moved. */
+/**
+ * Presses that stand beside a run's marks: the same from another device, a glove's second, a second call, what was
+ * undone or moved.
+ */
 import { formatClock, formatNumber } from '../core/quantity/format'
 import { EVENT_NAMES, type EventKind } from '../core/run/events'
 
-/** @property atMs when it was pressed; `ofMs`: where the mark it belongs to stands [ms on the run's clock, of a rehearsal the stove's], null: nowhere */
+/**
+ * @property atMs when it was pressed; `ofMs`: where the mark it belongs to stands [ms on the run's clock, of a
+ * rehearsal the stove's], null: nowhere
+ */
 export interface AsidePress {
   id: string
   kind: EventKind

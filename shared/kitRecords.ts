@@ -74,7 +74,10 @@ export interface SetupVersionLine {
   warnings: SetupWarning[]
 }
 
-/** A set-up as it is sent: beside its fields a thing version per role, and a reason for each warning that was overridden. */
+/**
+ * A set-up as it is sent: beside its fields a thing version per role, and a reason for each warning that was
+ * overridden.
+ */
 export interface TypedSetup extends TypedRecord {
   parts: Partial<Record<PartRole, string>>
   overrides: Record<string, string>

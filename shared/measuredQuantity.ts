@@ -62,7 +62,10 @@ export const MEASURED_NAMES: Record<MeasuredQuantity, string> = {
   claimTime: 'Claimed: time',
 }
 
-/** What each reading is taken with, where an instrument of the kit can be named; differences of weighings are read with the scale too. */
+/**
+ * What each reading is taken with, where an instrument of the kit can be named; differences of weighings are read with
+ * the scale too.
+ */
 export const READ_WITH: Partial<Record<MeasuredQuantity, 'temperature' | 'mass' | 'wind' | 'pressure' | 'humidity'>> = {
   stationPressure: 'pressure',
   air: 'temperature',

@@ -55,7 +55,9 @@ const NEEDS: Choice[] = [
   { value: 'may', label: 'may be given' },
 ]
 
-/** Schools that a method chooses by a list; water and start temperature are typed, with the schools as ready answers. */
+/**
+ * Schools that a method chooses by a list; water and start temperature are typed, with the schools as ready answers.
+ */
 const LISTED_SCHOOLS = [
   'clock',
   'boil',

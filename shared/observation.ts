@@ -1,4 +1,7 @@
-/** What is seen of a run, on scales whose every step has words: another tester would choose the same. Source: commonPractice. */
+/**
+ * What is seen of a run, on scales whose every step has words: another tester would choose the same. Source:
+ * commonPractice.
+ */
 export const OBSERVATIONS = {
   soot: {
     label: 'Soot on the pot',

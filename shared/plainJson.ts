@@ -1,4 +1,7 @@
-/** What came as JSON in the one form in which it is kept: text without NUL or lone surrogates, composed; no key that means something to the language; not nested without end. */
+/**
+ * What came as JSON in the one form in which it is kept: text without NUL or lone surrogates, composed; no key that
+ * means something to the language; not nested without end.
+ */
 
 /** Deeper than any record of ours. */
 const DEEPEST = 32

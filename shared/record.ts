@@ -1,4 +1,7 @@
-/** A record that a person edits, as it travels: an id made by the browser, the revision that was seen, and its fields as typed. */
+/**
+ * A record that a person edits, as it travels: an id made by the browser, the revision that was seen, and its fields as
+ * typed.
+ */
 import { number, object, ValidationError } from 'yup'
 import type { UnitSystem } from '../core/quantity/kinds'
 import { readFields, plainText, type FieldSpec, type ReadFields, type TypedFields } from './fields'

@@ -133,7 +133,10 @@ const isObject = (got: unknown): got is Loose => typeof got === 'object' && got 
 
 export type ReadRequest = { ok: true; request: ReduceRequest } | { ok: false; problems: FieldProblem[] }
 
-/** Reads a parsed JSON document: an envelope that is wrong stops it; a run that is wrong comes back in its place as an error. */
+/**
+ * Reads a parsed JSON document: an envelope that is wrong stops it; a run that is wrong comes back in its place as an
+ * error.
+ */
 export function readReduceRequest(document: unknown): ReadRequest {
   if (!isObject(document))
     return { ok: false, problems: [{ path: '$', text: `read ${shown(document)}, expected an object` }] }

@@ -1,4 +1,6 @@
-/** Runs as a flat table: one column list for what is written as CSV and XLSX and for what such a table is read back by. */
+/**
+ * Runs as a flat table: one column list for what is written as CSV and XLSX and for what such a table is read back by.
+ */
 import { QUANTITY_KINDS } from '../core/quantity/kinds'
 import { fromSI, unitOf, type Dimension } from '../core/quantity/units'
 import { MEASURED_NAMES, MEASURED_QUANTITIES, type MeasuredQuantity } from './measuredQuantity'
@@ -95,7 +97,10 @@ export const TABLE_COLUMNS: readonly TableColumn[] = [
   words('figure.flag', 'Remark', (_, line) => line?.worstFlag?.text ?? null),
 ]
 
-/** A text that a spreadsheet would take for a formula, after spaces, line ends or another separator too, is written so that it stays text; one that looks written so already gets one more, so that all come back. */
+/**
+ * A text that a spreadsheet would take for a formula, after spaces, line ends or another separator too, is written so
+ * that it stays text; one that looks written so already gets one more, so that all come back.
+ */
 export const FORMULA = /^'*(?:[\t\r]|[\s\p{Cf};,|]*[=+\-@＝＋－＠])/u
 export const asText = (cell: Cell): Cell => (typeof cell === 'string' && FORMULA.test(cell) ? `'${cell}` : cell)
 /** The same, read back. */

@@ -8,7 +8,9 @@ export interface ToSettle {
   kind: SettleKind
   words: string
 }
-/** A set-up whose place among the others, or whose figure, the newest day changed. Means at the Standard bench [g/L]. */
+/**
+ * A set-up whose place among the others, or whose figure, the newest day changed. Means at the Standard bench [g/L].
+ */
 export interface Moved {
   setup: string
   n: number

@@ -3,7 +3,10 @@ import { LONGEST_TRACE_S } from '../core/formats/parseChannels'
 import { MAX_TRACE_SAMPLES } from './limits'
 import { shown, type FieldProblem } from './readProblems'
 
-/** What is wrong with a list of [seconds, °C] or [seconds, g], naming the first bad sample; nothing where there is no trace. */
+/**
+ * What is wrong with a list of [seconds, °C] or [seconds, g], naming the first bad sample; nothing where there is no
+ * trace.
+ */
 export function traceProblems(trace: unknown, name = 'trace', unit = '°C'): FieldProblem[] {
   if (trace === undefined || trace === null) return []
   if (!Array.isArray(trace))

@@ -1,4 +1,6 @@
-/** A run typed by hand: what was typed, kept as typed; its schema; and the reading of it into measurements and events. */
+/**
+ * A run typed by hand: what was typed, kept as typed; its schema; and the reading of it into measurements and events.
+ */
 import { array, boolean, lazy, object, ValidationError } from 'yup'
 import { parseQuantity, type Quantity } from '../core/quantity/parseQuantity'
 import type { QuantityKindName, UnitSystem } from '../core/quantity/kinds'

@@ -1,4 +1,7 @@
-/** Yup's text, for records that come from outside: what is no text is refused as such, before anything trims or measures it. */
+/**
+ * Yup's text, for records that come from outside: what is no text is refused as such, before anything trims or measures
+ * it.
+ */
 import { string as yupString, type StringSchema } from 'yup'
 
 /** Stands for what is no text: it can be trimmed and lowered like one, and is none. */

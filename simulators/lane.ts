@@ -1,4 +1,7 @@
-/** What burns on a lane, as a simulated instrument beside it would feel it: the marks come from the Bench, the physics from the simulator. */
+/**
+ * What burns on a lane, as a simulated instrument beside it would feel it: the marks come from the Bench, the physics
+ * from the simulator.
+ */
 import { CAMPAIGN_SETUPS, type CampaignSetup } from '../core/simulate/campaign'
 import {
   plainScene,
@@ -34,7 +37,8 @@ function conditionsOf(lane: Lane, told: SimulatedConditions): SimulatedCondition
 const waterKgOf = (value: number) => (value < 0.02 ? value * 1000 : value)
 
 /**
- * @param told where it burns, unless the lane is a rehearsal's and has its own scene; `speed`: seconds of the stove in one of ours
+ * @param told where it burns, unless the lane is a rehearsal's and has its own scene; `speed`: seconds of the stove in
+ * one of ours
  * @param nowMs by the bench's clock, as the marks are
  */
 export function followLane({

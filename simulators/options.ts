@@ -11,7 +11,9 @@ interface Rules<N extends string, T extends string> {
   needed: readonly T[]
 }
 
-/** Ends the program: with its help where that was asked for, with code 1 and words where something is missing or wrong. */
+/**
+ * Ends the program: with its help where that was asked for, with code 1 and words where something is missing or wrong.
+ */
 export function readOptions<N extends string, T extends string>({
   help,
   numbers,

@@ -1,4 +1,7 @@
-/** A recorded file as an instrument: `VULCANUM_TOKEN=… node --import tsx simulators/replay.ts --file FILE`. Its lines are sent as they came, at their own pace or faster, at this hour. */
+/**
+ * A recorded file as an instrument: `VULCANUM_TOKEN=… node --import tsx simulators/replay.ts --file FILE`. Its lines
+ * are sent as they came, at their own pace or faster, at this hour.
+ */
 import { readFileSync } from 'node:fs'
 import { setTimeout as sleep } from 'node:timers/promises'
 import { readRecording } from '../core/formats/recording'

@@ -1,4 +1,7 @@
-/** How a simulated instrument speaks: the open line protocol over TCP, in numbered batches, each sent again until it is acknowledged. */
+/**
+ * How a simulated instrument speaks: the open line protocol over TCP, in numbered batches, each sent again until it is
+ * acknowledged.
+ */
 import { connect, type Socket } from 'node:net'
 
 export interface Wire {

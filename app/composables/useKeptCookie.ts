@@ -3,7 +3,10 @@ import { array, string, type Schema } from 'yup'
 
 const A_YEAR_S = 365 * 24 * 3600
 
-/** What this browser keeps for the first bytes of a page to know: under the product's name, since others of this host set cookies too, and only where it is what it should be. */
+/**
+ * What this browser keeps for the first bytes of a page to know: under the product's name, since others of this host
+ * set cookies too, and only where it is what it should be.
+ */
 function useKeptCookie<T>(name: string, schema: () => Schema<T>, otherwise: () => T): Ref<T> {
   const app = useNuxtApp()
   const kept = keptOf.get(app) ?? new Map<string, Ref<unknown>>()

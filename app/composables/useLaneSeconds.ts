@@ -1,4 +1,7 @@
-/** Each lane with its own second: what is asked of all lanes is worked out anew when one of them has come, not at each tick. */
+/**
+ * Each lane with its own second: what is asked of all lanes is worked out anew when one of them has come, not at each
+ * tick.
+ */
 export function useLaneSeconds() {
   const bench = useBench()
   const seconds = computed(() => bench.lanes.map((lane) => laneSecond(lane, bench.nowMs)).join(' '))

@@ -1,4 +1,7 @@
-/** Lets the Bench open without the server: the worker is registered, and the two pages of the Bench are put where it finds them. */
+/**
+ * Lets the Bench open without the server: the worker is registered, and the two pages of the Bench are put where it
+ * finds them.
+ */
 export function useOfflinePage() {
   onMounted(() => void register().catch(() => undefined))
 }

@@ -10,7 +10,10 @@ const AWAY: FieldProblem = {
   text: 'The server did not answer. Nothing was saved; what you typed stays here. Send it again when it is back.',
 }
 
-/** Sends something to a door of the kit. What goes wrong comes back in words, with the other's version or the runs in the way. */
+/**
+ * Sends something to a door of the kit. What goes wrong comes back in words, with the other's version or the runs in
+ * the way.
+ */
 export async function sendTo<T>(url: string, method: 'PUT' | 'POST' | 'DELETE', body?: object): Promise<Sent<T>> {
   try {
     const { value } = await $fetch<{ value: T }>(url, { method, body })

@@ -1,7 +1,9 @@
 import type { Ref } from 'vue'
 import type { FieldProblem } from '#shared/readProblems'
 
-/** The record that a page's address names, or none yet where it says "new"; one that is not there is an error in words. */
+/**
+ * The record that a page's address names, or none yet where it says "new"; one that is not there is an error in words.
+ */
 export async function useRecordPage<T>(
   base: string,
 ): Promise<{ isNew: boolean; page: Ref<T | null>; refresh: () => Promise<void> }> {

@@ -1,4 +1,7 @@
-/** What a wind meter that sends has said over the last ten seconds: its mean, since wind is never still. Null: none sends. */
+/**
+ * What a wind meter that sends has said over the last ten seconds: its mean, since wind is never still. Null: none
+ * sends.
+ */
 const OVER_MS = 10_000
 
 export function useWindMeter() {

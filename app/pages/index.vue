@@ -1,7 +1,10 @@
 <script setup lang="ts">
 import type { Today } from '#shared/today'
 
-/** Today: the test day as a sheet. What was burned, what wants a decision, what moved; on an empty bench, the first burn. */
+/**
+ * Today: the test day as a sheet. What was burned, what wants a decision, what moved; on an empty bench, the first
+ * burn.
+ */
 useHead({ title: 'Today · Vulcanum' })
 const { data, error, refresh } = await useFetch<Today>('/api/today')
 const clock = useClock()

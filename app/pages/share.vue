@@ -2,7 +2,10 @@
 import { useIntervalFn } from '@vueuse/core'
 import type { PairedDevice, ShareState } from '#shared/share'
 
-/** A second device: the address to photograph, the code to type there, who asks to be let in, and who was. Pairing is open while this page is. */
+/**
+ * A second device: the address to photograph, the code to type there, who asks to be let in, and who was. Pairing is
+ * open while this page is.
+ */
 useHead({ title: 'A second device · Vulcanum' })
 const { data, error, refresh } = await useFetch<ShareState>('/api/share')
 const pairing = computed(() => data.value?.shared?.pairing ?? null)
@@ -17,7 +20,8 @@ onMounted(() => {
 onBeforeUnmount(() => {
   if (data.value?.shared) void $fetch('/api/share/pairing', { method: 'DELETE' }).catch(() => undefined)
 })
-// A device that asks, or a code that ends, shows here without a reload; and pairing stays open only while this is asked for.
+// A device that asks, or a code that ends, shows here without a reload; and pairing stays open only while this is asked
+// for.
 useIntervalFn(() => void refresh(), 2000)
 
 async function answer(id: string, yes: boolean) {

@@ -8,7 +8,10 @@ import type { Bench, BenchPush, Lane, SentNow } from '#shared/bench'
 import { LANES, type BenchDeed, type LaneName } from '#shared/benchAct'
 import type { MeasuredQuantity } from '#shared/measuredQuantity'
 
-/** The bench of this browser: what the server acknowledged, with what was pressed since on top. Shared with the other tabs. */
+/**
+ * The bench of this browser: what the server acknowledged, with what was pressed since on top. Shared with the other
+ * tabs.
+ */
 export const useBench = defineStore('bench', () => {
   const { units } = usePreferences()
   const told = shallowRef<Bench>({ seq: -1, serverMs: 0, lanes: [] })
@@ -57,7 +60,8 @@ export const useBench = defineStore('bench', () => {
   let showing: ReturnType<typeof setTimeout> | null = null
   let shownAt = -Infinity
   const link = useBenchLink(() => device.value, {
-    // The bench with them before they are let go of: a lane that was just set up would be gone for a moment, and what is being typed on it.
+    // The bench with them before they are let go of: a lane that was just set up would be gone for a moment, and what
+    // is being typed on it.
     settled: (push, whole) => {
       hear(push, whole)
       void readPending()
@@ -68,7 +72,8 @@ export const useBench = defineStore('bench', () => {
     have: () => samplesHere(told.value.lanes.map((lane) => lane.runId)),
     sampled: (pushes) => {
       takeSamples(pushes)
-      // Seen a few times a second, however often they come: six lanes with four instruments each would draw at every push.
+      // Seen a few times a second, however often they come: six lanes with four instruments each would draw at every
+      // push.
       showing ??= setTimeout(
         () => {
           showing = null
@@ -117,7 +122,8 @@ export const useBench = defineStore('bench', () => {
 
   let turn: Promise<unknown> = Promise.resolve()
   /**
-   * Kept in this browser, then shown, then sent. One after another, so that an undo finds the press before it; the moment is the press's own.
+   * Kept in this browser, then shown, then sent. One after another, so that an undo finds the press before it; the
+   * moment is the press's own.
    * @param what the deed, or how to find it when its turn comes; null: there is nothing to do
    */
   function press(

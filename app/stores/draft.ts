@@ -4,7 +4,9 @@ import { readBench, type BenchState } from '#core/run/benchStep'
 import type { Draft, DraftBody } from '#shared/draft'
 import { emptyTypedRun, type TypedRun } from '#shared/typedRun'
 
-/** The run being typed: kept in this browser on every keystroke, so that neither a reload nor a lost server loses it. */
+/**
+ * The run being typed: kept in this browser on every keystroke, so that neither a reload nor a lost server loses it.
+ */
 export const useDraft = defineStore('draft', () => {
   const typed = useLocalStorage<TypedRun>('vulcanum.draft', fresh(), {
     mergeDefaults: (stored, defaults) => ({

@@ -1,4 +1,7 @@
-/** The browser's own store of the bench: acts not yet acknowledged, acts refused, photos waiting, and the bench as last heard. */
+/**
+ * The browser's own store of the bench: acts not yet acknowledged, acts refused, photos waiting, and the bench as last
+ * heard.
+ */
 import { openDB, type DBSchema, type IDBPDatabase } from 'idb'
 import type { Bench, Lane } from '#shared/bench'
 import type { BenchAck, BenchAct } from '#shared/benchAct'
@@ -48,7 +51,10 @@ const disk = () =>
     },
   }))
 
-/** Kept before it is shown: resolves once the browser has it. Committed at once: waiting to see whether more is to be written costs another way there and back. */
+/**
+ * Kept before it is shown: resolves once the browser has it. Committed at once: waiting to see whether more is to be
+ * written costs another way there and back.
+ */
 export async function keepAct(pending: PendingAct): Promise<void> {
   const tx = (await disk()).transaction('acts', 'readwrite')
   const added = tx.store.add(JSON.parse(JSON.stringify(pending)) as PendingAct)

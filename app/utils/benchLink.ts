@@ -1,4 +1,7 @@
-/** Between the page and the server: acts are sent in order by one tab at a time, changes come by one stream for all tabs of a browser. */
+/**
+ * Between the page and the server: acts are sent in order by one tab at a time, changes come by one stream for all tabs
+ * of a browser.
+ */
 import { FetchError } from 'ofetch'
 import type { Bench, BenchPush, SamplesHad, SamplesPush, SentNow } from '#shared/bench'
 import type { BenchAck } from '#shared/benchAct'

@@ -4,7 +4,10 @@ import { formatNumber } from '#core/quantity/format'
 
 export interface RungShape {
   rung: Rung
-  /** bar: moves visibly; diamond: less than 3 px; level: moves nothing; open: a reading is missing; begins: no figure before it; none: no figure at all. */
+  /**
+   * bar: moves visibly; diamond: less than 3 px; level: moves nothing; open: a reading is missing; begins: no figure
+   * before it; none: no figure at all.
+   */
   shape: 'bar' | 'diamond' | 'level' | 'open' | 'begins' | 'none'
   fromX: number | null
   toX: number | null
@@ -19,7 +22,10 @@ export interface RungShape {
 /** So much further than tried is still as tried [°C, m/s, g/min]. */
 const ABOUT: Partial<Record<Rung['rung'], number>> = { surroundings: 3, wind: 0.3, supply: 0.1 }
 
-/** What the set-up was tried at and what is asked of it, where that lies outside. Start and boiling point are physics, and need no trying. */
+/**
+ * What the set-up was tried at and what is asked of it, where that lies outside. Start and boiling point are physics,
+ * and need no trying.
+ */
 function beyondReach({ rung, reach, moved, factor }: Rung): string | null {
   const about = ABOUT[rung]
   if (about === undefined || reach === null || factor === null || factor === 1) return null

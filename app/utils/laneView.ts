@@ -1,4 +1,7 @@
-/** What a lane says at a moment: its state, its clocks, the water, the next thing to press, and what the tool has to say. */
+/**
+ * What a lane says at a moment: its state, its clocks, the water, the next thing to press, and what the tool has to
+ * say.
+ */
 import { foreseeBoil, type Foreseen } from '#core/forecast/foreseeBoil'
 import { foreseeSent } from '#core/forecast/foreseeSent'
 import { fuelOfKind } from '#core/constants/fuels'
@@ -82,7 +85,10 @@ const clockTimes = once((lane) => {
   }
 })
 
-/** What is slower than a clock is worked out once a second, each lane in a part of it of its own: six at once would hold the page up. */
+/**
+ * What is slower than a clock is worked out once a second, each lane in a part of it of its own: six at once would hold
+ * the page up.
+ */
 export const laneSecond = ({ lane }: Lane, nowMs: number): number => {
   const ownMs = LANES.indexOf(lane) * (1000 / LANES.length)
   return Math.floor((nowMs - ownMs) / 1000) * 1000 + Math.round(ownMs)
@@ -336,7 +342,10 @@ export const lastMarkWords = (lane: Lane): string => {
 }
 export const degrees = (tempC: number, units: UnitSystem) => shownParts(tempC, 'temperature', units)
 
-/** A double was meant for the mark just before it, though Next had gone on by then; a second call for the mark of its kind. */
+/**
+ * A double was meant for the mark just before it, though Next had gone on by then; a second call for the mark of its
+ * kind.
+ */
 const markBeside = ({ marks }: Lane['state'], press: KeptPress) =>
   press.why === 'double'
     ? marks.findLast((mark) => mark.atMs <= press.atMs)

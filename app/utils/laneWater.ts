@@ -1,9 +1,15 @@
-/** The water of a lane on the lane's own clock: what was read by eye, and what a thermometer sends. Only what came since is worked out: six lanes ask each second, and half an hour of one is four thousand points. */
+/**
+ * The water of a lane on the lane's own clock: what was read by eye, and what a thermometer sends. Only what came since
+ * is worked out: six lanes ask each second, and half an hour of one is four thousand points.
+ */
 import type { Lane } from '#shared/bench'
 
 export type WaterPoint = readonly [s: number, tempC: number]
 
-/** Water since pot-on, with the start, in order; where a thermometer sends, its points, with what was read by eye among them. `thin`: a point a second of them, which foretells as well. Not to be changed: the next asking goes on with it. */
+/**
+ * Water since pot-on, with the start, in order; where a thermometer sends, its points, with what was read by eye among
+ * them. `thin`: a point a second of them, which foretells as well. Not to be changed: the next asking goes on with it.
+ */
 export function laneWater(lane: Lane, thin = false): readonly WaterPoint[] {
   const read = readByEye(lane)
   const sent = sentWater(lane)

@@ -1,4 +1,7 @@
-/** What instruments send, as this page has it: by run and channel. Apart from the lanes: samples come ten times as often as anything is pressed. */
+/**
+ * What instruments send, as this page has it: by run and channel. Apart from the lanes: samples come ten times as often
+ * as anything is pressed.
+ */
 import type { SamplesHad, SamplesPush } from '#shared/bench'
 import type { ChannelName } from '#shared/channels'
 

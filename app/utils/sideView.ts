@@ -1,4 +1,7 @@
-/** A set-up from the side, to scale from its dimensions: what stands on what, and how far apart. In millimetres, y up from the ground. */
+/**
+ * A set-up from the side, to scale from its dimensions: what stands on what, and how far apart. In millimetres, y up
+ * from the ground.
+ */
 import type { SetupPartLine } from '#shared/kitRecords'
 import type { BurnerProperties, PartRole, PotProperties, ScreenProperties } from '#shared/thing'
 import { potHeightMm, screen as screenOf, silhouetteOf, type Shape } from './silhouette'
@@ -56,7 +59,8 @@ export function sideViewOf(parts: readonly Part[], gapM: number | null): SideVie
   put(reflector, footMm)
   const burnerTop = footMm + put(burner, footMm)
   const standTop = put(stand, 0)
-  // A stand carries the pot, else the burner's own supports, which its height includes; else the gap says where it hangs.
+  // A stand carries the pot, else the burner's own supports, which its height includes; else the gap says where it
+  // hangs.
   const carriedAt = stand
     ? standTop
     : (burner?.properties as BurnerProperties | undefined)?.supportM != null

@@ -53,7 +53,10 @@ export interface PressureReadings {
   readingUPa: number
 }
 
-/** The best station pressure the readings allow; null when there is none. The uncertainty of a reduced pressure is an estimate. */
+/**
+ * The best station pressure the readings allow; null when there is none. The uncertainty of a reduced pressure is an
+ * estimate.
+ */
 export function stationPressureFromReadings(readings: PressureReadings): StationPressure | null {
   const { stationPressurePa, seaLevelPressurePa, altitudeM, airC, readingUPa } = readings
   if (stationPressurePa !== null) {

@@ -1,4 +1,7 @@
-/** Which pressure counts: what was read on the run beats what is known of its place. The one rule, for checks, lanes, strip and documents. */
+/**
+ * Which pressure counts: what was read on the run beats what is known of its place. The one rule, for checks, lanes,
+ * strip and documents.
+ */
 import { boilingPointFromPressure } from '../water/saturation'
 import { stationPressureFromReadings, type StationPressure } from './pressure'
 
@@ -13,7 +16,10 @@ export interface PressureRead extends PressureFacts {
   airC: number | null
 }
 
-/** A pressure or an altitude that was read sets the place's pressures aside: they are of another weather, or another spot. Its altitude stays known. */
+/**
+ * A pressure or an altitude that was read sets the place's pressures aside: they are of another weather, or another
+ * spot. Its altitude stays known.
+ */
 export function pressureFacts(read: PressureFacts, place: PressureFacts | null): PressureFacts {
   const wasRead = (read.stationPressurePa ?? read.seaLevelPressurePa ?? read.altitudeM) !== null
   const known = wasRead ? null : place

@@ -37,7 +37,10 @@ function lowerHeatingValueFromFormation(name: keyof typeof SUBSTANCES): number {
   return (formationKJPerMol - carbon * CO2_KJ_PER_MOL - (hydrogen / 2) * STEAM_KJ_PER_MOL) / molarMassG
 }
 
-/** LHV [MJ/kg] of a fuel that is part water, `fuelMassFraction` w of it burning: w·LHV − (1 − w)·2.44. Source: waterInFuel. */
+/**
+ * LHV [MJ/kg] of a fuel that is part water, `fuelMassFraction` w of it burning: w·LHV − (1 − w)·2.44. Source:
+ * waterInFuel.
+ */
 function lowerHeatingValueWet(dryMJPerKg: number, fuelMassFraction: number): number {
   return fuelMassFraction * dryMJPerKg - (1 - fuelMassFraction) * LATENT_25C_MJ_PER_KG
 }

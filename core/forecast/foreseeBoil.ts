@@ -1,4 +1,6 @@
-/** While it burns: when it will boil, whether it ever will, whether the flame has died, and whether it boiled unseen. */
+/**
+ * While it burns: when it will boil, whether it ever will, whether the flame has died, and whether it boiled unseen.
+ */
 
 export interface SeenSoFar {
   /** Water temperature, [seconds, °C], from pot-on. */
@@ -25,7 +27,10 @@ const MOST = 48
 /** A reading by hand: stirred water and the eye [K], and the moment it stands for [s]. Source: estimate. */
 const READING_U_K = 0.35
 const READING_U_S = 2
-/** Rates tried at which the heat flow into the water falls [1/s]; 5·10⁻⁴ is usual: q0/Θ and the loss over two cups. Source: estimate. */
+/**
+ * Rates tried at which the heat flow into the water falls [1/s]; 5·10⁻⁴ is usual: q0/Θ and the loss over two cups.
+ * Source: estimate.
+ */
 const RATES = Array.from({ length: 61 }, (_, i) => -4e-4 + i * 1e-4)
 const USUAL_RATE = 6e-4
 const RATE_U = 7e-4
@@ -130,7 +135,10 @@ function quantile(parts: readonly { p: number; s: number }[], q: number): number
   return null
 }
 
-/** T = a + b·(1 − e^{−kτ})/k at one k: a straight line in its own time, by least squares. Sums in plain loops: six lanes ask each second. */
+/**
+ * T = a + b·(1 − e^{−kτ})/k at one k: a straight line in its own time, by least squares. Sums in plain loops: six lanes
+ * ask each second.
+ */
 function candidate(
   readings: readonly (readonly [number, number])[],
   { rate, t0, boilingC }: { rate: number; t0: number; boilingC: number },

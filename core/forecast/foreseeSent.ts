@@ -1,4 +1,7 @@
-/** While it burns, of a thermometer that sends: the boil is the plateau of its trace, whatever the probe's offset; the rest is foretold as from readings by eye. */
+/**
+ * While it burns, of a thermometer that sends: the boil is the plateau of its trace, whatever the probe's offset; the
+ * rest is foretold as from readings by eye.
+ */
 import { findBoil, NEAR_K } from '../trace/findBoil'
 import { fallingSinceOf, foreseeBoil, type Foreseen, type SeenSoFar } from './foreseeBoil'
 

@@ -97,7 +97,10 @@ export interface RunAnswer {
   /** Parts of normalisedU that repeating shrinks, and does not; for the mean of a set-up. */
   normalisedURandom: number | null
   normalisedUShared: number | null
-  /** What normalisedGPerL owes to each shared input, signed, for +1 standard uncertainty [g/L]: it cancels between runs on one bench. */
+  /**
+   * What normalisedGPerL owes to each shared input, signed, for +1 standard uncertainty [g/L]: it cancels between runs
+   * on one bench.
+   */
   normalisedSharedBy: Record<string, number>
   /** The same figures by the other school of the litre; null where the water left was not weighed. */
   otherLitre: {

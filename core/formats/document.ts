@@ -1,4 +1,6 @@
-/** The contract's request: one list of runs with the options to read them by. Absent and null both mean "not measured". */
+/**
+ * The contract's request: one list of runs with the options to read them by. Absent and null both mean "not measured".
+ */
 import type { PotMaterial } from '../constants/physical'
 import type { Model, Reference } from '../normalise/reference'
 import type { RunEvent } from '../run/events'
@@ -84,7 +86,10 @@ export interface RunDocument {
     burnOutShare: boolean
   }
   lossWPerK: Maybe<{ value: number; u: number }>
-  /** Where call and trace disagreed, which the tester decided for; null: not decided. `trace` also gives a boil that nobody called. */
+  /**
+   * Where call and trace disagreed, which the tester decided for; null: not decided. `trace` also gives a boil that
+   * nobody called.
+   */
   boilBy: Maybe<'call' | 'trace'>
   uncertainty: { startC: number; airC: number; boilCallS: number; waterG: number; windMS: number; pressureHPa: number }
   events: RunEvent[]

@@ -166,7 +166,10 @@ function wrongValue(si: number, written: string, unit: string, channel: string, 
     : null
 }
 
-/** Values with a time each, or the time of the first and the step. A value that is none is kept out by itself, as a line would be. */
+/**
+ * Values with a time each, or the time of the first and the step. A value that is none is kept out by itself, as a line
+ * would be.
+ */
 function block({ t, everyMs, values, unit: typed }: BlockParts, { channel, rule, unit }: Scale): R<InstrumentSamples> {
   if (values.length === 0 || values.length > LONGEST_BLOCK)
     return fail({ code: 'block-length', what: 'Block', got: `${values.length} values`, limit: `1 to ${LONGEST_BLOCK}` })

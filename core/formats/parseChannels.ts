@@ -1,4 +1,7 @@
-/** A logger's table, row by row, as traces of any number of channels on one clock, with every fault named by row and column. */
+/**
+ * A logger's table, row by row, as traces of any number of channels on one clock, with every fault named by row and
+ * column.
+ */
 import { parseNumber } from '../quantity/parseNumber'
 import { fail, ok, type Problem, type R } from '../result'
 import { plainNumber, readDate, type DateOrder, type DecimalMark } from './tableCells'
@@ -64,7 +67,8 @@ export const isClock = (cell: string): boolean => CLOCK.test(cell.trim())
 /**
  * Reads a table as traces.
  * @param rows cells as text; `mapping` which columns are what
- * @returns samples from the table's first time on; the first fault by row and column (counted from 1), as a person finds it in the file
+ * @returns samples from the table's first time on; the first fault by row and column (counted from 1), as a person
+ * finds it in the file
  */
 export function parseChannelRows(rows: readonly (readonly string[])[], mapping: ChannelMapping): R<ParsedChannels> {
   const { channels, timeColumn, time, dateOrder = null, decimal = null } = mapping

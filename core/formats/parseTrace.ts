@@ -1,4 +1,7 @@
-/** A logger's table, row by row, as a trace of the water: whatever columns it has, with every fault named by row and column. */
+/**
+ * A logger's table, row by row, as a trace of the water: whatever columns it has, with every fault named by row and
+ * column.
+ */
 import { parseNumber } from '../quantity/parseNumber'
 import { ok, type R } from '../result'
 import { isClock, parseChannelRows, rawSeconds, type ChannelColumn, type TimeFormat } from './parseChannels'
@@ -23,7 +26,9 @@ export interface ParsedTrace {
 
 const LIKELY_C = { min: -20, max: 130 }
 
-/** A guess at what the columns are: a time that rises and a temperature; null where there are no two columns of numbers. */
+/**
+ * A guess at what the columns are: a time that rises and a temperature; null where there are no two columns of numbers.
+ */
 export function guessTraceMapping(rows: readonly (readonly string[])[]): TraceMapping | null {
   const headerRows = rows.findIndex((row) => row.filter((cell) => readsAsValue(cell)).length >= 2)
   if (headerRows < 0) return null
@@ -76,7 +81,8 @@ function rises(sample: readonly (readonly string[])[], column: number): boolean 
 /**
  * Reads a table as a trace of the water.
  * @param rows cells as text; `mapping` which columns are what
- * @returns samples from the first one's time on; the first fault by row and column (counted from 1), as a person finds it in the file
+ * @returns samples from the first one's time on; the first fault by row and column (counted from 1), as a person finds
+ * it in the file
  */
 export function parseTraceRows(
   rows: readonly (readonly string[])[],

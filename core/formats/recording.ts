@@ -10,7 +10,8 @@ export interface RecordedSample {
 }
 
 /**
- * @param lines empty ones are passed over, and a first one of headings; the first line that cannot be read stops it, by its number
+ * @param lines empty ones are passed over, and a first one of headings; the first line that cannot be read stops it, by
+ * its number
  */
 export function readRecording(
   lines: readonly string[],

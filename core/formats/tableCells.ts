@@ -1,4 +1,7 @@
-/** Cells of somebody's table, read as they were meant: decimal marks, dates in three orders, times of a run. What can be read two ways is told, not guessed. */
+/**
+ * Cells of somebody's table, read as they were meant: decimal marks, dates in three orders, times of a run. What can be
+ * read two ways is told, not guessed.
+ */
 import { parseNumber } from '../quantity/parseNumber'
 
 export type DecimalMark = 'point' | 'comma'
@@ -56,7 +59,10 @@ export interface ReadDate {
   /** "+01:00", "Z", or null: at the place. */ offset: string | null
 }
 
-/** A day, with its time where there is one. Null: none, or none in this order. A year first of four figures needs no order. */
+/**
+ * A day, with its time where there is one. Null: none, or none in this order. A year first of four figures needs no
+ * order.
+ */
 export function readDate(cell: string, order: DateOrder | null): ReadDate | null {
   const parts = STAMP.exec(cell.trim())
   if (!parts) return null

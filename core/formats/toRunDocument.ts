@@ -43,7 +43,10 @@ export interface StoredRun {
   given: GivenByDocument | null
 }
 
-/** What a document that came in gave and no reading or part here holds, left open ones too: it stands over what would be reckoned here. */
+/**
+ * What a document that came in gave and no reading or part here holds, left open ones too: it stands over what would be
+ * reckoned here.
+ */
 export type GivenByDocument = Partial<Pick<RunDocument, 'lossWPerK' | 'uncertainty' | 'burner' | 'lid' | 'screen'>> & {
   scaleAccuracyG?: number
 }
@@ -138,7 +141,10 @@ export const placePressure = (run: StoredRun): PressureFacts => ({
   seaLevelPressurePa: run.placeSeaLevelPressurePa,
 })
 
-/** A reading's standard uncertainty by what it was read with: d/√12, a/√3, and what else there is. Source: gumResolution. */
+/**
+ * A reading's standard uncertainty by what it was read with: d/√12, a/√3, and what else there is. Source:
+ * gumResolution.
+ */
 const finenessU = ({ resolution, accuracy }: Fineness, otherU: number): number =>
   Math.hypot(resolution / Math.sqrt(12), (accuracy ?? 0) / Math.sqrt(3), otherU)
 
@@ -177,7 +183,10 @@ function fuelOf({ measured, fuel, takeBurnShare, scale }: StoredRun): RunDocumen
   }
 }
 
-/** Density of the batch, or of the fuel at a temperature that was read [g/mL]; null: the core takes the built-in one at the air's. */
+/**
+ * Density of the batch, or of the fuel at a temperature that was read [g/mL]; null: the core takes the built-in one at
+ * the air's.
+ */
 function densityOf(fuel: StoredRun['fuel'], fuelC: number | null): number | null {
   if (fuel?.densityKgPerM3) return scaled(fuel.densityKgPerM3, 0.001)
   const builtIn = fuel === null || fuelC === null ? null : fuelOfKind(fuel.kind)

@@ -20,7 +20,10 @@ export interface OpenSurface {
   windMS: number
 }
 
-/** Evaporation from a surface, with what does not change while the water heats worked out once. Plain data: it is made four times per figure. */
+/**
+ * Evaporation from a surface, with what does not change while the water heats worked out once. Plain data: it is made
+ * four times per figure.
+ */
 export interface Evaporation {
   /** h_m·A·M·p/R, times the share of it that happens [kg·K/s]. */
   massFlowK: number
@@ -55,7 +58,8 @@ export function evaporationFrom(
 }
 
 /**
- * P_ev = h_m·A·(M·p/(R·T_f))·ln[(p − φ·p_s(Ta))/(p − p_s(T))]·h_fg [W] at a water temperature [°C], T_f the mean absolute temperature.
+ * P_ev = h_m·A·(M·p/(R·T_f))·ln[(p − φ·p_s(Ta))/(p − p_s(T))]·h_fg [W] at a water temperature [°C], T_f the mean
+ * absolute temperature.
  * Source: spaldingEvaporation.
  */
 export function evaporationPower(

@@ -4,7 +4,8 @@ import { findRoot } from '../numeric/findRoot'
 import { heatFlowFromTime, heatingTime, type Heating } from './heatingTime'
 
 /**
- * The time one unbroken burn of the same flame would have needed, where burns and gaps alternate and the gaps cool by K_loss.
+ * The time one unbroken burn of the same flame would have needed, where burns and gaps alternate and the gaps cool by
+ * K_loss.
  * Evaporation in the gaps is left out.
  * @param spansS [burn, gap, burn, …] [s], as burnsAndGaps gives them
  * @returns [s]; the problem of the heat balance where no flame explains the times. Source: newton.

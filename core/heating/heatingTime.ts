@@ -48,7 +48,9 @@ interface Nodes {
   evaporationW: number[]
 }
 
-/** Temperatures and P_ev at the ends of the segments: closer together towards the boil, where evaporation rises steeply. */
+/**
+ * Temperatures and P_ev at the ends of the segments: closer together towards the boil, where evaporation rises steeply.
+ */
 function nodes(h: Heating, evaporation: Evaporation): Nodes {
   const { heldFromC, segments } = evaporation
   const bendC = heldFromC > h.startC && heldFromC < h.endC ? heldFromC : h.endC
@@ -77,7 +79,10 @@ function q0FromEndSurplus(endSurplusW: number, h: Heating, evaporationAtEndW: nu
   return (endSurplusW + h.lossWPerK * excess + h.vapourW + evaporationAtEndW) / (1 - excess / h.thetaK)
 }
 
-/** Seconds on a segment where the surplus falls in a straight line from `lower` to `upper`: C·ΔT over their logarithmic mean. */
+/**
+ * Seconds on a segment where the surplus falls in a straight line from `lower` to `upper`: C·ΔT over their logarithmic
+ * mean.
+ */
 const segmentTime = (heatJ: number, lowerW: number, upperW: number): number =>
   (heatJ / upperW) * log1pOver(lowerW / upperW - 1)
 
@@ -136,8 +141,10 @@ export interface HeatFlow {
 /**
  * The q0 that heats from start to end in a measured time.
  * @param timeS [s], > 0
- * @returns q0 [W], or a problem: heated-by-air where no flame is needed to explain the time, not-heated where there is no rise
- * Bracketed: q0 lies between [s + K_l(Ti−Ta)]/[1−(Ti−Ta)/Θ] and [s + K_l(Te−Ta)]/[1−(Te−Ta)/Θ], s = CΔT/t, and above the stall. Source: newton.
+ * @returns q0 [W], or a problem: heated-by-air where no flame is needed to explain the time, not-heated where there is
+ * no rise
+ * Bracketed: q0 lies between [s + K_l(Ti−Ta)]/[1−(Ti−Ta)/Θ] and [s + K_l(Te−Ta)]/[1−(Te−Ta)/Θ], s = CΔT/t, and above
+ * the stall. Source: newton.
  */
 export function heatFlowFromTime(timeS: number, h: Heating): R<HeatFlow> {
   if (!(h.endC - h.startC >= SMALLEST_RISE_K)) return fail({ ...NOT_HEATED, got: `${h.startC} to ${h.endC} °C` })
@@ -173,11 +180,15 @@ function lowerSurplus(meanRateW: number, h: Heating, at: Nodes | null): number {
 }
 
 const NEWTON_STEPS = 6
-/** Newton's way is taken where the surplus falls by less than this on the way up; nearer to a stall the bracket is surer. */
+/**
+ * Newton's way is taken where the surplus falls by less than this on the way up; nearer to a stall the bracket is
+ * surer.
+ */
 const NEWTON_RATIO = 20
 
 /**
- * End surplus D by Newton's method on the logarithmic mean of the surplus, (D_start − D)/ln(D_start/D) = CΔT/t, both of whose ends are
+ * End surplus D by Newton's method on the logarithmic mean of the surplus, (D_start − D)/ln(D_start/D) = CΔT/t, both of
+ * whose ends are
  * straight lines in D; null where it is near a stall or does not settle at once.
  */
 function newtonSurplus(meanRateW: number, h: Heating): number | null {
@@ -207,8 +218,10 @@ const SECANT_STEPS = 12
 const CLOSE_ENOUGH = 1e-14
 
 /**
- * ln of the surplus at which the time is the measured one. ln t falls with it, nearly in a straight line: secant steps, which must
- * stay inside the bracket, else the slower sure way. Rounding may push an exact bound a hair past the root; then the bound is the
+ * ln of the surplus at which the time is the measured one. ln t falls with it, nearly in a straight line: secant steps,
+ * which must
+ * stay inside the bracket, else the slower sure way. Rounding may push an exact bound a hair past the root; then the
+ * bound is the
  * root, or, at the bottom, the stall itself.
  */
 function surplusRoot(timeS: number, h: Heating, at: Nodes | null, low: number, high: number): number {

@@ -13,7 +13,9 @@ export interface HeatCapacity {
   assumed: 'nothing' | 'material' | 'all'
 }
 
-/** Heat capacity of the pot, mass × specific heat [J/K]. Source: specificHeats. Example: 103 g of titanium → 53.9 J/K. */
+/**
+ * Heat capacity of the pot, mass × specific heat [J/K]. Source: specificHeats. Example: 103 g of titanium → 53.9 J/K.
+ */
 export function potHeatCapacity(massKg: number | null, material: PotMaterial | null): HeatCapacity {
   if (massKg === null) return { jPerK: ASSUMED_POT_J_PER_K.value, u: ASSUMED_POT_J_PER_K.u, assumed: 'all' }
   if (material === null)

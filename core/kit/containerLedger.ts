@@ -23,7 +23,9 @@ interface LedgerLine {
   take: LedgerTake | null
   /** Fuel in it after this line [kg]; null where it cannot be known. */
   fillKg: number | null
-  /** A weighing less what the lines before it foretold [kg]: evaporated, leaked, or burned by a run that was not logged. */
+  /**
+   * A weighing less what the lines before it foretold [kg]: evaporated, leaked, or burned by a run that was not logged.
+   */
   unexplainedKg: number | null
 }
 
@@ -73,7 +75,10 @@ function tareOf(
   return full && fullKg !== null ? { kg: full.massKg - fullKg, from: 'full' } : { kg: null, from: null }
 }
 
-/** Boils that are left at so much fuel each, a range of one decimal by twice their scatter; null without a fill or a boil. */
+/**
+ * Boils that are left at so much fuel each, a range of one decimal by twice their scatter; null without a fill or a
+ * boil.
+ */
 export function boilsLeft(
   fillKg: number | null,
   perBoilKg: readonly number[],

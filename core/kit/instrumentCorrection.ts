@@ -19,7 +19,8 @@ const APART = 10
 
 /**
  * What is added to a reading to make it true [SI], by the newest check of each kind up to the moment of the reading.
- * A thermometer checked at two points is corrected along the line through them; at one, by its offset there; scale and wind meter in proportion.
+ * A thermometer checked at two points is corrected along the line through them; at one, by its offset there; scale and
+ * wind meter in proportion.
  * @returns 0 without a check. Source: commonPractice.
  * Example: an ice point read as 0.4 °C → every temperature less 0.4 K.
  */

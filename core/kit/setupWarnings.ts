@@ -1,4 +1,7 @@
-/** What to think of before a set-up is lit: combinations that are dangerous, or that spoil what is measured. Explained, never forbidden. */
+/**
+ * What to think of before a set-up is lit: combinations that are dangerous, or that spoil what is measured. Explained,
+ * never forbidden.
+ */
 import type { BurnerKind } from '../formats/document'
 
 type SetupWarningCode = 'screen-round-canister' | 'pot-wider-than-stand' | 'pot-wide-on-burner'

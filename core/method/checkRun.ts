@@ -1,4 +1,7 @@
-/** A run held against the method it was done by: what it lacks, and where it left the method's windows. Said, never refused. */
+/**
+ * A run held against the method it was done by: what it lacks, and where it left the method's windows. Said, never
+ * refused.
+ */
 import type { Flag } from '../formats/answer'
 import { formatClock, formatNumber } from '../quantity/format'
 import type { EventKind } from '../run/events'

@@ -1,4 +1,7 @@
-/** The methods that ship: one for every kind of test. Windows and counts: commonPractice, and the estimates of docs/methods.md. */
+/**
+ * The methods that ship: one for every kind of test. Windows and counts: commonPractice, and the estimates of
+ * docs/methods.md.
+ */
 import type { EventKind } from '../run/events'
 import type { MethodBody, TestName } from './method'
 import { SHIPPED_SERIES } from './shippedSeries'

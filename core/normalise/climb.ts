@@ -1,6 +1,7 @@
 /**
  * The arithmetic of the ladder: time to the aim, rung by rung, each moving one condition and holding the rest.
- * It is worked out again for every perturbed input, so it allocates little and explains nothing; ladder.ts does the words.
+ * It is worked out again for every perturbed input, so it allocates little and explains nothing; ladder.ts does the
+ * words.
  */
 import { heatFlowFromTime, heatingTime, stallTemperature } from '../heating/heatingTime'
 import { ok, type R } from '../result'
@@ -21,7 +22,10 @@ export interface Climb {
   q0W: number
   /** Heat spent on evaporation before the aim [J]. */
   evaporatedJ: number
-  /** Time from pot-on to the aim: measured, or foretold by the model for a run that stopped short [s]; Infinity: it stalls. */
+  /**
+   * Time from pot-on to the aim: measured, or foretold by the model for a run that stopped short [s]; Infinity: it
+   * stalls.
+   */
   ownS: number
   /** The same after the rungs start, boilingPoint, surroundings and wind [s]. */
   rungS: [number, number, number, number]
@@ -91,7 +95,9 @@ function timesByLoss(run: HeatRun, { at, aim, q0W, wind }: Way & { q0W: number }
   ]
 }
 
-/** By the heat needed at the reference start, and at the reference pressure too, over that in the run's own conditions. */
+/**
+ * By the heat needed at the reference start, and at the reference pressure too, over that in the run's own conditions.
+ */
 function timesByHeat(
   run: HeatRun,
   { at, aim, ownS, wind, model }: Way & { ownS: number; model: 'energy' | 'ratio' },
@@ -103,7 +109,10 @@ function timesByHeat(
   return [start, boilingPoint, boilingPoint, boilingPoint / wind]
 }
 
-/** Heat for melting, water and pot, and for evaporation where the pot is open: own, start, boilingPoint; in one arbitrary unit. */
+/**
+ * Heat for melting, water and pot, and for evaporation where the pot is open: own, start, boilingPoint; in one
+ * arbitrary unit.
+ */
 function heatNeeded(run: HeatRun, at: Way['at'], aim: Way['aim']): number[] {
   const aims = [aim[0], aim[0], aim[1]] as const
   if (run.evaporationScale === 0) return aims.map((endC, i) => at[i]!.meltJ + sensibleHeat(run, at[i]!.startC, endC))
@@ -117,7 +126,8 @@ function heatNeeded(run: HeatRun, at: Way['at'], aim: Way['aim']): number[] {
 }
 
 /**
- * Fuel to the aim: own, then after each rung, the last being supply [kg]: burn rate × (time + lead); Infinity where it stalls.
+ * Fuel to the aim: own, then after each rung, the last being supply [kg]: burn rate × (time + lead); Infinity where it
+ * stalls.
  * The burn rate and what altitude and supply do to it do not touch the heat balance, so a climb serves for all of them.
  */
 export function fuelOnLadder(

@@ -20,13 +20,19 @@ export const FIGURE = {
 export interface FigureOptions {
   reference: Reference
   model: Model
-  /** The figure's litres and fuel over those of the heat balance: litres put in over litres left; what gaps between burns cost. */
+  /**
+   * The figure's litres and fuel over those of the heat balance: litres put in over litres left; what gaps between
+   * burns cost.
+   */
   scale: number
   /** Heat of water evaporated and weighed [J]; null: by the model. */
   evaporatedJ: number | null
 }
 
-/** Efficiency: heat into ice, water, pot and vapour over the fuel's heat: (m_w·Δh + C_p·ΔT + m_evap·h_fg)/(m_fuel·LHV). Source: wbt. */
+/**
+ * Efficiency: heat into ice, water, pot and vapour over the fuel's heat: (m_w·Δh + C_p·ΔT + m_evap·h_fg)/(m_fuel·LHV).
+ * Source: wbt.
+ */
 export function efficiency(run: HeatRun, evaporatedJ: number): number {
   const endC = run.reachedC ?? aimTemperature(run, ownConditions(run))
   return (run.meltJ + sensibleHeat(run, run.startC, endC) + evaporatedJ) / (run.fuelKg * run.lhvJPerKg)
@@ -57,7 +63,10 @@ export function figuresOf(
   ]
 }
 
-/** The last of them alone, fuel per litre at the reference: what Monte Carlo draws, with the whole ladder climbed for it. */
+/**
+ * The last of them alone, fuel per litre at the reference: what Monte Carlo draws, with the whole ladder climbed for
+ * it.
+ */
 export function normalisedFigure(run: HeatRun, { reference, model, scale }: FigureOptions): number {
   const climbed = climb(run, reference, model)
   return climbed.ok ? fuelOnLadder(run, climbed.value)[5] * gramsPerLitre(1, run) * scale : NaN

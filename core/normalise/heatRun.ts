@@ -46,7 +46,10 @@ export interface HeatRun {
   supplyFactor: number
   /** Share of the open pot's evaporation that happens: 1 without a lid, 0 with one. */
   evaporationScale: number
-  /** With a lid, what the pot would evaporate without one, on the mean of the way up, at each station of the ladder [W]; null: open. */
+  /**
+   * With a lid, what the pot would evaporate without one, on the mean of the way up, at each station of the ladder [W];
+   * null: open.
+   */
   lidVapourW: readonly number[] | null
   /** Burn efficiency lost or gained with altitude beyond the boiling point: 1, with an uncertainty. */
   altitudeFactor: number
@@ -57,7 +60,8 @@ export interface HeatRun {
 }
 
 /**
- * A copy, field by field: objects made by one literal share one shape, which the arithmetic runs several times faster on
+ * A copy, field by field: objects made by one literal share one shape, which the arithmetic runs several times faster
+ * on
  * than on spread ones. Uncertainty moves a copy of every run.
  */
 export function copyHeatRun(run: HeatRun): HeatRun {
@@ -119,7 +123,10 @@ export const ownConditions = (run: HeatRun): Conditions => ({
 export const aimTemperature = (run: HeatRun, at: Conditions): number =>
   run.targetC ?? boilingPointFromPressure(at.pressurePa) - run.belowBoilK
 
-/** Heat loss coefficient in these conditions' wind [W/K]: a measured one belongs to the run's own wind and scales with it. */
+/**
+ * Heat loss coefficient in these conditions' wind [W/K]: a measured one belongs to the run's own wind and scales with
+ * it.
+ */
 export function lossCoefficient(run: HeatRun, windMS: number): number {
   if (run.lossWPerK === null) return lossFromGeometry(run, windMS)
   return (run.lossWPerK * (1 + run.windSlopePerMS * windMS)) / (1 + run.windSlopePerMS * run.windMS)
@@ -168,7 +175,10 @@ const surfaceIn = ({ lidM2, humidity }: HeatRun, { pressurePa, airC, windMS }: C
   windMS,
 })
 
-/** What an open pot would evaporate on the mean of the way from start to end, by Simpson's rule [W]; a lid lets a share of that through. */
+/**
+ * What an open pot would evaporate on the mean of the way from start to end, by Simpson's rule [W]; a lid lets a share
+ * of that through.
+ */
 export function meanOpenEvaporation(run: HeatRun, at: Conditions, endC: number): number {
   const surface = evaporationFrom(surfaceIn(run, at), 1, OPEN_SEGMENTS)
   return (

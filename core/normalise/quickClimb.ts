@@ -1,6 +1,8 @@
 /**
- * The climb where no open water evaporates and the run boiled: all times have closed forms. It is the general climb with
- * what its stations have in common worked out once; a test holds the two together. Uncertainty asks for it dozens of times a run.
+ * The climb where no open water evaporates and the run boiled: all times have closed forms. It is the general climb
+ * with
+ * what its stations have in common worked out once; a test holds the two together. Uncertainty asks for it dozens of
+ * times a run.
  */
 import { heatFlowFromTime } from '../heating/heatingTime'
 import { ok, type R } from '../result'
@@ -12,7 +14,10 @@ import type { Reference } from './reference'
 export const isQuick = (run: HeatRun): boolean =>
   run.reachedC === null && run.meltJ === 0 && (run.evaporationScale === 0 || run.lidVapourW !== null)
 
-/** C·ΔT over the logarithmic mean of the surplus at start and end [s]; Infinity: stalls. The closed form of heatingTime. Source: newton. */
+/**
+ * C·ΔT over the logarithmic mean of the surplus at start and end [s]; Infinity: stalls. The closed form of heatingTime.
+ * Source: newton.
+ */
 function evenTime(
   q0W: number,
   heatJ: number,

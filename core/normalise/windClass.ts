@@ -14,7 +14,8 @@ export function classGamma({ head, screen }: { head: Head | null; screen: Screen
 }
 
 /**
- * Where the calm figure may lie when the wind rung is open [g/L]: between no wind and the class's strongest, or, where wind was
+ * Where the calm figure may lie when the wind rung is open [g/L]: between no wind and the class's strongest, or, where
+ * wind was
  * measured, within one spread of the class. For the drawing only: it enters no figure.
  */
 export function windGhost(gPerL: number, windMS: number | null, gamma: number | null): [number, number] | null {

@@ -15,7 +15,8 @@ export interface WindLimits {
 }
 
 /**
- * At the reference, for a run's water and pot with the set-up's flame: t(v) = 2·t(0), and q0·e^{−γvⁿ}(1 − (Tb−Ta)/Θ) = K_loss(v)(Tb−Ta).
+ * At the reference, for a run's water and pot with the set-up's flame: t(v) = 2·t(0), and q0·e^{−γvⁿ}(1 − (Tb−Ta)/Θ) =
+ * K_loss(v)(Tb−Ta).
  * @param calmQ0W heat flow in calm [W]. Sources: newton, windSeries.
  */
 export function windLimits(run: HeatRun, calmQ0W: number, reference: Reference): WindLimits {

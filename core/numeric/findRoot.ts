@@ -1,7 +1,8 @@
 /** Root of a continuous function inside a bracket. */
 
 /**
- * Chandrupatla's method (Advances in Engineering Software 28, 1997): inverse quadratic interpolation where it is safe, else bisection.
+ * Chandrupatla's method (Advances in Engineering Software 28, 1997): inverse quadratic interpolation where it is safe,
+ * else bisection.
  * @param f continuous, of opposite sign at `a` and `b` (or zero at one of them)
  * @returns the root, to `tolerance` relative to the bracket's magnitude
  */

@@ -36,7 +36,8 @@ export interface Plausibility {
 }
 
 /**
- * Says when an efficiency is impossible (above 100 %), or lies outside what its kind of set-up does by more than its expanded uncertainty,
+ * Says when an efficiency is impossible (above 100 %), or lies outside what its kind of set-up does by more than its
+ * expanded uncertainty,
  * and names the likeliest single slip that would bring it there.
  * @param efficiency as a fraction; `u` its standard uncertainty. Source: commonPractice.
  */

@@ -6,7 +6,10 @@ const THOUSANDS = /^[-+]?[1-9]\d{0,2}(,\d{3})+(\.\d+)?$/
 const DECIMAL_COMMA = /^[-+]?\d+,\d+$/
 const FRACTION = /^(?:(\d+)\s+)?(\d+)\/(\d+)$/
 
-/** The number in `text`, or null. A comma before exactly three digits after a non-zero lead separates thousands, else it is a decimal comma. */
+/**
+ * The number in `text`, or null. A comma before exactly three digits after a non-zero lead separates thousands, else it
+ * is a decimal comma.
+ */
 export function parseNumber(text: string): number | null {
   const trimmed = text
     .trim()

@@ -1,5 +1,6 @@
 /**
- * A number to twelve significant digits, as what was measured is kept: 420.15 g is 0.42015 kg, and not 0.42015000000000002.
+ * A number to twelve significant digits, as what was measured is kept: 420.15 g is 0.42015 kg, and not
+ * 0.42015000000000002.
  * As `Number(x.toPrecision(12))`, a twentieth of its time for what has nine decimals or fewer.
  */
 export function twelveDigits(x: number): number {

@@ -26,7 +26,10 @@ export interface Composition {
 const finite = (value: number | undefined): number | null =>
   value !== undefined && Number.isFinite(value) ? value : null
 
-/** Writes the answer down; where workings are asked for, they come with it. One literal: joining objects by spreading costs more than the physics. */
+/**
+ * Writes the answer down; where workings are asked for, they come with it. One literal: joining objects by spreading
+ * costs more than the physics.
+ */
 export function answerRun(taken: TakenRun, figured: Figured, options: ReduceOptions, series: SetupSeries): RunAnswer {
   const { document, readings, tell } = taken
   const { budget, rungs, run, flags, missing } = figured
@@ -97,7 +100,10 @@ export function answerRun(taken: TakenRun, figured: Figured, options: ReduceOpti
 
 type PerLitre = Pick<NonNullable<RunAnswer['otherLitre']>, 'gPerL' | 'gPerLU' | 'normalisedGPerL' | 'normalisedU'>
 
-/** Per litre left in place of per litre put in, or the other way round: the ratio of the two masses, with the weighing's part of the uncertainty. */
+/**
+ * Per litre left in place of per litre put in, or the other way round: the ratio of the two masses, with the weighing's
+ * part of the uncertainty.
+ */
 function otherLitreOf(
   { document: { water, uncertainty }, options, tell }: Composition,
   { gPerL, gPerLU, normalisedGPerL, normalisedU }: PerLitre,
@@ -153,7 +159,10 @@ function otherLitreOf(
   }
 }
 
-/** Where it stalls, in its own conditions or else in the reference's; and whether a boil that never came can be foretold. */
+/**
+ * Where it stalls, in its own conditions or else in the reference's; and whether a boil that never came can be
+ * foretold.
+ */
 function stallOf({ figured: { climbed, stalls }, readings }: Composition): { atC: number | null; foretold: boolean } {
   if (!climbed?.ok || stalls === null) return { atC: null, foretold: false }
   const { ownS, rungS } = climbed.value

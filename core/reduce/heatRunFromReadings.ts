@@ -90,7 +90,9 @@ function asOneBurn(run: HeatRun, { spansS }: Readings, flags: Flag[]): { run: He
   return { run: { ...run, heatS: unbroken.value, fuelKg: run.fuelKg * share }, gapsCost: 1 / share }
 }
 
-/** Gas drawn as a liquid brings the heat of its own evaporation along, which the burner pays [MJ/kg]. Source: formation. */
+/**
+ * Gas drawn as a liquid brings the heat of its own evaporation along, which the burner pays [MJ/kg]. Source: formation.
+ */
 const LIQUID_FED_GAS = -0.36
 
 function heatingValue({ fuel, burner }: RunDocument, readings: Readings): number {
@@ -111,7 +113,9 @@ function missingFor(document: RunDocument, readings: Readings): string[] {
   return missing
 }
 
-/** The temperature aimed at, by the boil convention. Sources: commonPractice; the 6 ± 4 K of first bubbles: estimate. */
+/**
+ * The temperature aimed at, by the boil convention. Sources: commonPractice; the 6 ± 4 K of first bubbles: estimate.
+ */
 function aimOf(
   document: RunDocument,
   { boilingC, times }: Readings,

@@ -22,7 +22,8 @@ export interface MonteCarloAnswer {
 
 /**
  * Draws all of a run's uncertain inputs together and climbs the whole ladder for each draw.
- * @param request with the runs of the set-up's series in it; `runId` the one to draw. The series' γ is drawn by its uncertainty, not fitted anew.
+ * @param request with the runs of the set-up's series in it; `runId` the one to draw. The series' γ is drawn by its
+ * uncertainty, not fitted anew.
  * @returns a problem where the run has no normalised figure, or the draws were stopped. Source: gumSupplement.
  */
 export function monteCarloRun(request: ReduceRequest, runId: string, options: MonteCarloOptions): R<MonteCarloAnswer> {

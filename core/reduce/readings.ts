@@ -1,4 +1,7 @@
-/** What a run's document says, read by the conventions asked for: boiling point, times, fuel. Each number's working is told here. */
+/**
+ * What a run's document says, read by the conventions asked for: boiling point, times, fuel. Each number's working is
+ * told here.
+ */
 import { stationPressureFromReadings, type StationPressure } from '../air/pressure'
 import { windAtPot } from '../air/wind'
 import { fuelOfKind, type Fuel } from '../constants/fuels'

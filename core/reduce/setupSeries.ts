@@ -77,7 +77,10 @@ export function setupSeries(
   }
 }
 
-/** A run with the set-up's wind in it: γ stays unknown where the wind was not measured, or lies beyond what a class default knows. */
+/**
+ * A run with the set-up's wind in it: γ stays unknown where the wind was not measured, or lies beyond what a class
+ * default knows.
+ */
 export function withWind(run: HeatRun, windMS: number | null, wind: WindEffect | null, reference: Reference): HeatRun {
   if (wind === null || windMS === null) return run
   if (wind.basis === 'classDefault' && Math.max(windMS, reference.windMS) > CLASS_REACH_MS) return run
@@ -154,7 +157,10 @@ interface Supply {
   reference: number
 }
 
-/** The set-up's own burn-rate line, and the burn rate it is read at: the reference's, else the geometric mean of the calm runs. */
+/**
+ * The set-up's own burn-rate line, and the burn rate it is read at: the reference's, else the geometric mean of the
+ * calm runs.
+ */
 function supplyOf(climbable: readonly Member[], wind: WindEffect | null, options: ReduceOptions): Supply | null {
   const points = climbable.flatMap((member) => {
     const {

@@ -31,7 +31,10 @@ export interface TestParts {
 const finite = (value: number | null | undefined): number | null =>
   value !== null && value !== undefined && Number.isFinite(value) ? value : null
 
-/** Null where a figure is not this test's, or a reading for it is missing. Sources: wbt (firepower, turn-down), newton, commonPractice. */
+/**
+ * Null where a figure is not this test's, or a reading for it is missing. Sources: wbt (firepower, turn-down), newton,
+ * commonPractice.
+ */
 export function testFigures(parts: TestParts): TestFigures {
   const { document, readings, run } = parts
   const { times, used, fuel } = readings
@@ -91,7 +94,10 @@ function usefulAfterBoil({ readings: { times }, document: { events, trace } }: T
   return ends.length === 0 ? null : Math.min(...ends) - boilS
 }
 
-/** When the water had fallen half a degree below the level it held in the half minute after the boil; two samples must say so. */
+/**
+ * When the water had fallen half a degree below the level it held in the half minute after the boil; two samples must
+ * say so.
+ */
 function fallenAt(trace: RunDocument['trace'], boilS: number): number | undefined {
   const from = trace.findIndex((one) => one[0] >= boilS)
   if (from < 0 || trace.at(-1)![0] < boilS + LEVEL_OVER_S) return undefined

@@ -102,7 +102,9 @@ const input = (name: string, key: Moved, u: number, sharedBy: string | null): In
   scales: SCALING.has(key),
 })
 
-/** The uncertain inputs with their standard uncertainties, by the contract's defaults. An input with u = 0 is left out. */
+/**
+ * The uncertain inputs with their standard uncertainties, by the contract's defaults. An input with u = 0 is left out.
+ */
 export function uncertainInputs(
   document: RunDocument,
   readings: Readings,

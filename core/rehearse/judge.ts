@@ -1,4 +1,7 @@
-/** A rehearsal's end: the tester's calls and readings against what the simulated stove really did, and what they did to the figure. */
+/**
+ * A rehearsal's end: the tester's calls and readings against what the simulated stove really did, and what they did to
+ * the figure.
+ */
 import type { ReduceOptions, RunDocument } from '../formats/document'
 import type { RunAnswer } from '../formats/answer'
 import { reduce } from '../reduce'
@@ -108,7 +111,10 @@ const judged = (kind: CalledKind, calledS: number | null, trueS: number | null):
   lateS: calledS === null || trueS === null ? null : calledS - trueS,
 })
 
-/** Each time the flame went by itself has its call: the first after it, before it went again. The others called what did not happen; a valve's flame is shut by its call. */
+/**
+ * Each time the flame went by itself has its call: the first after it, before it went again. The others called what did
+ * not happen; a valve's flame is shut by its call.
+ */
 function outages(events: readonly RunEvent[], { outagesS, shutByCallS }: Played): JudgedCall[] {
   const calls = events
     .filter((event) => event.kind === 'flameOut' && !shutByCallS.includes(event.s))

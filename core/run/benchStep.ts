@@ -1,5 +1,6 @@
 /**
- * The state of one lane: what was marked and when, which presses advanced nothing, and what comes next. Time comes in with each
+ * The state of one lane: what was marked and when, which presses advanced nothing, and what comes next. Time comes in
+ * with each
  * action, on the bench's clock, so that a reload, a sleeping machine or another device cannot move a mark.
  */
 import { fail, ok, type R } from '../result'
@@ -109,8 +110,10 @@ export const lastPressed = ({ marks }: BenchState): BenchMark | null =>
   marks.reduce<BenchMark | null>((last, mark) => (last === null || mark.id > last.id ? mark : last), null)
 
 /**
- * One step of a lane. A press is never refused: it marks, joins another device's press, or is kept aside. The same action again changes nothing.
- * @returns the next state; a problem where an undo or a move has nothing to work on, or would put a mark before the one before it
+ * One step of a lane. A press is never refused: it marks, joins another device's press, or is kept aside. The same
+ * action again changes nothing.
+ * @returns the next state; a problem where an undo or a move has nothing to work on, or would put a mark before the one
+ * before it
  */
 export function benchStep(state: BenchState, action: BenchAction): R<BenchState> {
   switch (action.type) {

@@ -11,7 +11,8 @@ const STARTS: readonly EventKind[] = ['lit', 'relit']
 const ENDS: readonly EventKind[] = ['flameOut', 'snuffed', 'shutOff', 'gaveUp', 'stopped']
 
 /**
- * From lighting (or, unmarked, from pot-on) to each end of the flame, and from each relighting on. A run given up or stopped burns no more.
+ * From lighting (or, unmarked, from pot-on) to each end of the flame, and from each relighting on. A run given up or
+ * stopped burns no more.
  * @param events in any order
  */
 export function burnsOf(events: readonly RunEvent[]): Burn[] {

@@ -1,5 +1,6 @@
 /**
- * A device's place on the bench's clock. Marks are timed by the device's monotonic clock, which neither a changed date nor a
+ * A device's place on the bench's clock. Marks are timed by the device's monotonic clock, which neither a changed date
+ * nor a
  * daylight-saving night can move; the server says what that is on the bench's clock, which all devices share.
  */
 
@@ -23,7 +24,10 @@ export interface DeviceClock {
   /** Half the round trip it was told by [ms]; null: never told, the wall clock stands in. */
   uMs: number | null
   last: ClockReading
-  /** How far the wall clock ran ahead of the monotonic one at once [ms]: asleep, or set by hand; the server's next answer tells which. 0: nothing is open. */
+  /**
+   * How far the wall clock ran ahead of the monotonic one at once [ms]: asleep, or set by hand; the server's next
+   * answer tells which. 0: nothing is open.
+   */
   jumpMs: number
 }
 
@@ -43,7 +47,10 @@ export const startClock = (reading: ClockReading, wallOffsetMs = 0): DeviceClock
 /** Bench time of a moment of the monotonic clock [ms]. */
 export const benchTime = ({ offsetMs }: DeviceClock, monoMs: number): number => Math.round(monoMs + offsetMs)
 
-/** Looks at both clocks: where they parted, a new segment begins, and the monotonic one is believed until the server is asked. */
+/**
+ * Looks at both clocks: where they parted, a new segment begins, and the monotonic one is believed until the server is
+ * asked.
+ */
 export function lookAtClocks(clock: DeviceClock, reading: ClockReading): DeviceClock {
   const partedMs = reading.wallMs - clock.last.wallMs - (reading.monoMs - clock.last.monoMs)
   const aged = clock.uMs === null ? null : clock.uMs + Math.max(0, reading.monoMs - clock.last.monoMs) * DRIFT
@@ -53,7 +60,8 @@ export function lookAtClocks(clock: DeviceClock, reading: ClockReading): DeviceC
 
 /**
  * Takes an answer of the server: the better of what is known and what is told; after a jump, what is told.
- * @returns `slept`: the machine had stopped, and marks since the jump move with the offset; `set`: only its date was changed
+ * @returns `slept`: the machine had stopped, and marks since the jump move with the offset; `set`: only its date was
+ * changed
  */
 export function hearServer(
   clock: DeviceClock,

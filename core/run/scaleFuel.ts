@@ -1,4 +1,7 @@
-/** Fuel by weight while it burns: what a scale under the stove lost, without the steps of what was put on it or taken off. */
+/**
+ * Fuel by weight while it burns: what a scale under the stove lost, without the steps of what was put on it or taken
+ * off.
+ */
 import { medianOf } from '../trace/cleanTrace'
 
 /** A flame takes less than this off a scale in a second [g/s]; more at once is a hand. Source: estimate. */
@@ -7,7 +10,10 @@ const HAND_AT_LEAST_G = 2
 /** The level at a moment is what the scale showed about it [s]. */
 const ABOUT_S = 3
 const NEAREST_S = 10
-/** Vapour that leaves a pot on the same scale counts as fuel, about alike before the boil and after (standard). Source: estimate. */
+/**
+ * Vapour that leaves a pot on the same scale counts as fuel, about alike before the boil and after (standard). Source:
+ * estimate.
+ */
 const VAPOUR_U = 0.02
 
 export interface BurnedByScale {

@@ -1,4 +1,7 @@
-/** The fixed set-ups and conditions of the simulated campaign. Invented; the parameters are fixed here and never tuned to a result. */
+/**
+ * The fixed set-ups and conditions of the simulated campaign. Invented; the parameters are fixed here and never tuned
+ * to a result.
+ */
 import type { SimulatedSetup } from './stove'
 
 const setup = (parameters: Omit<SimulatedSetup, 'warmUpS' | 'batchG'> & Partial<SimulatedSetup>): SimulatedSetup => ({

@@ -1,7 +1,10 @@
 /** What an instrument shows, with its noise and what ails it on request. The physics it feels is the stove's alone. */
 import type { Random } from './random'
 
-/** `value` as a faultless instrument would show it; `noise`: standard deviation of one reading, `step`: its resolution, both in `unit`. */
+/**
+ * `value` as a faultless instrument would show it; `noise`: standard deviation of one reading, `step`: its resolution,
+ * both in `unit`.
+ */
 export interface Reading {
   channel: string
   unit: string
@@ -34,7 +37,10 @@ const BATTERY_FADES_S = 30
 /** Lost as the battery ends. */
 const BATTERY_WORST_SHARE = 0.5
 
-/** An instrument switched on now. @returns what it shows after so many seconds by channel [unit of the reading]; null: of this moment nothing is heard. Call it in the order of time. */
+/**
+ * An instrument switched on now. @returns what it shows after so many seconds by channel [unit of the reading]; null:
+ * of this moment nothing is heard. Call it in the order of time.
+ */
 export function instrumentWith(
   faults: InstrumentFaults,
   random: Random,

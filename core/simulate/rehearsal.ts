@@ -1,4 +1,7 @@
-/** A stove to rehearse on: what burns and where, what may go wrong, and what it has done by a moment. All of it follows from the scene and the marks, so that instruments, lane and judgement see one stove. */
+/**
+ * A stove to rehearse on: what burns and where, what may go wrong, and what it has done by a moment. All of it follows
+ * from the scene and the marks, so that instruments, lane and judgement see one stove.
+ */
 import { CAMPAIGN_KIT, CAMPAIGN_SETUPS, type CampaignSetup } from './campaign'
 import { seededRandom } from './random'
 import {
@@ -30,7 +33,10 @@ export interface RehearsalScene {
   blownOutS: number | null
 }
 
-/** Time constant of the warm-up [s], and the load where it is no valve's [g]: part of the exercise, not of the campaign. Source: estimate. */
+/**
+ * Time constant of the warm-up [s], and the load where it is no valve's [g]: part of the exercise, not of the campaign.
+ * Source: estimate.
+ */
 const EXERCISE: Record<CampaignSetup, { warmUpS: number; loadG: number | null; bareG: number }> = {
   'narrow-open': { warmUpS: 3, loadG: null, bareG: 420 },
   'wide-sheltered': { warmUpS: 4, loadG: null, bareG: 462 },
@@ -45,7 +51,8 @@ const usualAirC = (altitudeM: number): number => 18 - 0.007 * altitudeM
 const usualWaterC = (altitudeM: number): number => 15 - 0.004 * altitudeM
 
 /**
- * @param lhvMJPerKg of the fuel that the run names: the stove burns as much of it as gives the heat of its own; null: its own
+ * @param lhvMJPerKg of the fuel that the run names: the stove burns as much of it as gives the heat of its own; null:
+ * its own
  * `hot`: the water has just boiled, and is left to cool
  */
 export function rehearsalScene(

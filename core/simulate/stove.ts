@@ -1,5 +1,6 @@
 /**
- * What stands in for a stove: two nodes, pot wall and water, with more physics than the normaliser knows and no code shared with it.
+ * What stands in for a stove: two nodes, pot wall and water, with more physics than the normaliser knows and no code
+ * shared with it.
  *
  *     C_pot dT_p/dt = H·(T_a + Θ − T_p) − G·(T_p − T_w)
  *     c_w m_w dT_w/dt = G·(T_p − T_w) − h·A·(T_w − T_a) − E·e^{(T_w−100)/16}
@@ -57,7 +58,10 @@ const WATER_J_PER_KG_K = 4190
 const OPEN_POT_FACTOR = 6
 const AT_THE_BOIL_K = 0.05
 
-/** Boiling point from pressure by Antoine's equation in this room's own words (Stull 1947 constants for 60–150 °C: from memory), within 0.05 K of the tables over 55–105 kPa. */
+/**
+ * Boiling point from pressure by Antoine's equation in this room's own words (Stull 1947 constants for 60–150 °C: from
+ * memory), within 0.05 K of the tables over 55–105 kPa.
+ */
 export function simulatedBoilingPoint(pressurePa: number): number {
   const millimetres = pressurePa / 133.322
   return 1668.21 / (7.96681 - Math.log10(millimetres)) - 228
@@ -134,7 +138,8 @@ export const restingStove = ({ startC }: SimulatedConditions): LiveStove => ({
 
 /**
  * What a stretch of time does to a stove.
- * @param lit whether somebody has it burning; `potOn` whether the pot stands on it; `forS` how long [s]. A batch that is spent stays out.
+ * @param lit whether somebody has it burning; `potOn` whether the pot stands on it; `forS` how long [s]. A batch that
+ * is spent stays out.
  */
 export function runStove(
   stove: LiveStove,

@@ -14,7 +14,8 @@ export interface ClaimVerdict {
 }
 
 /**
- * Met where the measured figure, within its k = 2 interval, is no higher than claimed; missed where even the lower end is higher.
+ * Met where the measured figure, within its k = 2 interval, is no higher than claimed; missed where even the lower end
+ * is higher.
  * Where the maker leaves a condition open, every way to take it must agree.
  * @param claimedGPerL as the maker states it [g/L]; `brought` at least one. Source: commonPractice.
  */

@@ -39,8 +39,10 @@ const ENOUGH = 4
 const LEVEL = 0.05
 
 /**
- * Welch's test on logarithms, paired where both arms were burned in the same blocks; with fewer than four runs in an arm the bench's pooled
- * scatter stands in for the arm's own. What both arms share (heat loss, Θ, the scale) enters by the difference of its effects only.
+ * Welch's test on logarithms, paired where both arms were burned in the same blocks; with fewer than four runs in an
+ * arm the bench's pooled
+ * scatter stands in for the arm's own. What both arms share (heat loss, Θ, the scale) enters by the difference of its
+ * effects only.
  * @returns a verdict in plain words. Sources: welch, pooled.
  */
 export function compareArms([first, second]: readonly [Arm, Arm], { pooled }: CompareOptions): Verdict {
@@ -135,7 +137,9 @@ function pairedWay(ratios: readonly number[]): Way {
   return { difference: meanOf(ratios), se: sd / Math.sqrt(n), freedom: n - 1, sd: sd / Math.SQRT2, by: 'paired' }
 }
 
-/** Relative standard uncertainty of the ratio from what the runs share: the difference of its effects on the two arms. */
+/**
+ * Relative standard uncertainty of the ratio from what the runs share: the difference of its effects on the two arms.
+ */
 function sharedDifference(first: Arm, second: Arm): number {
   const causes: Record<string, number> = {}
   const add = (arm: Arm, sign: number) => {
@@ -148,7 +152,9 @@ function sharedDifference(first: Arm, second: Arm): number {
   return Math.hypot(0, ...Object.values(causes))
 }
 
-/** Scatter pooled over arms, on logarithms, with its degrees of freedom; null where no arm was repeated. Source: pooled. */
+/**
+ * Scatter pooled over arms, on logarithms, with its degrees of freedom; null where no arm was repeated. Source: pooled.
+ */
 export function pooledScatter(arms: readonly Arm[]): { sd: number; freedom: number } | null {
   const repeated = arms.map(logsOf).filter((logs) => logs.length > 1)
   const freedom = repeated.reduce((sum, logs) => sum + logs.length - 1, 0)

@@ -89,7 +89,10 @@ function columnsOf(factor: string, runs: readonly FactorRun[]): Column[] {
     .map((level) => ({ factor, level, base: levels[0]!, values: words.map((word) => (word === level ? 1 : 0)) }))
 }
 
-/** Groups of factors whose columns are built from one another: found by adding them one by one and looking which add nothing new. */
+/**
+ * Groups of factors whose columns are built from one another: found by adding them one by one and looking which add
+ * nothing new.
+ */
 function aliasesOf(columns: readonly Column[]): string[][] {
   const groups: Set<string>[] = []
   const kept: Column[] = []

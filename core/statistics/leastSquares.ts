@@ -64,7 +64,10 @@ export interface StraightLine {
   residualSumOfSquares: number
 }
 
-/** y = mean + slope·(x − mean), by least squares; null where all x are one. The closed form of the above for two coefficients. Source: leastSquares. */
+/**
+ * y = mean + slope·(x − mean), by least squares; null where all x are one. The closed form of the above for two
+ * coefficients. Source: leastSquares.
+ */
 export function straightLine(x: readonly number[], y: readonly number[]): StraightLine | null {
   const n = x.length
   let [meanX, meanY] = [0, 0]

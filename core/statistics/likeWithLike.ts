@@ -76,7 +76,8 @@ export interface LikeWithLike {
 }
 
 /**
- * Lists what differs between the arms besides the question, and grades each: clean (mixed alike over the arms), corrected for, or confounded.
+ * Lists what differs between the arms besides the question, and grades each: clean (mixed alike over the arms),
+ * corrected for, or confounded.
  * @param question what is asked for and so may differ. Source: commonPractice.
  */
 export function likeWithLike(runs: readonly ComparedRun[], question: readonly Compared[]): LikeWithLike {

@@ -16,7 +16,10 @@ export interface Ranking {
 
 const LEVEL = 0.05
 
-/** Holm's step-down adjustment: p₍ᵢ₎ becomes max over j ≤ i of (m − j + 1)·p₍ⱼ₎, at most 1. Source: holm. Example: 0.01, 0.04 → 0.02, 0.04. */
+/**
+ * Holm's step-down adjustment: p₍ᵢ₎ becomes max over j ≤ i of (m − j + 1)·p₍ⱼ₎, at most 1. Source: holm. Example: 0.01,
+ * 0.04 → 0.02, 0.04.
+ */
 export function holm(pValues: readonly number[]): number[] {
   const order = pValues.map((_, i) => i).sort((a, b) => pValues[a]! - pValues[b]!)
   const adjusted = new Array<number>(pValues.length)
@@ -29,7 +32,8 @@ export function holm(pValues: readonly number[]): number[] {
 }
 
 /**
- * Compact letters by insert-and-absorb: one column for all; each pair that differs splits every column that holds both; columns inside others go.
+ * Compact letters by insert-and-absorb: one column for all; each pair that differs splits every column that holds both;
+ * columns inside others go.
  * @param n arms in the order of their means; `differs` pairs of positions. Source: letters.
  */
 export function compactLetters(n: number, differs: readonly (readonly [number, number])[]): string[] {

@@ -12,7 +12,10 @@ export interface Replicates {
   ci95: [number, number] | null
   /** The value furthest out, where Grubbs' test calls it an outlier (n ≥ 5): pointed at, never removed. */
   outlier: { index: number; g: number; critical: number } | null
-  /** Change per run in order, where it is shown (n ≥ 5). Order and a canister's fill go together: the data cannot say which. */
+  /**
+   * Change per run in order, where it is shown (n ≥ 5). Order and a canister's fill go together: the data cannot say
+   * which.
+   */
   drift: { perRun: number; p: number } | null
 }
 
@@ -37,7 +40,9 @@ export function replicates(values: readonly number[]): Replicates {
   }
 }
 
-/** Grubbs' two-sided critical value at 5 %: (n−1)/√n·√(t²/(n−2+t²)), t Student's at 0.05/(2n). Example: n = 5 → 1.715. */
+/**
+ * Grubbs' two-sided critical value at 5 %: (n−1)/√n·√(t²/(n−2+t²)), t Student's at 0.05/(2n). Example: n = 5 → 1.715.
+ */
 export function grubbsCritical(n: number): number {
   const t = studentQuantile(1 - LEVEL / (2 * n), n - 2)
   return ((n - 1) / Math.sqrt(n)) * Math.sqrt((t * t) / (n - 2 + t * t))

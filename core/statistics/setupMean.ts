@@ -5,7 +5,10 @@ import { studentFactor95 } from './student'
 export interface NormalisedRun {
   gPerL: number
   uRandom: number
-  /** What it owes to each shared input, signed [g/L]: an error common to all moves all their figures, each by its own sensitivity. */
+  /**
+   * What it owes to each shared input, signed [g/L]: an error common to all moves all their figures, each by its own
+   * sensitivity.
+   */
   shared: Readonly<Record<string, number>>
 }
 

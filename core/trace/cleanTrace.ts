@@ -20,11 +20,15 @@ const BIN_S = 1
 const SPIKE_WINDOW_S = 6
 const SPIKE_POINTS = { least: 2, most: 15 }
 const SPIKE_K = 3
-/** A point that differs from the mean of its neighbours by less is no spike, whatever the window says: it spares the work. */
+/**
+ * A point that differs from the mean of its neighbours by less is no spike, whatever the window says: it spares the
+ * work.
+ */
 const SUSPICIOUS_K = 1.5
 
 /**
- * Sorted, within −20…T_b + 6 °C, one sample a time, without spikes (off a robust local line by more than max(3 K, 5 MAD, 2 d)), averaged over 1 s where sampled faster.
+ * Sorted, within −20…T_b + 6 °C, one sample a time, without spikes (off a robust local line by more than max(3 K, 5
+ * MAD, 2 d)), averaged over 1 s where sampled faster.
  * @param trace [seconds, °C] in any order. Source: boilFinder.
  */
 export function cleanTrace(trace: readonly (readonly [number, number])[], boilingC: number): CleanTrace {

@@ -4,7 +4,10 @@ import { cleanTrace, medianOf, type CleanTrace, type Samples } from './cleanTrac
 import { fitKnee, kneeResiduals, refineKnee, USUAL_BEND, type Knee } from './kneeFit'
 
 export interface BoilEstimate {
-  /** boiled: a plateau; stalled: it stopped rising well short; near: within 4 K below the boiling point without a plateau, so ask; short: it never came near. */
+  /**
+   * boiled: a plateau; stalled: it stopped rising well short; near: within 4 K below the boiling point without a
+   * plateau, so ask; short: it never came near.
+   */
   status: 'boiled' | 'stalled' | 'near' | 'short'
   /** The offset-corrected crossing of T_b − 0.5 K [s]; null: no boil was found. */
   atS: number | null
@@ -69,7 +72,10 @@ export function findBoilInClean(
   return ok(judge(knee, data, { clean, boilingC, topC, lagS }))
 }
 
-/** Highest median over 15 s (at least 4 points) [°C]; sought from the end, where the plateau is, so that the rise need not be sorted. */
+/**
+ * Highest median over 15 s (at least 4 points) [°C]; sought from the end, where the plateau is, so that the rise need
+ * not be sorted.
+ */
 function highestRunningMedian({ s, c }: CleanTrace): number {
   const n = s.length
   const least = Math.min(TOP_POINTS, n)

@@ -34,7 +34,8 @@ const LEAST_EXCESS_K = 5
 /**
  * Fits T(t) = Ta + (T₀ − Ta)·e^{−kt}; K_loss = k·C.
  * @param trace [seconds, °C]
- * @returns [W/K] with its standard uncertainty from scatter, heat capacity and air; a problem where it did not cool. Source: newton.
+ * @returns [W/K] with its standard uncertainty from scatter, heat capacity and air; a problem where it did not cool.
+ * Source: newton.
  */
 export function fitCoolDown(trace: readonly (readonly [number, number])[], known: KnownForCoolDown): R<LossEstimate> {
   const { capacityJPerK, capacityU, airC, airU, fromS } = known

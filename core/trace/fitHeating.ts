@@ -48,7 +48,8 @@ const BELOW_BOIL_K = 3
 const LEAST_BEND_K = 0.3
 
 /**
- * Fits T(t) = T_i + s·(1 − e^{−kτ})/k, τ = max(0, t − t₀ − lag): the solution of C dT/dt = q0·(1 − (T − Ta)/Θ) − K_loss·(T − Ta) with C held,
+ * Fits T(t) = T_i + s·(1 − e^{−kτ})/k, τ = max(0, t − t₀ − lag): the solution of C dT/dt = q0·(1 − (T − Ta)/Θ) −
+ * K_loss·(T − Ta) with C held,
  * where K = k·C and q0 = C·s + K·(T_i − Ta).
  * @param trace [seconds, °C]
  * @returns a fit per burn that warmed by 8 K or more; a problem where none did. Source: newton.

@@ -18,8 +18,10 @@ const MOST_STEPS = 40
 const CLOSE_ENOUGH = 1e-6
 
 /**
- * Gauss–Newton with Levenberg's damping: the step of the normal equations, damped only when it does not lessen the sum of squares.
- * Chosen over a general optimiser because the derivatives are known and the models are nearly linear: it settles in a handful of steps
+ * Gauss–Newton with Levenberg's damping: the step of the normal equations, damped only when it does not lessen the sum
+ * of squares.
+ * Chosen over a general optimiser because the derivatives are known and the models are nearly linear: it settles in a
+ * handful of steps
  * and gives the covariance. It is checked against scipy's curve_fit.
  * @param steps natural size of each parameter, for scaling and for knowing when to stop
  * @returns null where it does not settle or the parameters cannot be told apart. Source: leastSquares.

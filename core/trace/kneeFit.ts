@@ -17,7 +17,8 @@ export interface KneeData {
   /** Scale of the Cauchy loss [K]. */
   scaleK: number
   /**
-   * Weight of what is known beforehand of the bend: that a heating pot's rate falls by some 5·10⁻⁴ of itself a second, give or take a third.
+   * Weight of what is known beforehand of the bend: that a heating pot's rate falls by some 5·10⁻⁴ of itself a second,
+   * give or take a third.
    * 0: the samples alone decide.
    */
   bendWeight: number
@@ -33,8 +34,10 @@ const GOLDEN_STEPS = 11
 const WALK_POINTS = 64
 
 /**
- * Fits y = min(a + b·x − c·x², L), c ≥ 0, held at its maximum. For a given knee the rest is linear, so the knee alone is searched:
- * a walk over the stretch from `fromS` to `toS` (several starts) on thinned points, then golden sections on all; at each knee weighted
+ * Fits y = min(a + b·x − c·x², L), c ≥ 0, held at its maximum. For a given knee the rest is linear, so the knee alone
+ * is searched:
+ * a walk over the stretch from `fromS` to `toS` (several starts) on thinned points, then golden sections on all; at
+ * each knee weighted
  * least squares with Cauchy weights, a few rounds. @returns null where there is nothing to fit
  */
 export function fitKnee(data: KneeData, fromS: number, toS: number): Knee | null {

@@ -1,7 +1,8 @@
 /** A trace thinned for drawing: what the eye would see of all its samples. */
 
 /**
- * Of each of `most`/2 equal stretches of samples, the lowest and the highest, in the order of time; the first and the last stay. No peak or dip is lost.
+ * Of each of `most`/2 equal stretches of samples, the lowest and the highest, in the order of time; the first and the
+ * last stay. No peak or dip is lost.
  * @param samples [s, °C], sorted by time; `most` at least 4
  * @returns the same where there are no more than `most`. Example: 36 000 samples and 2 000 → at most 2 000.
  */

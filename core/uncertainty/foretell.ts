@@ -20,7 +20,8 @@ export interface ForetellInputs {
 }
 
 /**
- * Relative uncertainty of fuel per litre: weighing √2·d/√12 on the fuel, the call on the time, water, start on the rise.
+ * Relative uncertainty of fuel per litre: weighing √2·d/√12 on the fuel, the call on the time, water, start on the
+ * rise.
  * Two boils on one fill share one pair of weighings over twice the fuel; the rest shrinks by √2.
  * Sources: gum, gumResolution.
  */

@@ -25,7 +25,8 @@ const BINS = 40
 const PROGRESS_EVERY = 2000
 
 /**
- * Draws every input from a normal distribution and works one result out, `draws` times. Seeded: the same seed, the same numbers.
+ * Draws every input from a normal distribution and works one result out, `draws` times. Seeded: the same seed, the same
+ * numbers.
  * @param result one number from the inputs; `copyOf` copies them
  * @returns null where it was stopped, or no draw was finite. Source: gumSupplement.
  */

@@ -33,7 +33,8 @@ function strips(): { inside: Int32Array; width: Float64Array; height: Float64Arr
 }
 
 /**
- * The ziggurat: the normal curve in 128 strips of one area; 98 draws in 100 fall inside a strip and cost one multiplication.
+ * The ziggurat: the normal curve in 128 strips of one area; 98 draws in 100 fall inside a strip and cost one
+ * multiplication.
  * @returns a generator of mean 0 and standard deviation 1; the same seed, the same numbers. Source: ziggurat.
  */
 export function normalNumbers(seed: number): () => number {

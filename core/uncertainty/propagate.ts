@@ -8,7 +8,10 @@ export interface UncertainInput<X> {
   move: (x: X, by: number) => void
   /** The fields that `move` changes. */
   touches: readonly (keyof X)[]
-  /** What else it is common to (all runs of the bench or the set-up: scale accuracy, Θ, K_loss), so that repeating does not shrink it; null: this run's own. */
+  /**
+   * What else it is common to (all runs of the bench or the set-up: scale accuracy, Θ, K_loss), so that repeating does
+   * not shrink it; null: this run's own.
+   */
   sharedBy: string | null
   /** It scales results whose costly part stays as it is; see `propagate`. */
   scales?: boolean
@@ -36,7 +39,8 @@ export interface Propagation<X> {
  * @param model results, as a list, from the inputs
  * @param x the inputs as they stand
  * @param inputs what is uncertain in them, independent of one another
- * `scaled`: the same results by the shorter way, for inputs that only scale them; `copy`: of x, to work on. Source: gum §5.1.2 and its note 2 (numerical evaluation).
+ * `scaled`: the same results by the shorter way, for inputs that only scale them; `copy`: of x, to work on. Source: gum
+ * §5.1.2 and its note 2 (numerical evaluation).
  */
 export function propagate<X extends object>(
   model: (x: X) => readonly number[],
@@ -126,7 +130,10 @@ export function sharesOf<X>(propagation: Propagation<X>, result: number): Share[
     .sort((a, b) => b.share - a.share)
 }
 
-/** What one result owes to everything that is shared, by what shares it: signed, for means and differences of runs on one bench. */
+/**
+ * What one result owes to everything that is shared, by what shares it: signed, for means and differences of runs on
+ * one bench.
+ */
 export function sharedEffects<X>({ inputs, effects }: Propagation<X>, result: number): Record<string, number> {
   const shared: Record<string, number> = {}
   inputs.forEach(({ sharedBy }, i) => {

@@ -1,6 +1,7 @@
 /**
  * Enthalpy and density of liquid water, and its latent heat, as polynomials in x = T/100 °C fitted to IAPWS-IF97.
- * At 50…105 kPa they leave the table by no more than the residual plus 0.05 kJ/kg (a constant that cancels in differences).
+ * At 50…105 kPa they leave the table by no more than the residual plus 0.05 kJ/kg (a constant that cancels in
+ * differences).
  */
 
 /** Largest residual 0.0098 kJ/kg over 0–100 °C at 101.325 kPa. */
@@ -25,7 +26,10 @@ export const liquidDensity = (tempC: number): number => polynomial(DENSITY, temp
 /** Latent heat of evaporation [kJ/kg] at `tempC` 0…102 °C. Source: if97Fit. Example: 100 °C → 2 256.5. */
 export const latentHeat = (tempC: number): number => polynomial(LATENT, tempC / 100)
 
-/** Density at 20 °C [kg/m³]: what makes a litre of a mass of water, so that a litre does not change with the thermometer. */
+/**
+ * Density at 20 °C [kg/m³]: what makes a litre of a mass of water, so that a litre does not change with the
+ * thermometer.
+ */
 export const DENSITY_20C = liquidDensity(20)
 
 /** Litres that a mass of water is [L]. Example: 0.473 kg → 0.47385 L. */

@@ -1,4 +1,7 @@
-/** What `npm run bench` times, on the core as the server runs it: each figure with its answer asserted, and its cost as work grows tenfold three times. */
+/**
+ * What `npm run bench` times, on the core as the server runs it: each figure with its answer asserted, and its cost as
+ * work grows tenfold three times.
+ */
 import { readFileSync } from 'node:fs'
 import type { RunAnswer } from '../../core/formats/answer'
 import { reduce } from '../../core/reduce'

@@ -1,4 +1,7 @@
-/** A good body for each route that takes one, made of what stands in the demonstration: what is harmed begins from what would be taken. */
+/**
+ * A good body for each route that takes one, made of what stands in the demonstration: what is harmed begins from what
+ * would be taken.
+ */
 import { v7 as uuidv7 } from 'uuid'
 import { emptyTypedRun } from '../../shared/typedRun'
 

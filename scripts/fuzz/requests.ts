@@ -1,4 +1,6 @@
-/** Requests over all routes of the table, by a seed: the same seed makes the same requests of the same demonstration. */
+/**
+ * Requests over all routes of the table, by a seed: the same seed makes the same requests of the same demonstration.
+ */
 import fc from 'fast-check'
 import { API, type Rights } from '../../server/http/access'
 import type { Known } from './bodies'

@@ -1,4 +1,7 @@
-/** Sends samples of several instruments over TCP, at a rate or as fast as they are acknowledged, and times each acknowledgement. */
+/**
+ * Sends samples of several instruments over TCP, at a rate or as fast as they are acknowledged, and times each
+ * acknowledgement.
+ */
 import { connect } from 'node:net'
 
 const BATCH_EVERY_MS = 150
@@ -17,7 +20,10 @@ const VALUE = {
   pressure: (n) => 905 + (n % 20) / 10,
 }
 
-/** Sent before the first of them is acknowledged, where nothing is paced: one is read while the other is stored [batches]. */
+/**
+ * Sent before the first of them is acknowledged, where nothing is paced: one is read while the other is stored
+ * [batches].
+ */
 const IN_FLIGHT = 3
 /** Written beforehand: what writes them runs on the machine that is measured. */
 const WRITTEN = Object.fromEntries(

@@ -17,7 +17,10 @@ function connection(url) {
   }
 }
 
-/** Writes a database whole, as it stands at one moment, while it is in use. What was not written to its end is not there. */
+/**
+ * Writes a database whole, as it stands at one moment, while it is in use. What was not written to its end is not
+ * there.
+ */
 export async function backUp({ programs, url, file }) {
   if (existsSync(file)) throw new Stop(`${file} is there already. Nothing was written; name another file.`)
   const { args, name, env } = connection(url)
@@ -45,7 +48,8 @@ async function contentsOf(programs, file) {
 }
 
 /**
- * Puts a back-up in the place of a database. It is read into one of its own and brought to this version first; only then do the two change
+ * Puts a back-up in the place of a database. It is read into one of its own and brought to this version first; only
+ * then do the two change
  * places, so that a back-up that cannot be read changes nothing. What stood before stays, under another name.
  * @param unchecked a file that carries no hash, as earlier versions wrote it, is taken all the same
  * @returns the name that what stood before has now; null: nothing stood there

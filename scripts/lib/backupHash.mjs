@@ -1,4 +1,7 @@
-/** What a back-up ends with: the hash of all that stands before, so that one changed byte is told before anything is restored. PostgreSQL's programs do not read so far. */
+/**
+ * What a back-up ends with: the hash of all that stands before, so that one changed byte is told before anything is
+ * restored. PostgreSQL's programs do not read so far.
+ */
 import { createHash } from 'node:crypto'
 import { appendFileSync, closeSync, createReadStream, openSync, readSync, statSync } from 'node:fs'
 import { pipeline } from 'node:stream/promises'

@@ -1,4 +1,7 @@
-/** Where the built application is run from, and as whom: never as root, and from a copy where that user cannot read the checkout. */
+/**
+ * Where the built application is run from, and as whom: never as root, and from a copy where that user cannot read the
+ * checkout.
+ */
 import { createHash } from 'node:crypto'
 import { spawnSync } from 'node:child_process'
 import { cpSync, existsSync, mkdirSync, readFileSync, rmSync } from 'node:fs'

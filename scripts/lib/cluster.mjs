@@ -113,7 +113,10 @@ function programsFor(folder, newest) {
   )
 }
 
-/** The postmaster of this very folder, where one runs. A stale pid file is removed: the pid may be another program's by now. */
+/**
+ * The postmaster of this very folder, where one runs. A stale pid file is removed: the pid may be another program's by
+ * now.
+ */
 function runningPostmaster(folder) {
   const file = join(folder, 'postmaster.pid')
   if (!existsSync(file)) return null
@@ -132,7 +135,8 @@ async function rememberedPort(stateFolder) {
 
 function launch({ programs, folder, stateFolder, user, port }) {
   const log = openSync(join(stateFolder, 'cluster.log'), 'a', 0o600)
-  // Statements here are short: compiling one takes longer than it saves. A hundred thousand runs and their indexes fit into a quarter of a gigabyte.
+  // Statements here are short: compiling one takes longer than it saves. A hundred thousand runs and their indexes fit
+  // into a quarter of a gigabyte.
   const forSize = { jit: 'off', shared_buffers: '256MB', work_mem: '16MB', max_wal_size: '2GB' }
   const settings = {
     listen_addresses: '127.0.0.1',

@@ -1,4 +1,7 @@
-/** Loaded into a server that is measured, by NODE_OPTIONS: each time its event loop is held up, in a file, as "moment milliseconds". */
+/**
+ * Loaded into a server that is measured, by NODE_OPTIONS: each time its event loop is held up, in a file, as "moment
+ * milliseconds".
+ */
 import { appendFileSync } from 'node:fs'
 import { isMainThread } from 'node:worker_threads'
 

@@ -1,4 +1,7 @@
-/** A cluster that is started again when it dies, as often as it dies: after kill -9, and after a disk that was full, once there is room. */
+/**
+ * A cluster that is started again when it dies, as often as it dies: after kill -9, and after a disk that was full,
+ * once there is room.
+ */
 import { startCluster } from './cluster.mjs'
 import { commandLine, sleep } from './processes.mjs'
 import { say } from './say.mjs'
@@ -9,7 +12,8 @@ const AGAIN_MS = [0, 500, 1000, 2000]
 
 /**
  * @param place as startCluster takes it
- * @returns {Promise<{ url: (database: string) => string, pid: () => number, stop: () => Promise<void> }>} pid() of the one that runs now
+ * @returns {Promise<{ url: (database: string) => string, pid: () => number, stop: () => Promise<void> }>} pid() of the
+ * one that runs now
  */
 export async function keepCluster(place) {
   let cluster = await startCluster(place)

@@ -1,4 +1,7 @@
-/** A server that is started again when it ends unasked; one that ends as soon as it begins, again and again, is given up. */
+/**
+ * A server that is started again when it ends unasked; one that ends as soon as it begins, again and again, is given
+ * up.
+ */
 import { sleep } from './processes.mjs'
 import { say } from './say.mjs'
 import { startServer } from './server.mjs'

@@ -15,7 +15,10 @@ const read = (file) => {
   }
 }
 
-/** Takes the lock, or returns the living holder. A dead holder's lock is moved aside first, so that two cannot both take it. */
+/**
+ * Takes the lock, or returns the living holder. A dead holder's lock is moved aside first, so that two cannot both take
+ * it.
+ */
 export function takeLock(about) {
   for (let tries = 0; tries < 20; tries++) {
     try {

@@ -1,4 +1,7 @@
-/** The database that a command works at: the one that is being served, else the one that its flags name; the cluster is started where it does not run. */
+/**
+ * The database that a command works at: the one that is being served, else the one that its flags name; the cluster is
+ * started where it does not run.
+ */
 import { existsSync, readFileSync } from 'node:fs'
 import { join } from 'node:path'
 import { startCluster } from './cluster.mjs'

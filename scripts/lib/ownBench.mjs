@@ -1,4 +1,7 @@
-/** A cluster, a database with the demonstration, and the built server, all of one's own and gone afterwards: for what measures. */
+/**
+ * A cluster, a database with the demonstration, and the built server, all of one's own and gone afterwards: for what
+ * measures.
+ */
 import { chmodSync, mkdtempSync, readFileSync, rmSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
@@ -12,7 +15,10 @@ import { requirePrograms } from './postgresPrograms.mjs'
 import { startServer } from './server.mjs'
 import { unprivilegedUser } from './unprivileged.mjs'
 
-/** @returns programs, folder, url(database), make(database), pid(), stop(). It is kept as `npm start` keeps it: killed, it comes again by itself. */
+/**
+ * @returns programs, folder, url(database), make(database), pid(), stop(). It is kept as `npm start` keeps it: killed,
+ * it comes again by itself.
+ */
 export async function ownCluster(name) {
   requireNode()
   makeDataFolder()

@@ -5,7 +5,9 @@ import { installPackages } from './apt.mjs'
 
 const DEBIAN = '/usr/lib/postgresql'
 
-/** Folder of initdb and postgres: of the wanted major version, else the newest, else on PATH; null where there is none. */
+/**
+ * Folder of initdb and postgres: of the wanted major version, else the newest, else on PATH; null where there is none.
+ */
 export function findPrograms(major = null) {
   const complete = (folder) => existsSync(join(folder, 'postgres')) && existsSync(join(folder, 'initdb'))
   const versions = existsSync(DEBIAN)

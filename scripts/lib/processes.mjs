@@ -39,7 +39,9 @@ export function commandLine(pid) {
   }
 }
 
-/** When a process began, in the kernel's own count: with its pid it names one process, even after the pid is used again. */
+/**
+ * When a process began, in the kernel's own count: with its pid it names one process, even after the pid is used again.
+ */
 function beginning(pid) {
   try {
     const stat = readFileSync(`/proc/${pid}/stat`, 'utf8')

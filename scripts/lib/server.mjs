@@ -8,7 +8,9 @@ import { Stop } from './say.mjs'
 
 /**
  * Starts the server and waits until it answers.
- * @param onExit called with (code, signal) when it ends unasked after it had answered; `share` what the server needs to answer the network too (scripts/lib/share.mjs), null: it does not; `instrumentPort` where instruments may keep a connection open, 0: nowhere; `dataFolder` the database's on this machine, where it is
+ * @param onExit called with (code, signal) when it ends unasked after it had answered; `share` what the server needs to
+ * answer the network too (scripts/lib/share.mjs), null: it does not; `instrumentPort` where instruments may keep a
+ * connection open, 0: nowhere; `dataFolder` the database's on this machine, where it is
  */
 export async function startServer({
   port,

@@ -1,10 +1,16 @@
-/** What the server hands to threads and to programs of their own, and what prepares its database: bundled beside it, each as one file that needs nothing else, so that the built folder alone serves. */
+/**
+ * What the server hands to threads and to programs of their own, and what prepares its database: bundled beside it,
+ * each as one file that needs nothing else, so that the built folder alone serves.
+ */
 import { cpSync, readdirSync } from 'node:fs'
 import { join } from 'node:path'
 import { build } from 'vite'
 import { at } from './paths.mjs'
 
-/** What holds parts that are no JavaScript, and stands in the server's own node_modules; and what is not there by choice. */
+/**
+ * What holds parts that are no JavaScript, and stands in the server's own node_modules; and what is not there by
+ * choice.
+ */
 const OUTSIDE = ['sharp', 'pg-native']
 const SIMULATORS = ['thermometer', 'scale', 'windMeter', 'weatherStation', 'replay', 'rehearsal']
 

@@ -1,4 +1,7 @@
-/** The service worker, written at the end of a build: every file of the application precached, so that the Bench opens without the server once visited. */
+/**
+ * The service worker, written at the end of a build: every file of the application precached, so that the Bench opens
+ * without the server once visited.
+ */
 import { generateSW } from 'workbox-build'
 
 /** Pages as last seen; the Bench is put there by the page itself on its first visit. */

@@ -21,7 +21,8 @@ export function networkAddresses() {
 }
 
 /**
- * The certificate for these addresses, kept in a folder of the owner's alone; made anew when an address is not in it or it ends soon.
+ * The certificate for these addresses, kept in a folder of the owner's alone; made anew when an address is not in it or
+ * it ends soon.
  * @returns {{ keyFile: string, certFile: string }}
  */
 export async function shareCertificate(folder, addresses) {

@@ -31,7 +31,10 @@ export const mark = (kind, typed) => ({ type: 'mark', kind, payload: typed === u
 /** So many acts the bench takes at once. */
 const MOST_ACTS = 200
 
-/** Arms the lanes a quarter of an hour before now, or before the first mark, and makes their marks, each so many seconds ago. */
+/**
+ * Arms the lanes a quarter of an hour before now, or before the first mark, and makes their marks, each so many seconds
+ * ago.
+ */
 export async function stage(address, lanes) {
   const kit = await read(address, '/api/kit')
   const { serverMs } = await read(address, '/api/bench')

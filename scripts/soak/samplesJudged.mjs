@@ -3,7 +3,10 @@ import { readFileSync } from 'node:fs'
 import { join } from 'node:path'
 import pg from 'pg'
 
-/** @returns how many were sent, are stored, are wrong; and of the station that is killed again and again, how many were acknowledged to it, and are wrong */
+/**
+ * @returns how many were sent, are stored, are wrong; and of the station that is killed again and again, how many were
+ * acknowledged to it, and are wrong
+ */
 export async function samplesJudged({ databaseUrl, folder, sentFile, lanes }) {
   const sent = JSON.parse(readFileSync(sentFile, 'utf8'))
   const client = new pg.Client({ connectionString: databaseUrl })

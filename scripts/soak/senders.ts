@@ -1,4 +1,7 @@
-/** Six lanes' instruments as one program: four channels each, ten samples a second, over TCP. At its end it tells all that it sent, to be held against what is stored. */
+/**
+ * Six lanes' instruments as one program: four channels each, ten samples a second, over TCP. At its end it tells all
+ * that it sent, to be held against what is stored.
+ */
 import { writeFileSync } from 'node:fs'
 import { openWire } from '../../simulators/wire'
 

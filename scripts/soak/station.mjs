@@ -1,4 +1,7 @@
-/** An instrument that is killed again and again: five pressures a second over TCP, each sent again until it is acknowledged; what it sent and what was acknowledged stand in two files. */
+/**
+ * An instrument that is killed again and again: five pressures a second over TCP, each sent again until it is
+ * acknowledged; what it sent and what was acknowledged stand in two files.
+ */
 import { appendFileSync } from 'node:fs'
 import { connect } from 'node:net'
 

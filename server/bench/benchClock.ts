@@ -1,5 +1,6 @@
 /**
- * The bench's clock: the date when this machine booted, plus how long it has been up, sleep included. A date changed by hand moves
+ * The bench's clock: the date when this machine booted, plus how long it has been up, sleep included. A date changed by
+ * hand moves
  * it not at all, and every server process on this machine reads the same.
  */
 import { readFileSync } from 'node:fs'

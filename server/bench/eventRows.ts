@@ -1,4 +1,7 @@
-/** The event rows of the runs on the bench. They are only ever added to, each run's by its own numbers, one transaction after another: a process reads a row once, and six lanes pressed for half an hour cost no more than new ones. */
+/**
+ * The event rows of the runs on the bench. They are only ever added to, each run's by its own numbers, one transaction
+ * after another: a process reads a row once, and six lanes pressed for half an hour cost no more than new ones.
+ */
 import { and, asc, eq, gte, or } from 'drizzle-orm'
 import type { Connection } from '../database/connection'
 import { byKey } from '../database/byKey'

@@ -1,4 +1,7 @@
-/** Live changes to the pages: one listener a process on the database's NOTIFY, one reading of what changed, told to every open stream. */
+/**
+ * Live changes to the pages: one listener a process on the database's NOTIFY, one reading of what changed, told to
+ * every open stream.
+ */
 import pg from 'pg'
 import type { BenchPush } from '../../shared/bench'
 import { useDatabase } from '../database/connection'

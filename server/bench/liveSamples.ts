@@ -1,4 +1,7 @@
-/** Samples of the runs on the bench, to every page: read once a process as they are committed, by whichever process took them. */
+/**
+ * Samples of the runs on the bench, to every page: read once a process as they are committed, by whichever process took
+ * them.
+ */
 import { and, eq, inArray, isNull, sql } from 'drizzle-orm'
 import type { SamplesHad, SamplesPush } from '../../shared/bench'
 import type { ChannelName } from '../../shared/channels'
@@ -61,7 +64,10 @@ function tell(pushes: readonly SamplesPush[]): void {
   for (const hearer of hearers) hearer(told)
 }
 
-/** The runs on the bench, from where this page had them; what comes next is told to those who hear. `begin` is called before anything else is told. */
+/**
+ * The runs on the bench, from where this page had them; what comes next is told to those who hear. `begin` is called
+ * before anything else is told.
+ */
 export function samplesSince(db: Connection, had: SamplesHad, begin: (pushes: string) => void): Promise<void> {
   return inTurn(async () => {
     const ids = (
@@ -167,7 +173,10 @@ async function chunksAfter(db: Connection, known: { id: string; seq: number }[])
   return byKey(rows, (one) => one.id)
 }
 
-/** Points not closer than they need be. What came late, between points that stand, is in the run and not on this drawing. */
+/**
+ * Points not closer than they need be. What came late, between points that stand, is in the run and not on this
+ * drawing.
+ */
 function thinnedAfter(
   afterMs: number,
   zeroMs: number,

@@ -1,4 +1,6 @@
-/** The outbox: changes in the order of committing. NOTIFY tells every server process that there is something to ask for. */
+/**
+ * The outbox: changes in the order of committing. NOTIFY tells every server process that there is something to ask for.
+ */
 import { and, asc, eq, gt, max, sql } from 'drizzle-orm'
 import type { Connection } from '../database/connection'
 import { change } from '../database/schema'

@@ -1,4 +1,7 @@
-/** Instruments' samples as readings of a run that is finished: a value for each quantity that nobody read by eye, corrected like any reading. */
+/**
+ * Instruments' samples as readings of a run that is finished: a value for each quantity that nobody read by eye,
+ * corrected like any reading.
+ */
 import { v7 as uuidv7 } from 'uuid'
 import type { ChannelName } from '../../shared/channels'
 import type { MeasuredQuantity } from '../../shared/measuredQuantity'

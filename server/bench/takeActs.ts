@@ -55,7 +55,10 @@ async function readOrRefuse(input: unknown): ReturnType<typeof readAct> {
   }
 }
 
-/** One act that cannot be taken, whatever the reason, holds up no other: the device keeps it and shows it. While the database is away all wait. */
+/**
+ * One act that cannot be taken, whatever the reason, holds up no other: the device keeps it and shows it. While the
+ * database is away all wait.
+ */
 async function takeOrRefuse(db: Database, deviceId: string, act: BenchAct): Promise<BenchAck> {
   try {
     return await takeAct(db, deviceId, act)

@@ -1,4 +1,7 @@
-/** Lists of numbers as PostgreSQL itself sends them: not as digits. Source: array_recv, int4recv, float8recv of PostgreSQL's source; from memory, held by a test that reads them back. */
+/**
+ * Lists of numbers as PostgreSQL itself sends them: not as digits. Source: array_recv, int4recv, float8recv of
+ * PostgreSQL's source; from memory, held by a test that reads them back.
+ */
 
 const HEAD_BYTES = 20
 const [INT4, FLOAT8] = [23, 701]
@@ -25,7 +28,10 @@ export function floatArray(values: readonly number[]): Buffer {
   return Buffer.from(view.buffer)
 }
 
-/** One dimension, no nulls, the element's type, the length, the first index; then, for the caller to write, each element after its length. */
+/**
+ * One dimension, no nulls, the element's type, the length, the first index; then, for the caller to write, each element
+ * after its length.
+ */
 function arrayOf(type: number, size: number, length: number): DataView<ArrayBuffer> {
   const view = new DataView(new ArrayBuffer(HEAD_BYTES + length * (4 + size)))
   for (const [i, word] of [1, 0, type, length, 1].entries()) view.setInt32(4 * i, word)

@@ -1,11 +1,17 @@
-/** Many rows of one table in one statement, a list for each column: a tenth of the time of as many placeholders, and half of that of rows as JSON. */
+/**
+ * Many rows of one table in one statement, a list for each column: a tenth of the time of as many placeholders, and
+ * half of that of rows as JSON.
+ */
 import { getTableColumns, sql, type SQL } from 'drizzle-orm'
 import type { PgTable } from 'drizzle-orm/pg-core'
 import type { Connection } from './connection'
 
 const AT_A_TIME = 2000
 
-/** The statements that insert rows, made ready when they are asked for. All rows have the same keys; what a row does not name gets the column's default. No column is a list itself. */
+/**
+ * The statements that insert rows, made ready when they are asked for. All rows have the same keys; what a row does not
+ * name gets the column's default. No column is a list itself.
+ */
 export function* inserting<T extends PgTable>(table: T, rows: readonly T['$inferInsert'][]): Generator<SQL> {
   if (rows.length === 0) return
   const columns = getTableColumns(table)
@@ -25,7 +31,10 @@ export function* inserting<T extends PgTable>(table: T, rows: readonly T['$infer
   }
 }
 
-/** A list as PostgreSQL reads it. Written here and not by the driver, which would only begin when the database waits for it. */
+/**
+ * A list as PostgreSQL reads it. Written here and not by the driver, which would only begin when the database waits for
+ * it.
+ */
 function listText(values: readonly unknown[]): string {
   return `{${values.map((value) => (value === null || value === undefined ? 'NULL' : `"${wordOf(value).replace(/["\\]/g, '\\$&')}"`)).join(',')}}`
 }

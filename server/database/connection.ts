@@ -15,7 +15,10 @@ export function openDatabase(url: string, maximum = 10): { db: Database; close: 
   return { db: drizzle(pool, { schema }), close: () => pool.end() }
 }
 
-/** Where a database is, for a thread that opens connections of its own; null of a transaction, whose own writing no other connection sees. */
+/**
+ * Where a database is, for a thread that opens connections of its own; null of a transaction, whose own writing no
+ * other connection sees.
+ */
 export const urlOf = (db: Connection): string | null =>
   '$client' in db ? ((db as Database).$client.options.connectionString ?? null) : null
 

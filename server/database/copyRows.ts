@@ -1,11 +1,16 @@
-/** A transaction in which rows can also come by COPY, as PostgreSQL's own bytes. Source: "Binary Format" on the page of COPY in PostgreSQL's manual; from memory, held by a test that reads them back. */
+/**
+ * A transaction in which rows can also come by COPY, as PostgreSQL's own bytes. Source: "Binary Format" on the page of
+ * COPY in PostgreSQL's manual; from memory, held by a test that reads them back.
+ */
 import { drizzle } from 'drizzle-orm/node-postgres'
 import type { PoolClient } from 'pg'
 import { from as copyFrom } from 'pg-copy-streams'
 import type { Connection, Database } from './connection'
 import * as schema from './schema'
 
-/** A connection that can copy. `copy('table (columns)', rows)`: of each row its columns, each as the bytes of its type. */
+/**
+ * A connection that can copy. `copy('table (columns)', rows)`: of each row its columns, each as the bytes of its type.
+ */
 export interface Copying {
   tx: Connection
   copy: (into: string, rows: readonly (readonly Buffer[])[]) => Promise<void>

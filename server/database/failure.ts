@@ -1,6 +1,9 @@
 import { statfsSync } from 'node:fs'
 
-/** Why the database did not do what it was asked: because it is away, because the disk is full, or because of what it was asked (null). */
+/**
+ * Why the database did not do what it was asked: because it is away, because the disk is full, or because of what it
+ * was asked (null).
+ */
 export type Failure = 'away' | 'full'
 
 interface Coded {
@@ -9,7 +12,10 @@ interface Coded {
 }
 
 const FULL = new Set(['53100', 'ENOSPC', '58030'])
-/** Connections that broke, a server that goes down or comes up, one that has no place for another; a socket's own errors. */
+/**
+ * Connections that broke, a server that goes down or comes up, one that has no place for another; a socket's own
+ * errors.
+ */
 const AWAY = /^(08|57P|53|55P03)/
 
 export function failureOf(error: unknown): Failure | null {

@@ -1,4 +1,7 @@
-/** The demonstration's campaign: simulated stoves, read by a simulated probe and typed by the two testers. Seeded: the same each time. */
+/**
+ * The demonstration's campaign: simulated stoves, read by a simulated probe and typed by the two testers. Seeded: the
+ * same each time.
+ */
 import { formatClock } from '../../core/quantity/format'
 import { CAMPAIGN_SETUPS, type CampaignCondition, type CampaignSetup } from '../../core/simulate/campaign'
 import { campaignRun } from '../../core/simulate/campaignRun'

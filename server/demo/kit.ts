@@ -1,4 +1,7 @@
-/** The invented kit of the demonstration, as its testers would have typed it: the field store of a small volcano observatory. No maker or product is meant. */
+/**
+ * The invented kit of the demonstration, as its testers would have typed it: the field store of a small volcano
+ * observatory. No maker or product is meant.
+ */
 import type { BurnerKind } from '../../core/formats/document'
 import type { TypedFields } from '../../shared/fields'
 import type { PartRole, ThingKind } from '../../shared/thing'

@@ -1,4 +1,7 @@
-/** The demonstration's series: every kind of test, burned by the simulated stoves and typed by the two testers. Seeded: the same each time. */
+/**
+ * The demonstration's series: every kind of test, burned by the simulated stoves and typed by the two testers. Seeded:
+ * the same each time.
+ */
 import { formatClock } from '../../core/quantity/format'
 import type { Setting, TestName } from '../../core/method/method'
 import { seededRandom } from '../../core/simulate/random'

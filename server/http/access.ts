@@ -1,6 +1,9 @@
 /** Who may ask for what: a table of all routes. What stands in it for nobody, nobody gets. */
 
-/** `anyone`: devices that were not let in too. `device`: those that were, and the machine itself. `machine`: this machine alone. */
+/**
+ * `anyone`: devices that were not let in too. `device`: those that were, and the machine itself. `machine`: this
+ * machine alone.
+ */
 export type Right = 'anyone' | 'device' | 'machine'
 export type Rights = Partial<Record<'GET' | 'POST' | 'PUT' | 'DELETE', Right>>
 
@@ -103,7 +106,10 @@ export interface Matched {
   right: Right
 }
 
-/** The route, and who may; null: there is no such route. Pages are found by the router whatever their case, and are judged so. */
+/**
+ * The route, and who may; null: there is no such route. Pages are found by the router whatever their case, and are
+ * judged so.
+ */
 export function routeOf(method: string, path: string): Matched | null {
   const asked = method === 'HEAD' ? 'GET' : method
   if (!isApi(path.toLowerCase()))

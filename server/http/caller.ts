@@ -14,7 +14,10 @@ const ALLOWED: Record<Caller['as'], readonly Right[]> = {
 }
 export const mayAsk = (caller: Caller, right: Right): boolean => ALLOWED[caller.as].includes(right)
 
-/** A page's own fetch while the server draws it: never from the wire, where no request has this. It carries who asked for the page. */
+/**
+ * A page's own fetch while the server draws it: never from the wire, where no request has this. It carries who asked
+ * for the page.
+ */
 export function isInner(request: IncomingMessage): boolean {
   return '__unenv__' in request
 }

@@ -1,4 +1,7 @@
-/** Readers of the same at the same time are answered by one reading. It begins after each of them asked, so that nobody is told what stood before their own writing. */
+/**
+ * Readers of the same at the same time are answered by one reading. It begins after each of them asked, so that nobody
+ * is told what stood before their own writing.
+ */
 
 const running = new Map<string, Promise<unknown>>()
 /** Not begun yet: whoever asks now is answered by it. */

@@ -1,4 +1,7 @@
-/** Pages of the logbook are read by many at once. Readers of the same page, drawn alike, are answered by one drawing; each gets a nonce of its own. */
+/**
+ * Pages of the logbook are read by many at once. Readers of the same page, drawn alike, are answered by one drawing;
+ * each gets a nonce of its own.
+ */
 import { randomBytes } from 'node:crypto'
 
 /** Pages that are only read until somebody acts on them: nothing in them is made for the one who asked. */

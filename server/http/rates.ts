@@ -1,4 +1,7 @@
-/** How often may be asked what costs much, or what is guessed at: by who asks, a minute at a time; generous on the machine itself. */
+/**
+ * How often may be asked what costs much, or what is guessed at: by who asks, a minute at a time; generous on the
+ * machine itself.
+ */
 import { RateLimiterMemory, RateLimiterRes } from 'rate-limiter-flexible'
 import type { Caller } from './caller'
 
@@ -40,7 +43,10 @@ export async function mustWait(asked: string, caller: Caller, address: string): 
   return stranger ?? (limiter ? take(limiter, who) : null)
 }
 
-/** Another token that is not known, from this address: null, or how long to wait [s]. A good one from there is taken all the same. */
+/**
+ * Another token that is not known, from this address: null, or how long to wait [s]. A good one from there is taken all
+ * the same.
+ */
 export const wrongToken = (address: string): Promise<number | null> => take(WRONG_TOKENS, address)
 async function take(limiter: RateLimiterMemory, key: string): Promise<number | null> {
   try {

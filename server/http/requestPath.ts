@@ -1,9 +1,16 @@
-/** A request's path as it was written. One that could be read in two ways (by the gate, the router, a page) is nobody's. */
+/**
+ * A request's path as it was written. One that could be read in two ways (by the gate, the router, a page) is nobody's.
+ */
 
-/** What one segment may be made of, decoded: no separator of any reader's, nothing encoded twice, no control character. */
+/**
+ * What one segment may be made of, decoded: no separator of any reader's, nothing encoded twice, no control character.
+ */
 const SEGMENT = /^[^/\\?#%\p{Cc}]+$/u
 
-/** The path without its query; null where it is not spelled plainly: a backslash, dot segments, doubled slashes, encoded separators, broken encoding. */
+/**
+ * The path without its query; null where it is not spelled plainly: a backslash, dot segments, doubled slashes, encoded
+ * separators, broken encoding.
+ */
 export function plainPath(url: string): string | null {
   const path = url.split('?', 1)[0]!
   if (path === '/') return path

@@ -1,4 +1,7 @@
-/** What every answer tells a browser, by nuxt-security: no script but ours, in no other site's frame, nothing from elsewhere. */
+/**
+ * What every answer tells a browser, by nuxt-security: no script but ours, in no other site's frame, nothing from
+ * elsewhere.
+ */
 import type { ModuleOptions } from 'nuxt-security'
 
 export const security: Partial<ModuleOptions> = {

@@ -1,4 +1,6 @@
-/** How much a table may hold, the same for every format: counted as it is read, so that what is too much is never held. */
+/**
+ * How much a table may hold, the same for every format: counted as it is read, so that what is too much is never held.
+ */
 import { fail, type Problem, type R } from '../../core/result'
 import { IMPORT } from '../../shared/limits'
 

@@ -1,4 +1,7 @@
-/** Runs of the contract's document, as runs to store: readings and marks as they stand there, the kit found by what it is or made of what is said. */
+/**
+ * Runs of the contract's document, as runs to store: readings and marks as they stand there, the kit found by what it
+ * is or made of what is said.
+ */
 import { v7 as uuidv7 } from 'uuid'
 import { fuelOfKind, FUELS } from '../../core/constants/fuels'
 import { BURNER_KINDS, DEFAULT_UNCERTAINTY, type RunDocument } from '../../core/formats/document'

@@ -1,4 +1,7 @@
-/** Kit that a table names and the bench does not have, made through the doors of the kit; and retired with the table when that is undone. */
+/**
+ * Kit that a table names and the bench does not have, made through the doors of the kit; and retired with the table
+ * when that is undone.
+ */
 import { and, eq, inArray, isNull, notExists, sql } from 'drizzle-orm'
 import { v7 as uuidv7 } from 'uuid'
 import { FUELS } from '../../core/constants/fuels'
@@ -100,7 +103,10 @@ export async function makeKit(
   }
 }
 
-/** What an import made and no standing run uses is offered no more. Places and people stay: they are names, and harm nothing. */
+/**
+ * What an import made and no standing run uses is offered no more. Places and people stay: they are names, and harm
+ * nothing.
+ */
 export async function retireMade(tx: Connection, { setups, things, batches }: ImportMade): Promise<void> {
   const counts = and(inArray(run.state, ['finished', 'draft', 'live']))
   const now = new Date()

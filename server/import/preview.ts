@@ -1,4 +1,6 @@
-/** What would be stored of a table of runs, row by row, before anything is: every row is read as storing would read it. */
+/**
+ * What would be stored of a table of runs, row by row, before anything is: every row is read as storing would read it.
+ */
 import { inArray } from 'drizzle-orm'
 import { asksDateOrder, asksUnit, askedDecimal } from '../../shared/tableImport/guess'
 import { EMPTY_UNKNOWN, SHOWN, type ImportPreview, type PreviewRow } from '../../shared/tableImport/imports'

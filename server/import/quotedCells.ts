@@ -1,4 +1,7 @@
-/** Cells in quotation marks that are too long to be any, found before a table is read: a mark that is missing makes one cell of half a file, and a reader of tables goes over it many times. */
+/**
+ * Cells in quotation marks that are too long to be any, found before a table is read: a mark that is missing makes one
+ * cell of half a file, and a reader of tables goes over it many times.
+ */
 
 /** `open`: its mark is never closed. */
 export interface LongQuoted {

@@ -1,4 +1,7 @@
-/** A file that was chosen becomes rows that wait: read once, in a thread of its own, kept until they are stored or thrown away. */
+/**
+ * A file that was chosen becomes rows that wait: read once, in a thread of its own, kept until they are stored or
+ * thrown away.
+ */
 import { and, asc, eq, sql } from 'drizzle-orm'
 import { problemText, type R } from '../../core/result'
 import { IMPORT } from '../../shared/limits'

@@ -1,4 +1,7 @@
-/** A file read, as the chunks of rows in which it waits to be stored: written as the database keeps them, so that whoever stores them need not look at them. */
+/**
+ * A file read, as the chunks of rows in which it waits to be stored: written as the database keeps them, so that
+ * whoever stores them need not look at them.
+ */
 import { ok, type R } from '../../core/result'
 import type { ImportKind, SheetLine } from '../../shared/tableImport/imports'
 import { plainJson } from '../../shared/plainJson'
@@ -51,7 +54,9 @@ function chunked(rows: readonly unknown[], sheet: number): StagedChunk[] {
   }))
 }
 
-/** The first row with more words than figures stands for the headings: tables that one program wrote are alike in it. */
+/**
+ * The first row with more words than figures stands for the headings: tables that one program wrote are alike in it.
+ */
 function headingsHash(sheets: readonly (readonly (readonly string[])[])[]): string {
   return hashOf(
     sheets.map(

@@ -1,4 +1,7 @@
-/** A workbook's sheets as rows of text, as they look there. It is measured before it is opened: a small file may unpack to any size. */
+/**
+ * A workbook's sheets as rows of text, as they look there. It is measured before it is opened: a small file may unpack
+ * to any size.
+ */
 import { Readable } from 'node:stream'
 import ExcelJS from 'exceljs'
 import yauzl from 'yauzl'
@@ -49,7 +52,10 @@ interface ZipEntry {
   name: string
   text: string
 }
-/** Unpacks everything once, counting: what a file says of its own sizes is not believed. Keeps the text of the list of sheets. */
+/**
+ * Unpacks everything once, counting: what a file says of its own sizes is not believed. Keeps the text of the list of
+ * sheets.
+ */
 function measureZip(name: string, bytes: Buffer): Promise<R<ZipEntry[]>> {
   return new Promise((resolve) => {
     const broken = () =>

@@ -1,4 +1,7 @@
-/** The door of what instruments send: each batch once, those that wait together in one transaction, acknowledged when it is stored. */
+/**
+ * The door of what instruments send: each batch once, those that wait together in one transaction, acknowledged when it
+ * is stored.
+ */
 import { INGEST } from '../../shared/feed'
 import type { Database } from '../database/connection'
 import { sha256 } from '../database/hash'
@@ -51,9 +54,15 @@ interface Waiting {
 const waiting: Waiting[] = []
 /** Instruments whose batch is being stored: one at a time of each, so that a flood of one waits for itself. */
 const busy = new Set<string>()
-/** So many transactions at a time; what comes meanwhile is stored together in the next. A transaction costs as much as two thousand samples. */
+/**
+ * So many transactions at a time; what comes meanwhile is stored together in the next. A transaction costs as much as
+ * two thousand samples.
+ */
 const AT_ONCE = 2
-/** With so many samples a transaction's own cost is small, and the next batches go in the other: one would wait for the other's single batch [samples]. */
+/**
+ * With so many samples a transaction's own cost is small, and the next batches go in the other: one would wait for the
+ * other's single batch [samples].
+ */
 const ENOUGH = 20_000
 let storing = 0
 

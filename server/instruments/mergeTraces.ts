@@ -1,4 +1,7 @@
-/** At a run's finish its traces, which came in many small batches out of any order, become few whole chunks in the order of time. */
+/**
+ * At a run's finish its traces, which came in many small batches out of any order, become few whole chunks in the order
+ * of time.
+ */
 import { and, asc, eq, isNull } from 'drizzle-orm'
 import type { Connection } from '../database/connection'
 import { hashOf, hashOfLists } from '../database/hash'

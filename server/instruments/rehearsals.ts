@@ -1,4 +1,7 @@
-/** What a rehearsal's lane is told: a program that stands in for its instruments, from when it is armed until it leaves the bench, whoever is killed meanwhile. */
+/**
+ * What a rehearsal's lane is told: a program that stands in for its instruments, from when it is armed until it leaves
+ * the bench, whoever is killed meanwhile.
+ */
 import type { ChildProcess } from 'node:child_process'
 import { and, eq, inArray } from 'drizzle-orm'
 import { rehearsalHz } from '../../shared/rehearsal'

@@ -1,4 +1,6 @@
-/** What instruments say of the air at this moment, to every page: told whether anything burns or not, kept by nobody. */
+/**
+ * What instruments say of the air at this moment, to every page: told whether anything burns or not, kept by nobody.
+ */
 import { sql } from 'drizzle-orm'
 import { SENT_NOW, type SentNow } from '../../shared/bench'
 import type { ChannelName } from '../../shared/channels'

@@ -1,4 +1,7 @@
-/** What an instrument says over a connection that stays open, over TCP or a web socket: its token first, then lines, and a batch's id to have those before it stored. */
+/**
+ * What an instrument says over a connection that stays open, over TCP or a web socket: its token first, then lines, and
+ * a batch's id to have those before it stored.
+ */
 import { problemText } from '../../core/result'
 import { INGEST } from '../../shared/feed'
 import type { Database } from '../database/connection'

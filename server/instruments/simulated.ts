@@ -1,4 +1,7 @@
-/** Simulated instruments as programs of their own, started and stopped from the Bench. They end with this process, however it ends. */
+/**
+ * Simulated instruments as programs of their own, started and stopped from the Bench. They end with this process,
+ * however it ends.
+ */
 import { fork, type ChildProcess } from 'node:child_process'
 import { once } from 'node:events'
 import { existsSync, mkdtempSync, rmSync, writeFileSync } from 'node:fs'
@@ -52,7 +55,10 @@ export const answersHere = (): Answers => ({
   bench: `http://127.0.0.1:${process.env.PORT ?? '3000'}`,
   port: Number(process.env.VULCANUM_INSTRUMENT_PORT || 0),
 })
-/** Beside the built server as one file, else as it is written. Its token does not stand on its command line, where every user of the machine may read it. */
+/**
+ * Beside the built server as one file, else as it is written. Its token does not stand on its command line, where every
+ * user of the machine may read it.
+ */
 export function forkSimulator(
   file: string,
   { bench, port }: Answers,

@@ -28,7 +28,8 @@ export type Ingested = { ok: true; ack: IngestAck } | { ok: false; status: 409 |
 
 /**
  * @param batches of each instrument one at the most
- * @throws where one cannot be stored, or was stored by another process at this moment: nothing of them all is stored then
+ * @throws where one cannot be stored, or was stored by another process at this moment: nothing of them all is stored
+ * then
  */
 export async function storeBatches(db: Database, batches: readonly TakenBatch[]): Promise<Ingested[]> {
   const known = await knownOf(db, batches)
@@ -141,7 +142,10 @@ function isRising(tMs: readonly number[], least: number): boolean {
   return true
 }
 
-/** Runs that stand on lanes, armed or burning: a thermometer in the pot counts before the flame does. They are read in the order of their ids, as all who write to several do. */
+/**
+ * Runs that stand on lanes, armed or burning: a thermometer in the pot counts before the flame does. They are read in
+ * the order of their ids, as all who write to several do.
+ */
 async function standingLanes(
   tx: Connection,
   lanes: readonly LaneName[],

@@ -1,4 +1,7 @@
-/** The TCP port for instruments, on loopback alone. Of several server processes one owns it, by a lock of the database; when that ends, the next takes it. */
+/**
+ * The TCP port for instruments, on loopback alone. Of several server processes one owns it, by a lock of the database;
+ * when that ends, the next takes it.
+ */
 import { createServer, type Server, type Socket } from 'node:net'
 import pg from 'pg'
 import { LONGEST_BLOCK } from '../../core/formats/instrumentLine'

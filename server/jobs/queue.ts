@@ -1,4 +1,7 @@
-/** Work that goes on after the answer: queued in PostgreSQL, so that it survives this process; one worker a process, one job of a kind at a time. */
+/**
+ * Work that goes on after the answer: queued in PostgreSQL, so that it survives this process; one worker a process, one
+ * job of a kind at a time.
+ */
 import PgBoss from 'pg-boss'
 import pg from 'pg'
 import { useDatabase } from '../database/connection'
@@ -11,7 +14,8 @@ const AGAIN_MS = 1000
 /** Starts the worker. What it answers ends it. */
 export async function startJobs(url: string): Promise<() => Promise<void>> {
   const boss = new PgBoss({ connectionString: url, max: 2, schedule: false })
-  // The database may go and come again: the worker goes on by itself, and what waits is in the rows, not in the process.
+  // The database may go and come again: the worker goes on by itself, and what waits is in the rows, not in the
+  // process.
   boss.on('error', () => undefined)
   await boss.start()
   await boss.createQueue(FIGURES, { name: FIGURES, policy: 'short', retryLimit: 5, retryBackoff: true })
@@ -36,7 +40,10 @@ async function workOffFigures(): Promise<void> {
   while (await answerNext(db));
 }
 
-/** Calls with what each notification says, and with '' at each return of the database: what was told while it was away is asked for again. */
+/**
+ * Calls with what each notification says, and with '' at each return of the database: what was told while it was away
+ * is asked for again.
+ */
 function listenFor(url: string, channel: string, hear: (said: string) => void): () => Promise<void> {
   let client: pg.Client | null = null
   let over = false

@@ -1,4 +1,6 @@
-/** Batches of fuel. A property that moves figures may be changed after runs used it, with a reason; both values stay. */
+/**
+ * Batches of fuel. A property that moves figures may be changed after runs used it, with a reason; both values stay.
+ */
 import { asc, desc, eq, sql } from 'drizzle-orm'
 import { v7 as uuidv7 } from 'uuid'
 import { BATCH_FIELDS, BATCH_HEAT } from '../../shared/fuelBatch'

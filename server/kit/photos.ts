@@ -49,7 +49,10 @@ interface Taken {
   thumbnail: Buffer
 }
 
-/** Decodes, turns upright by the camera's mark, and encodes anew: no place, no serial number, nothing but the picture stays. */
+/**
+ * Decodes, turns upright by the camera's mark, and encodes anew: no place, no serial number, nothing but the picture
+ * stays.
+ */
 async function take(bytes: Buffer): Promise<Taken | null> {
   try {
     const picture = sharp(bytes, { limitInputPixels: PHOTO.maxPixels, failOn: 'error' })

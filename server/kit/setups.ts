@@ -185,7 +185,10 @@ async function recordOf(
   }
 }
 
-/** Saves a new set-up or an edit; other parts or another gap make a new version, with what is dangerous explained and a reason asked for. */
+/**
+ * Saves a new set-up or an edit; other parts or another gap make a new version, with what is dangerous explained and a
+ * reason asked for.
+ */
 export async function saveSetup(db: Connection, input: unknown): Promise<Outcome<SetupPage>> {
   const read = readRecord(SETUP_FIELDS, input)
   if (!read.ok) return invalid(read.problems)

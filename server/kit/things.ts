@@ -39,7 +39,8 @@ type ThingRow = typeof thing.$inferSelect
 type VersionRow = typeof thingVersion.$inferSelect
 
 /**
- * Hash of what matters to heat; what is not measured does not count, so that a new property changes no old hash. A thing of which nothing was
+ * Hash of what matters to heat; what is not measured does not count, so that a new property changes no old hash. A
+ * thing of which nothing was
  * measured is like no other: two bare burners of a kind are two.
  */
 function heatHashOf(kind: ThingKind, properties: ThingProperties, id: string): string {

@@ -1,4 +1,7 @@
-/** A whole bench as one zip, as it stands at one moment: streamed, so that any size fits. The same bench gives the same bytes, but for the date. */
+/**
+ * A whole bench as one zip, as it stands at one moment: streamed, so that any size fits. The same bench gives the same
+ * bytes, but for the date.
+ */
 import { createHash } from 'node:crypto'
 import { Readable, Transform } from 'node:stream'
 import pg from 'pg'

@@ -1,4 +1,6 @@
-/** A packed bench on disk before it is sent: whoever reads it slowly holds a file, and no connection to the database. */
+/**
+ * A packed bench on disk before it is sent: whoever reads it slowly holds a file, and no connection to the database.
+ */
 import { createReadStream, createWriteStream } from 'node:fs'
 import { mkdtemp, rm } from 'node:fs/promises'
 import { tmpdir } from 'node:os'

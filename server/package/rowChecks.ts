@@ -1,4 +1,7 @@
-/** Rows of a package held against what this application can read, before any of them counts: words of a list, moments, figures, and the shape of each JSON. */
+/**
+ * Rows of a package held against what this application can read, before any of them counts: words of a list, moments,
+ * figures, and the shape of each JSON.
+ */
 import { array, boolean, lazy, mixed, number, object, ValidationError, type Schema } from 'yup'
 import { getTableColumns } from 'drizzle-orm'
 import type pg from 'pg'

@@ -99,7 +99,8 @@ export function fieldTypeOf(column: Column): FieldType {
 }
 
 const quoted = (column: Column) => `"${column.name}"`
-// In PostgreSQL's words, as shared/runTable.ts has it: what a spreadsheet would work out, after spaces, line ends and separators too.
+// In PostgreSQL's words, as shared/runTable.ts has it: what a spreadsheet would work out, after spaces, line ends and
+// separators too.
 const WORKED_OUT = '([\\t\\r]|[\\s\\u00a0\\ufeff;,|]*[=+\\-@＝＋－＠])'
 const FORMULA = `^''*${WORKED_OUT}`
 /** By the format of the package: the first knew fewer. */

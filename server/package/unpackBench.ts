@@ -1,4 +1,7 @@
-/** A packaged bench into an empty one: all of it or nothing, each file held against its hash, every figure worked out before it counts. */
+/**
+ * A packaged bench into an empty one: all of it or nothing, each file held against its hash, every figure worked out
+ * before it counts.
+ */
 import { createHash } from 'node:crypto'
 import type { Readable } from 'node:stream'
 import { pipeline } from 'node:stream/promises'

@@ -1,7 +1,10 @@
 import { keepThread } from '../workers/keepThread'
 import { endThreads } from '../workers/pool'
 
-/** The background worker lives as long as the server, in a thread of its own: figures of ten thousand runs hold up no press. */
+/**
+ * The background worker lives as long as the server, in a thread of its own: figures of ten thousand runs hold up no
+ * press.
+ */
 export default defineNitroPlugin((nitro) => {
   if (!process.env.DATABASE_URL) return
   const endJobs = keepThread('jobs')

@@ -4,7 +4,10 @@ import { toNodeListener } from 'h3'
 import { MOST_CONNECTIONS, SERVER_LIMITS } from '../http/limits'
 import { shareSettings } from '../share/settings'
 
-/** With --share: the same application over HTTPS on this machine's own addresses of the local network, for paired devices alone. */
+/**
+ * With --share: the same application over HTTPS on this machine's own addresses of the local network, for paired
+ * devices alone.
+ */
 export default defineNitroPlugin((nitro) => {
   const settings = shareSettings()
   if (settings === null) return

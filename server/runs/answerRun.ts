@@ -1,4 +1,7 @@
-/** A stored run's answer, with its set-up's series behind it: from the cache where its input has not changed, else worked out and kept. */
+/**
+ * A stored run's answer, with its set-up's series behind it: from the cache where its input has not changed, else
+ * worked out and kept.
+ */
 import { isMainThread } from 'node:worker_threads'
 import { reduce } from '../../core/reduce'
 import type { ReduceAnswer } from '../../core/formats/answer'
@@ -42,7 +45,10 @@ export async function requestFor(db: Connection, run: Asked, options = defaultOp
   )
 }
 
-/** A trace says something to its series only where the convention or a decision reads it, or it is a cool-down; a scale's, where it gives the fuel to the boil. */
+/**
+ * A trace says something to its series only where the convention or a decision reads it, or it is a cool-down; a
+ * scale's, where it gives the fuel to the boil.
+ */
 export const needsTrace = ({ stored, scaled }: Pick<FoundRun, 'stored' | 'scaled'>): boolean =>
   scaled || readsTrace(stored)
 const readsTrace = ({ kind, boilBy }: StoredRun): boolean => kind === 'coolDown' || boilBy === 'trace'

@@ -1,4 +1,7 @@
-/** Arms of a comparison: runs of one set-up as it was, with one fuel, from one origin. Names are for people; two set-ups may have the same. */
+/**
+ * Arms of a comparison: runs of one set-up as it was, with one fuel, from one origin. Names are for people; two set-ups
+ * may have the same.
+ */
 import type { Origin } from '../../core/formats/document'
 import type { FoundRun } from '../database/repositories/runs'
 

@@ -1,4 +1,6 @@
-/** Makes the least kit that a run needs, in one transaction: a person, a place, a burner, a set-up of it alone, a fuel. */
+/**
+ * Makes the least kit that a run needs, in one transaction: a person, a place, a burner, a set-up of it alone, a fuel.
+ */
 import { v7 as uuidv7 } from 'uuid'
 import { fuelOfKind } from '../../core/constants/fuels'
 import type { BurnOneKit, TypedBurnOne } from '../../shared/burnOne'

@@ -53,7 +53,10 @@ function changedSince(revision: number, seen: number): CorrectOutcome {
 
 type EventOf = { ok: true; id: string | null } | { ok: false; text: string }
 
-/** The event whose time is corrected; `id` null: none stands, one is added. Where several of a kind stand it must be said which. */
+/**
+ * The event whose time is corrected; `id` null: none stands, one is added. Where several of a kind stand it must be
+ * said which.
+ */
 function eventOf(record: RunRecord, { what, eventId }: TypedCorrection): EventOf {
   if (!isTime(what)) return { ok: true, id: null }
   const standing = record.events.filter((one) => one.kind === what)

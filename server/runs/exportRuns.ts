@@ -1,4 +1,7 @@
-/** Many runs out of the house: as CSV, as a workbook, as the contract's JSON; piece by piece, so that a hundred thousand fit. */
+/**
+ * Many runs out of the house: as CSV, as a workbook, as the contract's JSON; piece by piece, so that a hundred thousand
+ * fit.
+ */
 import { PassThrough, Readable } from 'node:stream'
 import Papa from 'papaparse'
 import { toRunDocument } from '../../core/formats/toRunDocument'

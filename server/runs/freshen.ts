@@ -1,4 +1,7 @@
-/** Keeps the rows of the logbook in step with the facts: a small series at once, in the transaction of its facts; a large one is marked, and worked out in the background. */
+/**
+ * Keeps the rows of the logbook in step with the facts: a small series at once, in the transaction of its facts; a
+ * large one is marked, and worked out in the background.
+ */
 import { and, asc, eq, inArray, isNotNull, isNull, lt, ne, or, sql, type SQL } from 'drizzle-orm'
 import { reduce } from '../../core/reduce'
 import { CORE_VERSION } from '../../core/version'
@@ -36,7 +39,8 @@ export async function freshen(tx: Connection, runIds: readonly string[]): Promis
     for (const key of keys) await workOutLocked(tx, key)
     return
   }
-  // Those that are new stand in the list at once, by their own readings, or, where they are many, without figures; whether one is void counts at once too.
+  // Those that are new stand in the list at once, by their own readings, or, where they are many, without figures;
+  // whether one is void counts at once too.
   const had = new Set(before.map((one) => one.id))
   const seriesOf = new Map(now.map((one) => [one.id, one.series]))
   const fresh = runIds.filter((id) => !had.has(id))
@@ -74,7 +78,10 @@ export async function freshen(tx: Connection, runIds: readonly string[]): Promis
   )
 }
 
-/** Rows of many new runs as the database alone can write them: found, filtered and sorted at once, their figures worked out with their series. */
+/**
+ * Rows of many new runs as the database alone can write them: found, filtered and sorted at once, their figures worked
+ * out with their series.
+ */
 async function bareRows(tx: Connection, ids: readonly string[]): Promise<void> {
   await tx.execute(sql`
     with picked as materialized (select id, setup_version_id from run where id = any(${sql.param(ids)}::uuid[])),
@@ -156,7 +163,10 @@ export async function figuresLeft(db: Connection): Promise<FiguresLeft> {
   return { stale: row!.stale, total: all!.n }
 }
 
-/** Works out the series that has waited longest; false where none waits. One that cannot be goes to the end of the queue. */
+/**
+ * Works out the series that has waited longest; false where none waits. One that cannot be goes to the end of the
+ * queue.
+ */
 export async function workOutNext(db: Database): Promise<boolean> {
   const [next] = await db
     .select({ series: runRow.series, runId: runRow.runId })
@@ -188,7 +198,10 @@ export async function workOutNext(db: Database): Promise<boolean> {
 /** Locks that series share: ten thousand void runs are as many series, and the database holds only so many locks. */
 const SERIES_LOCKS = 256
 const LOCK_SPACE = 7_202_606
-/** One at a time works at a series, so that the last to write has read all. All locks are taken before anything is written, in one order. */
+/**
+ * One at a time works at a series, so that the last to write has read all. All locks are taken before anything is
+ * written, in one order.
+ */
 async function lockSeries(tx: Connection, keys: readonly string[]): Promise<void> {
   await tx.execute(
     sql`select pg_advisory_xact_lock(${LOCK_SPACE}::int, lock) from (select distinct abs(hashtext(key) % ${SERIES_LOCKS}::int) as lock from unnest(${sql.param([...keys])}::text[]) as key order by 1) as locks`,

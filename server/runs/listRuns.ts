@@ -1,4 +1,7 @@
-/** The logbook: runs that pass a filter, in an order, page by page, however many there are. A page begins after the last line of the one before, never by counting. */
+/**
+ * The logbook: runs that pass a filter, in an order, page by page, however many there are. A page begins after the last
+ * line of the one before, never by counting.
+ */
 import { and, arrayContains, eq, getTableColumns, gte, ilike, lte, sql, type AnyColumn, type SQL } from 'drizzle-orm'
 import {
   SETTLED_KEYS,

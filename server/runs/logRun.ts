@@ -16,7 +16,8 @@ export type LogOutcome =
 
 /**
  * Checks a typed run and stores it. The same body again is acknowledged; another body under the same id is refused.
- * @param nowMs the time, against which a date in the future is told; `refresh` false: many are logged, and their lines worked out once after
+ * @param nowMs the time, against which a date in the future is told; `refresh` false: many are logged, and their lines
+ * worked out once after
  */
 export async function logRun(
   db: Connection,

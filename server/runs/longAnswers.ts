@@ -1,4 +1,7 @@
-/** Runs with long traces are answered before anybody asks: their pages open as soon as those of others. In the background, once their series are worked out. */
+/**
+ * Runs with long traces are answered before anybody asks: their pages open as soon as those of others. In the
+ * background, once their series are worked out.
+ */
 import { and, desc, eq, isNull, notExists, sql } from 'drizzle-orm'
 import { CORE_VERSION } from '../../core/version'
 import { listedOptions } from '../../shared/runOptions'

@@ -1,4 +1,7 @@
-/** A rehearsal's end, for its page: its calls against the stove that stood in, and how its tester calls over all rehearsals. */
+/**
+ * A rehearsal's end, for its page: its calls against the stove that stood in, and how its tester calls over all
+ * rehearsals.
+ */
 import { and, desc, eq } from 'drizzle-orm'
 import { toRunDocument } from '../../core/formats/toRunDocument'
 import { CALLED, callBias, judgeCalls, judgeRehearsal } from '../../core/rehearse/judge'

@@ -1,4 +1,7 @@
-/** What is said of a run after it was burned: void, break-in, decisions, observations. Everything is appended, nothing taken away. */
+/**
+ * What is said of a run after it was burned: void, break-in, decisions, observations. Everything is appended, nothing
+ * taken away.
+ */
 import { and, asc, eq, notExists, sql } from 'drizzle-orm'
 import { alias } from 'drizzle-orm/pg-core'
 import { readCare, type TypedCare } from '../../shared/runCare'
@@ -10,7 +13,9 @@ import { decision, observation, person, run, runVoid } from '../database/schema'
 import { invalid, invalidAt, notFound, saved, type Outcome } from '../kit/outcome'
 import { freshen } from './freshen'
 
-/** Does what was asked, in one transaction, and works out anew every figure it moves. The same id again changes nothing. */
+/**
+ * Does what was asked, in one transaction, and works out anew every figure it moves. The same id again changes nothing.
+ */
 export async function careForRun(db: Connection, runId: string, input: unknown): Promise<Outcome<null>> {
   const read = readCare(input)
   if (!read.ok) return invalid(read.problems)

@@ -1,4 +1,7 @@
-/** Letting a device in: open only while this machine's own screen asks for it, two minutes at most; few tries for all together, each waited for longer; and the screen says yes to the device by its name. */
+/**
+ * Letting a device in: open only while this machine's own screen asks for it, two minutes at most; few tries for all
+ * together, each waited for longer; and the screen says yes to the device by its name.
+ */
 import { randomBytes, randomInt, timingSafeEqual } from 'node:crypto'
 import { v7 as uuidv7 } from 'uuid'
 import { sha256 } from '../database/hash'

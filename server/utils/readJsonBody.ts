@@ -5,7 +5,10 @@ import { plainJson, TooDeep } from '#shared/plainJson'
 type Read<T> = { ok: true; value: T } | { ok: false; status: number; text: string }
 export type Body = Read<unknown>
 
-/** The request's body, read no further than the limit: one that is too large is refused before it fills the memory, one that breaks off is nothing. */
+/**
+ * The request's body, read no further than the limit: one that is too large is refused before it fills the memory, one
+ * that breaks off is nothing.
+ */
 export async function readBytes(event: H3Event, maxBytes: number, what: string, hint: string): Promise<Read<Buffer>> {
   const tooLarge = (bytes: number): Read<Buffer> => ({
     ok: false,

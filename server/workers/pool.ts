@@ -1,4 +1,7 @@
-/** Heavy work leaves the event loop: threads with limits of memory and time, few at once, each ended with who asked for it. */
+/**
+ * Heavy work leaves the event loop: threads with limits of memory and time, few at once, each ended with who asked for
+ * it.
+ */
 import { Piscina } from 'piscina'
 import { THREAD_LIMITS } from '../http/limits'
 import { threadFile } from './threadFile'

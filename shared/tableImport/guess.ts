@@ -1,4 +1,7 @@
-/** A first reading of somebody's table: where its headings are, what the columns are, their units. What cannot be told stays open, to be asked. */
+/**
+ * A first reading of somebody's table: where its headings are, what the columns are, their units. What cannot be told
+ * stays open, to be asked.
+ */
 import { UNITS } from '../../core/quantity/units'
 import { QUANTITY_KINDS, type QuantityKind } from '../../core/quantity/kinds'
 import { parseNumber } from '../../core/quantity/parseNumber'
@@ -32,7 +35,8 @@ export function guessMapping(
       headerRow < 0 || WORKED_OUT.has(written.trim())
         ? null
         : targetOfHeading(heading, areFigures(body.map((row) => row[i] ?? '')))
-    // A quantity may have a column for each way of measuring it, as water by mass and by volume; a name or a moment has one.
+    // A quantity may have a column for each way of measuring it, as water by mass and by volume; a name or a moment has
+    // one.
     if (target === null || (taken.has(target.key) && !target.key.startsWith('measured.'))) return { to: '', unit: '' }
     taken.add(target.key)
     return {
@@ -80,7 +84,10 @@ function headingRow(rows: readonly (readonly string[])[]): number {
   return best
 }
 
-/** Values that only one of a kind's units makes sensible [in that unit]: water at 60 is Fahrenheit before it is lit, a pressure of 29.9 is of mercury. */
+/**
+ * Values that only one of a kind's units makes sensible [in that unit]: water at 60 is Fahrenheit before it is lit, a
+ * pressure of 29.9 is of mercury.
+ */
 const SENSIBLE: Partial<Record<TargetKey, [unit: string, low: number, high: number][]>> = {
   'measured.waterStart': [
     ['degC', -1, 32],

@@ -43,7 +43,8 @@ export function unitFor(target: Target, written: string): string {
 }
 
 /**
- * What a heading says the column is; null: nothing that is known here. A unit tells "Fuel [g]" from a fuel's name; so do cells that are figures.
+ * What a heading says the column is; null: nothing that is known here. A unit tells "Fuel [g]" from a fuel's name; so
+ * do cells that are figures.
  * @param figures whether its cells are: then it is no name
  */
 export function targetOfHeading({ words, unit }: Heading, figures = false): Target | null {

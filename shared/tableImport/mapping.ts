@@ -1,4 +1,6 @@
-/** How somebody's table is to be read: what each column is, in which unit, and what was asked because it cannot be told. */
+/**
+ * How somebody's table is to be read: what each column is, in which unit, and what was asked because it cannot be told.
+ */
 import { array, boolean, lazy, number, object, ValidationError } from 'yup'
 import { BURNER_KINDS, ORIGINS, type BurnerKind, type Origin } from '../../core/formats/document'
 import { FUEL_KINDS } from '../../core/constants/fuels'

@@ -1,4 +1,7 @@
-/** The bench's lane, its clocks, its order of work, and what it foresees. Outside checks: the simulator as the stove; the rest are laws. */
+/**
+ * The bench's lane, its clocks, its order of work, and what it foresees. Outside checks: the simulator as the stove;
+ * the rest are laws.
+ */
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { stationPressureFromAltitude } from '../../core/air/pressure'

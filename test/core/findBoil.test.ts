@@ -21,7 +21,10 @@ interface Unclean {
 const CLEAN: Unclean = { everyS: 1, noiseK: 0.15, offsetK: 0, stepK: 0, wiggleK: 0, dropouts: 0, spikes: 0, dips: 0 }
 const STOVES = Object.keys(CAMPAIGN_SETUPS) as CampaignSetup[]
 
-/** A boil with half a minute to three minutes of plateau: water temperature every quarter second, and when it truly crossed T_b − 0.5 K. */
+/**
+ * A boil with half a minute to three minutes of plateau: water temperature every quarter second, and when it truly
+ * crossed T_b − 0.5 K.
+ */
 function burned(
   random: Random,
   {

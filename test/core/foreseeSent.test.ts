@@ -1,4 +1,7 @@
-/** A thermometer that sends while it burns, by simulated runs whose true boil is known: offered soon, near, and never where it stalls. */
+/**
+ * A thermometer that sends while it burns, by simulated runs whose true boil is known: offered soon, near, and never
+ * where it stalls.
+ */
 import { describe, expect, it } from 'vitest'
 import { foreseeSent } from '../../core/forecast/foreseeSent'
 import { CAMPAIGN_SETUPS, CAMPAIGN_WATER_KG, type CampaignSetup } from '../../core/simulate/campaign'
@@ -9,7 +12,10 @@ import { boilingPointFromPressure } from '../../core/water/saturation'
 
 const STOVES = Object.keys(CAMPAIGN_SETUPS) as CampaignSetup[]
 
-/** A run as its probe sends it at 1 Hz: noise 0.15 K, an offset of its own, 0.1 °C steps, and no lag (a known one is subtracted). */
+/**
+ * A run as its probe sends it at 1 Hz: noise 0.15 K, an offset of its own, 0.1 °C steps, and no lag (a known one is
+ * subtracted).
+ */
 function sent(seed: number, { windMS = 0, giveUpS = 1500, keepBoilingS = 40 } = {}) {
   const random = seededRandom(seed)
   const pressurePa = 70_000 + 31_000 * random.uniform()

@@ -142,7 +142,8 @@ describe('open pot', () => {
   })
 })
 
-// Known answers: x² − 2 and Kepler’s equation E − 0.5 sin E = 1 (E = 1.49870113351785, from memory of standard tables; residual checked).
+// Known answers: x² − 2 and Kepler’s equation E − 0.5 sin E = 1 (E = 1.49870113351785, from memory of standard tables;
+// residual checked).
 it('findRoot finds known roots', () => {
   expect(findRoot((x) => x * x - 2, 0, 2)).toBeCloseTo(Math.SQRT2, 14)
   const e = findRoot((x) => x - 0.5 * Math.sin(x) - 1, 0, 3)

@@ -21,7 +21,8 @@ const lostShare = (values: readonly (number | null)[]) =>
   values.filter((value) => value === null).length / values.length
 
 describe('a simulated instrument', () => {
-  // Of n normal draws the mean lies within 4·s/√n and the deviation within 4·s/√(2n) of the true one (four standard errors: JCGM 100, 4.2 and E.4.3); a resolution δ adds δ²/12 (JCGM 100, F.2.2.1).
+  // Of n normal draws the mean lies within 4·s/√n and the deviation within 4·s/√(2n) of the true one (four standard
+  // errors: JCGM 100, 4.2 and E.4.3); a resolution δ adds δ²/12 (JCGM 100, F.2.2.1).
   it('scatters about the truth by its own noise, or by the one asked for, in steps of its resolution', () => {
     for (const noise of [null, 1.5]) {
       const values = heard(showing({ noise }, 400))

@@ -1,4 +1,6 @@
-/** Lines of instruments: a block says what its lines would, each sample by itself; and what is kept has twelve digits. */
+/**
+ * Lines of instruments: a block says what its lines would, each sample by itself; and what is kept has twelve digits.
+ */
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { instrumentReader, LONGEST_BLOCK } from '../../core/formats/instrumentLine'

@@ -1,4 +1,7 @@
-/** Every kind of test in its own terms, wind and supply from a set-up's own series, slips, and Monte Carlo: through the one door, reduce. */
+/**
+ * Every kind of test in its own terms, wind and supply from a set-up's own series, slips, and Monte Carlo: through the
+ * one door, reduce.
+ */
 import fc from 'fast-check'
 import jstat from 'jstat'
 import { describe, expect, it } from 'vitest'
@@ -122,7 +125,8 @@ describe('kinds of test', () => {
     expect(unweighed.gPerLU! / unweighed.gPerL!).toBeGreaterThan(0.25)
   })
 
-  // Source: published water-boiling protocols: dry-wood equivalent m·(1 − 1.12·M) − 1.5·char, a rule for LHV near 19–20 MJ/kg (from memory).
+  // Source: published water-boiling protocols: dry-wood equivalent m·(1 − 1.12·M) − 1.5·char, a rule for LHV near 19–20
+  // MJ/kg (from memory).
   it('wood: moisture and char as the published protocols take them', () => {
     const wood = (fuel: object) =>
       one({
@@ -308,7 +312,8 @@ describe('slips: the likeliest one is named', () => {
 
   it('a run in its band has none', () => expect(doubtful(base)).toBeUndefined())
 
-  // Hess’s law: heating a litre from 20 to 100 °C takes 334.5 kJ, so 7.2–7.3 g of canister gas, 12.5 g of ethanol, 16.8 g of methanol, 11.9 g of hexamine at 100 %.
+  // Hess’s law: heating a litre from 20 to 100 °C takes 334.5 kJ, so 7.2–7.3 g of canister gas, 12.5 g of ethanol, 16.8
+  // g of methanol, 11.9 g of hexamine at 100 %.
   it.each([
     ['isobutane-propane', 7.25],
     ['ethanol', 12.5],
@@ -385,7 +390,8 @@ describe('worked by hand, and facts of the trade', () => {
       ...more,
     })
 
-  // By hand: (1 kg × (419.1 − 83.9) kJ/kg + 0.2 kg × 897 J/(kg·K) × 80 K) / (12 g × 45.7 kJ/g) = 349.5/548.4; 548.4 kJ in 300 s. Enthalpies: IAPWS-IF97 tables.
+  // By hand: (1 kg × (419.1 − 83.9) kJ/kg + 0.2 kg × 897 J/(kg·K) × 80 K) / (12 g × 45.7 kJ/g) = 349.5/548.4; 548.4 kJ
+  // in 300 s. Enthalpies: IAPWS-IF97 tables.
   it('efficiency 63.7 % and firepower 1 828 W', () => {
     const got = litre({ usedG: 12 }, 300)
     expect(got.efficiency!).toBeCloseTo(0.6374, 3)
@@ -393,7 +399,8 @@ describe('worked by hand, and facts of the trade', () => {
     expect(got.burnRateGPerMin!).toBeCloseTo(2.4, 9)
   })
 
-  // Source: published water-boiling protocols: temperature-corrected time and consumption = figure × 75/(T_boil − T_start).
+  // Source: published water-boiling protocols: temperature-corrected time and consumption = figure × 75/(T_boil −
+  // T_start).
   it('the protocols’ temperature-corrected time and consumption', () => {
     const got = litre({ usedG: 12 }, 300)
     const corrected = one(

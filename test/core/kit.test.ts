@@ -1,4 +1,7 @@
-/** The kit's arithmetic and warnings: checks of instruments, ledgers of containers, what is dangerous, which fuel belongs where. */
+/**
+ * The kit's arithmetic and warnings: checks of instruments, ledgers of containers, what is dangerous, which fuel
+ * belongs where.
+ */
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { BURNER_KINDS } from '../../core/formats/document'

@@ -39,7 +39,8 @@ describe('shipped methods', () => {
     },
   )
 
-  // Facts of the trade (common practice, no published source): two cups, given up at 15 minutes; 20 → 90 °C needs no boil call.
+  // Facts of the trade (common practice, no published source): two cups, given up at 15 minutes; 20 → 90 °C needs no
+  // boil call.
   it('hold what testers hold', () => {
     expect(BOIL).toMatchObject({ waterKg: 0.4732, giveUpS: 900 })
     expect(SHIPPED.rise.body).toMatchObject({ boil: { targetC: 90 }, startC: { low: 19, high: 21 } })

@@ -86,7 +86,8 @@ describe('quantities as testers say them (factors: NIST SP 811 Appendix B)', () 
 })
 
 describe('numbers shown', () => {
-  // Source: Particle Data Group rounding rule, its own examples: 0.827 ± 0.119 → 0.83 ± 0.12; 0.827 ± 0.367 → 0.8 ± 0.4; 950–999 rounds up.
+  // Source: Particle Data Group rounding rule, its own examples: 0.827 ± 0.119 → 0.83 ± 0.12; 0.827 ± 0.367 → 0.8 ±
+  // 0.4; 950–999 rounds up.
   it.each([
     [0.827, 0.119, '0.83 ± 0.12'],
     [0.827, 0.367, '0.8 ± 0.4'],

@@ -393,7 +393,8 @@ describe('mean of a set-up', () => {
     const { meanU, sdGPerL, ci95 } = setupMean(runs)
     expect(sdGPerL).toBeCloseTo(1, 12)
     expect(meanU).toBeCloseTo(Math.sqrt(1 / 3 + 0.34), 12)
-    // Effective degrees of freedom (Welch–Satterthwaite) by hand: 0.6733²·2/0.3333² = 8.161 → t = 2.298 (interpolated in Student's table).
+    // Effective degrees of freedom (Welch–Satterthwaite) by hand: 0.6733²·2/0.3333² = 8.161 → t = 2.298 (interpolated
+    // in Student's table).
     expect((ci95![1] - ci95![0]) / 2 / meanU).toBeCloseTo(2.298, 2)
     expect(setupMean(runs.slice(0, 1))).toMatchObject({ n: 1, sdGPerL: null, ci95: null })
   })

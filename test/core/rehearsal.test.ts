@@ -1,4 +1,7 @@
-/** Rehearsing against the simulator: one stove whoever looks and however often, the judgement of calls, what they did to the figure, and the habit over rehearsals. */
+/**
+ * Rehearsing against the simulator: one stove whoever looks and however often, the judgement of calls, what they did to
+ * the figure, and the habit over rehearsals.
+ */
 import { describe, expect, it } from 'vitest'
 import { callBias, judgeRehearsal } from '../../core/rehearse/judge'
 import { CAMPAIGN_SETUPS } from '../../core/simulate/campaign'

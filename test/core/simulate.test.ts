@@ -42,7 +42,8 @@ describe('simulator', () => {
         expect(Math.abs(simulatedBoilingPoint(pressurePa!) - boilingC!)).toBeLessThan(0.05)
   })
 
-  // Facts of the trade (common practice, no published source): fins save 25–40 %; wind of 3.6 m/s doubles fuel on the best-sheltered open burner and stops a tablet.
+  // Facts of the trade (common practice, no published source): fins save 25–40 %; wind of 3.6 m/s doubles fuel on the
+  // best-sheltered open burner and stops a tablet.
   it('fins save, and wind costs, as the trade knows', () => {
     const fuel = (name: CampaignSetup, at: keyof typeof CAMPAIGN_CONDITIONS) =>
       simulateRun(CAMPAIGN_SETUPS[name], conditions(at)).fuelG
@@ -52,7 +53,8 @@ describe('simulator', () => {
     expect(simulateRun(CAMPAIGN_SETUPS.tablet, conditions('porch36')).boilS).toBeNull()
   })
 
-  // Facts of the trade (common practice, no published source): a narrow pot at full flame takes up to 12 g, a third less at low flame; a tablet boils 473 mL from 15 °C in 9 to 12 min.
+  // Facts of the trade (common practice, no published source): a narrow pot at full flame takes up to 12 g, a third
+  // less at low flame; a tablet boils 473 mL from 15 °C in 9 to 12 min.
   it('a low flame saves a third on a narrow pot and little on a finned one; a tablet takes its ten minutes', () => {
     const burn = (name: CampaignSetup, setting: number, startC = 15) =>
       simulateRun(CAMPAIGN_SETUPS[name], { ...conditions('store'), startC, setting })

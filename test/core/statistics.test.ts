@@ -1,4 +1,7 @@
-/** Statistics held against scipy, GUM's worked example and facts of the trade; statistics.json is made by make-statistics.py beside it. */
+/**
+ * Statistics held against scipy, GUM's worked example and facts of the trade; statistics.json is made by
+ * make-statistics.py beside it.
+ */
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { compareArms, pooledScatter, type Arm } from '../../core/statistics/compareArms'

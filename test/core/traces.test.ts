@@ -64,7 +64,8 @@ describe('traces from loggers', () => {
   })
 })
 
-// By hand: d = 1 g on 12 g: √2/√12/12 = 3.40 %; call 2.9/240 = 1.21 %; water 1/473; start 0.5/80: k = 2 → 7.4 %. Two on one fill: 1.70 % and 1.39/√2 → 3.9 %.
+// By hand: d = 1 g on 12 g: √2/√12/12 = 3.40 %; call 2.9/240 = 1.21 %; water 1/473; start 0.5/80: k = 2 → 7.4 %. Two on
+// one fill: 1.70 % and 1.39/√2 → 3.9 %.
 it('foretells the precision of a boil before it is lit', () => {
   const foretold = foretellPrecision({
     fuelG: 12,

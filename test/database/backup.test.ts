@@ -1,4 +1,7 @@
-/** Back-ups: written while others write, read back as they stood; of earlier versions too; and what is none changes nothing. */
+/**
+ * Back-ups: written while others write, read back as they stood; of earlier versions too; and what is none changes
+ * nothing.
+ */
 import { mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'

@@ -1,4 +1,7 @@
-/** Rows by COPY, in a transaction with the rest: what was sent is what stands, and what fails leaves nothing, not even a broken connection. */
+/**
+ * Rows by COPY, in a transaction with the rest: what was sent is what stands, and what fails leaves nothing, not even a
+ * broken connection.
+ */
 import { sql } from 'drizzle-orm'
 import { afterAll, beforeAll, beforeEach, expect, it } from 'vitest'
 import { floatArray, intArray } from '../../server/database/arrayBytes'

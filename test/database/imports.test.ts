@@ -1,4 +1,7 @@
-/** Files brought in, on PostgreSQL: whole or not at all, partly by choice, undone, remembered; documents that come back as they went; a bench packed and unpacked. */
+/**
+ * Files brought in, on PostgreSQL: whole or not at all, partly by choice, undone, remembered; documents that come back
+ * as they went; a bench packed and unpacked.
+ */
 import { createHash } from 'node:crypto'
 import { mkdtemp, readFile as readDisk, rm, writeFile } from 'node:fs/promises'
 import { tmpdir } from 'node:os'

@@ -1,4 +1,7 @@
-/** Instruments that send, on PostgreSQL: every sample once, whatever is sent again, at once, wrong, or by another; and the open protocol over TCP. */
+/**
+ * Instruments that send, on PostgreSQL: every sample once, whatever is sent again, at once, wrong, or by another; and
+ * the open protocol over TCP.
+ */
 import { connect } from 'node:net'
 import { eq } from 'drizzle-orm'
 import pg from 'pg'

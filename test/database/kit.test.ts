@@ -1,4 +1,7 @@
-/** The doors of kit, methods and care, on PostgreSQL: what is kept, what is refused, and what moves when something changes. */
+/**
+ * The doors of kit, methods and care, on PostgreSQL: what is kept, what is refused, and what moves when something
+ * changes.
+ */
 import { eq, sql } from 'drizzle-orm'
 import sharp from 'sharp'
 import { v7 as uuidv7 } from 'uuid'

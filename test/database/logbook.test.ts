@@ -1,4 +1,7 @@
-/** The logbook on PostgreSQL: pages, filters and groups against the plain list; rows that follow the facts whatever happens at once; many runs voided, tagged, exported, compared. */
+/**
+ * The logbook on PostgreSQL: pages, filters and groups against the plain list; rows that follow the facts whatever
+ * happens at once; many runs voided, tagged, exported, compared.
+ */
 import ExcelJS from 'exceljs'
 import fc from 'fast-check'
 import Papa from 'papaparse'

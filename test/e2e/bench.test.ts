@@ -1,4 +1,7 @@
-/** The bench beside the flame, as a person has it: keys, thumbs, a reload, a dead server, two devices; the stored run equals what was pressed. */
+/**
+ * The bench beside the flame, as a person has it: keys, thumbs, a reload, a dead server, two devices; the stored run
+ * equals what was pressed.
+ */
 import type { Page } from '@playwright/test'
 import sharp from 'sharp'
 import type { Bench } from '../../shared/bench'
@@ -191,7 +194,8 @@ test('boil and burn out on two lanes, with a reload and a killed server in the m
     await page.goto('about:blank')
     await server.stop()
   }
-  // The browser says of each lost connection that it was lost; that was the point. Requests went to the test's own server.
+  // The browser says of each lost connection that it was lost; that was the point. Requests went to the test's own
+  // server.
   faults.splice(0)
 })
 
@@ -306,7 +310,8 @@ test('four lanes are lit together, and a second device shows them within 300 ms;
   })
   expect((await lag) - pressedAt).toBeLessThan(2000)
   await settle(page)
-  // One mark alone, as it is pressed here and shown there; the middle of four, since a machine that others use may stumble once.
+  // One mark alone, as it is pressed here and shown there; the middle of four, since a machine that others use may
+  // stumble once.
   const lags: number[] = []
   for (const name of ['A', 'B', 'C', 'D']) {
     const seen = phone.evaluate(

@@ -1,4 +1,7 @@
-/** Faults of the machine as a tester meets them on the page: a disk that is full, a database that is killed, a file that is made to stop the server. */
+/**
+ * Faults of the machine as a tester meets them on the page: a disk that is full, a database that is killed, a file that
+ * is made to stop the server.
+ */
 import { spawnSync } from 'node:child_process'
 import { chmodSync, chownSync, mkdtempSync, rmSync, statfsSync, writeFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'

@@ -1,4 +1,7 @@
-/** Files brought in as a person does it: a messy table mapped, stored in part and undone; a logger’s file of several channels; a table out and in again; a whole bench into an empty one. */
+/**
+ * Files brought in as a person does it: a messy table mapped, stored in part and undone; a logger’s file of several
+ * channels; a table out and in again; a whole bench into an empty one.
+ */
 import { readFileSync } from 'node:fs'
 import type { Page } from '@playwright/test'
 import Papa from 'papaparse'
@@ -189,7 +192,8 @@ test('runs go out as CSV and a whole bench as a package, and come into an empty 
     const { lines } = (await (await other.request.get(`/api/runs?import=${importId}&origin=all`)).json()) as {
       lines: { startedAt: string; gPerL: number | null }[]
     }
-    // A table holds no fed pieces and no marks that come twice: runs that other tests burned on the bench may have them.
+    // A table holds no fed pieces and no marks that come twice: runs that other tests burned on the bench may have
+    // them.
     const there = new Map(
       before
         .filter((row) => /^019[567]0000-/.test(row.Id!))

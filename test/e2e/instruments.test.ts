@@ -1,4 +1,7 @@
-/** Simulated instruments on two lanes at sixty times a stove's pace, with a reload and a killed server in the middle: what is stored is what was sent, sample for sample. */
+/**
+ * Simulated instruments on two lanes at sixty times a stove's pace, with a reload and a killed server in the middle:
+ * what is stored is what was sent, sample for sample.
+ */
 import { fork, type ChildProcess } from 'node:child_process'
 import { once } from 'node:events'
 import { mkdtempSync, readFileSync, rmSync } from 'node:fs'

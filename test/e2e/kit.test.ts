@@ -128,7 +128,8 @@ test('an instrument is checked at the ice point, and the next reading carries it
   await open(page, new URL(address).pathname)
   await fill(page, 'It showed', '0.8 °C')
   const checks = page.getByRole('form', { name: 'A new check' })
-  // Before either run began, by the page's clock, which is up to an hour behind UTC: the box is by the minute, and the second run began seconds ago.
+  // Before either run began, by the page's clock, which is up to an hour behind UTC: the box is by the minute, and the
+  // second run began seconds ago.
   await checks.getByLabel('When').fill(new Date(Date.now() - 3 * 3_600_000).toISOString().slice(0, 16))
   await checks.getByRole('button', { name: 'Save' }).click()
   await expect(page.locator('[data-offset]')).toContainText('−0.80 K at 20 °C')

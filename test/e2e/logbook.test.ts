@@ -1,4 +1,7 @@
-/** The logbook as a person has it: found, filtered, grouped, its columns chosen, views kept, many runs picked and dealt with; Today answered in place. */
+/**
+ * The logbook as a person has it: found, filtered, grouped, its columns chosen, views kept, many runs picked and dealt
+ * with; Today answered in place.
+ */
 import { readFileSync } from 'node:fs'
 import Papa from 'papaparse'
 import type { RunList } from '../../shared/runList'

@@ -1,4 +1,7 @@
-/** Every page as eyes meet it: no serious barrier in Day and Glare; in Dark bench nothing brighter than the flame allows. */
+/**
+ * Every page as eyes meet it: no serious barrier in Day and Glare; in Dark bench nothing brighter than the flame
+ * allows.
+ */
 import AxeBuilder from '@axe-core/playwright'
 import type { BrowserContext, Page } from '@playwright/test'
 import { clearBench, EVERY_STATE, stage } from '../../scripts/lib/stageBench.mjs'

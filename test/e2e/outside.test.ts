@@ -1,4 +1,6 @@
-/** What other pages, other programs and other people's cookies may do to the server: nothing that is seen by a tester. */
+/**
+ * What other pages, other programs and other people's cookies may do to the server: nothing that is seen by a tester.
+ */
 import { connect, type Socket } from 'node:net'
 import { expect, open, test } from './page'
 

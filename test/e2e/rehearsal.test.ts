@@ -1,4 +1,7 @@
-/** A rehearsal played by keys at sixty times a stove's pace: read off what stands in for instruments and eyes, judged at its end, and in no measured figure. */
+/**
+ * A rehearsal played by keys at sixty times a stove's pace: read off what stands in for instruments and eyes, judged at
+ * its end, and in no measured figure.
+ */
 import { anyFreePort } from '../../scripts/lib/ports.mjs'
 import { clearBench } from '../../scripts/lib/stageBench.mjs'
 import type { RunList } from '../../shared/runList'

@@ -1,4 +1,7 @@
-/** A second device over HTTPS: let in by the code and the other screen's yes, then on the same lanes; and shut out again. */
+/**
+ * A second device over HTTPS: let in by the code and the other screen's yes, then on the same lanes; and shut out
+ * again.
+ */
 import { mkdtempSync, rmSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'

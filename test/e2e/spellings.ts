@@ -1,4 +1,7 @@
-/** Addresses as a browser would never send them, over TLS, and the ways to spell one that a gate and a router may read apart. */
+/**
+ * Addresses as a browser would never send them, over TLS, and the ways to spell one that a gate and a router may read
+ * apart.
+ */
 import { request } from 'node:https'
 
 export interface RawAnswer {

@@ -1,4 +1,7 @@
-/** Files that are small and would stop a server: each is refused in words, quickly, or read for what it is; hostile on purpose, made here. */
+/**
+ * Files that are small and would stop a server: each is refused in words, quickly, or read for what it is; hostile on
+ * purpose, made here.
+ */
 import { performance } from 'node:perf_hooks'
 import { describe, expect, it } from 'vitest'
 import ExcelJS from 'exceljs'
@@ -169,7 +172,8 @@ describe('a logger that counts from 1970', () => {
 })
 
 describe('a text that a spreadsheet would work out', () => {
-  // OWASP, "CSV Injection": a cell that begins with = + - @ tab or return, also after white space or another separator; full-width forms, from memory.
+  // OWASP, "CSV Injection": a cell that begins with = + - @ tab or return, also after white space or another separator;
+  // full-width forms, from memory.
   it.each([
     '=1+1',
     '+1',

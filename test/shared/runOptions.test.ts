@@ -1,4 +1,7 @@
-/** A run's page holds its view in its address: what is written there is read back, and what is written wrongly harms nothing. */
+/**
+ * A run's page holds its view in its address: what is written there is read back, and what is written wrongly harms
+ * nothing.
+ */
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { CLOCKS, LITRES } from '../../core/formats/document'

@@ -1,4 +1,7 @@
-/** `npm start` as a person meets it, faults and all, in a copy of the checkout in a folder with a space. Needs the build. */
+/**
+ * `npm start` as a person meets it, faults and all, in a copy of the checkout in a folder with a space. Needs the
+ * build.
+ */
 import { spawn, spawnSync, type ChildProcess } from 'node:child_process'
 import {
   chmodSync,

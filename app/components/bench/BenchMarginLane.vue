@@ -2,7 +2,10 @@
 import { cautionsFor } from '#shared/cautions'
 import type { Lane } from '#shared/bench'
 
-/** All that is to be said of one lane: what is doubtful, each mark with the presses beside it, what was read, the cautions of its fuel. */
+/**
+ * All that is to be said of one lane: what is doubtful, each mark with the presses beside it, what was read, the
+ * cautions of its fuel.
+ */
 const props = defineProps<{ lane: Lane }>()
 const view = useLaneView(toRef(props, 'lane'))
 const marks = computed(() => laneMarks(props.lane))

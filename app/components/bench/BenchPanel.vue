@@ -7,7 +7,10 @@ import { SETTINGS } from '#core/method/method'
 import type { EventKind } from '#core/run/events'
 import type { Lane } from '#shared/bench'
 
-/** What an act still has to ask: how much was fed, which setting, what to note, how it ended. Over the lane, with the lane's clock in sight. */
+/**
+ * What an act still has to ask: how much was fed, which setting, what to note, how it ended. Over the lane, with the
+ * lane's clock in sight.
+ */
 const props = defineProps<{ lane: Lane; name: BenchPanelName }>()
 const emit = defineEmits<{
   mark: [kind: EventKind, payload: MarkPayload]

@@ -1,7 +1,10 @@
 <script setup lang="ts">
 import { cautionsFor } from '#shared/cautions'
 
-/** What the tool has to say of a lane: the gravest, with its answers. Before the first light of the day, this fuel's cautions. */
+/**
+ * What the tool has to say of a lane: the gravest, with its answers. Before the first light of the day, this fuel's
+ * cautions.
+ */
 defineProps<{ says: Saying[]; /** Kind of fuel whose card is due; null: none. */ card: string | null }>()
 const emit = defineEmits<{ answer: [key: string, act: LaneAnswer] }>()
 </script>

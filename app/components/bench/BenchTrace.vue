@@ -36,7 +36,9 @@ const drawn = computed(() => {
 const lastC = computed(() => drawn.value.at(-1)?.[1] ?? null)
 const topC = computed(() => drawn.value.reduce((top, [, c]) => Math.max(top, c), props.lane.boilingC ?? 100) + 4)
 const bottomC = computed(() => drawn.value.reduce((bottom, [, c]) => Math.min(bottom, c), 0))
-/** Worked out before the points are walked: a reactive value asked for at each of them would cost more than the drawing. */
+/**
+ * Worked out before the points are walked: a reactive value asked for at each of them would cost more than the drawing.
+ */
 const x = computed(() => {
   const [span, room] = [spanS.value, size.value.w - LEFT - PAD]
   return (s: number) => LEFT + (Math.min(s, span) / span) * room

@@ -6,7 +6,10 @@ import type { Lane } from '#shared/bench'
 import { MEASURED_NAMES, MEASURED_QUANTITIES, type MeasuredQuantity } from '#shared/measuredQuantity'
 import type { LaneView } from '~/composables/useLaneView'
 
-/** The water as last read, and the box for the next reading: a digit opens it, Enter takes it. The unit may say what it is of. */
+/**
+ * The water as last read, and the box for the next reading: a digit opens it, Enter takes it. The unit may say what it
+ * is of.
+ */
 const props = defineProps<{
   lane: Lane
   view: LaneView

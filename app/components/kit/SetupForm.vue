@@ -2,7 +2,9 @@
 import type { SetupPage, ThingLine, TypedSetup } from '#shared/kitRecords'
 import { KIND_NAMES, PART_ROLES, SETUP_FIELDS, type PartRole } from '#shared/thing'
 
-/** A set-up's parts and gap. Other parts make a new version; what is dangerous is explained, and goes on with a reason. */
+/**
+ * A set-up's parts and gap. Other parts make a new version; what is dangerous is explained, and goes on with a reason.
+ */
 const props = defineProps<{
   start: TypedSetup
   things: readonly ThingLine[]

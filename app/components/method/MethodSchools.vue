@@ -4,7 +4,10 @@ import { schoolOf, SCHOOLS, type SchoolKey } from '#core/method/schools'
 import { formatClock } from '#core/quantity/format'
 import type { MethodPage } from '#shared/method'
 
-/** Every question testers disagree on: what this method does, and what the others would, with their figures of its newest run. */
+/**
+ * Every question testers disagree on: what this method does, and what the others would, with their figures of its
+ * newest run.
+ */
 const props = defineProps<{ body: MethodBody; figures: MethodPage['figures'] }>()
 const questions = computed(() =>
   (Object.keys(SCHOOLS) as SchoolKey[]).map((key) => ({ key, ...SCHOOLS[key], chosen: schoolOf(props.body, key) })),

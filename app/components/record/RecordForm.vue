@@ -3,7 +3,10 @@ import type { Choice, FieldSpec } from '#shared/fields'
 import type { FieldProblem } from '#shared/readProblems'
 import type { RunRef, TypedRecord } from '#shared/record'
 
-/** The form of a record of the kit: its fields, saving, what another page saved meanwhile, and deleting while nothing uses it. */
+/**
+ * The form of a record of the kit: its fields, saving, what another page saved meanwhile, and deleting while nothing
+ * uses it.
+ */
 const props = defineProps<{
   specs: readonly FieldSpec[]
   choices?: Record<string, Choice[]>

@@ -2,7 +2,10 @@
 import { formatClock, formatNumber, signed } from '#core/quantity/format'
 import { STOVE_WORDS, type Rehearsed } from '#shared/rehearsal'
 
-/** The end of a rehearsal: each call against what happened, what the calls did to the figure, and how its tester calls over rehearsals. */
+/**
+ * The end of a rehearsal: each call against what happened, what the calls did to the figure, and how its tester calls
+ * over rehearsals.
+ */
 const props = defineProps<{ rehearsed: Rehearsed }>()
 const judged = computed(() => props.rehearsed.judgement)
 const choice = computed(() => props.rehearsed.choice)

@@ -15,7 +15,10 @@ import { formatClock } from '#core/quantity/format'
 import { fromSI, unitOf } from '#core/quantity/units'
 import { fittedTemperature, type BurnFit } from '#core/trace/fitHeating'
 
-/** The water's temperature as it was logged, with the marks, the fitted model and what it leaves. A table of it stands behind. */
+/**
+ * The water's temperature as it was logged, with the marks, the fitted model and what it leaves. A table of it stands
+ * behind.
+ */
 const props = defineProps<{
   trace: [number, number][]
   marks: { kind: EventKind; s: number }[]

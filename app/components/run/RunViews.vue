@@ -1,7 +1,10 @@
 <script setup lang="ts">
 import { useLocalStorage } from '@vueuse/core'
 
-/** Views of the logbook that this browser keeps: each is an address, so it can be sent to another as well. Beside them, which columns show. */
+/**
+ * Views of the logbook that this browser keeps: each is an address, so it can be sent to another as well. Beside them,
+ * which columns show.
+ */
 const props = defineProps<{ columns: RunColumnKey[] }>()
 const emit = defineEmits<{ column: [key: RunColumnKey] }>()
 const route = useRoute()

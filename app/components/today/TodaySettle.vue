@@ -2,7 +2,9 @@
 import { v7 as uuidv7 } from 'uuid'
 import type { ToSettle } from '#shared/today'
 
-/** One thing to settle, answered where it stands: by a decision, by the missing reading, or by leaving it with a reason. */
+/**
+ * One thing to settle, answered where it stands: by a decision, by the missing reading, or by leaving it with a reason.
+ */
 const props = defineProps<{ one: ToSettle }>()
 const emit = defineEmits<{ settled: [] }>()
 const { units } = usePreferences()

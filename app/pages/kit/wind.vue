@@ -4,7 +4,10 @@ import { v7 as uuidv7 } from 'uuid'
 import type { FieldProblem } from '#shared/readProblems'
 import { readSurvey, type TypedSurvey, type WindSurvey } from '#shared/windSurvey'
 
-/** A wind survey: the fan's steps at each station, read at the pot before a wind series; the newest of a place is offered when a lane is set up there. */
+/**
+ * A wind survey: the fan's steps at each station, read at the pot before a wind series; the newest of a place is
+ * offered when a lane is set up there.
+ */
 useHead({ title: 'Wind survey · Vulcanum' })
 const route = useRoute()
 const { units } = usePreferences()
@@ -22,7 +25,10 @@ const { data: surveys, refresh } = await useFetch<WindSurvey[]>(() => `/api/kit/
 })
 const newest = computed(() => surveys.value[0] ?? null)
 
-/** Kept in this browser on every keystroke: readings taken outdoors are not taken twice. Its id is the survey's: kept twice it is one. */
+/**
+ * Kept in this browser on every keystroke: readings taken outdoors are not taken twice. Its id is the survey's: kept
+ * twice it is one.
+ */
 const fresh = () => ({
   id: uuidv7(),
   fan: '',
@@ -34,7 +40,10 @@ const draft = useLocalStorage('vulcanum.windSurvey', fresh(), { initOnMounted: t
 const problems = ref<FieldProblem[]>([])
 const said = ref('')
 const keyOf = (station: number, step: number) => `${station}.${step}`
-/** The last survey's fan, stations and steps stand already: a series is the same again. What was typed stays, on another place too. */
+/**
+ * The last survey's fan, stations and steps stand already: a series is the same again. What was typed stays, on another
+ * place too.
+ */
 function fromNewest() {
   if (Object.values(draft.value.cells).some((typed) => typed.trim() !== '')) return
   const last = newest.value

@@ -3,7 +3,10 @@ import { runViewQuery, type RunView } from '#shared/runOptions'
 import { MEASURED_QUANTITIES } from '#shared/measuredQuantity'
 import type { Corrected, TypedCorrection } from '#shared/correction'
 
-/** A run's page: its ribbon, its figures, the ladder between them, the trace, what it rests on, and the working of each number. */
+/**
+ * A run's page: its ribbon, its figures, the ladder between them, the trace, what it rests on, and the working of each
+ * number.
+ */
 const route = useRoute()
 const id = String(route.params.id)
 /** The address as it stands: the server reads it with the conventions of the run's method. */

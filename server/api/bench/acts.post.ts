@@ -5,7 +5,10 @@ import { useDatabase } from '#server/database/connection'
 import { FAILURE_STATUS, FAILURE_WORDS } from '#server/database/failure'
 import { readSentActs } from '#shared/benchAct'
 
-/** 200: every act has its answer. 503, 507: the database is away, or its disk is full; what is acknowledged is stored, the rest is to be sent again. 409: an id came with another content. */
+/**
+ * 200: every act has its answer. 503, 507: the database is away, or its disk is full; what is acknowledged is stored,
+ * the rest is to be sent again. 409: an id came with another content.
+ */
 export default defineEventHandler(async (event) => {
   const body = await readJsonBody(event)
   if (!body.ok) return answerProblems(event, body.status, [{ path: '', text: body.text }])

@@ -13,7 +13,10 @@ import type { Bench, BenchPush, SamplesHad } from '#shared/bench'
 
 const BEAT_MS = 10_000
 
-/** The bench as it stands, then each change. A page that was away says how far it had heard, and gets what came since. `only=lanes`: without what instruments send, for those that look at the lanes alone. */
+/**
+ * The bench as it stands, then each change. A page that was away says how far it had heard, and gets what came since.
+ * `only=lanes`: without what instruments send, for those that look at the lanes alone.
+ */
 export default defineEventHandler(async (event) => {
   const stream = createEventStream(event)
   const db = useDatabase()

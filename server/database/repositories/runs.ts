@@ -278,7 +278,10 @@ export async function findRun(db: Connection, id: string): Promise<FoundRun | nu
   return { ...found, record: { ...found.record, history: await historyOf(db, id) } }
 }
 
-/** Many runs at once, without their histories: a handful of queries whatever their number. In no order. `traces`, `events` false: as if they had none. */
+/**
+ * Many runs at once, without their histories: a handful of queries whatever their number. In no order. `traces`,
+ * `events` false: as if they had none.
+ */
 export async function findRuns(
   db: Connection,
   ids: string[],
@@ -517,7 +520,10 @@ const partsOf = (db: Connection, setupVersionIds: string[]) =>
     .innerJoin(thing, eq(thing.id, thingVersion.thingId))
     .where(anyOf(setupPart.setupVersionId, setupVersionIds))
 
-/** The runs of one series: one heat hash, one origin, none void and no break-in; each with the revision it is at. Ordered. */
+/**
+ * The runs of one series: one heat hash, one origin, none void and no break-in; each with the revision it is at.
+ * Ordered.
+ */
 export async function seriesOf(db: Connection, runId: string): Promise<{ id: string; revision: number }[]> {
   const [own] = await db
     .select({ heatHash: setupVersion.heatHash, origin: run.origin })
@@ -540,7 +546,10 @@ export async function seriesOf(db: Connection, runId: string): Promise<{ id: str
     .orderBy(asc(run.startedAt), asc(run.id))
 }
 
-/** The runs of the series and their revisions as one word, made where they stand: a series of a thousand is not sent for each reader of one of its pages. */
+/**
+ * The runs of the series and their revisions as one word, made where they stand: a series of a thousand is not sent for
+ * each reader of one of its pages.
+ */
 export async function seriesStamp(db: Connection, runId: string): Promise<{ stamp: string; runs: number }> {
   const own = alias(run, 'own')
   const ownVersion = alias(setupVersion, 'own_version')

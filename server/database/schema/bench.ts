@@ -2,7 +2,9 @@ import { boolean, check, pgTable, text } from 'drizzle-orm/pg-core'
 import { sql } from 'drizzle-orm'
 import { createdAt } from './columns'
 
-/** One row: what this database is for, so that the demonstration and a tester's own bench never overwrite each other. */
+/**
+ * One row: what this database is for, so that the demonstration and a tester's own bench never overwrite each other.
+ */
 export const bench = pgTable(
   'bench',
   {

@@ -5,7 +5,9 @@ import { device } from './devices'
 import { person } from './people'
 import { run } from './runs'
 
-/** Every act of the bench as it came: the id is the idempotency key, and the acknowledgement is kept to be given again. */
+/**
+ * Every act of the bench as it came: the id is the idempotency key, and the acknowledgement is kept to be given again.
+ */
 export const benchAct = pgTable(
   'bench_act',
   {
@@ -29,7 +31,10 @@ export const benchClock = pgTable('bench_clock', {
   createdAt: createdAt(),
 })
 
-/** The outbox: what changed, in the order of committing. NOTIFY carries stream and seq alone; pages ask from the seq they have. */
+/**
+ * The outbox: what changed, in the order of committing. NOTIFY carries stream and seq alone; pages ask from the seq
+ * they have.
+ */
 export const change = pgTable(
   'change',
   {

@@ -8,7 +8,8 @@ import { person } from './people'
 import { run } from './runs'
 
 /**
- * The projection that the logbook lists, kept in the transaction of the facts: what it is filtered, sorted and grouped by as columns, the rest
+ * The projection that the logbook lists, kept in the transaction of the facts: what it is filtered, sorted and grouped
+ * by as columns, the rest
  * as a line. The migration keeps the lines out of the way of a scan (toast_tuple_target).
  */
 export const runRow = pgTable(

@@ -4,7 +4,10 @@ import { createdAt, id } from './columns'
 import { person } from './people'
 import { place } from './places'
 
-/** What a fan does at each station and step: measured before a wind series, never changed. The newest of a place is what holds there. */
+/**
+ * What a fan does at each station and step: measured before a wind series, never changed. The newest of a place is what
+ * holds there.
+ */
 export const windSurvey = pgTable(
   'wind_survey',
   {

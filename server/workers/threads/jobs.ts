@@ -1,4 +1,7 @@
-/** In a thread of its own, as long as the server lives: the background worker. A database that is away at the start is waited for. */
+/**
+ * In a thread of its own, as long as the server lives: the background worker. A database that is away at the start is
+ * waited for.
+ */
 import '../afterOthers'
 import { parentPort } from 'node:worker_threads'
 import { startJobs } from '../../jobs/queue'

@@ -2,7 +2,9 @@
 import { cautionsOfTest } from '#shared/cautions'
 import { fieldsOfMethod, METHOD_FIELDS, TEST_WORDS, type MethodPage } from '#shared/method'
 
-/** A method as its page: why, what it measures, what it cannot say, what it holds, and what the other schools would do. */
+/**
+ * A method as its page: why, what it measures, what it cannot say, what it holds, and what the other schools would do.
+ */
 const { page } = await useRecordPage<MethodPage>('/api/methods')
 if (page.value === null)
   throw createError({
