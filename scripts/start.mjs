@@ -8,7 +8,7 @@ import { keepCluster } from './lib/keepCluster.mjs'
 import { keepServer } from './lib/keepServer.mjs'
 import { addressOfHolder, announce, releaseLock, takeLock } from './lib/lock.mjs'
 import { dataFolder as stateFolder, makeDataFolder } from './lib/paths.mjs'
-import { freePortFrom, isFree } from './lib/ports.mjs'
+import { freePortFrom, isClosedToBrowsers, isFree } from './lib/ports.mjs'
 import { requirePrograms } from './lib/postgresPrograms.mjs'
 import { runMain, say, step, Stop } from './lib/say.mjs'
 import { unprivilegedUser } from './lib/unprivileged.mjs'
@@ -52,6 +52,8 @@ function readSettings() {
   const port = Number(process.env.PORT ?? 3000)
   if (!Number.isInteger(port) || port < 1 || port > 65_535)
     throw new Stop(`PORT=${process.env.PORT} is not a port from 1 to 65535.`)
+  if (isClosedToBrowsers(port))
+    throw new Stop(`PORT=${port} is refused: browsers open no page at that port. Name another, or leave PORT out.`)
   return port
 }
 

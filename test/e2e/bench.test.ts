@@ -9,7 +9,7 @@ import type { RunPage } from '../../shared/runRecord'
 import { expect, open, test } from './page'
 import { clearBench, EVERY_STATE, markElsewhere, stage } from '../../scripts/lib/stageBench.mjs'
 import { ownServer } from './ownServer'
-import { optionLike } from './typing'
+import { afterAPress, optionLike } from './typing'
 
 const bench = async (page: Page) => (await (await page.request.get('/api/bench')).json()) as Bench
 const lane = (page: Page, name: string) => page.getByRole('region', { name: `Lane ${name}` })
@@ -19,9 +19,6 @@ async function standing(page: Page): Promise<string> {
   await expect.poll(async () => (await bench(page)).lanes.length).toBeGreaterThan(0)
   return (await bench(page)).lanes[0]!.runId
 }
-/** Between two presses of one device longer than a glove's double. */
-const AFTER_A_PRESS_MS = 1300
-const settle = (page: Page) => page.waitForTimeout(AFTER_A_PRESS_MS)
 
 async function armLane(
   page: Page,
@@ -76,7 +73,7 @@ test('a whole run by keyboard alone: weighed in, lit, read, boiled, out, weighed
   // Pressed twice in a second: kept, and not gone on.
   await page.keyboard.press('Enter')
   await expect(next(page, 'A')).toHaveText('Pot on')
-  await settle(page)
+  await afterAPress(page)
   await page.keyboard.press('Enter')
   await expect(next(page, 'A')).toHaveText('Boil')
   await takeReading(page, '54.5')
@@ -91,10 +88,10 @@ test('a whole run by keyboard alone: weighed in, lit, read, boiled, out, weighed
   await page.keyboard.press('n')
   await page.keyboard.type('steam at the lid')
   await page.keyboard.press('Enter')
-  await settle(page)
+  await afterAPress(page)
   await page.keyboard.press('Enter')
   await expect(next(page, 'A')).toHaveText('Out')
-  await settle(page)
+  await afterAPress(page)
   await page.keyboard.press('Enter')
   await expect(next(page, 'A')).toContainText('Weigh out')
   await expect(lane(page, 'A')).toContainText('cool about')
@@ -149,7 +146,7 @@ test('boil and burn out on two lanes, with a reload and a killed server in the m
       const button = next(page, name)
       pressed.push({ lane: name, words: await button.locator('.lane-next-words').innerText() })
       await button.click()
-      await settle(page)
+      await afterAPress(page)
     }
     await press('A')
     await press('B')
@@ -215,7 +212,7 @@ test('at 390 px by touch: armed, lit, the pot on, water read, given up with a re
     const box = (await next(page, 'A').boundingBox())!
     expect([Math.round(box.height), box.y + box.height <= 844]).toEqual([144, true])
     await next(page, 'A').tap()
-    await settle(page)
+    await afterAPress(page)
   }
   await lane(page, 'A')
     .getByRole('button', { name: /^Water/ })
@@ -248,7 +245,7 @@ test('a fed test is stopped by rain: pieces with their mass, a gap, and no failu
   for (const words of ['Light', 'Pot on']) {
     await expect(next(page, 'A')).toContainText(words)
     await page.keyboard.press('Enter')
-    await settle(page)
+    await afterAPress(page)
   }
   await takeReading(page, '61')
   await page.keyboard.press('o')
@@ -309,7 +306,7 @@ test('four lanes are lit together, and a second device shows them within 300 ms;
     return performance.timeOrigin + performance.now()
   })
   expect((await lag) - pressedAt).toBeLessThan(2000)
-  await settle(page)
+  await afterAPress(page)
   // One mark alone, as it is pressed here and shown there; the middle of four, since a machine that others use may
   // stumble once.
   const lags: number[] = []
@@ -332,7 +329,7 @@ test('four lanes are lit together, and a second device shows them within 300 ms;
     lags.push((await seen) - at)
   }
   expect(lags.sort((a, b) => a - b)[2]).toBeLessThan(300)
-  await settle(page)
+  await afterAPress(page)
   // At the same moment of the one clock: a press that came later would find Next gone on.
   const together = Date.now() + 500
   for (const one of [page, phone])
@@ -362,7 +359,7 @@ test('the network is cut for a while, the date is changed, the page is frozen: e
   await armLane(page, 'A')
   await lane(page, 'A').getByRole('button', { name: 'Skip' }).click()
   await page.keyboard.press('Enter')
-  await settle(page)
+  await afterAPress(page)
   await page.context().setOffline(true)
   await page.keyboard.press('Enter')
   await expect(lane(page, 'A').locator('[data-kept]')).toContainText('1 mark kept here')
@@ -405,7 +402,7 @@ test('what the strip is told while a lane burns is asked about; the margin and t
   await lane(page, 'A').getByRole('button', { name: 'Skip' }).click()
   await page.keyboard.press('Enter')
   await page.keyboard.press('Enter')
-  await settle(page)
+  await afterAPress(page)
   await page.keyboard.press('m')
   const margin = page.getByRole('complementary', { name: 'Margin' })
   await expect(margin).toContainText(/Lit: pressed again 0\.\d s later\. Kept, nothing advanced/)
@@ -444,7 +441,7 @@ test('two tabs on one lane show the same; two calls of the boil are asked about;
   await expect(next(tab, 'A')).toContainText('Light')
   await next(tab, 'A').click()
   await expect(next(page, 'A')).toHaveText('Pot on')
-  await settle(page)
+  await afterAPress(page)
   await next(page, 'A').click()
   await expect(next(tab, 'A')).toHaveText('Boil')
   // Only one of the two holds a stream.
@@ -457,7 +454,7 @@ test('two tabs on one lane show the same; two calls of the boil are asked about;
     ),
   )
   expect(streams.filter((count) => count > 0).length).toBeLessThanOrEqual(1)
-  await settle(page)
+  await afterAPress(page)
   await next(page, 'A').click()
   await expect.poll(async () => (await bench(page)).lanes[0]!.state.marks.length).toBe(3)
   const {
@@ -551,7 +548,7 @@ test('once visited, the Bench opens without the server, lanes and all; what is m
     server.kill()
     await open(page, '/bench')
     await expect(next(page, 'A')).toHaveText('Pot on')
-    await settle(page)
+    await afterAPress(page)
     await next(page, 'A').click()
     await expect(lane(page, 'A').locator('[data-kept]')).toContainText('kept here')
     await page.reload()

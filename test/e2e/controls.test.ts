@@ -1,7 +1,7 @@
 /** The smaller controls, each by what it stores or changes. */
 import type { Page } from '@playwright/test'
 import { expect, open, test } from './page'
-import { typeTheRun } from './typing'
+import { afterAPress, typeTheRun } from './typing'
 
 interface Kept {
   runs: [
@@ -53,9 +53,9 @@ for (const [button, kind] of [
     await page.getByLabel('Boil', { exact: true }).fill('')
     await page.getByLabel('Last temperature').fill('150 F')
     await page.locator('[data-next]').click()
-    await page.waitForTimeout(1300)
+    await afterAPress(page)
     await page.getByRole('button', { name: 'Pot on' }).click()
-    await page.waitForTimeout(1300)
+    await afterAPress(page)
     await page.getByRole('button', { name: button, exact: true }).click()
     await page.getByRole('button', { name: 'Last mark a second later' }).click()
     await page.getByRole('button', { name: 'Last mark a second later' }).click()
@@ -101,6 +101,26 @@ test('of two drafts this page’s can stay', async ({ page, browser, baseURL }) 
   const drafts = (await (await page.request.get('/api/drafts')).json()) as { body: { typed: { notes: string } } }[]
   expect(drafts[0]!.body.typed.notes).toBe('mine still')
   await other.context().close()
+})
+
+test('a filter chosen while another is still under way is added to it', async ({ page }) => {
+  await open(page, '/runs')
+  await page.getByRole('form', { name: 'Which runs' }).evaluate((form) => {
+    for (const [label, value] of [
+      ['Origin', 'all'],
+      ['Fuel', 'Methanol'],
+      ['Who', 'Tamsin Quay'],
+    ]) {
+      const select = [...form.querySelectorAll('label')]
+        .find((one) => one.textContent!.trim().startsWith(label!))!
+        .querySelector('select')!
+      select.value = value!
+      select.dispatchEvent(new Event('change', { bubbles: true }))
+    }
+  })
+  await expect(page).toHaveURL(/origin=all/)
+  await expect(page).toHaveURL(/fuel=Methanol/)
+  await expect(page).toHaveURL(/person=Tamsin/)
 })
 
 test('every filter of the runs filters, and the keys go back to as shipped', async ({ page }) => {

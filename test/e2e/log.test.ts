@@ -1,6 +1,6 @@
 /** Logging by keyboard, by stop-watch, by a logger's file; and drafts that nothing loses. */
 import { expect, open, test } from './page'
-import { optionLike, typeTheRun } from './typing'
+import { afterAPress, optionLike, typeTheRun } from './typing'
 
 test('a run is logged by keyboard alone', async ({ page }) => {
   await open(page, '/runs')
@@ -70,15 +70,15 @@ test('a run is stop-watched, with a reload in the middle', async ({ page }) => {
   await expect(next).toHaveText('Light')
   await next.click()
   await expect(next).toHaveText('Full flame')
-  await page.waitForTimeout(1300)
+  await afterAPress(page)
   await page.getByRole('button', { name: 'Pot on' }).click()
   await page.reload()
   await expect(next).toHaveText('Boil')
   const running = await page.getByRole('timer').innerText()
   expect(running).toMatch(/^0:0\d/)
-  await page.waitForTimeout(1300)
+  await afterAPress(page)
   await next.click()
-  await page.waitForTimeout(1300)
+  await afterAPress(page)
   await next.click()
   await expect(next).toHaveCount(0)
   await page.getByRole('button', { name: 'Undo shut off' }).click()

@@ -8,7 +8,7 @@ import type { RunList } from '../../shared/runList'
 import type { RunPage } from '../../shared/runRecord'
 import { ownServer } from './ownServer'
 import { expect, open, test } from './page'
-import { optionLike } from './typing'
+import { afterAPress, optionLike } from './typing'
 
 test('rehearsed with the keys: seen, called late, weighed, judged, and kept apart', async ({ browser, request }) => {
   test.setTimeout(120_000)
@@ -44,21 +44,24 @@ test('rehearsed with the keys: seen, called late, weighed, judged, and kept apar
     await expect(lane.locator('[data-seen]')).toContainText('scale', { timeout: 20_000 })
     await expect(lane.locator('[data-looks]')).toContainText('not lit')
     await weigh()
-    await expect(lane.locator('[data-next]')).toContainText('Light')
-    await page.keyboard.press('Space')
-    await page.waitForTimeout(1400)
-    await page.keyboard.press('Space')
+    const next = lane.locator('[data-next]')
+    const press = async (words: string) => {
+      await expect(next).toContainText(words)
+      await afterAPress(page)
+      await page.keyboard.press('Space')
+      await expect(next).not.toContainText(words)
+    }
+    await press('Light')
+    await press('Pot on')
     await expect(lane.locator('[data-looks]')).toContainText('burning')
     await expect(lane.locator('[data-looks]')).toContainText('rolls all over', { timeout: 40_000 })
-    await page.waitForTimeout(1400)
-    await page.keyboard.press('Space')
-    await page.waitForTimeout(1400)
-    await page.keyboard.press('Space')
+    await press('Boil')
+    await press('Out')
     await expect(lane.locator('[data-looks]')).toContainText('flame out')
-    await page.waitForTimeout(1400)
+    await afterAPress(page)
     await weigh()
-    await expect(lane.locator('[data-next]')).toHaveText('Finish')
-    await page.waitForTimeout(1400)
+    await expect(next).toHaveText('Finish')
+    await afterAPress(page)
     await page.keyboard.press('Space')
     await page.waitForURL(/\/runs\/[0-9a-f-]{36}/)
     const end = page.getByRole('region', { name: 'Your calls against what happened' })

@@ -1,11 +1,18 @@
-/** A methanol boil as a tester with trail units would type it. */
+/** What a tester types and presses. */
 import type { Page } from '@playwright/test'
+
+/**
+ * Between two presses of one device: longer than a glove's double, which counts once. To be begun when the page shows
+ * the first.
+ */
+export const afterAPress = (page: Page) => page.waitForTimeout(1300)
 
 export async function optionLike(page: Page, list: string, start: string): Promise<string> {
   const options = await page.getByLabel(list, { exact: true }).locator('option').allInnerTexts()
   return options.find((option) => option.startsWith(start))!
 }
 
+/** A methanol boil as a tester with trail units would type it. */
 export async function typeTheRun(page: Page): Promise<void> {
   const type = (label: string, text: string) => page.getByLabel(label, { exact: true }).fill(text)
   await page.getByLabel('trail units').check()

@@ -17,10 +17,11 @@ import {
   writeFileSync,
 } from 'node:fs'
 import { get } from 'node:https'
-import { createServer } from 'node:net'
+import { createServer, type Server } from 'node:net'
 import { tmpdir } from 'node:os'
 import { join, resolve } from 'node:path'
 import { afterEach, beforeEach, describe, expect, it } from 'vitest'
+import { freePortFrom } from '../../scripts/lib/ports.mjs'
 import { networkAddresses } from '../../scripts/lib/share.mjs'
 
 const COPIED = [
@@ -37,9 +38,11 @@ const COPIED = [
   'package-lock.json',
   'nuxt.config.ts',
 ]
-const PORT = 3400 + (process.pid % 400)
+/** Below 3659, which is closed to browsers. */
+const PORT = 3450 + (process.pid % 200)
 let folder: string
 let running: Start[] = []
+let squatters: Server[] = []
 
 beforeEach(() => {
   const outer = mkdtempSync(join(tmpdir(), 'vulcanum-start-'))
@@ -53,11 +56,16 @@ beforeEach(() => {
 afterEach(async () => {
   for (const start of running) await start.stop()
   running = []
+  for (const squatter of squatters) squatter.close()
+  squatters = []
   const strays = processesWith(folder)
   for (const pid of strays) process.kill(pid, 'SIGKILL')
   rmSync(resolve(folder, '..'), { recursive: true, force: true })
   expect(strays, 'processes left running').toEqual([])
 })
+
+/** Somebody else listens there until the test is over. */
+const squat = (port: number) => void squatters.push(createServer().listen(port, '127.0.0.1'))
 
 /** Processes that name the folder, or run in it. */
 function processesWith(path: string): number[] {
@@ -133,6 +141,10 @@ it('before anything is installed, both commands can begin', () => {
     ).toMatchObject({ status: 0, stderr: '' })
 })
 
+it('passes over a port that no browser opens', async () => {
+  expect(await freePortFrom(3659)).toBeGreaterThan(3659)
+})
+
 describe('npm start', () => {
   it('serves the demonstration; a second start says the address; Ctrl-C leaves nothing; secrets are the owner’s alone', async () => {
     const first = new Start()
@@ -188,12 +200,11 @@ describe('npm start', () => {
     await first.ended
     // The orphaned cluster is taken over; where the old server stood, somebody else listens now.
     await expect.poll(() => serverPid(), { timeout: 5000 }).toBeUndefined()
-    const squatter = createServer().listen(PORT, '127.0.0.1')
+    squat(PORT)
     const second = new Start()
     const moved = await second.address()
     expect(second.output).toContain(`Port ${PORT} is taken: using ${PORT + 1}`)
     expect(await runsAt(moved)).toBe(runs)
-    squatter.close()
     await second.stop()
 
     // A pid file of a process that lives, but is no postgres of ours.
@@ -245,11 +256,10 @@ describe('npm start', () => {
   )
 
   it('a second instance leaves the first its instruments’ port, and says what it goes without', async () => {
-    const squatter = createServer().listen(PORT + 50, '127.0.0.1')
+    squat(PORT + 50)
     const start = new Start([], { VULCANUM_INSTRUMENT_PORT: String(PORT + 50) })
     expect(await runsAt(await start.address())).toBeGreaterThan(5)
     expect(start.output).toContain(`Port ${PORT + 50}, where instruments keep a connection open, is taken`)
-    squatter.close()
   })
 
   it('is backed up while it serves, and a back-up is put in its place: the page shows what stood then', async () => {
@@ -314,6 +324,7 @@ describe('npm start', () => {
 
   it.each<[string, string[], Record<string, string>, RegExp]>([
     ['a HOST beyond loopback', [], { HOST: '0.0.0.0' }, /HOST=0\.0\.0\.0 is refused/],
+    ['a PORT that browsers do not open', [], { PORT: '6000' }, /PORT=6000 is refused: browsers/],
     ['a PORT that is none', [], { PORT: 'abc' }, /PORT=abc is not a port/],
     ['a word it does not know', ['--demo'], {}, /--demo is not known/],
     [

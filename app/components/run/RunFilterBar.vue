@@ -12,7 +12,7 @@ import {
 
 /** Which runs are listed, and in which groups. */
 const props = defineProps<{ query: RunListQuery; choices: RunChoices | null; count: number }>()
-const emit = defineEmits<{ change: [query: RunListQuery] }>()
+const emit = defineEmits<{ filter: [change: Partial<RunFilter>]; group: [by: RunGroup | null] }>()
 const LISTS = [
   { key: 'setup', label: 'Set-up' },
   { key: 'place', label: 'Place' },
@@ -32,8 +32,7 @@ const ORIGINS = [
   { value: 'published', words: 'published elsewhere' },
   { value: 'all', words: 'all, mixed' },
 ]
-const set = (key: keyof RunFilter, value: string) =>
-  emit('change', { ...props.query, filter: { ...props.query.filter, [key]: value } })
+const set = (key: keyof RunFilter, value: string) => emit('filter', { [key]: value })
 const valueOf = (event: Event) => (event.target as HTMLInputElement).value
 /** On a phone the runs come first: what narrows them opens when asked for. */
 const open = ref(false)
@@ -96,10 +95,7 @@ function typed() {
       </label>
       <label class="grid text-ink-2"
         >Group by
-        <select
-          :value="query.group ?? ''"
-          @change="emit('change', { ...query, group: (valueOf($event) || null) as RunGroup | null })"
-        >
+        <select :value="query.group ?? ''" @change="emit('group', (valueOf($event) || null) as RunGroup | null)">
           <option value="">nothing</option>
           <option v-for="group in RUN_GROUPS" :key="group" :value="group">{{ GROUP_NAMES[group] }}</option>
         </select>

@@ -40,8 +40,17 @@ onUnmounted(() => {
   inView.value = null
 })
 
-const choose = (change: Partial<RunView>) =>
-  navigateTo({ query: runViewQuery({ ...page.value!.view, ...change }, page.value!.conventions) }, { replace: true })
+/** Chosen, and not yet answered: the next choice is made on top of it. */
+let chosen: RunView | null = null
+watch(page, () => {
+  chosen = null
+})
+const router = useRouter()
+function choose(change: Partial<RunView>) {
+  const { view, conventions } = page.value!
+  chosen = { ...(chosen ?? view), ...change }
+  void router.replace({ query: runViewQuery(chosen, conventions) })
+}
 function addReading(name: string) {
   if (name in MEASURED_QUANTITIES) correcting.value = { what: name as TypedCorrection['what'] }
 }

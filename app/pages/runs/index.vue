@@ -1,13 +1,12 @@
 <script setup lang="ts">
-import { readRunList, writeRunList, type RunListQuery, type RunSortKey } from '#shared/runList'
+import { readRunList, writeRunList, type RunSortKey } from '#shared/runList'
 
 /** The logbook: the runs with their ribbons, filtered, sorted and grouped as the address says. */
 useHead({ title: 'Runs · Vulcanum' })
 const route = useRoute()
-const query = computed(() => readRunList(route.query))
+const { asked: query, ask: go } = useAskedQuery(readRunList, writeRunList)
 const { lines, count, next, failed, more, again, choices, groups, error } = await useRunList(query)
 const { columns, toggle } = useRunColumns()
-const go = (to: RunListQuery) => navigateTo({ query: writeRunList(to) }, { replace: true })
 function sortBy(by: RunSortKey) {
   const { sort } = query.value
   void go({ ...query.value, sort: { by, down: sort.by === by ? !sort.down : by === 'startedAt' } })
@@ -51,7 +50,13 @@ async function changed() {
       <NuxtLink to="/runs/import">bring a table in</NuxtLink>.
     </p>
     <template v-else>
-      <RunFilterBar :query="query" :choices="choices ?? null" :count="count" @change="go" />
+      <RunFilterBar
+        :query="query"
+        :choices="choices ?? null"
+        :count="count"
+        @filter="go({ ...query, filter: { ...query.filter, ...$event } })"
+        @group="go({ ...query, group: $event })"
+      />
       <p v-if="query.filter.import" class="mb-2">
         Those that came in with <NuxtLink :to="`/runs/import/${query.filter.import}`">one file</NuxtLink> alone.
         <NuxtLink to="/runs">Show all</NuxtLink>
