@@ -1,17 +1,22 @@
 import { defineConfig } from '@playwright/test'
 import { CHROMIUM, CHROMIUM_ARGS } from './scripts/lib/browser.mjs'
 
-/** Against the built application and a real database; scripts/test.mjs starts both and names the address. */
+/** Benches of the built application, each with a database of its own: scripts/test.mjs starts them. */
+const benches = JSON.parse(process.env.VULCANUM_BENCHES ?? '[]') as { url: string; databaseUrl: string }[]
+/** Read again in each worker: its own. */
+const bench = benches[Number(process.env.TEST_PARALLEL_INDEX ?? 0)]
+if (bench) process.env.DATABASE_URL = bench.databaseUrl
+
 export default defineConfig({
   testDir: 'test/e2e',
   // Generous: a shared machine may be slower by half for minutes.
   timeout: 150_000,
   expect: { timeout: 12_000 },
-  workers: 1,
+  workers: Math.max(1, benches.length),
   forbidOnly: Boolean(process.env.CI),
   use: {
     serviceWorkers: 'block',
-    baseURL: process.env.VULCANUM_URL,
+    baseURL: bench?.url,
     launchOptions: { executablePath: CHROMIUM, args: CHROMIUM_ARGS },
     viewport: { width: 1280, height: 800 },
     locale: 'en-GB',

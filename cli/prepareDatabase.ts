@@ -6,7 +6,7 @@ import { fileURLToPath } from 'node:url'
 import { claimDatabase, migrateDatabase, type Purpose } from '../server/database/migrate'
 import { openDatabase } from '../server/database/connection'
 import { ensureShippedMethods } from '../server/methods/methods'
-import { backfillRows } from '../server/runs/freshen'
+import { backfillRows } from '../server/runs/recompute'
 import { loadDemonstration } from '../server/demo/load'
 
 /** Beside the built server, or among the sources. */

@@ -1,13 +1,14 @@
 /** One document in, one document out: the table of contents of the core. */
 import type { ReduceAnswer, RunAnswer, SetupAnswer } from './formats/answer'
-import type { ReduceRequest, RunDocument, UnreadableRun } from './formats/document'
+import { fuelOfKind } from './constants/fuels'
+import type { ReduceOptions, ReduceRequest, RunDocument, UnreadableRun } from './formats/document'
 import { LOSS_ESTIMATE } from './heating/loss'
 import { answerRun } from './reduce/answerRun'
 import { figureRun, type Figured } from './reduce/figureRun'
+import { meanInput, meanOf, meansOf } from './reduce/setupMeans'
 import { setupSeries, type SetupSeries } from './reduce/setupSeries'
 import { takeRun, type TakenRun } from './reduce/takeRun'
 import { setupWorking } from './reduce/toldMore'
-import { setupMean } from './statistics/setupMean'
 import { isImpossible } from './plausibility/physicalLimit'
 import { CORE_VERSION } from './version'
 
@@ -16,18 +17,45 @@ import { CORE_VERSION } from './version'
  * @param request checked against its schema; a run that could not be read stands in it with its error
  * @param options `workings`: each run's answer carries the working of its numbers, or those of these ids alone
  */
-export function reduce(request: ReduceRequest, { workings = false }: { workings?: Workings } = {}): ReduceAnswer {
+export const reduce = (request: ReduceRequest, { workings = false }: { workings?: Workings } = {}): ReduceAnswer =>
+  answerOf(request, seriesOf(request, workings))
+
+/**
+ * As `reduce`, for more runs than may be held with all their samples.
+ * @param request runs without samples that say nothing to their series
+ * @returns the answer, and `again`, which answers one of its runs once more, with the samples it has now
+ */
+export function reduceLight(request: ReduceRequest): {
+  answer: ReduceAnswer
+  again: (document: RunDocument) => RunAnswer
+} {
+  const groups = seriesOf(request, false)
+  const groupOf = new Map(groups.flatMap((group) => group.members.map(({ document }) => [document.id, group] as const)))
+  const answer = answerOf(request, groups)
+  const means = new Map(answer.runs.map((run) => [run.id, 'error' in run ? null : run.mean]))
+  return {
+    answer,
+    again(document) {
+      const { series, film } = groupOf.get(document.id)!
+      const taken = takeRun(document, request, false)
+      takeFilm(taken, film)
+      const again = answerRun(taken, figureRun(taken, request, series), request, series)
+      again.mean = means.get(document.id) ?? null
+      return again
+    },
+  }
+}
+
+function answerOf(request: ReduceRequest, groups: readonly SeriesGroup[]): ReduceAnswer {
   const answers = new Map<RunDocument | UnreadableRun, RunAnswer>()
-  const setups = seriesOf(request, workings).flatMap(({ members, series }) => {
+  const setups = groups.flatMap(({ members, series }) => {
     for (const taken of members)
       answers.set(taken.document, answerRun(taken, figureRun(taken, request, series), request, series))
-    const setup = setupOf(
-      members.map(({ document }) => answers.get(document)!),
+    return setupOf(
+      members.map(({ document }) => ({ document, answer: answers.get(document)! })),
       series,
+      request,
     )
-    for (const { workings: kept } of members)
-      if (kept !== null && setup[0] !== undefined) kept['setup.mean'] = setupWorking(setup[0])
-    return setup
   })
   return {
     format: 'vulcanum-reduced',
@@ -58,18 +86,26 @@ export function runInSeries(request: ReduceRequest, runId: string): RunInSeries 
   return null
 }
 
+interface SeriesGroup {
+  members: TakenRun[]
+  series: SetupSeries
+  film: SetupSeries['film']
+}
+
 /** Every run read, in the set-ups that they are series of. */
-function seriesOf(request: ReduceRequest, workings: Workings): { members: TakenRun[]; series: SetupSeries }[] {
+function seriesOf(request: ReduceRequest, workings: Workings): SeriesGroup[] {
   const readable = request.runs.flatMap((run) =>
     'error' in run ? [] : [takeRun(run, request, typeof workings === 'boolean' ? workings : workings.has(run.id))],
   )
-  return groupsOf(readable).map((members) => {
-    const film = ownFilm(members)
-    if (film !== null)
-      for (const { document, prepared } of members)
-        if (document.lossWPerK === null) prepared.run.filmWPerM2K = film.value
-    return { members, series: setupSeries(members, request, film) }
+  return groupsOf(readable).map(({ members, besides }) => {
+    const film = ownFilm([...members, ...besides])
+    for (const taken of members) takeFilm(taken, film)
+    return { members, series: setupSeries(members, request, film), film }
   })
+}
+
+function takeFilm({ document, prepared }: TakenRun, film: SetupSeries['film']): void {
+  if (film !== null && document.lossWPerK === null) prepared.run.filmWPerM2K = film.value
 }
 
 /**
@@ -93,40 +129,79 @@ function ownFilm(members: readonly TakenRun[]): SetupSeries['film'] {
   }
 }
 
-/** By set-up and origin, since a series holds one origin; a run without a set-up stands alone. */
-function groupsOf(runs: readonly TakenRun[]): TakenRun[][] {
+/**
+ * By set-up, fuel and origin, since a series holds one of each; a run without a set-up stands alone. A run without a
+ * fuel (a cool-down) says something to the series of every fuel, and stands with the first.
+ */
+function groupsOf(runs: readonly TakenRun[]): { members: TakenRun[]; besides: TakenRun[] }[] {
+  const setups = grouped(runs, ({ document: { setup, origin } }, i) =>
+    JSON.stringify(setup === null ? [i] : [setup, origin]),
+  )
+  return setups.flatMap((alike) => {
+    const unfuelled = alike.filter(({ document }) => document.fuel.kind === null)
+    const fuels = grouped(
+      alike.filter((run) => !unfuelled.includes(run)),
+      ({ document }) => fuelHeat(document.fuel),
+    )
+    if (unfuelled.length === 0 || fuels.length === 0) return (fuels.length === 0 ? [alike] : fuels).map(alone)
+    return fuels.map((members, i) =>
+      i === 0 ? alone([...members, ...unfuelled]) : { ...alone(members), besides: unfuelled },
+    )
+  })
+}
+
+// Sums run in one order whatever order the runs came in: the same figures to the last digit.
+const alone = (members: TakenRun[]) => ({
+  members: members.sort((a, b) => (a.document.id < b.document.id ? -1 : a.document.id > b.document.id ? 1 : 0)),
+  besides: [] as TakenRun[],
+})
+
+function grouped(runs: readonly TakenRun[], keyOf: (run: TakenRun, i: number) => string): TakenRun[][] {
   const groups = new Map<string, TakenRun[]>()
   runs.forEach((run, i) => {
-    const { setup, origin } = run.document
-    const key = JSON.stringify(setup === null ? [i] : [setup, origin])
+    const key = keyOf(run, i)
     const group = groups.get(key)
     if (group) group.push(run)
     else groups.set(key, [run])
   })
-  // Sums run in one order whatever order the runs came in: the same figures to the last digit.
-  return [...groups.values()].map((group) =>
-    group.sort((a, b) => (a.document.id < b.document.id ? -1 : a.document.id > b.document.id ? 1 : 0)),
-  )
+  return [...groups.values()]
 }
 
-/** Only fully normalised runs enter a mean, and none that is impossible. */
-function setupOf(runs: readonly RunAnswer[], { wind, windLimits }: SetupSeries): SetupAnswer[] {
-  const { setup, origin } = runs[0]!
-  const possible = runs.filter((run) => !isImpossible(run.flags))
-  const normalised = possible.filter((run) => run.status === 'normalised')
-  if (setup === null || normalised.length === 0) return []
+/** What a fuel is as far as heat goes: two kinds, or two heating values, are two fuels. */
+const fuelHeat = ({ kind, lhvMJPerKg }: RunDocument['fuel']): string =>
+  JSON.stringify([kind, lhvMJPerKg ?? (kind === null ? null : (fuelOfKind(kind)?.lowerHeatingValue.value ?? null))])
+
+/** The means of a set-up; each run is told which it enters, and, where its workings are asked for, how that was made. */
+function setupOf(
+  runs: readonly { document: RunDocument; answer: RunAnswer }[],
+  { wind, windLimits }: SetupSeries,
+  { boil }: ReduceOptions,
+): SetupAnswer[] {
+  const [{ document }] = runs as [{ document: RunDocument; answer: RunAnswer }]
+  const inputs = runs.flatMap(({ document: own, answer }) => meanInput(own, answer) ?? [])
+  if (document.setup === null || inputs.length === 0) return []
+  const means = meansOf(inputs, boil)
+  const leftOut = runs.filter(({ answer }) => isImpossible(answer.flags)).map(({ answer }) => answer.id)
+  const byId = new Map(means.flatMap(({ mean, ids }) => ids.map((id) => [id, mean] as const)))
+  for (const { answer } of runs) {
+    const mean = byId.get(answer.id)
+    if (mean === undefined) continue
+    answer.mean = meanOf(mean)
+    if (answer.workings !== undefined) answer.workings['setup.mean'] = setupWorking(mean, leftOut.length)
+  }
+  const one = means.length === 1 ? means[0]!.mean : null
   return [
     {
-      setup,
-      origin,
-      leftOut: runs.filter((run) => !possible.includes(run)).map((run) => run.id),
-      ...setupMean(
-        normalised.map((run) => ({
-          gPerL: run.normalisedGPerL!,
-          uRandom: run.normalisedURandom ?? 0,
-          shared: run.normalisedSharedBy,
-        })),
-      ),
+      setup: document.setup,
+      origin: document.origin,
+      fuel: document.fuel.kind,
+      leftOut,
+      n: inputs.length,
+      means: means.map(({ mean }) => mean),
+      meanGPerL: one?.meanGPerL ?? null,
+      meanU: one?.meanU ?? null,
+      sdGPerL: one?.sdGPerL ?? null,
+      ci95: one?.ci95 ?? null,
       wind:
         wind === null || windLimits === null
           ? null

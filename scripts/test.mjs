@@ -16,6 +16,8 @@ import { startServer } from './lib/server.mjs'
 import { unprivilegedUser } from './lib/unprivileged.mjs'
 
 const PARTS = ['lint', 'types', 'unit', 'db', 'e2e', 'start', 'fuzz', 'soak']
+/** As many browser tests at a time, each against a bench of its own. */
+const E2E_BENCHES = 2
 const HELP = `npm test                    all: ${PARTS.join(', ')}
 npm test -- unit db         some
 npm run test:e2e -- FILE    one browser test; what follows a part is handed to its runner
@@ -104,21 +106,10 @@ class Bench {
     await requireChromium()
     await requireBuild()
     const cluster = await this.#requireCluster()
-    await ensureDatabase(cluster.url('postgres'), 'e2e')
-    await step('Preparing the demonstration', () => prepareDatabase(cluster.url('e2e'), { empty: false }))
-    const server = await startServer({
-      port: await anyFreePort(),
-      databaseUrl: cluster.url('e2e'),
-      onExit: (code) => say(`The test server ended (${code}).`),
-    })
-    this.#undo.push(server.stop)
+    const benches = []
+    for (let i = 1; i <= E2E_BENCHES; i++) benches.push(await this.#e2eBench(cluster, `e2e_${i}`))
     const report = join(this.#scratch(), 'e2e.json')
-    const env = {
-      ...process.env,
-      VULCANUM_URL: server.url,
-      DATABASE_URL: cluster.url('e2e'),
-      PLAYWRIGHT_JSON_OUTPUT_FILE: report,
-    }
+    const env = { ...process.env, VULCANUM_BENCHES: JSON.stringify(benches), PLAYWRIGHT_JSON_OUTPUT_FILE: report }
     const code = await runHere(
       process.execPath,
       [at('node_modules', '@playwright', 'test', 'cli.js'), 'test', '--reporter=list,json', ...handedOn],
@@ -126,6 +117,20 @@ class Bench {
     )
     const { expected = 0, unexpected = 0, flaky = 0 } = readReport(report).stats ?? {}
     this.#count('e2e', code, expected + flaky, unexpected)
+  }
+
+  /** A database with the demonstration, and a server on it. */
+  async #e2eBench(cluster, name) {
+    const databaseUrl = cluster.url(name)
+    await ensureDatabase(cluster.url('postgres'), name)
+    await step('Preparing the demonstration', () => prepareDatabase(databaseUrl, { empty: false }))
+    const server = await startServer({
+      port: await anyFreePort(),
+      databaseUrl,
+      onExit: (code) => say(`The test server ended (${code}).`),
+    })
+    this.#undo.push(server.stop)
+    return { url: server.url, databaseUrl }
   }
 
   async #vitest(project, handedOn, env) {

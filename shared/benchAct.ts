@@ -4,7 +4,8 @@
  */
 import { array, boolean, lazy, mixed, number, object, ValidationError, type Schema } from 'yup'
 import { EVENT_KINDS, type EventKind } from '../core/run/events'
-import { SETTINGS, TESTS, type Setting, type TestName } from '../core/method/method'
+import { SETTINGS, type Setting } from '../core/formats/document'
+import { TESTS, type TestName } from '../core/method/method'
 import type { MarkPayload } from '../core/run/benchStep'
 import type { UnitSystem } from '../core/quantity/kinds'
 import { plainText } from './fields'

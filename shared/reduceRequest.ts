@@ -10,6 +10,7 @@ import {
   LITRES,
   ORIGINS,
   SCREENS,
+  SETTINGS,
   TEST_KINDS,
   type BoilConvention,
   type ReduceRequest,
@@ -89,6 +90,7 @@ const runDocumentSchema = object({
   }),
   lossWPerK: value(L.lossWPerK, L.uLoss),
   boilBy: choice(['call', 'trace']),
+  setting: choice(SETTINGS),
   uncertainty: part({
     startC: measure(L.uK),
     airC: measure(L.uK),
@@ -249,6 +251,7 @@ export function fillRun(run: Loose): RunDocument {
     fuel: withDefaults<RunDocument['fuel']>(NOTHING.fuel, run.fuel),
     lossWPerK: or(run.lossWPerK, null),
     boilBy: or(run.boilBy, null),
+    setting: or(run.setting, null),
     uncertainty: withDefaults(DEFAULT_UNCERTAINTY, run.uncertainty),
     events: or(run.events, []),
     trace: sorted(or(run.trace, [])),

@@ -1,7 +1,8 @@
 /** Words and figures that several screens share. */
 import { formatNumber, formatWithU } from '#core/quantity/format'
-import type { Basis, ReduceAnswer, Rung } from '#core/formats/answer'
+import type { Basis, MeanOf, ReduceAnswer, Rung } from '#core/formats/answer'
 import type { UnitSystem } from '#core/quantity/kinds'
+import { TEST_WORDS } from '#shared/method'
 import type { RunRecord } from '#shared/runRecord'
 
 export const COVERAGE_FACTOR = 2
@@ -94,3 +95,19 @@ export function thenSentence(record: RunRecord, units: UnitSystem): string {
     .filter((part) => part !== null)
     .join(', ')
 }
+
+/** "boil, 500 mL, at full", "20 to 90 °C"… what the runs of a mean are alike in. */
+export function meanWords({ kind, endC, setting, volumeG }: MeanOf, units: UnitSystem): string {
+  return [
+    TEST_WORDS[kind],
+    ...(endC === null ? [] : [`to ${shown(endC, 'temperature', units)}`]),
+    shown(volumeG / 1000, 'mass', units),
+    ...(setting === null ? [] : [`at ${setting}`]),
+  ].join(', ')
+}
+export const isSameMean = (one: MeanOf, other: MeanOf | null): boolean =>
+  other !== null &&
+  one.kind === other.kind &&
+  one.endC === other.endC &&
+  one.setting === other.setting &&
+  one.volumeG === other.volumeG

@@ -4,7 +4,7 @@ import type { Reference, RungName } from '../normalise/reference'
 import type { Working } from '../explain/working'
 import type { BoilEstimate } from '../trace/findBoil'
 import type { BurnFit } from '../trace/fitHeating'
-import type { UnreadableRun } from './document'
+import type { Setting, TestKind, UnreadableRun } from './document'
 
 export interface Flag {
   code: string
@@ -111,6 +111,8 @@ export interface RunAnswer {
     normalisedU: number | null
   } | null
   test: TestFigures
+  /** The mean of its set-up that it enters; null: it enters none. */
+  mean: MeanOf | null
   /** What the trace says of the boil; null without a trace that is long enough. */
   boilFound: BoilEstimate | null
   /** The heating model fitted to the trace, burn by burn. */
@@ -118,14 +120,38 @@ export interface RunAnswer {
   workings?: Record<string, Working>
 }
 
+/** What runs are alike in whose figures make one mean. */
+export interface MeanOf {
+  kind: TestKind
+  /** Temperature the water is brought to; null: it boils [°C]. */
+  endC: number | null
+  setting: Setting | null
+  /** Put in, of its runs on the average: they are within 15 % of each other [g]. */
+  volumeG: number
+}
+
+export interface SetupMean extends MeanOf {
+  n: number
+  meanGPerL: number
+  meanU: number
+  sdGPerL: number | null
+  ci95: [number, number] | null
+}
+
 export interface SetupAnswer {
   setup: string
   origin: string
+  /** Kind of its fuel: one set-up with two fuels is two series. */
+  fuel: string | null
+  /** Runs that enter a mean. */
   n: number
   /** Impossible figures, which enter neither mean nor series. */
   leftOut: string[]
-  meanGPerL: number
-  meanU: number
+  /** A mean for each kind of test, end temperature, setting and volume. */
+  means: SetupMean[]
+  /** The one mean; null where there are several. */
+  meanGPerL: number | null
+  meanU: number | null
   sdGPerL: number | null
   ci95: [number, number] | null
   wind: SetupWind | null

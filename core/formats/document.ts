@@ -41,6 +41,8 @@ export const BOILS = ['rollingBoil', 'firstBubbles', 'probeAtBoil', 'plateau'] a
 export type BoilConvention = (typeof BOILS)[number] | { targetC: number }
 export const LITRES = ['putIn', 'remaining'] as const
 export type Litre = (typeof LITRES)[number]
+export const SETTINGS = ['low', 'medium', 'full'] as const
+export type Setting = (typeof SETTINGS)[number]
 
 type Maybe<T> = T | null
 
@@ -86,6 +88,8 @@ export interface RunDocument {
     burnOutShare: boolean
   }
   lossWPerK: Maybe<{ value: number; u: number }>
+  /** Of the valve. */
+  setting: Maybe<Setting>
   /**
    * Where call and trace disagreed, which the tester decided for; null: not decided. `trace` also gives a boil that
    * nobody called.

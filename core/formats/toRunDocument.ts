@@ -11,6 +11,7 @@ import {
   type Origin,
   type RunDocument,
   type Screen,
+  type Setting,
   type TestKind,
 } from './document'
 
@@ -28,6 +29,7 @@ export interface StoredRun {
   scale: Fineness | null
   thermometer: Fineness | null
   boilBy: 'call' | 'trace' | null
+  setting: Setting | null
   /** Current measurements in SI, with the dimension they were typed in. */
   measured: Partial<Record<string, { value: number; dimension: string }>>
   burner: { kind: BurnerKind; head: Head | null } | null
@@ -102,6 +104,7 @@ export function toRunDocument(run: StoredRun): RunDocument {
     burner: { kind: run.burner?.kind ?? null, head: run.burner?.head ?? null },
     fuel: scaleAccuracyG === undefined ? fuel : { ...fuel, scaleAccuracyG },
     lossWPerK: null,
+    setting: run.setting,
     boilBy: run.boilBy,
     uncertainty: {
       ...DEFAULT_UNCERTAINTY,

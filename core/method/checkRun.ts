@@ -5,7 +5,8 @@
 import type { Flag } from '../formats/answer'
 import { formatClock, formatNumber } from '../quantity/format'
 import type { EventKind } from '../run/events'
-import type { MethodBody, Setting, Window } from './method'
+import type { Setting } from '../formats/document'
+import type { MethodBody, Window } from './method'
 
 export interface CheckedRun {
   /** Current readings in SI, by name. */

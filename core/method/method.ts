@@ -1,5 +1,5 @@
 /** A method: what a test holds, reads and counts, and by which school. A run keeps the version it was done by. */
-import type { BoilConvention, Clock, Litre, TestKind } from '../formats/document'
+import { SETTINGS, type BoilConvention, type Clock, type Litre, type TestKind } from '../formats/document'
 import type { EventKind } from '../run/events'
 
 /** The kinds of test that testers run; several are one kind to the core, done in a series. */
@@ -42,8 +42,6 @@ export const KIND_OF_TEST: Record<TestName, TestKind> = {
   rise: 'boil',
 }
 
-export const SETTINGS = ['low', 'medium', 'full'] as const
-export type Setting = (typeof SETTINGS)[number]
 export const BURNT_OUTS = ['flameOut', 'waterFalls', 'flameLeftPot', 'noUsefulHeat'] as const
 type BurntOut = (typeof BURNT_OUTS)[number]
 export const FUEL_SCHOOLS = ['weighed', 'burnShare', 'pieces'] as const

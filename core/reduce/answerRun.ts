@@ -82,6 +82,7 @@ export function answerRun(taken: TakenRun, figured: Figured, options: ReduceOpti
       normalisedU: rungs.normalisedU,
     }),
     test: testFigures({ document, readings, run, series, firepowerW }),
+    mean: null,
     boilFound: readings.found,
     traceFit: taken.traceFit,
   }

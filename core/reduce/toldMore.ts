@@ -1,7 +1,7 @@
 /** The workings of what a test says in its own terms, of its trace, and of its set-up's wind. */
 import type { Working, WorkingInput } from '../explain/working'
 import type { SourceKey } from '../constants/sources'
-import type { RunAnswer, SetupAnswer, TestFigures } from '../formats/answer'
+import type { RunAnswer, SetupMean, TestFigures } from '../formats/answer'
 import { aimTemperature, lossCoefficient, ownConditions } from '../normalise/heatRun'
 import { FIGURE } from '../normalise/figures'
 import { sharesOf } from '../uncertainty/propagate'
@@ -371,8 +371,8 @@ export function tellTimes(
 }
 const CLOCK_NAMES = { potOn: 'pot-on', lit: 'lighting', bloomed: 'full flame' }
 
-/** The mean of a set-up's runs. */
-export function setupWorking({ n, meanGPerL, meanU, sdGPerL, ci95, leftOut }: SetupAnswer): Working {
+/** A mean of a set-up's runs. @param leftOut how many were impossible */
+export function setupWorking({ n, meanGPerL, meanU, sdGPerL, ci95 }: SetupMean, leftOut: number): Working {
   return {
     path: 'setup.mean',
     title: 'Mean of the set-up’s runs',
@@ -385,6 +385,6 @@ export function setupWorking({ n, meanGPerL, meanU, sdGPerL, ci95, leftOut }: Se
       computed('s', 'Scatter between them', sdGPerL, 'g/L'),
       computed('u', 'Standard uncertainty of the mean', meanU, 'g/L'),
     ],
-    note: `${ci95 === null ? 'One run: no scatter, no interval.' : `95 % from ${ci95[0].toFixed(2)} to ${ci95[1].toFixed(2)} g/L, by Student’s factor for its effective degrees of freedom.`} What all share (Θ, heat loss, γ, the scale) is not divided by n.${leftOut.length > 0 ? ` Left out, since impossible: ${leftOut.length}.` : ''}`,
+    note: `${ci95 === null ? 'One run: no scatter, no interval.' : `95 % from ${ci95[0].toFixed(2)} to ${ci95[1].toFixed(2)} g/L, by Student’s factor for its effective degrees of freedom.`} What all share (Θ, heat loss, γ, the scale) is not divided by n.${leftOut > 0 ? ` Left out, since impossible: ${leftOut}.` : ''}`,
   }
 }

@@ -1,5 +1,5 @@
 /** Mean of a set-up's normalised runs, with what its runs share kept apart. */
-import type { SetupAnswer } from '../formats/answer'
+import type { SetupMean } from '../formats/answer'
 import { studentFactor95 } from './student'
 
 export interface NormalisedRun {
@@ -18,7 +18,7 @@ export interface NormalisedRun {
  */
 export function setupMean(
   runs: readonly NormalisedRun[],
-): Pick<SetupAnswer, 'n' | 'meanGPerL' | 'meanU' | 'sdGPerL' | 'ci95'> {
+): Pick<SetupMean, 'n' | 'meanGPerL' | 'meanU' | 'sdGPerL' | 'ci95'> {
   const n = runs.length
   const mean = average(runs.map((run) => run.gPerL))
   const variance = n === 1 ? 0 : runs.reduce((sum, run) => sum + (run.gPerL - mean) ** 2, 0) / (n - 1)

@@ -13,6 +13,7 @@ import type { Connection } from '../database/connection'
 import { hashOf } from '../database/hash'
 import { insertDecisions, insertMeasurements, resolveRun } from '../database/repositories/runs'
 import { run } from '../database/schema'
+import { keepKeys } from '../runs/series'
 import { freeLane } from './lanes'
 import { refused, refusedFor, TAKEN, type Ack, type Deed } from './acknowledge'
 
@@ -78,6 +79,7 @@ export async function arm(tx: Connection, { act, deed: { arming } }: Deed<'arm'>
     lane,
     bench: { units: act.units, instruments, armedAtMs: act.atMs, ...(rehearsal ? { rehearsal } : {}) },
   })
+  await keepKeys(tx, eq(run.id, act.runId))
   await insertMeasurements(
     tx,
     {

@@ -4,7 +4,7 @@ import { v7 as uuidv7 } from 'uuid'
 import type { Connection } from '../database/connection'
 import { decision, event, measurement, photo, run, runNote, runVoid, trace } from '../database/schema'
 import { mergeTraces } from '../instruments/mergeTraces'
-import { freshen } from '../runs/freshen'
+import { recompute } from '../runs/recompute'
 import { takeSentReadings } from './sentReadings'
 import { refused, TAKEN, type Ack, type RunOnBench } from './acknowledge'
 
@@ -15,7 +15,7 @@ export async function finishRun(tx: Connection, found: RunOnBench): Promise<Ack>
   await tx.update(run).set({ state: 'finished' }).where(eq(run.id, found.id))
   await mergeTraces(tx, found.id)
   await takeSentReadings(tx, found)
-  await freshen(tx, [found.id])
+  await recompute(tx, [found.id])
   return TAKEN
 }
 
@@ -34,7 +34,7 @@ export async function clearLane(tx: Connection, found: RunOnBench): Promise<Ack>
       reason: 'Cleared from the bench',
       personId: found.personId,
     })
-    await freshen(tx, [found.id])
+    await recompute(tx, [found.id])
     return TAKEN
   }
   for (const table of [runNote, decision, measurement]) await tx.delete(table).where(eq(table.runId, found.id))

@@ -1,5 +1,6 @@
 /** The demonstration's typed runs, as the two testers would have typed them. Invented. */
-import type { Setting, TestName } from '../../core/method/method'
+import type { Setting } from '../../core/formats/document'
+import type { TestName } from '../../core/method/method'
 import type { MeasuredQuantity } from '../../shared/measuredQuantity'
 import type { TypedEventKind, TypedLine } from '../../shared/typedRun'
 import type { FuelKey, PEOPLE, PLACES, SetupKey } from './kit'

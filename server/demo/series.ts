@@ -3,7 +3,8 @@
  * the same each time.
  */
 import { formatClock } from '../../core/quantity/format'
-import type { Setting, TestName } from '../../core/method/method'
+import type { Setting } from '../../core/formats/document'
+import type { TestName } from '../../core/method/method'
 import { seededRandom } from '../../core/simulate/random'
 import { simulateCoolDown } from '../../core/simulate/stove'
 import { burnOnce, reaching, tenth, WEATHER, type Burned, type Wanted } from './burning'

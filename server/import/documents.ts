@@ -148,7 +148,7 @@ export async function documentsToStore(
       startedAt,
       zone,
       test: document.kind satisfies TestName,
-      setting: null,
+      setting: document.setting,
       breakIn: false,
       notes: isUuid(document.id) ? '' : document.id,
       tags: [],

@@ -12,7 +12,7 @@ import { lockRevision } from '../database/repositories/corrections'
 import { insertTrace } from '../database/repositories/traces'
 import { importChunk, person, run, tableImport, trace } from '../database/schema'
 import { invalid, invalidAt, notFound, saved, type Outcome, type Refused } from '../kit/outcome'
-import { freshen } from '../runs/freshen'
+import { recompute } from '../runs/recompute'
 import { documentsToStore, readDocuments } from './documents'
 import { kitByName } from './kitNames'
 import { makeKit } from './makeKit'
@@ -288,6 +288,6 @@ async function storeTrace(tx: Connection, id: string, mapping: TraceMapping): Pr
     .update(run)
     .set({ revision: sql`${run.revision} + 1` })
     .where(eq(run.id, mapping.runId))
-  await freshen(tx, [mapping.runId])
+  await recompute(tx, [mapping.runId])
   return { stored: read.value.channels.reduce((sum, one) => sum + one.samples.length, 0), leftOut: 0, made: null }
 }

@@ -2,7 +2,7 @@
 import type { SQL } from 'drizzle-orm'
 import { v5 as uuidv5, v7 as uuidv7 } from 'uuid'
 import { KIND_OF_TEST } from '../../core/method/method'
-import type { Origin } from '../../core/formats/document'
+import type { Origin, Setting } from '../../core/formats/document'
 import type { GivenByDocument } from '../../core/formats/toRunDocument'
 import type { ReadRun } from '../../shared/typedRun'
 import type { TestName } from '../../core/method/method'
@@ -11,7 +11,7 @@ import { inserting, inTurn } from '../database/bulkInsert'
 import { hashOf } from '../database/hash'
 import { decision, event, measurement, run, runTag } from '../database/schema'
 import { insertTrace } from '../database/repositories/traces'
-import { freshen } from '../runs/freshen'
+import { recompute } from '../runs/recompute'
 import { showTags } from '../runs/manyRuns'
 import type { RowIds } from './makeKit'
 
@@ -24,7 +24,7 @@ export interface RunToStore {
   startedAt: string
   zone: string
   test: TestName
-  setting: 'low' | 'medium' | 'full' | null
+  setting: Setting | null
   breakIn: boolean
   notes: string
   tags: readonly string[]
@@ -77,7 +77,7 @@ export async function storeRuns(
         { runId: idOf(importId, one), channel: 'scale', importId },
         one.scaleTrace.map(([s, grams]) => [s, grams / 1000]),
       )
-  await freshen(tx, ids)
+  await recompute(tx, ids)
   const tagged = runs.flatMap((one, i) => (one.tags.length > 0 ? [ids[i]!] : []))
   if (tagged.length > 0) await showTags(tx, tagged)
   return ids

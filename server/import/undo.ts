@@ -7,7 +7,7 @@ import type { Database } from '../database/connection'
 import { bulkInsert } from '../database/bulkInsert'
 import { person, run, runVoid, tableImport, trace } from '../database/schema'
 import { invalidAt, notFound, saved, type Outcome } from '../kit/outcome'
-import { freshen } from '../runs/freshen'
+import { recompute } from '../runs/recompute'
 import { retireMade } from './makeKit'
 
 export async function undoImport(
@@ -69,7 +69,7 @@ export async function undoImport(
         .where(eq(run.id, runId))
     if (row.made) await retireMade(tx, row.made)
     await tx.update(tableImport).set({ state: 'undone', undoneAt: new Date() }).where(eq(tableImport.id, id))
-    await freshen(tx, [...ids, ...others])
+    await recompute(tx, [...ids, ...others])
     return saved(null)
   })
 }

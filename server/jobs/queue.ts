@@ -5,7 +5,8 @@
 import PgBoss from 'pg-boss'
 import pg from 'pg'
 import { useDatabase } from '../database/connection'
-import { markOldCore, workOutNext } from '../runs/freshen'
+import { workOutNext } from '../runs/recompute'
+import { markOldCore } from '../runs/stale'
 import { answerLater, answerNext, FIGURES_CHANNEL, findUnanswered } from '../runs/longAnswers'
 
 const FIGURES = 'figures'

@@ -9,7 +9,7 @@ import { readRecord, type TypedRecord } from '../../shared/record'
 import { typedFieldsFrom } from '../../shared/typedFrom'
 import type { Connection, Database } from '../database/connection'
 import { amendment, container, fuel, fuelBatch, person, price, run } from '../database/schema'
-import { freshenWhere } from '../runs/freshen'
+import { recomputeWhere } from '../runs/recompute'
 import { editOf, inUse, invalid, invalidAt, notFound, saved, type Outcome } from './outcome'
 import { pricesOf } from './prices'
 import { runsWhere } from './runRefs'
@@ -154,7 +154,7 @@ export async function saveBatch(db: Connection, input: unknown): Promise<Outcome
           personId: typed.personId,
         })),
       )
-      await freshenWhere(tx, eq(run.fuelBatchId, typed.id))
+      await recomputeWhere(tx, eq(run.fuelBatchId, typed.id))
     }
     return saved((await findBatch(tx, typed.id))!)
   })

@@ -12,7 +12,7 @@ import { isUuid } from '../../shared/uuid'
 import type { Connection, Database } from '../database/connection'
 import { nowPlace, person, place, placeVersion, run, windSurvey } from '../database/schema'
 import { editOf, inUse, invalid, invalidAt, notFound, saved, type Outcome } from './outcome'
-import { freshenWhere } from '../runs/freshen'
+import { recomputeWhere } from '../runs/recompute'
 import { runsWhere } from './runRefs'
 
 type Row = typeof place.$inferSelect
@@ -116,7 +116,7 @@ export async function savePlace(db: Connection, input: unknown): Promise<Outcome
         .set({ ...head, revision: standing.row.revision + 1 })
         .where(eq(place.id, typed.id))
     if (standing !== null && standing.row.name !== head.name)
-      await freshenWhere(
+      await recomputeWhere(
         tx,
         inArray(
           run.placeVersionId,

@@ -24,7 +24,7 @@ import {
   thingVersion,
 } from '../database/schema'
 import { editOf, inUse, invalid, invalidAt, notFound, saved, type Outcome } from './outcome'
-import { freshenWhere } from '../runs/freshen'
+import { recomputeWhere } from '../runs/recompute'
 import { photosOf } from './photos'
 import { runsWhere } from './runRefs'
 
@@ -231,7 +231,7 @@ export async function saveSetup(db: Connection, input: unknown): Promise<Outcome
         .set({ ...head, revision: standing.row.revision + 1 })
         .where(eq(setup.id, typed.id))
     if (standing !== null && standing.row.name !== head.name)
-      await freshenWhere(
+      await recomputeWhere(
         tx,
         inArray(
           run.setupVersionId,

@@ -18,7 +18,7 @@ import { hashOf } from '../database/hash'
 import { method, methodVersion, run } from '../database/schema'
 import { editOf, inUse, invalid, invalidAt, notFound, saved, type Outcome } from '../kit/outcome'
 import { runsWhere } from '../kit/runRefs'
-import { freshenWhere } from '../runs/freshen'
+import { recomputeWhere } from '../runs/recompute'
 import { schoolFigures } from './schoolFigures'
 
 /** Shipped methods have the same ids on every bench. */
@@ -192,7 +192,7 @@ export async function saveMethod(db: Connection, input: unknown): Promise<Outcom
         .set({ ...head, revision: standing.row.revision + 1 })
         .where(eq(method.id, typed.id))
     if (standing !== null && standing.row.name !== head.name)
-      await freshenWhere(
+      await recomputeWhere(
         tx,
         inArray(
           run.methodVersionId,

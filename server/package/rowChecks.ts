@@ -5,7 +5,7 @@
 import { array, boolean, lazy, mixed, number, object, ValidationError, type Schema } from 'yup'
 import { getTableColumns } from 'drizzle-orm'
 import type pg from 'pg'
-import { BOILS, CLOCKS, LITRES, ORIGINS, TEST_KINDS } from '../../core/formats/document'
+import { BOILS, CLOCKS, LITRES, ORIGINS, SETTINGS, TEST_KINDS } from '../../core/formats/document'
 import {
   ACCESSORIES,
   BURNT_OUTS,
@@ -15,7 +15,6 @@ import {
   METHOD_SETTINGS,
   RANKINGS,
   SAFE_WATER,
-  SETTINGS,
   TESTS,
   WIND_SCHOOLS,
 } from '../../core/method/method'

@@ -13,16 +13,17 @@ import { listedOptions } from '../../shared/runOptions'
 import { urlOf, type Connection } from '../database/connection'
 import { hashOf, hashOfSamples } from '../database/hash'
 import { cachedResult, keepResult } from '../database/repositories/results'
-import { findRuns, seriesOf, seriesStamp, type FoundRun } from '../database/repositories/runs'
+import { findRuns, type FoundRun } from '../database/repositories/runs'
 import { inThread } from '../workers/pool'
+import { membersOf, seriesAt } from './series'
 
 export type Options = ReturnType<typeof defaultOptions>
-type Asked = Pick<FoundRun, 'stored' | 'apart'>
+type Asked = Pick<FoundRun, 'stored' | 'apart' | 'seriesKey'>
 
 /** The request that screen, CSV, JSON and command line share: the run first, then the rest of its series. */
 export async function requestFor(db: Connection, run: Asked, options = defaultOptions()): Promise<ReduceRequest> {
-  if (run.apart) return requestOf(run, [], options)
-  const others = (await seriesOf(db, run.stored.id)).map((one) => one.id).filter((id) => id !== run.stored.id)
+  if (run.apart || run.seriesKey === null) return requestOf(run, [], options)
+  const others = (await membersOf(db, [run.seriesKey])).filter((id) => id !== run.stored.id)
   if (!isCall(options))
     return requestOf(
       run,
@@ -57,11 +58,11 @@ const isCall = ({ boil }: Options): boolean => boil === 'rollingBoil' || boil ==
 export const readsCalls = ({ method }: FoundRun): boolean => isCall(listedOptions(method))
 
 /**
- * Runs of one heat hash are one series, whatever their set-ups are called. A void run or a break-in is in none.
+ * Runs of one series, whatever their set-ups are called. A void run or a break-in is in none.
  * @param whole ids of runs that are answered for as the first is: with their traces
  */
 export function requestOf(
-  { stored, apart }: Asked,
+  { stored, apart }: Pick<Asked, 'stored' | 'apart'>,
   others: readonly StoredRun[],
   options: Options,
   whole: ReadonlySet<string> = new Set(),
@@ -76,20 +77,22 @@ export function requestOf(
   return { ...options, runs: [toRunDocument(stored), ...series] }
 }
 
-const inputHash = ({ trace, scaleTrace, ...rest }: RunDocument, apart: boolean, series: string): string =>
-  hashOf([rest, hashOfSamples(trace), hashOfSamples(scaleTrace), apart, series])
+const inputHash = (
+  { trace, scaleTrace, ...rest }: RunDocument,
+  series: [key: string | null, revision: number],
+): string => hashOf([rest, hashOfSamples(trace), hashOfSamples(scaleTrace), series])
 
 /** A series of more runs is not worked out where others wait for their answers. */
 const MOST_HERE = 100
 
 /** @param asked options other than the contract's defaults. The answer holds this run alone, and its set-up. */
 export async function answerRun(db: Connection, run: Asked, asked = defaultOptions()): Promise<ReduceAnswer> {
-  const { stored, apart } = run
-  const series = apart ? { stamp: '', runs: 1 } : await seriesStamp(db, stored.id)
+  const { stored, apart, seriesKey } = run
+  const series = apart || seriesKey === null ? { revision: 0, runs: 1 } : await seriesAt(db, seriesKey)
   const key = {
     runId: stored.id,
     optionsHash: hashOf(asked),
-    inputHash: inputHash(toRunDocument(stored), apart, series.stamp),
+    inputHash: inputHash(toRunDocument(stored), [seriesKey, series.revision]),
     coreVersion: CORE_VERSION,
   }
   const kept = await cachedResult(db, key)

@@ -9,7 +9,7 @@ import { crossCheckReadings } from '../../shared/typedRunChecks'
 import type { Connection, Database } from '../database/connection'
 import { appendCorrection, isStored, lockRevision } from '../database/repositories/corrections'
 import { findRun } from '../database/repositories/runs'
-import { freshen } from './freshen'
+import { recompute } from './recompute'
 
 export type CorrectOutcome =
   { status: 'corrected' | 'known' } | { status: 'invalid' | 'conflict' | 'notFound'; problems: FieldProblem[] }
@@ -42,7 +42,7 @@ async function correctIn(tx: Connection, runId: string, { typed, quantity }: Cor
     return { status: 'invalid', problems: problems.map(({ text }) => ({ path: 'typed', text: `${name}: ${text}` })) }
   }
   await appendCorrection(tx, runId, { ...typed, eventId: event.id }, quantity)
-  await freshen(tx, [runId])
+  await recompute(tx, [runId])
   return { status: 'corrected' }
 }
 

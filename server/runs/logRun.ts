@@ -8,7 +8,7 @@ import type { Connection } from '../database/connection'
 import { hashOf } from '../database/hash'
 import { dropDraft } from '../database/repositories/drafts'
 import { insertTypedRun, resolveRun, runBodyHash, type ResolvedRun } from '../database/repositories/runs'
-import { freshen } from './freshen'
+import { recompute } from './recompute'
 
 export type LogOutcome =
   | { status: 'created' | 'known'; id: string }
@@ -47,7 +47,7 @@ export async function logRun(
   const bodyHash = hashOf(typed)
   const created = await db.transaction(async (tx) => {
     if (!(await insertTypedRun(tx, { typed, read, resolved: resolved.value, bodyHash }))) return false
-    if (refresh) await freshen(tx, [typed.id])
+    if (refresh) await recompute(tx, [typed.id])
     await dropDraft(tx, typed.id)
     return true
   })

@@ -5,7 +5,7 @@ import { readManyRuns, type ManyRuns } from '../../shared/manyRuns'
 import type { Connection, Database } from '../database/connection'
 import { person, run, runRow, runTag, runVoid } from '../database/schema'
 import { invalid, invalidAt, saved, type Outcome } from '../kit/outcome'
-import { freshen } from './freshen'
+import { recompute } from './recompute'
 
 /** `done`: those that it changed; the others were so already. */
 export async function doToRuns(db: Database, input: unknown): Promise<Outcome<{ done: number }>> {
@@ -59,7 +59,7 @@ async function voidAll(
     .update(run)
     .set({ state: wanted, revision: sql`${run.revision} + 1` })
     .where(inArray(run.id, ids))
-  await freshen(tx, ids)
+  await recompute(tx, ids)
   return ids.length
 }
 

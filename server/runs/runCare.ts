@@ -11,7 +11,7 @@ import type { Connection } from '../database/connection'
 import { lockRevision } from '../database/repositories/corrections'
 import { decision, observation, person, run, runVoid } from '../database/schema'
 import { invalid, invalidAt, notFound, saved, type Outcome } from '../kit/outcome'
-import { freshen } from './freshen'
+import { recompute } from './recompute'
 
 /**
  * Does what was asked, in one transaction, and works out anew every figure it moves. The same id again changes nothing.
@@ -40,7 +40,7 @@ const CARES: Record<TypedCare['what'], (tx: Connection, runId: string, typed: Ty
       .update(run)
       .set({ revision: sql`${run.revision} + 1` })
       .where(eq(run.id, runId))
-    await freshen(tx, [runId])
+    await recompute(tx, [runId])
   },
   observe: async (tx, runId, { id, scale, step, note, atMs, personId }) => {
     const standing = (await observationRows(tx, runId)).find((one) => one.scale === scale)
@@ -83,7 +83,7 @@ async function setVoid(
     .update(run)
     .set({ state: voided ? 'void' : 'finished', revision: sql`${run.revision} + 1` })
     .where(eq(run.id, runId))
-  await freshen(tx, [runId])
+  await recompute(tx, [runId])
 }
 
 async function setBreakIn(tx: Connection, runId: string, typed: TypedCare, breakIn: boolean): Promise<void> {
@@ -92,7 +92,7 @@ async function setBreakIn(tx: Connection, runId: string, typed: TypedCare, break
     .update(run)
     .set({ breakIn, revision: sql`${run.revision} + 1` })
     .where(eq(run.id, runId))
-  await freshen(tx, [runId])
+  await recompute(tx, [runId])
 }
 
 /** Everything said of a run, oldest first. */

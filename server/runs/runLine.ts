@@ -9,11 +9,11 @@ import type { RunLine, RunRecord } from '../../shared/runRecord'
 import type { runRow } from '../database/schema'
 import { ribbonOf } from './ribbonOf'
 
-type Row = Omit<typeof runRow.$inferInsert, 'series' | 'staleSince' | 'tags'>
+export type RunRow = Omit<typeof runRow.$inferInsert, 'meanKey' | 'staleSince' | 'tags'>
 export const ELSEWHERE = 'elsewhere'
 export const NO_METHOD = 'by no method'
 
-export function rowOf(record: RunRecord, stored: StoredRun, answer: RunAnswer): Row {
+export function rowOf(record: RunRecord, stored: StoredRun, answer: RunAnswer): RunRow {
   const line = lineOf(record, stored, answer)
   const {
     id,
@@ -63,7 +63,7 @@ function dayOf(at: string, zone: string): string {
 }
 const days = new Map<string, Intl.DateTimeFormat>()
 
-function lineOf(record: RunRecord, stored: StoredRun, answer: RunAnswer): Row['line'] {
+function lineOf(record: RunRecord, stored: StoredRun, answer: RunAnswer): RunRow['line'] {
   const {
     timeToBoilS,
     gPerL,
@@ -106,7 +106,7 @@ function lineOf(record: RunRecord, stored: StoredRun, answer: RunAnswer): Row['l
   }
 }
 
-function remarksOf({ worstFlag, ended, status, breakIn, ribbon }: Row['line']): RunRemark[] {
+function remarksOf({ worstFlag, ended, status, breakIn, ribbon }: RunRow['line']): RunRemark[] {
   return [
     ...(worstFlag?.severity === 'error'
       ? [worstFlag.text as 'impossible' | 'contradictory']

@@ -1,5 +1,6 @@
 /** One row of somebody's table as a run: read in full, or every fault of it by column. */
-import { SETTINGS, TESTS, type Setting, type TestName } from '../../core/method/method'
+import { SETTINGS, type Setting } from '../../core/formats/document'
+import { TESTS, type TestName } from '../../core/method/method'
 import { TEST_KINDS } from '../../core/formats/document'
 import { parseQuantity, type Quantity } from '../../core/quantity/parseQuantity'
 import { unitOf } from '../../core/quantity/units'

@@ -4,7 +4,7 @@ import { readFileSync } from 'node:fs'
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { reduce } from '../../core/reduce'
-import type { RunAnswer } from '../../core/formats/answer'
+import type { ReduceAnswer, RunAnswer } from '../../core/formats/answer'
 import type { Working } from '../../core/explain/working'
 import { setupMean } from '../../core/statistics/setupMean'
 import { studentFactor95 } from '../../core/statistics/student'
@@ -397,6 +397,78 @@ describe('mean of a set-up', () => {
     // in Student's table).
     expect((ci95![1] - ci95![0]) / 2 / meanU).toBeCloseTo(2.298, 2)
     expect(setupMean(runs.slice(0, 1))).toMatchObject({ n: 1, sdGPerL: null, ci95: null })
+  })
+})
+
+describe('a series', () => {
+  const reduced = (runs: Loose[]) => {
+    const read = readReduceRequest({ ...contract, runs })
+    if (!read.ok) throw new Error(JSON.stringify(read.problems))
+    return reduce(read.request)
+  }
+  const [base] = contract.runs as [Loose]
+  const inWind = (id: string, windMS: number, fuel: Loose, s = 300): Loose => ({
+    ...base,
+    id,
+    place: { ...(base.place as Loose), windMS },
+    fuel: { ...(base.fuel as Loose), ...fuel },
+    events: [
+      { kind: 'potOn', s: 0 },
+      { kind: 'rollingBoil', s },
+    ],
+  })
+  const methanol = { kind: 'methanol', lhvMJPerKg: null, usedG: 24 }
+  const ethanol = { kind: 'ethanol', lhvMJPerKg: null, usedG: 30 }
+
+  it('holds one fuel: another in the same set-up moves none of its figures, and has a mean of its own', () => {
+    const own = [inWind('m0', 0, methanol), inWind('m1', 2, methanol, 420), inWind('m2', 3, methanol, 500)]
+    const others = [inWind('e1', 2, ethanol, 310), inWind('e2', 3, ethanol, 320)]
+    const [apart, together] = [reduced(own), reduced([...others, ...own])]
+    expect(together.runs.slice(2)).toEqual(apart.runs)
+    expect(together.setups.map(({ fuel, n }) => [fuel, n])).toEqual([
+      ['ethanol', 2],
+      ['methanol', 3],
+    ])
+    // A heating value that was measured is another fuel than the same kind's as built in.
+    const richer = reduced([...own, inWind('m3', 2, { ...methanol, lhvMJPerKg: 18.5 }, 300)])
+    expect(richer.runs.slice(0, 3)).toEqual(apart.runs)
+  })
+
+  it('has a mean for each kind of test, setting and volume, and none of them all; a cool-down without fuel serves every fuel', () => {
+    const volume = (id: string, massG: number, more: Loose = {}) => ({
+      ...base,
+      id,
+      water: { ...(base.water as Loose), massG },
+      ...more,
+    })
+    const { runs, setups } = reduced([
+      volume('a', 473),
+      volume('b', 500),
+      volume('c', 1000),
+      volume('d', 500, { setting: 'low' }),
+    ])
+    expect(setups[0]!.means.map(({ setting, volumeG, n }) => [setting, volumeG, n])).toEqual([
+      [null, 487, 2],
+      [null, 1000, 1],
+      ['low', 500, 1],
+    ])
+    expect(setups[0]).toMatchObject({ n: 4, meanGPerL: null, meanU: null, ci95: null })
+    expect(runs.map((one) => ('error' in one ? null : one.mean?.volumeG))).toEqual([487, 487, 1000, 500])
+    const cooling = {
+      ...base,
+      id: 'cool',
+      kind: 'coolDown',
+      fuel: null,
+      events: [],
+      trace: Array.from({ length: 61 }, (_, i) => [i * 30, 11 + 80 * Math.exp(-i / 60)]),
+    }
+    const estimated = [inWind('m', 0, methanol), inWind('e', 0, ethanol)].map((run) => ({ ...run, lossWPerK: null }))
+    const loss = (answer: ReduceAnswer) =>
+      answer.runs.slice(0, 2).map((one) => ('error' in one ? null : one.ladder[2]!.basis))
+    expect([loss(reduced(estimated)), loss(reduced([...estimated, cooling]))]).toEqual([
+      ['assumed', 'assumed'],
+      ['ownSeries', 'ownSeries'],
+    ])
   })
 })
 

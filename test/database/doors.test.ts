@@ -13,7 +13,7 @@ import { insertWaterTrace, tracesOf } from '../../server/database/repositories/t
 import { event, measurement, placeVersion, run as runTable, runRow, traceChunk } from '../../server/database/schema'
 import { burnOne } from '../../server/runs/burnOne'
 import { correctRun } from '../../server/runs/correctRun'
-import { backfillRows } from '../../server/runs/freshen'
+import { backfillRows } from '../../server/runs/recompute'
 import { allLines } from './lines'
 import { logRun } from '../../server/runs/logRun'
 import { makeTestDatabase, type TestDatabase } from './database'

@@ -11,7 +11,8 @@ import { anyFreePort } from '../../scripts/lib/ports.mjs'
 import { INGEST, type FeedLanes } from '../../shared/feed'
 import { hashOfLists } from '../../server/database/hash'
 import type { RunAnswer } from '../../core/formats/answer'
-import { findRun, seriesOf } from '../../server/database/repositories/runs'
+import { findRun } from '../../server/database/repositories/runs'
+import { membersOf } from '../../server/runs/series'
 import { channelTraces } from '../../server/database/repositories/traces'
 import { ingestBatch, run, trace, traceChunk } from '../../server/database/schema'
 import { feedOf, revokeFeed, saveFeed, type Feed } from '../../server/instruments/feeds'
@@ -218,7 +219,7 @@ it('a rehearsal has its scene, no container and a series of its own; its air is 
   const page = await runPage(bench.db, found, {})
   expect(page.rehearsed!.judgement.trueUsedG).toBeGreaterThan(3)
   expect(page.presses.map((press) => [press.as, press.atMs])).toEqual([['undone', 40_000]])
-  expect((await seriesOf(bench.db, runId)).map((one) => one.id)).toEqual([runId])
+  expect(await membersOf(bench.db, [found.seriesKey!])).toEqual([runId])
   expect(
     await tell(
       act(uuidv7(), NOW, {

@@ -3,7 +3,7 @@
  * allows.
  */
 import AxeBuilder from '@axe-core/playwright'
-import type { BrowserContext, Page } from '@playwright/test'
+import type { Page } from '@playwright/test'
 import { clearBench, EVERY_STATE, stage } from '../../scripts/lib/stageBench.mjs'
 import { expect, open, test } from './page'
 
@@ -55,31 +55,13 @@ async function pagesOf(page: Page): Promise<string[]> {
     `/methods/${method}/edit`,
   ]
 }
+test.describe.configure({ mode: 'parallel' })
 test.beforeAll(({ baseURL }) => stage(baseURL!, EVERY_STATE))
 test.afterAll(({ baseURL }) => clearBench(baseURL!))
-const inLight = (context: BrowserContext, baseURL: string, light: string) =>
-  context.addCookies([{ name: 'vulcanum_light', value: encodeURIComponent(JSON.stringify(light)), url: baseURL }])
-
-for (const light of ['day', 'glare']) {
-  test(`no serious violation on any page in ${light}`, async ({ page, context, baseURL }) => {
-    test.setTimeout(420_000)
-    await inLight(context, baseURL!, light)
-    for (const path of await pagesOf(page)) {
-      await open(page, path)
-      const axe = new AxeBuilder({ page })
-      // Another light changes colours alone.
-      if (light !== 'day') axe.withRules(['color-contrast', 'link-in-text-block'])
-      const { violations } = await axe.analyze()
-      const serious = violations.filter((violation) => ['serious', 'critical'].includes(violation.impact ?? ''))
-      expect(
-        serious.map(
-          (violation) =>
-            `${path}: ${violation.id}: ${violation.nodes.map((node) => node.html.slice(0, 120)).join(' | ')}`,
-        ),
-      ).toEqual([])
-    }
-  })
-}
+const WIDE = { width: 1280, height: 800 }
+const PHONE = { width: 390, height: 844 }
+/** As many pages are looked at side by side. */
+const SHARES = 2
 
 /** Brightest relative luminance (WCAG 2.2) and bluest channel of a screenshot, read in a page of its own. */
 async function brightest(reader: Page, png: Buffer): Promise<{ luminance: number; blue: number }> {
@@ -111,25 +93,44 @@ async function brightest(reader: Page, png: Buffer): Promise<{ luminance: number
   )
 }
 
-test('in Dark bench no pixel exceeds luminance 0.30 or blue 0x40', async ({ page, context, baseURL, browser }) => {
-  test.setTimeout(420_000)
-  const reader = await (await browser.newContext()).newPage()
-  await inLight(context, baseURL!, 'dark')
-  for (const path of await pagesOf(page)) {
-    await open(page, path)
-    await page.waitForTimeout(500)
-    const { luminance, blue } = await brightest(reader, await page.screenshot({ fullPage: true }))
-    expect(luminance, path).toBeLessThanOrEqual(0.3)
-    expect(blue, path).toBeLessThanOrEqual(0x40)
-  }
-  await reader.context().close()
-})
+/** Serious barriers, each with where it stands. Another light changes colours alone. */
+async function barriers(page: Page, light: 'day' | 'glare'): Promise<string[]> {
+  const axe = new AxeBuilder({ page })
+  if (light !== 'day') axe.withRules(['color-contrast', 'link-in-text-block'])
+  const { violations } = await axe.analyze()
+  return violations
+    .filter((violation) => ['serious', 'critical'].includes(violation.impact ?? ''))
+    .map(({ id, nodes }) => `${light}: ${id}: ${nodes.map((node) => node.html.slice(0, 120)).join(' | ')}`)
+}
 
-test('at 390 px nothing is wider than the phone', async ({ page }) => {
-  test.setTimeout(300_000)
-  await page.setViewportSize({ width: 390, height: 844 })
-  for (const path of await pagesOf(page)) {
-    await open(page, path)
-    expect(await page.evaluate(() => document.documentElement.scrollWidth), path).toBeLessThanOrEqual(390)
-  }
-})
+async function nextLight(page: Page, light: string): Promise<void> {
+  await page.locator('[data-light-switch]').click()
+  await expect(page.locator('html')).toHaveAttribute('data-light', light)
+  await page.evaluate(() => document.fonts.ready)
+}
+
+for (let share = 0; share < SHARES; share++)
+  test(`every page, part ${share + 1} of ${SHARES}: no serious barrier in Day and Glare, nothing bright in Dark bench, nothing wider than a phone`, async ({
+    page,
+    context,
+    baseURL,
+    browser,
+  }) => {
+    test.setTimeout(420_000)
+    const reader = await (await browser.newContext()).newPage()
+    for (const path of (await pagesOf(page)).filter((_, i) => i % SHARES === share)) {
+      await context.addCookies([{ name: 'vulcanum_light', value: encodeURIComponent('"day"'), url: baseURL! }])
+      await page.setViewportSize(WIDE)
+      await open(page, path)
+      expect(await barriers(page, 'day'), path).toEqual([])
+      await nextLight(page, 'glare')
+      expect(await barriers(page, 'glare'), path).toEqual([])
+      await nextLight(page, 'dark')
+      const { luminance, blue } = await brightest(reader, await page.screenshot({ fullPage: true }))
+      expect(luminance, path).toBeLessThanOrEqual(0.3)
+      expect(blue, path).toBeLessThanOrEqual(0x40)
+      await page.setViewportSize(PHONE)
+      expect(await page.evaluate(() => document.documentElement.scrollWidth), path).toBeLessThanOrEqual(PHONE.width)
+    }
+    await reader.context().close()
+  })

@@ -3,7 +3,7 @@ import { parseQuantity } from '#core/quantity/parseQuantity'
 import { problemText } from '#core/result'
 import { isBurning, isOver } from '#core/run/benchStep'
 import type { MarkPayload } from '#core/run/benchStep'
-import { SETTINGS } from '#core/method/method'
+import { SETTINGS } from '#core/formats/document'
 import type { EventKind } from '#core/run/events'
 import type { Lane } from '#shared/bench'
 

@@ -1,23 +1,32 @@
 <script setup lang="ts">
-import type { SetupAnswer } from '#core/formats/answer'
+import type { MeanOf, SetupAnswer } from '#core/formats/answer'
 
-/** What the set-up's runs say together: their mean, and what wind does to it. */
-defineProps<{ setup: SetupAnswer }>()
+/** What the set-up's runs say together: their means, and what wind does to it. */
+const props = defineProps<{ setup: SetupAnswer; /** The mean that the run enters. */ own: MeanOf | null }>()
 const { units } = usePreferences()
+/** The run's own first. */
+const means = computed(() =>
+  [...props.setup.means]
+    .map((mean) => ({ ...mean, words: meanWords(mean, units.value), isOwn: isSameMean(mean, props.own) }))
+    .sort((a, b) => Number(b.isOwn) - Number(a.isOwn)),
+)
 </script>
 
 <template>
   <section aria-label="Its set-up" class="enamel p-4">
     <h2 class="mb-1">Its set-up, {{ setup.n }} {{ setup.n === 1 ? 'run' : 'runs' }} at this reference</h2>
-    <p>
-      Mean <FigureButton path="setup.mean">{{ withExpandedU(setup.meanGPerL, setup.meanU) }}</FigureButton> g/L<template
-        v-if="setup.ci95"
-        >, 95 % from <span class="figures">{{ setup.ci95[0].toFixed(1) }}</span> to
-        <span class="figures">{{ setup.ci95[1].toFixed(1) }}</span></template
-      >.<template v-if="setup.leftOut.length">
-        Left out, since impossible: {{ setup.leftOut.length }}
-        {{ setup.leftOut.length === 1 ? 'run' : 'runs' }}.</template
-      >
+    <p v-for="mean in means" :key="mean.words" class="first-letter:uppercase" :data-mean="mean.words">
+      <template v-if="means.length > 1"
+        >{{ mean.words }}, {{ mean.n }} {{ mean.n === 1 ? 'run' : 'runs' }}: mean </template
+      ><template v-else>Mean </template
+      ><FigureButton v-if="mean.isOwn" path="setup.mean">{{ withExpandedU(mean.meanGPerL, mean.meanU) }}</FigureButton
+      ><span v-else class="figures">{{ withExpandedU(mean.meanGPerL, mean.meanU) }}</span> g/L<template v-if="mean.ci95"
+        >, 95 % from <span class="figures">{{ mean.ci95[0].toFixed(1) }}</span> to
+        <span class="figures">{{ mean.ci95[1].toFixed(1) }}</span></template
+      >.
+    </p>
+    <p v-if="setup.leftOut.length">
+      Left out, since impossible: {{ setup.leftOut.length }} {{ setup.leftOut.length === 1 ? 'run' : 'runs' }}.
     </p>
     <p v-if="setup.wind">
       Wind, {{ BASIS_WORDS[setup.wind.basis] }}:

@@ -7,7 +7,7 @@ import { REHEARSAL_SPEEDS, REHEARSAL_STOVES, STOVE_WORDS, usualStove } from '#sh
 import { READING_INSTRUMENTS } from '#shared/typedRun'
 import type { WindSurvey } from '#shared/windSurvey'
 import { BOIL } from '#core/method/shipped'
-import { SETTINGS } from '#core/method/method'
+import { SETTINGS } from '#core/formats/document'
 
 /** A lane set up for the next run. The last one's choices stand already: a series is the same again. */
 useHead({ title: 'Set up a lane · Vulcanum' })

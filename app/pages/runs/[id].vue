@@ -108,7 +108,7 @@ const title = computed(() =>
           :claim="page.claim"
           @add="addReading"
         />
-        <RunSetup v-if="page.setup" :setup="page.setup" />
+        <RunSetup v-if="page.setup" :setup="page.setup" :own="page.answer.mean" />
         <RunMonteCarlo
           v-if="page.answer.normalisedGPerL !== null"
           :run-id="id"

@@ -1,7 +1,6 @@
 /** Runs: written once by their typed form, read whole or as a list. */
 import type { PressureFacts } from '../../../core/air/pressureOf'
-import { and, asc, desc, eq, sql } from 'drizzle-orm'
-import { alias } from 'drizzle-orm/pg-core'
+import { asc, desc, eq } from 'drizzle-orm'
 import { v7 as uuidv7 } from 'uuid'
 import type { StoredRun } from '../../../core/formats/toRunDocument'
 import { KIND_OF_TEST, type MethodBody } from '../../../core/method/method'
@@ -267,6 +266,8 @@ export interface FoundRun {
   scaled: boolean
   /** What its set-up was made of, as far as heat goes. */
   heatHash: string
+  /** Null: a draft of an earlier version. */
+  seriesKey: string | null
   /** Void or a break-in: it stands alone, in no series. */
   apart: boolean
 }
@@ -470,6 +471,7 @@ function found(
     scale: readBy('fuelBefore', 'fuelAfter', 'fuelUsed', 'fuelLoad', 'fuelLeftover'),
     thermometer: readBy('waterStart'),
     boilBy,
+    setting: row.run.setting,
     measured: Object.fromEntries(
       measurements.map((one) => [one.quantity, { value: one.value, dimension: unitOf(one.typedUnit).dimension }]),
     ),
@@ -503,7 +505,8 @@ function found(
     scaled,
     method: row.method.body,
     heatHash: row.heatHash,
-    apart: row.run.breakIn || row.run.state === 'void',
+    seriesKey: row.run.seriesKey,
+    apart: row.run.seriesKey === id,
   }
 }
 
@@ -519,59 +522,3 @@ const partsOf = (db: Connection, setupVersionIds: string[]) =>
     .innerJoin(thingVersion, eq(thingVersion.id, setupPart.thingVersionId))
     .innerJoin(thing, eq(thing.id, thingVersion.thingId))
     .where(anyOf(setupPart.setupVersionId, setupVersionIds))
-
-/**
- * The runs of one series: one heat hash, one origin, none void and no break-in; each with the revision it is at.
- * Ordered.
- */
-export async function seriesOf(db: Connection, runId: string): Promise<{ id: string; revision: number }[]> {
-  const [own] = await db
-    .select({ heatHash: setupVersion.heatHash, origin: run.origin })
-    .from(run)
-    .innerJoin(setupVersion, eq(setupVersion.id, run.setupVersionId))
-    .where(eq(run.id, runId))
-  if (own === undefined) return []
-  return db
-    .select({ id: run.id, revision: run.revision })
-    .from(run)
-    .innerJoin(setupVersion, eq(setupVersion.id, run.setupVersionId))
-    .where(
-      and(
-        eq(setupVersion.heatHash, own.heatHash),
-        eq(run.origin, own.origin),
-        eq(run.state, 'finished'),
-        eq(run.breakIn, false),
-      ),
-    )
-    .orderBy(asc(run.startedAt), asc(run.id))
-}
-
-/**
- * The runs of the series and their revisions as one word, made where they stand: a series of a thousand is not sent for
- * each reader of one of its pages.
- */
-export async function seriesStamp(db: Connection, runId: string): Promise<{ stamp: string; runs: number }> {
-  const own = alias(run, 'own')
-  const ownVersion = alias(setupVersion, 'own_version')
-  const [row] = await db
-    .select({
-      stamp: sql<
-        string | null
-      >`md5(string_agg(${run.id}::text || ':' || ${run.revision}, ',' order by ${run.startedAt}, ${run.id}))`,
-      runs: sql<number>`count(*)::int`,
-    })
-    .from(own)
-    .innerJoin(ownVersion, eq(ownVersion.id, own.setupVersionId))
-    .innerJoin(setupVersion, eq(setupVersion.heatHash, ownVersion.heatHash))
-    .innerJoin(
-      run,
-      and(
-        eq(run.setupVersionId, setupVersion.id),
-        eq(run.origin, own.origin),
-        eq(run.state, 'finished'),
-        eq(run.breakIn, false),
-      ),
-    )
-    .where(eq(own.id, runId))
-  return { stamp: row?.stamp ?? '', runs: row?.runs ?? 0 }
-}

@@ -13,24 +13,28 @@ export const fuel = pgTable('fuel', {
   createdAt: createdAt(),
 })
 
-export const fuelBatch = pgTable('fuel_batch', {
-  id: id(),
-  fuelId: uuid('fuel_id')
-    .notNull()
-    .references(() => fuel.id),
-  name: text('name').notNull(),
-  openedOn: date('opened_on'),
-  storage: text('storage').notNull().default(''),
-  composition: text('composition').notNull().default(''),
-  lhvJPerKg: si('lhv_j_per_kg'),
-  densityKgPerM3: si('density_kg_per_m3'),
-  /** Where the heating value and the density come from: required beside them. */
-  source: text('source').notNull().default(''),
-  typed: jsonb('typed').$type<TypedFields>().notNull().default({}),
-  revision: revision(),
-  retiredAt: retiredAt(),
-  createdAt: createdAt(),
-})
+export const fuelBatch = pgTable(
+  'fuel_batch',
+  {
+    id: id(),
+    fuelId: uuid('fuel_id')
+      .notNull()
+      .references(() => fuel.id),
+    name: text('name').notNull(),
+    openedOn: date('opened_on'),
+    storage: text('storage').notNull().default(''),
+    composition: text('composition').notNull().default(''),
+    lhvJPerKg: si('lhv_j_per_kg'),
+    densityKgPerM3: si('density_kg_per_m3'),
+    /** Where the heating value and the density come from: required beside them. */
+    source: text('source').notNull().default(''),
+    typed: jsonb('typed').$type<TypedFields>().notNull().default({}),
+    revision: revision(),
+    retiredAt: retiredAt(),
+    createdAt: createdAt(),
+  },
+  (table) => [index('fuel_batch_of_fuel').on(table.fuelId)],
+)
 
 /** What one cost from a day on: of a thing, or of so much fuel of a batch. Outside versions: price is not heat. */
 export const price = pgTable(

@@ -43,14 +43,14 @@ export const runRow = pgTable(
     firepowerW: doublePrecision('firepower_w'),
     line: jsonb('line').$type<Omit<RunLine, 'stale' | 'tags'>>().notNull(),
     coreVersion: text('core_version').notNull(),
-    /** Runs whose figures rest on each other: one heat hash and origin; of a void run or a break-in its own id. */
-    series: text('series').notNull(),
+    /** The mean of its set-up that it enters: a key of setup_summary. */
+    meanKey: text('mean_key'),
     /** Since when facts behind it are newer; null: it stands. */
     staleSince: timestamp('stale_since', { withTimezone: true }),
   },
   (table) => [
     index('run_row_by_start').on(table.startedAt, table.runId),
-    index('run_row_by_series').on(table.series),
+    index('run_row_of_mean').on(table.meanKey),
     index('run_row_stale')
       .on(table.staleSince)
       .where(sql`stale_since is not null`),

@@ -14,8 +14,7 @@ import {
   type AnyPgColumn,
 } from 'drizzle-orm/pg-core'
 import { sql } from 'drizzle-orm'
-import type { Origin, TestKind } from '../../../core/formats/document'
-import type { Setting } from '../../../core/method/method'
+import type { Origin, Setting, TestKind } from '../../../core/formats/document'
 import type { UnitSystem } from '../../../core/quantity/kinds'
 import type { MarkPayload } from '../../../core/run/benchStep'
 import type { GivenByDocument } from '../../../core/formats/toRunDocument'
@@ -73,6 +72,11 @@ export const run = pgTable(
     importId: uuid('import_id').references((): AnyPgColumn => tableImport.id),
     /** What its document gave that no reading here holds: a heat loss, uncertainties of its own. */
     given: jsonb('given').$type<GivenByDocument>(),
+    /**
+     * Runs whose figures rest on each other have one: one heat hash, one fuel, one origin; its own id, where it stands
+     * apart. Kept by server/runs/series.ts.
+     */
+    seriesKey: text('series_key'),
     /** Hash of what was sent first: the same again is acknowledged, another is refused. */
     bodyHash: text('body_hash').notNull(),
     createdAt: createdAt(),
@@ -80,6 +84,12 @@ export const run = pgTable(
   (table) => [
     index('run_by_start').on(table.startedAt),
     index('run_by_import').on(table.importId),
+    index('run_by_series').on(table.seriesKey),
+    index('run_by_setup_version').on(table.setupVersionId),
+    index('run_by_fuel_batch').on(table.fuelBatchId),
+    index('run_by_place_version').on(table.placeVersionId),
+    index('run_by_method_version').on(table.methodVersionId),
+    index('run_by_container').on(table.containerId),
     uniqueIndex('run_one_a_lane')
       .on(table.lane)
       .where(sql`state in ('draft', 'live')`),

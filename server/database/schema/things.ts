@@ -73,7 +73,7 @@ export const setupVersion = pgTable(
     reason: text('reason').notNull().default(''),
     createdAt: createdAt(),
   },
-  (table) => [unique().on(table.setupId, table.n)],
+  (table) => [unique().on(table.setupId, table.n), index('setup_version_by_heat').on(table.heatHash)],
 )
 
 export const setupPart = pgTable(
@@ -87,7 +87,10 @@ export const setupPart = pgTable(
       .notNull()
       .references(() => thingVersion.id),
   },
-  (table) => [primaryKey({ columns: [table.setupVersionId, table.role] })],
+  (table) => [
+    primaryKey({ columns: [table.setupVersionId, table.role] }),
+    index('setup_part_of_thing').on(table.thingVersionId),
+  ],
 )
 
 /** A warning about a set-up that a person overrode, with the reason. */

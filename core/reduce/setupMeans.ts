@@ -1,0 +1,77 @@
+/** The means of a set-up's runs: one for each kind of test, end temperature, setting and volume. */
+import type { MeanOf, RunAnswer, SetupMean } from '../formats/answer'
+import type { BoilConvention, RunDocument } from '../formats/document'
+import { isImpossible } from '../plausibility/physicalLimit'
+import { setupMean, type NormalisedRun } from '../statistics/setupMean'
+
+/** Runs whose water differs by more make another mean. Source: estimate. */
+const ALIKE_VOLUME = 1.15
+
+/** What a run brings to the mean it enters. */
+export interface MeanInput extends NormalisedRun {
+  id: string
+  kind: MeanOf['kind']
+  setting: MeanOf['setting']
+  waterG: number
+}
+
+/** Null: it enters none. Only a fully normalised figure enters a mean, and none that is impossible. */
+export function meanInput({ kind, setting, water }: RunDocument, answer: RunAnswer): MeanInput | null {
+  const waterG = (water.massG ?? 0) + (water.snowG ?? 0)
+  if (answer.status !== 'normalised' || isImpossible(answer.flags)) return null
+  return {
+    id: answer.id,
+    kind,
+    setting,
+    waterG,
+    gPerL: answer.normalisedGPerL!,
+    uRandom: answer.normalisedURandom ?? 0,
+    shared: answer.normalisedSharedBy,
+  }
+}
+
+export interface Mean {
+  mean: SetupMean
+  /** Its runs. */
+  ids: string[]
+}
+
+/** @param boil where all of them end */
+export function meansOf(inputs: readonly MeanInput[], boil: BoilConvention): Mean[] {
+  const endC = typeof boil === 'object' ? boil.targetC : null
+  return alike(inputs).map((runs) => ({
+    ids: runs.map((run) => run.id),
+    mean: {
+      kind: runs[0]!.kind,
+      endC,
+      setting: runs[0]!.setting,
+      volumeG: Math.round(runs.reduce((sum, run) => sum + run.waterG, 0) / runs.length),
+      ...setupMean(runs),
+    },
+  }))
+}
+
+/** In one order whatever order they came in: kinds and settings as they first stand, volumes from the smallest on. */
+function alike(inputs: readonly MeanInput[]): MeanInput[][] {
+  const byTest = new Map<string, MeanInput[]>()
+  for (const one of inputs) {
+    const key = JSON.stringify([one.kind, one.setting])
+    const group = byTest.get(key)
+    if (group) group.push(one)
+    else byTest.set(key, [one])
+  }
+  return [...byTest.values()].flatMap(byVolume)
+}
+
+function byVolume(inputs: readonly MeanInput[]): MeanInput[][] {
+  const groups: MeanInput[][] = []
+  for (const one of [...inputs].sort((a, b) => a.waterG - b.waterG)) {
+    const group = groups.at(-1)
+    if (group && one.waterG <= ALIKE_VOLUME * group[0]!.waterG) group.push(one)
+    else groups.push([one])
+  }
+  return groups
+}
+
+/** The label of a mean, without its figures. */
+export const meanOf = ({ kind, endC, setting, volumeG }: MeanOf): MeanOf => ({ kind, endC, setting, volumeG })

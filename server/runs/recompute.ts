@@ -1,0 +1,152 @@
+/**
+ * Keeps the rows of the logbook in step with the facts: a small series at once, in the transaction of its facts; a
+ * large one is marked, and worked out in the background.
+ */
+import { and, asc, eq, isNotNull, isNull, lt, or, sql, type SQL } from 'drizzle-orm'
+import { anyOf } from '../database/anyOf'
+import type { Connection, Database } from '../database/connection'
+import { run, runRow } from '../database/schema'
+import { bareRows } from './bareRows'
+import { countUp, isApart, keepKeys, keepMissingKeys, keysOf, LISTED, lockSeries, membersOf } from './series'
+import { markStale, rowsIn } from './stale'
+import { workOutApart, workOutSeries } from './workOut'
+
+/** As many runs are worked out while a person waits. About a millisecond each, facts and all. */
+const AT_ONCE = 80
+
+/** Called in the transaction that changed the facts of these runs. Series they have left are worked out too. */
+export async function recompute(tx: Connection, runIds: readonly string[]): Promise<void> {
+  if (runIds.length === 0) return
+  const keys = await keysOf(tx, runIds)
+  await lockSeries(tx, keys)
+  await keepKeys(tx, and(LISTED, anyOf(run.id, runIds))!)
+  await countUp(tx, keys)
+  if ((await membersOf(tx, keys)).length > AT_ONCE) return later(tx, runIds, keys)
+  for (const key of keys) await workOutSeries(tx, key)
+}
+
+/**
+ * Those that are new stand in the list at once, by their own readings, or, where they are many, without figures;
+ * whether one is void counts at once too.
+ */
+async function later(tx: Connection, runIds: readonly string[], keys: readonly string[]): Promise<void> {
+  const had = new Set(
+    (await tx.select({ id: runRow.runId }).from(runRow).where(anyOf(runRow.runId, runIds))).map((row) => row.id),
+  )
+  const fresh = runIds.filter((id) => !had.has(id))
+  const {
+    rows: [clock],
+  } = await tx.execute<{ at: string }>(sql`select clock_timestamp()::text as at`)
+  if (fresh.length > AT_ONCE) await bareRows(tx, fresh)
+  else await workOutApart(tx, fresh)
+  const isVoid = sql`exists (select 1 from ${run} where ${run.id} = ${runRow.runId} and ${run.state} = 'void')`
+  await tx
+    .update(runRow)
+    .set({ voided: isVoid })
+    .where(and(anyOf(runRow.runId, [...had]), sql`${runRow.voided} is distinct from ${isVoid}`))
+  // What was marked just now needs no second mark.
+  await markStale(
+    tx,
+    and(rowsIn(keys), or(isNull(runRow.staleSince), lt(runRow.staleSince, sql`${clock!.at}::timestamptz`)))!,
+  )
+}
+
+/** Every run that a condition on `run` picks, as after `recompute` of each. */
+export async function recomputeWhere(tx: Connection, where: SQL): Promise<void> {
+  const picked = await tx.select({ id: run.id }).from(run).where(and(LISTED, where))
+  await recompute(
+    tx,
+    picked.map((one) => one.id),
+  )
+}
+
+/** Gives a row to every run that has none; says how many had none. */
+export async function backfillRows(db: Connection): Promise<number> {
+  await keepMissingKeys(db)
+  const bare = await db
+    .select({ id: run.id, key: run.seriesKey })
+    .from(run)
+    .leftJoin(runRow, eq(runRow.runId, run.id))
+    .where(and(isNull(runRow.runId), LISTED))
+  const apart = bare.filter((one) => isApart(one.key!)).map((one) => one.id)
+  for (let from = 0; from < apart.length; from += APART_AT_ONCE) {
+    const ids = apart.slice(from, from + APART_AT_ONCE)
+    await db.transaction(async (tx) => {
+      await lockSeries(tx, ids)
+      await workOutApart(tx, ids)
+    })
+  }
+  for (const key of new Set(bare.filter((one) => !isApart(one.key!)).map((one) => one.key!)))
+    await db.transaction((tx) => workOutAlone(tx, key))
+  return bare.length
+}
+
+/**
+ * Works out the series that has waited longest; false where none waits. One that cannot be goes to the end of the
+ * queue.
+ */
+export async function workOutNext(db: Database): Promise<boolean> {
+  const [next] = await db
+    .select({ key: run.seriesKey })
+    .from(runRow)
+    .innerJoin(run, eq(run.id, runRow.runId))
+    .where(isNotNull(runRow.staleSince))
+    .orderBy(asc(runRow.staleSince))
+    .limit(1)
+  if (next === undefined) return false
+  const key = next.key!
+  if (isApart(key) && oneByOne === 0) {
+    const together = await db
+      .transaction((tx) => workOutManyApart(tx))
+      .then(
+        () => true,
+        () => false,
+      )
+    if (together) return true
+    oneByOne = APART_AT_ONCE
+  }
+  oneByOne = Math.max(0, oneByOne - 1)
+  try {
+    await db.transaction((tx) => workOutAlone(tx, key))
+  } catch (error) {
+    await markStale(db, rowsIn([key]))
+    throw error
+  }
+  return true
+}
+
+async function workOutAlone(tx: Connection, key: string): Promise<void> {
+  await lockSeries(tx, [key])
+  await workOutSeries(tx, key)
+}
+
+/** Void runs and break-ins are each a series of one: many of them are worked out together, each alone. */
+const APART_AT_ONCE = 200
+/** As many of them are taken one at a time: one of those together could not be worked out, and holds up no other. */
+let oneByOne = 0
+async function workOutManyApart(tx: Connection): Promise<void> {
+  const isAlone = sql`${run.seriesKey} = ${run.id}::text`
+  const stale = tx
+    .select({ id: runRow.runId })
+    .from(runRow)
+    .innerJoin(run, eq(run.id, runRow.runId))
+    .where(and(isNotNull(runRow.staleSince), isAlone))
+    .orderBy(asc(runRow.staleSince))
+    .limit(APART_AT_ONCE)
+  const ids = (await stale).map((one) => one.id)
+  await lockSeries(tx, ids)
+  const [seen] = await tx
+    .select({ at: sql<string | null>`max(${runRow.staleSince})::text` })
+    .from(runRow)
+    .where(anyOf(runRow.runId, ids))
+  // One that stands in a series again by now is worked out with that.
+  const still = await tx
+    .select({ id: run.id })
+    .from(run)
+    .where(and(anyOf(run.id, ids), isAlone))
+  await workOutApart(
+    tx,
+    still.map((one) => one.id),
+    seen!.at,
+  )
+}

@@ -1,0 +1,184 @@
+/**
+ * Works out the rows of a series, and its means: each run read by the conventions of its method, with the whole series
+ * behind it.
+ */
+import { eq, sql } from 'drizzle-orm'
+import { reduceLight, reduce } from '../../core/reduce'
+import type { RunAnswer, SetupMean } from '../../core/formats/answer'
+import { listedOptions } from '../../shared/runOptions'
+import type { Connection } from '../database/connection'
+import { hashOf } from '../database/hash'
+import { findRuns, type FoundRun } from '../database/repositories/runs'
+import { traceChunks } from '../database/repositories/traces'
+import { runRow, setupSummary } from '../database/schema'
+import { needsTrace, readsCalls, requestOf, type Options } from './answerRun'
+import { keepRows } from './keepRows'
+import { tellLong } from './longAnswers'
+import { rowOf, type RunRow } from './runLine'
+import { isApart, membersOf } from './series'
+import { rowsIn } from './stale'
+
+/** Chunks of trace held at a time, of at most 4 096 samples each. */
+const CHUNKS_AT_A_TIME = 100
+const ROWS_AT_A_TIME = 500
+
+/** What became stale meanwhile stays so. The series is locked. */
+export async function workOutSeries(tx: Connection, key: string): Promise<void> {
+  const [seen] = await tx
+    .select({ at: sql<string | null>`max(${runRow.staleSince})::text` })
+    .from(runRow)
+    .where(rowsIn([key]))
+  const ids = await membersOf(tx, [key])
+  if (isApart(key)) return workOutApart(tx, ids, seen!.at)
+  const chunks = await traceChunks(tx, ids)
+  const members = await membersAsNeeded(tx, ids)
+  await tx.delete(setupSummary).where(eq(setupSummary.seriesKey, key))
+  for (const { options, own } of byConventions(members))
+    await workOutAlike(tx, { key, options, own, members, chunks, seenStale: seen!.at })
+}
+
+/** Runs that stand apart, each by its own readings; so stand, for a while, those that are new in a large series. */
+export async function workOutApart(
+  tx: Connection,
+  ids: readonly string[],
+  seenStale: string | null = null,
+): Promise<void> {
+  for (const part of inParts(ids, await traceChunks(tx, [...ids])))
+    await keepRows(tx, (await findRuns(tx, part)).map(rowAlone), seenStale)
+}
+
+function rowAlone(found: FoundRun): RunRow {
+  const [answer] = reduce(requestOf({ ...found, apart: true }, [], listedOptions(found.method))).runs
+  return rowFrom(found, answer as RunAnswer)
+}
+const rowFrom = ({ record, stored }: FoundRun, answer: RunAnswer | undefined): RunRow => {
+  if (answer === undefined || 'error' in answer) throw new Error(`Run ${record.id} was not reduced`)
+  return rowOf(record, stored, answer)
+}
+
+/** With the traces alone that say something to the series. */
+async function membersAsNeeded(tx: Connection, ids: readonly string[]): Promise<FoundRun[]> {
+  const light = await findRuns(tx, [...ids], { traces: false })
+  const needed = light.some((one) => !readsCalls(one)) ? ids : light.filter(needsTrace).map((one) => one.record.id)
+  const whole = new Map((needed.length === 0 ? [] : await findRuns(tx, [...needed])).map((one) => [one.record.id, one]))
+  return light.map((one) => whole.get(one.record.id) ?? one)
+}
+
+interface Alike {
+  options: Options
+  own: FoundRun[]
+}
+function byConventions(members: readonly FoundRun[]): Alike[] {
+  const groups = new Map<string, Alike>()
+  for (const one of members) {
+    const options = listedOptions(one.method)
+    const key = JSON.stringify(options)
+    const group = groups.get(key)
+    if (group) group.own.push(one)
+    else groups.set(key, { options, own: [one] })
+  }
+  return [...groups.values()]
+}
+
+interface Work extends Alike {
+  key: string
+  members: readonly FoundRun[]
+  chunks: ReadonlyMap<string, number>
+  seenStale: string | null
+}
+
+/** Runs of one series that are read by the same conventions: their rows, and the means that they enter. */
+async function workOutAlike(tx: Connection, { key, options, own, members, chunks, seenStale }: Work): Promise<void> {
+  const [first] = own as [FoundRun]
+  const others = members.filter((one) => one !== first).map((one) => one.stored)
+  const request = requestOf(first, others, options)
+  const { answer, again } = reduceLight(request)
+  const meanKeys = await keepMeans(tx, {
+    key,
+    options,
+    means: answer.setups[0]?.means ?? [],
+    fuelKind: first.stored.fuel?.kind ?? null,
+  })
+  const answers = new Map(answer.runs.flatMap((one) => ('error' in one ? [] : [[one.id, one] as const])))
+  const keyOf = ({ mean }: RunAnswer) => (mean === null ? null : meanKeys(mean))
+  const row = (found: FoundRun, said: RunAnswer | undefined) => ({
+    ...rowFrom(found, said),
+    meanKey: said ? keyOf(said) : null,
+  })
+  const still = own.filter((one) => !chunks.has(one.record.id))
+  for (let from = 0; from < still.length; from += ROWS_AT_A_TIME)
+    await keepRows(
+      tx,
+      still.slice(from, from + ROWS_AT_A_TIME).map((one) => row(one, answers.get(one.record.id))),
+      seenStale,
+    )
+  const traced = own.map((one) => one.record.id).filter((id) => chunks.has(id))
+  for (const part of inParts(traced, chunks)) {
+    const whole = await findRuns(tx, part)
+    const documents = new Map(
+      requestOf(
+        whole[0]!,
+        whole.slice(1).map((one) => one.stored),
+        options,
+        new Set(part),
+      ).runs.map((one) => [one.id, one]),
+    )
+    await keepRows(
+      tx,
+      whole.map((one) => row(one, again(documents.get(one.record.id) as never))),
+      seenStale,
+    )
+    await tellLong(tx, whole)
+  }
+}
+
+/** Stores the means. @returns the key of each */
+async function keepMeans(
+  tx: Connection,
+  {
+    key,
+    options,
+    means,
+    fuelKind,
+  }: { key: string; options: Options; means: readonly SetupMean[]; fuelKind: string | null },
+): Promise<(mean: Pick<SetupMean, 'kind' | 'endC' | 'setting' | 'volumeG'>) => string> {
+  const conventions = hashOf(options)
+  const keyOf = ({ kind, endC, setting, volumeG }: Pick<SetupMean, 'kind' | 'endC' | 'setting' | 'volumeG'>) =>
+    hashOf([key, conventions, kind, endC, setting, volumeG])
+  if (means.length > 0)
+    await tx.insert(setupSummary).values(
+      means.map((mean) => ({
+        key: keyOf(mean),
+        seriesKey: key,
+        conventions,
+        fuelKind,
+        kind: mean.kind,
+        endC: mean.endC,
+        setting: mean.setting,
+        volumeKg: mean.volumeG / 1000,
+        n: mean.n,
+        meanGPerL: mean.meanGPerL,
+        meanU: mean.meanU,
+        sdGPerL: mean.sdGPerL,
+        lowGPerL: mean.ci95?.[0] ?? null,
+        highGPerL: mean.ci95?.[1] ?? null,
+      })),
+    )
+  return keyOf
+}
+
+/** As many runs at a time as their traces allow. */
+function inParts(ids: readonly string[], chunks: ReadonlyMap<string, number>): string[][] {
+  const parts: string[][] = []
+  let held = Infinity
+  for (const id of ids) {
+    const own = chunks.get(id) ?? 0
+    if (held + own > CHUNKS_AT_A_TIME || parts.at(-1)!.length >= ROWS_AT_A_TIME) {
+      parts.push([])
+      held = 0
+    }
+    parts.at(-1)!.push(id)
+    held += own
+  }
+  return parts
+}
