@@ -68,7 +68,7 @@ async function linesOf(url) {
     const lines = new Map()
     for (const { line } of rows) {
       const said = { ...line, id: undefined }
-      const key = [said.startedAt, said.setup, said.fuel, said.origin, said.kind].join(' · ')
+      const key = [said.startedAt, said.setup, said.fuel, said.origin, said.kind, said.place, said.person].join(' · ')
       lines.set(`${key} · ${[...lines.keys()].filter((one) => one.startsWith(key)).length + 1}`, said)
     }
     return lines

@@ -1,4 +1,5 @@
 /** Today: the newest test day, what wants a decision, and what moved. */
+import type { MeanOf } from '../core/formats/answer'
 import type { RunLine } from './runRecord'
 
 type SettleKind = 'impossible' | 'contradictory' | 'which' | 'unweighed' | 'doubtful' | 'stopped'
@@ -8,12 +9,13 @@ export interface ToSettle {
   kind: SettleKind
   words: string
 }
-/**
- * A set-up whose place among the others, or whose figure, the newest day changed. Means at the Standard bench [g/L].
- */
+/** A mean of a set-up's runs that the newest day moved, or its place among those it may be held against. At the Standard bench [g/L]. */
 export interface Moved {
   setup: string
+  of: MeanOf
   n: number
+  /** Means of one fuel, kind of test, end temperature and volume, this one too. */
+  among: number
   was: { gPerL: number; rank: number } | null
   now: { gPerL: number; rank: number }
 }

@@ -105,9 +105,3 @@ export function meanWords({ kind, endC, setting, volumeG }: MeanOf, units: UnitS
     ...(setting === null ? [] : [`at ${setting}`]),
   ].join(', ')
 }
-export const isSameMean = (one: MeanOf, other: MeanOf | null): boolean =>
-  other !== null &&
-  one.kind === other.kind &&
-  one.endC === other.endC &&
-  one.setting === other.setting &&
-  one.volumeG === other.volumeG

@@ -67,11 +67,21 @@ function byVolume(inputs: readonly MeanInput[]): MeanInput[][] {
   const groups: MeanInput[][] = []
   for (const one of [...inputs].sort((a, b) => a.waterG - b.waterG)) {
     const group = groups.at(-1)
-    if (group && one.waterG <= ALIKE_VOLUME * group[0]!.waterG) group.push(one)
+    if (group && isAlikeVolume(group[0]!.waterG, one.waterG)) group.push(one)
     else groups.push([one])
   }
   return groups
 }
 
+export const isAlikeVolume = (one: number, other: number): boolean =>
+  Math.max(one, other) <= ALIKE_VOLUME * Math.min(one, other)
+
 /** The label of a mean, without its figures. */
 export const meanOf = ({ kind, endC, setting, volumeG }: MeanOf): MeanOf => ({ kind, endC, setting, volumeG })
+
+export const isSameMean = (one: MeanOf, other: MeanOf | null): boolean =>
+  other !== null &&
+  one.kind === other.kind &&
+  one.endC === other.endC &&
+  one.setting === other.setting &&
+  one.volumeG === other.volumeG

@@ -2,8 +2,9 @@
 import { and, asc, desc, eq, max, notExists, sql } from 'drizzle-orm'
 import type { Connection } from '../database/connection'
 import { decision, run, runRow } from '../database/schema'
-import { settleOf, type Moved, type Today, type ToSettle } from '../../shared/today'
+import { settleOf, type Today, type ToSettle } from '../../shared/today'
 import { lineOfRow } from './listRuns'
+import { moved } from './moved'
 
 const COUNTS = and(eq(runRow.origin, 'measured'), eq(runRow.voided, false))
 const SHOWN = {
@@ -57,49 +58,5 @@ async function toSettle(db: Connection): Promise<ToSettle[]> {
     const line = lineOfRow(row)
     const asked = settleOf(line)
     return asked === null ? [] : [{ run: line, revision: row.revision, ...asked }]
-  })
-}
-
-interface Mean {
-  setup: string
-  n: number
-  gPerL: number
-}
-
-/** Means of the set-ups before the day and with it; impossible figures count in neither. */
-async function moved(db: Connection, date: string): Promise<Moved[]> {
-  const burned = (
-    await db
-      .selectDistinct({ setup: runRow.setup })
-      .from(runRow)
-      .where(and(COUNTS, eq(runRow.day, date)))
-  ).map((row) => row.setup)
-  const ranked = async (until: '<' | '<='): Promise<Mean[]> =>
-    db
-      .select({
-        setup: runRow.setup,
-        n: sql<number>`count(*)::int`,
-        gPerL: sql<number>`avg(${runRow.normalisedGPerL})`,
-      })
-      .from(runRow)
-      .where(
-        and(
-          COUNTS,
-          sql`${runRow.normalisedGPerL} is not null and not (${runRow.remarks} && array['impossible', 'contradictory', 'breakIn']) and ${runRow.day} ${sql.raw(until)} ${date}`,
-        ),
-      )
-      .groupBy(runRow.setup)
-      .orderBy(sql`avg(${runRow.normalisedGPerL})`)
-  const [before, now] = [await ranked('<'), await ranked('<=')]
-  const placeIn = (list: Mean[], setup: string) => {
-    const at = list.findIndex((one) => one.setup === setup)
-    return at < 0 ? null : { gPerL: list[at]!.gPerL, rank: at + 1 }
-  }
-  return now.flatMap(({ setup, n }): Moved[] => {
-    const [was, is] = [placeIn(before, setup), placeIn(now, setup)!]
-    return burned.includes(setup) &&
-      (was === null || was.rank !== is.rank || Math.abs(is.gPerL / was.gPerL - 1) > 0.005)
-      ? [{ setup, n, was, now: is }]
-      : []
   })
 }

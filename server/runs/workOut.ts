@@ -2,19 +2,19 @@
  * Works out the rows of a series, and its means: each run read by the conventions of its method, with the whole series
  * behind it.
  */
-import { eq, sql } from 'drizzle-orm'
+import { sql } from 'drizzle-orm'
 import { reduceLight, reduce } from '../../core/reduce'
-import type { RunAnswer, SetupMean } from '../../core/formats/answer'
+import type { RunAnswer } from '../../core/formats/answer'
 import { listedOptions } from '../../shared/runOptions'
 import type { Connection } from '../database/connection'
-import { hashOf } from '../database/hash'
 import { findRuns, type FoundRun } from '../database/repositories/runs'
 import { traceChunks } from '../database/repositories/traces'
-import { runRow, setupSummary } from '../database/schema'
+import { runRow } from '../database/schema'
 import { needsTrace, readsCalls, requestOf, type Options } from './answerRun'
 import { keepRows } from './keepRows'
 import { tellLong } from './longAnswers'
 import { rowOf, type RunRow } from './runLine'
+import { dropMeans, keepMeans } from './setupSummaries'
 import { isApart, membersOf } from './series'
 import { rowsIn } from './stale'
 
@@ -32,7 +32,7 @@ export async function workOutSeries(tx: Connection, key: string): Promise<void> 
   if (isApart(key)) return workOutApart(tx, ids, seen!.at)
   const chunks = await traceChunks(tx, ids)
   const members = await membersAsNeeded(tx, ids)
-  await tx.delete(setupSummary).where(eq(setupSummary.seriesKey, key))
+  await dropMeans(tx, key)
   for (const { options, own } of byConventions(members))
     await workOutAlike(tx, { key, options, own, members, chunks, seenStale: seen!.at })
 }
@@ -97,7 +97,8 @@ async function workOutAlike(tx: Connection, { key, options, own, members, chunks
     key,
     options,
     means: answer.setups[0]?.means ?? [],
-    fuelKind: first.stored.fuel?.kind ?? null,
+    answers: answer.runs,
+    own: own.map((one) => one.stored),
   })
   const answers = new Map(answer.runs.flatMap((one) => ('error' in one ? [] : [[one.id, one] as const])))
   const keyOf = ({ mean }: RunAnswer) => (mean === null ? null : meanKeys(mean))
@@ -130,41 +131,6 @@ async function workOutAlike(tx: Connection, { key, options, own, members, chunks
     )
     await tellLong(tx, whole)
   }
-}
-
-/** Stores the means. @returns the key of each */
-async function keepMeans(
-  tx: Connection,
-  {
-    key,
-    options,
-    means,
-    fuelKind,
-  }: { key: string; options: Options; means: readonly SetupMean[]; fuelKind: string | null },
-): Promise<(mean: Pick<SetupMean, 'kind' | 'endC' | 'setting' | 'volumeG'>) => string> {
-  const conventions = hashOf(options)
-  const keyOf = ({ kind, endC, setting, volumeG }: Pick<SetupMean, 'kind' | 'endC' | 'setting' | 'volumeG'>) =>
-    hashOf([key, conventions, kind, endC, setting, volumeG])
-  if (means.length > 0)
-    await tx.insert(setupSummary).values(
-      means.map((mean) => ({
-        key: keyOf(mean),
-        seriesKey: key,
-        conventions,
-        fuelKind,
-        kind: mean.kind,
-        endC: mean.endC,
-        setting: mean.setting,
-        volumeKg: mean.volumeG / 1000,
-        n: mean.n,
-        meanGPerL: mean.meanGPerL,
-        meanU: mean.meanU,
-        sdGPerL: mean.sdGPerL,
-        lowGPerL: mean.ci95?.[0] ?? null,
-        highGPerL: mean.ci95?.[1] ?? null,
-      })),
-    )
-  return keyOf
 }
 
 /** As many runs at a time as their traces allow. */

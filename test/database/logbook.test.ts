@@ -22,7 +22,7 @@ import {
 } from '../../shared/runList'
 import type { RunLine } from '../../shared/runRecord'
 import { emptyTypedRun, type TypedRun } from '../../shared/typedRun'
-import { run, runRow, setup as setupTable } from '../../server/database/schema'
+import { run, runRow, setup as setupTable, setupSummary } from '../../server/database/schema'
 import { kitChoices } from '../../server/database/repositories/kit'
 import { findSetup, listSetups, saveSetup } from '../../server/kit/setups'
 import { loadDemonstration } from '../../server/demo/load'
@@ -32,6 +32,14 @@ import { correctRun } from '../../server/runs/correctRun'
 import { exportRuns, type ExportFormat } from '../../server/runs/exportRuns'
 import { backfillRows, recomputeWhere, workOutNext } from '../../server/runs/recompute'
 import { figuresLeft, markStale, rowsIn } from '../../server/runs/stale'
+import { answerRun } from '../../server/runs/answerRun'
+import { made, newRecord } from '../../server/runs/burnOne'
+import { saveBatch } from '../../server/kit/fuels'
+import { findRun } from '../../server/database/repositories/runs'
+import type { TypedRecord } from '../../shared/record'
+import { listedOptions } from '../../shared/runOptions'
+import type { RunAnswer } from '../../core/formats/answer'
+import { isSameMean } from '../../core/reduce/setupMeans'
 import { listGroups, listRuns, readCursor } from '../../server/runs/listRuns'
 import { logRun } from '../../server/runs/logRun'
 import { doToRuns } from '../../server/runs/manyRuns'
@@ -320,6 +328,67 @@ describe('rows', () => {
     while (await workOutNext(bench.db));
     await recomputeWhere(bench.db, inArray(run.kind, ['simmer']))
     expect((await figuresLeft(bench.db)).stale).toBe(0)
+  }, 60_000)
+})
+
+describe('a series', () => {
+  const answered = async (id: string) =>
+    (await answerRun(bench.db, (await findRun(bench.db, id))!)).runs[0] as RunAnswer
+  const cone = (fuelBatchId: string, wind: string, boil: string, fuel: Partial<TypedRun['measured']>) =>
+    typed('Lahar in the cone', {
+      fuelBatchId,
+      measured: { ...typed('Lahar in the cone').measured, wind, fuelBefore: '', fuelAfter: '', ...fuel },
+      times: { ...typed('Lahar in the cone').times, rollingBoil: boil },
+    })
+
+  it('a property of a batch that moves one run’s fuel moves the answers of all that borrow from it, not the logbook’s alone', async () => {
+    const [byVolume, weighed] = ['tin 7', 'tin 8'].map((name) =>
+      newRecord({ kind: 'ethanol', fuel: 'Ethanol', batch: name }),
+    ) as [TypedRecord, TypedRecord]
+    for (const batch of [byVolume, weighed]) made(await saveBatch(bench.db, batch))
+    const runs = [
+      cone(byVolume.id, 'calm', '7:10', { fuelUsed: '24 ml' }),
+      cone(byVolume.id, '1.5 m/s', '8:40', { fuelUsed: '31 ml' }),
+      cone(byVolume.id, '2.5 m/s', '9:50', { fuelUsed: '38 ml' }),
+      cone(weighed.id, '2 m/s', '9:10', { fuelUsed: '27 g' }),
+    ]
+    for (const one of runs) expect(await logRun(bench.db, one, NOW)).toMatchObject({ status: 'created' })
+    const { id } = runs[3]!
+    const before = await answered(id)
+    expect(before.ladder.find((one) => one.rung === 'wind')!.basis).toBe('ownSeries')
+    const denser = { densityKgPerM3: '0.85', source: 'weighed in a cylinder' }
+    made(
+      await saveBatch(bench.db, {
+        ...byVolume,
+        revision: 1,
+        fields: { ...byVolume.fields, ...denser },
+        reason: 'had drawn water',
+      }),
+    )
+    const line = (await allLines(bench.db)).find((one) => one.id === id)!
+    expect(line.normalisedGPerL).not.toBeCloseTo(before.normalisedGPerL!, 3)
+    expect((await answered(id)).normalisedGPerL).toBe(line.normalisedGPerL)
+  })
+
+  it('has one mean, wherever it is read; what is partly normalised, or another kind of test, is in none of it', async () => {
+    const lines = await allLines(bench.db)
+    const summaries = await bench.db.select().from(setupSummary)
+    for (const key of new Set(summaries.map((one) => one.key))) {
+      const summary = summaries.find((one) => one.key === key)!
+      const rows = await bench.db.select({ id: runRow.runId }).from(runRow).where(eq(runRow.meanKey, key))
+      const first = (await findRun(bench.db, rows[0]!.id))!
+      const { setups, runs } = await answerRun(bench.db, first, listedOptions(first.method))
+      const mean = setups[0]!.means.find((one) => isSameMean(one, (runs[0] as RunAnswer).mean))!
+      expect([mean.meanGPerL, mean.meanU, mean.n]).toEqual([summary.meanGPerL, summary.meanU, summary.n])
+      expect(summary.figuresGPerL.reduce((sum, one) => sum + one, 0) / summary.n).toBeCloseTo(summary.meanGPerL, 9)
+      const own = lines.filter((line) => rows.some((row) => row.id === line.id))
+      expect(own.map((line) => [line.status, line.kind])).toEqual(own.map(() => ['normalised', summary.kind]))
+      expect(summary.runIds).toEqual(expect.arrayContaining(own.map((line) => line.id)))
+    }
+    expect(summaries.length).toBeGreaterThan(10)
+    const { moved } = await today(bench.db)
+    expect(moved.length).toBeGreaterThan(0)
+    for (const one of moved) expect(summaries.map((summary) => summary.meanGPerL)).toContain(one.now.gPerL)
   }, 60_000)
 })
 

@@ -7,6 +7,7 @@ CREATE TABLE "setup_summary" (
 	"key" text PRIMARY KEY NOT NULL,
 	"series_key" text NOT NULL,
 	"conventions" text NOT NULL,
+	"origin" text NOT NULL,
 	"fuel_kind" text,
 	"kind" text NOT NULL,
 	"end_c" double precision,
@@ -17,7 +18,9 @@ CREATE TABLE "setup_summary" (
 	"mean_u" double precision NOT NULL,
 	"sd_g_per_l" double precision,
 	"low_g_per_l" double precision,
-	"high_g_per_l" double precision
+	"high_g_per_l" double precision,
+	"run_ids" uuid[] NOT NULL,
+	"figures_g_per_l" double precision[] NOT NULL
 );
 --> statement-breakpoint
 DROP INDEX "run_row_by_series";--> statement-breakpoint

@@ -1,5 +1,5 @@
-import { doublePrecision, index, integer, pgTable, text } from 'drizzle-orm/pg-core'
-import type { Setting, TestKind } from '../../../core/formats/document'
+import { doublePrecision, index, integer, pgTable, text, uuid } from 'drizzle-orm/pg-core'
+import type { Origin, Setting, TestKind } from '../../../core/formats/document'
 import { si } from './columns'
 
 /** Counts up whenever facts behind the figures of a series change: what was cached before then is old. */
@@ -19,6 +19,7 @@ export const setupSummary = pgTable(
     seriesKey: text('series_key').notNull(),
     /** Hash of the conventions. */
     conventions: text('conventions').notNull(),
+    origin: text('origin').$type<Origin>().notNull(),
     fuelKind: text('fuel_kind'),
     kind: text('kind').$type<TestKind>().notNull(),
     endC: si('end_c'),
@@ -30,6 +31,9 @@ export const setupSummary = pgTable(
     sdGPerL: doublePrecision('sd_g_per_l'),
     lowGPerL: doublePrecision('low_g_per_l'),
     highGPerL: doublePrecision('high_g_per_l'),
+    /** The runs that enter it, and their figures by these conventions. */
+    runIds: uuid('run_ids').array().notNull(),
+    figuresGPerL: doublePrecision('figures_g_per_l').array().notNull(),
   },
   (table) => [index('setup_summary_of_series').on(table.seriesKey)],
 )

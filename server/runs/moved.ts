@@ -1,0 +1,89 @@
+/** Which means of set-ups a day moved, and their places among those that they may be held against. */
+import { and, desc, eq, getTableColumns, isNotNull, sql } from 'drizzle-orm'
+import { setupMean } from '../../core/statistics/setupMean'
+import { isAlikeVolume } from '../../core/reduce/setupMeans'
+import type { MeanOf } from '../../core/formats/answer'
+import type { Moved } from '../../shared/today'
+import type { Connection } from '../database/connection'
+import { runRow, setupSummary } from '../database/schema'
+
+const { runIds: _, figuresGPerL: __, ...SHOWN } = getTableColumns(setupSummary)
+type Summary = Omit<typeof setupSummary.$inferSelect, 'runIds' | 'figuresGPerL'>
+/** A mean that moved by less is as it was. */
+const MOVED = 0.005
+
+/**
+ * Places are among means of one fuel, kind of test, end temperature, volume and conventions: grams of other fuels, or of
+ * other tests, do not compare by themselves.
+ */
+export async function moved(db: Connection, date: string): Promise<Moved[]> {
+  const burned = await db
+    .selectDistinctOn([runRow.meanKey], { key: runRow.meanKey, setup: runRow.setup })
+    .from(runRow)
+    .where(and(eq(runRow.day, date), eq(runRow.origin, 'measured'), isNotNull(runRow.meanKey)))
+    .orderBy(runRow.meanKey, desc(runRow.startedAt))
+  if (burned.length === 0) return []
+  const names = new Map(burned.map((one) => [one.key!, one.setup]))
+  const all = await db.select(SHOWN).from(setupSummary).where(eq(setupSummary.origin, 'measured'))
+  const before = await meansBefore(db, [...names.keys()], date)
+  return all
+    .filter((one) => names.has(one.key))
+    .flatMap((one) => movedMean(one, { all, names, before }))
+    .sort((a, b) => a.now.gPerL - b.now.gPerL)
+}
+
+/** What each of these means was before the day; none where it had no run. */
+async function meansBefore(db: Connection, keys: string[], date: string): Promise<Map<string, number>> {
+  const { rows } = await db.execute<{ key: string; figures: number[] }>(
+    sql`select s.key, to_json(array_agg(one.figure)) as figures from setup_summary s, unnest(s.run_ids, s.figures_g_per_l) as one (id, figure)
+      join run_row w on w.run_id = one.id where s.key = any(${sql.param(keys)}::text[]) and w.day < ${date} group by s.key`,
+  )
+  return new Map(
+    rows.map(({ key, figures }) => [
+      key,
+      setupMean(figures.map((gPerL) => ({ gPerL, uRandom: 0, shared: {} }))).meanGPerL,
+    ]),
+  )
+}
+
+interface Known {
+  all: readonly Summary[]
+  /** The set-ups of the means that have a run of the day. */
+  names: ReadonlyMap<string, string>
+  before: ReadonlyMap<string, number>
+}
+function movedMean(one: Summary, { all, names, before }: Known): Moved[] {
+  const others = all.filter((other) => other.key !== one.key && mayCompare(one, other))
+  const figureBefore = ({ key, meanGPerL }: Summary) => (names.has(key) ? before.get(key) : meanGPerL)
+  const placed = (gPerL: number, figures: readonly number[]) => ({
+    gPerL,
+    rank: 1 + figures.filter((figure) => figure < gPerL).length,
+  })
+  const wasGPerL = before.get(one.key)
+  const now = placed(
+    one.meanGPerL,
+    others.map((other) => other.meanGPerL),
+  )
+  const was =
+    wasGPerL === undefined
+      ? null
+      : placed(
+          wasGPerL,
+          others.flatMap((other) => figureBefore(other) ?? []),
+        )
+  if (was !== null && was.rank === now.rank && Math.abs(now.gPerL / was.gPerL - 1) <= MOVED) return []
+  return [{ setup: names.get(one.key)!, n: one.n, of: labelOf(one), among: others.length + 1, was, now }]
+}
+
+const mayCompare = (one: Summary, other: Summary): boolean =>
+  one.conventions === other.conventions &&
+  one.fuelKind === other.fuelKind &&
+  one.kind === other.kind &&
+  isAlikeVolume(one.volumeKg, other.volumeKg)
+
+const labelOf = ({ kind, endC, setting, volumeKg }: Summary): MeanOf => ({
+  kind,
+  endC,
+  setting,
+  volumeG: volumeKg * 1000,
+})

@@ -1,0 +1,58 @@
+/** The core's means of the runs of each series, as they stand. */
+import { eq } from 'drizzle-orm'
+import type { MeanOf, ReduceAnswer, RunAnswer, SetupMean } from '../../core/formats/answer'
+import type { StoredRun } from '../../core/formats/toRunDocument'
+import type { Connection } from '../database/connection'
+import { hashOf } from '../database/hash'
+import { setupSummary } from '../database/schema'
+import type { Options } from './answerRun'
+
+export const dropMeans = (tx: Connection, seriesKey: string) =>
+  tx.delete(setupSummary).where(eq(setupSummary.seriesKey, seriesKey))
+
+interface Means {
+  /** Of the series. */
+  key: string
+  options: Options
+  means: readonly SetupMean[]
+  answers: ReduceAnswer['runs']
+  /** Those that are read by these conventions: a mean that none of them enters is none of theirs. */
+  own: readonly StoredRun[]
+}
+
+/** @returns what gives the key of each mean */
+export async function keepMeans(
+  tx: Connection,
+  { key, options, means, answers, own }: Means,
+): Promise<(mean: MeanOf) => string> {
+  const conventions = hashOf(options)
+  const keyOf = ({ kind, endC, setting, volumeG }: MeanOf) => hashOf([key, conventions, kind, endC, setting, volumeG])
+  const entering = new Map(means.map((mean) => [keyOf(mean), [] as RunAnswer[]]))
+  for (const one of answers) if (!('error' in one) && one.mean !== null) entering.get(keyOf(one.mean))!.push(one)
+  const ownIds = new Set(own.map((one) => one.id))
+  const kept = means.filter((mean) => entering.get(keyOf(mean))!.some((one) => ownIds.has(one.id)))
+  if (kept.length === 0) return keyOf
+  const { origin, fuel } = own[0]!
+  await tx.insert(setupSummary).values(
+    kept.map((mean) => ({
+      key: keyOf(mean),
+      seriesKey: key,
+      conventions,
+      origin,
+      fuelKind: fuel?.kind ?? null,
+      kind: mean.kind,
+      endC: mean.endC,
+      setting: mean.setting,
+      volumeKg: mean.volumeG / 1000,
+      n: mean.n,
+      meanGPerL: mean.meanGPerL,
+      meanU: mean.meanU,
+      sdGPerL: mean.sdGPerL,
+      lowGPerL: mean.ci95?.[0] ?? null,
+      highGPerL: mean.ci95?.[1] ?? null,
+      runIds: entering.get(keyOf(mean))!.map((one) => one.id),
+      figuresGPerL: entering.get(keyOf(mean))!.map((one) => one.normalisedGPerL!),
+    })),
+  )
+  return keyOf
+}
