@@ -14,6 +14,8 @@ export async function useRunList(query: Ref<RunListQuery>) {
   const later = shallowRef<RunLine[]>([])
   const next = ref<string | null>(null)
   const failed = ref(false)
+  /** What the lines that are here were asked by: another order is no order of theirs. */
+  const shown = shallowRef(query.value)
   let loading = false
   watch(
     data,
@@ -21,6 +23,7 @@ export async function useRunList(query: Ref<RunListQuery>) {
       later.value = []
       next.value = first?.next ?? null
       failed.value = false
+      shown.value = query.value
     },
     { immediate: true },
   )
@@ -46,7 +49,7 @@ export async function useRunList(query: Ref<RunListQuery>) {
   const again = async () => void (await Promise.all([refresh(), refreshChoices()]))
   const count = computed(() => data.value?.count ?? 0)
   await Promise.all([list, all, grouped])
-  return { lines, count, next, failed, more, again, choices, groups, error }
+  return { lines, shown, count, next, failed, more, again, choices, groups, error }
 }
 
 /** Runs of one set-up, newest first: what a new one of it may be held against. */

@@ -101,7 +101,7 @@ export function meanWords({ kind, endC, setting, volumeG }: MeanOf, units: UnitS
   return [
     TEST_WORDS[kind],
     ...(endC === null ? [] : [`to ${shown(endC, 'temperature', units)}`]),
-    shown(volumeG / 1000, 'mass', units),
+    `${formatNumber(volumeG, 0)}\u202fg`,
     ...(setting === null ? [] : [`at ${setting}`]),
   ].join(', ')
 }

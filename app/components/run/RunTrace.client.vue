@@ -27,7 +27,7 @@ const props = defineProps<{
   foundS: number | null
 }>()
 const canvas = useTemplateRef<HTMLCanvasElement>('canvas')
-const { light, units } = usePreferences()
+const { units } = usePreferences()
 let chart: Chart | null = null
 Chart.register(CategoryScale, Decimation, LinearScale, LineController, LineElement, PointElement, Tooltip, annotation)
 
@@ -187,7 +187,8 @@ onMounted(async () => {
   await document.fonts.ready
   draw()
 })
-watch([light, units, () => props.trace, () => props.fit], () => nextTick(draw))
+watch([units, () => props.trace, () => props.fit], () => nextTick(draw))
+onLightShown(draw)
 onUnmounted(() => chart?.destroy())
 </script>
 

@@ -5,7 +5,7 @@ import { readRunList, writeRunList, type RunSortKey } from '#shared/runList'
 useHead({ title: 'Runs · Vulcanum' })
 const route = useRoute()
 const { asked: query, ask: go } = useAskedQuery(readRunList, writeRunList)
-const { lines, count, next, failed, more, again, choices, groups, error } = await useRunList(query)
+const { lines, shown, count, next, failed, more, again, choices, groups, error } = await useRunList(query)
 const { columns, toggle } = useRunColumns()
 function sortBy(by: RunSortKey) {
   const { sort } = query.value
@@ -78,8 +78,8 @@ async function changed() {
         <RunTable
           :runs="lines"
           :count="count"
-          :sort="query.sort"
-          :group="query.group"
+          :sort="shown.sort"
+          :group="shown.group"
           :groups="groups ?? []"
           :columns="columns"
           :picked="picked"
