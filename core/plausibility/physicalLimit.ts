@@ -4,7 +4,7 @@ import type { BurnerKind } from '../formats/document'
 import type { Slip } from './slips'
 
 /** Flags of what cannot be: such a run leans on no other, and enters no mean. */
-const IMPOSSIBLE: ReadonlySet<string> = new Set(['impossible-efficiency'])
+const IMPOSSIBLE: ReadonlySet<string> = new Set(['impossible-efficiency', 'impossible-power'])
 export const isImpossible = (flags: readonly Flag[]): boolean => flags.some((flag) => IMPOSSIBLE.has(flag.code))
 
 /** Efficiencies seen per kind of set-up. Source: commonPractice. */

@@ -9,6 +9,7 @@ import { ladder, type Ladder, type RungInput } from '../normalise/ladder'
 import type { RungName } from '../normalise/reference'
 import { classGamma, windGhost } from '../normalise/windClass'
 import { efficiencyFlags } from '../plausibility/physicalLimit'
+import { powerFlags } from '../plausibility/powerLimit'
 import { slips } from '../plausibility/slips'
 import { unweighedLeftover } from '../run/fuelUsed'
 import type { Readings } from './readings'
@@ -18,6 +19,7 @@ import { latentHeat } from '../water/liquid'
 import { boilingPointFromPressure } from '../water/saturation'
 import { withWind, type SetupSeries } from './setupSeries'
 import { NORMALISED_KINDS, startsAboveAim, type TakenRun } from './takeRun'
+import { firepower } from './firepower'
 import { uncertainInputs } from './uncertainInputs'
 
 export interface Figured {
@@ -74,6 +76,7 @@ export function figureRun(
         })
       : []),
     ...plausibilityFlags(document, run, budget, readings, figureOptions),
+    ...powerFlagsOf(document, run, budget, readings),
     ...flameFlags(traceFit),
     ...rungFlags(rungs, readings.windMS),
   ]
@@ -292,6 +295,29 @@ function plausibilityFlags(
       { code: 'heating-value-unknown', severity: 'note', text: 'Heating value of the fuel not known: no efficiency.' },
     ]
   return []
+}
+
+/** A power that no burner of the kind gives, where the fuel, or the heating of the water, says one. */
+function powerFlagsOf(
+  document: RunDocument,
+  run: HeatRun,
+  budget: Propagation<HeatRun>,
+  { windMS, heatS, burnS, leadS, toEnd, used, fuel, times }: Readings,
+): Flag[] {
+  // What was stopped from outside was weighed or timed in haste, if at all.
+  if (heatS === null || times.ended === 'stopped') return []
+  const watts = firepower(toEnd?.grams ?? null, burnS + leadS, run.lhvJPerKg)
+  const q0 = combined(budget, FIGURE.q0)
+  const relativeU = used === null ? 0 : Math.hypot(used.uRandomG, used.uScaleG) / used.grams
+  return powerFlags({
+    kind: document.kind,
+    burner: document.burner.kind,
+    calm: windMS === 0,
+    heatS,
+    densityGPerMl: fuel === null ? null : densityInGPerMl(fuel, document),
+    firepower: watts === null ? null : { value: watts, u: watts * relativeU },
+    heatFlow: Number.isFinite(q0.value) ? q0 : null,
+  })
 }
 
 function densityInGPerMl(fuel: NonNullable<Readings['fuel']>, { place }: RunDocument): number | null {

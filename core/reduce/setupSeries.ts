@@ -1,4 +1,6 @@
 /** What a set-up's own runs say together: wind, burn rate, heat loss, and how far they reach. */
+import { WATER_SPECIFIC_HEAT } from '../constants/physical'
+import { isImpossiblePower } from '../plausibility/powerLimit'
 import { heatFlowFromTime } from '../heating/heatingTime'
 import { boilingPointFromPressure } from '../water/saturation'
 import type { ReduceOptions, RunDocument } from '../formats/document'
@@ -104,8 +106,16 @@ interface RunInWind extends WindPoint {
   run: HeatRun
 }
 
-/** More heat in the water than in the fuel: a slip, which must not lean on the figures of other runs. */
-const isSlip = ({ prepared: { run } }: Member): boolean => efficiency(run, 0) > 1
+/** More heat in the water than in the fuel, or more power than any such burner has: a slip, which must not lean on the figures of other runs. */
+function isSlip({ document, prepared: { run } }: Member): boolean {
+  const eta = efficiency(run, 0)
+  if (eta > 1) return true
+  const burner = document.burner.kind
+  const watts = firepower(run.fuelKg * 1000, run.heatS + run.leadS, run.lhvJPerKg)
+  const waterW =
+    (run.waterKg * WATER_SPECIFIC_HEAT.value * (aimTemperature(run, ownConditions(run)) - run.startC)) / run.heatS
+  return (watts !== null && isImpossiblePower(burner, watts)) || isImpossiblePower(burner, waterW)
+}
 
 function windPoint(member: Member): RunInWind | null {
   const {

@@ -24,6 +24,13 @@ function answer(change: Loose = {}, options: Loose = {}, workings = false): RunA
   return reduced
 }
 const part = (name: string, change: Loose): Loose => ({ [name]: { ...(contract.runs[0]![name] as Loose), ...change } })
+/** A boil so many seconds after pot-on. */
+const boiledAfter = (s: number): Loose => ({
+  events: [
+    { kind: 'potOn', s: 0 },
+    { kind: 'rollingBoil', s },
+  ],
+})
 const codes = (got: RunAnswer) => got.flags.map((flag) => flag.code)
 const rung = (got: RunAnswer, name: string) => got.ladder.find((one) => one.rung === name)!
 
@@ -208,7 +215,24 @@ describe('slips are caught', () => {
     ['start above the boiling point', part('water', { startC: 100 }), 'start-above-boiling'],
     ['more heat in the water than in the fuel', part('fuel', { usedG: 3.5 }), 'impossible-efficiency'],
     ['an efficiency no such stove has', part('fuel', { usedG: 5 }), 'doubtful-efficiency'],
+    ['a boil two seconds after pot-on', boiledAfter(2), 'impossible-power'],
+    ['a boil that took a minute', boiledAfter(50), 'doubtful-power'],
+    ['a boil of three hours', boiledAfter(10_800), 'doubtful-power'],
   ])('%s', (_, change, code) => expect(codes(answer(change))).toContain(code))
+
+  it('of a power that cannot be, the likeliest is named, and the run leans on no other', () => {
+    const slip = (s: number) => answer(boiledAfter(s)).flags.find((flag) => flag.code.endsWith('-power'))?.slip
+    expect(slip(5)).toBe('A time of 0:05: minutes typed as seconds?')
+    expect(slip(10_800)).toBe('A time of 180:00: seconds typed as minutes?')
+    expect(codes(answer(boiledAfter(292)))).not.toContain('doubtful-power')
+    const read = readReduceRequest({
+      ...contract,
+      runs: ['a', 'b', 'c'].map((id) => ({ ...contract.runs[0], id, ...(id === 'c' ? boiledAfter(2) : {}) })),
+    })
+    const { setups, runs } = reduce((read as Extract<typeof read, { ok: true }>).request)
+    expect(runs.map((one) => codes(one as RunAnswer).includes('impossible-power'))).toEqual([false, false, true])
+    expect(setups[0]).toMatchObject({ n: 2, leftOut: ['c'] })
+  })
 })
 
 describe('bad documents', () => {
