@@ -185,7 +185,7 @@ class Bench {
     const before = await this.#lines(setup)
     const began = performance.now()
     const { rowCount } = await this.sql.query(
-      "update run_row set stale_since = clock_timestamp(), line = line || '{\"gPerL\": null}' where series in (select distinct series from run_row where setup like '% 00_')",
+      "update run_row set stale_since = clock_timestamp(), line = line || '{\"gPerL\": null}' where run_id in (select id from run where series_key in (select r.series_key from run r join run_row w on w.run_id = r.id where w.setup like '% 00_'))",
     )
     await this.sql.query("select pg_notify('vulcanum_figures', '')")
     for (let left = 1; left > 0; await sleep(200))

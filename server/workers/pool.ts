@@ -2,6 +2,7 @@
  * Heavy work leaves the event loop: threads with limits of memory and time, few at once, each ended with who asked for
  * it.
  */
+import { createError } from 'h3'
 import { Piscina } from 'piscina'
 import { THREAD_LIMITS } from '../http/limits'
 import { threadFile } from './threadFile'
@@ -44,7 +45,7 @@ export interface ThreadOptions {
 
 /**
  * Runs a function of a thread.
- * @throws TooMuch; what the thread threw; an AbortError where `signal` ended it
+ * @throws TooMuch; what the thread threw; an error of status 499 where `signal` ended it
  */
 export async function inThread<T>(
   thread: ThreadName,
@@ -56,6 +57,7 @@ export async function inThread<T>(
     return (await poolOf(thread).run(task, { name, signal: signal ? AbortSignal.any([signal, late]) : late })) as T
   } catch (error) {
     if (late.aborted) throw new TooMuch('time')
+    if (signal?.aborted) throw createError({ statusCode: 499, message: 'Whoever asked has gone.' })
     const { code, message } = error as { code?: string; message?: string }
     if (code === 'ERR_WORKER_OUT_OF_MEMORY') throw new TooMuch('memory')
     if (/queue/i.test(message ?? '')) throw new TooMuch('queue')

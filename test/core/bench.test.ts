@@ -32,6 +32,7 @@ import {
 import { probeReadings } from '../../core/simulate/probe'
 import { seededRandom } from '../../core/simulate/random'
 import { simulatedBoilingPoint, simulateRun } from '../../core/simulate/stove'
+import { proofs } from '../proofs'
 
 const ORDER = ['lit', 'potOn', 'rollingBoil', 'shutOff'] as const
 const T0 = 1_700_000_000_000
@@ -167,7 +168,7 @@ describe('a lane', () => {
             expect(lane.marks.filter((mark) => mark.kind === kind).length).toBeLessThan(2)
         }
       }),
-      { numRuns: 300 },
+      { numRuns: proofs(1500) },
     )
   })
 

@@ -6,6 +6,7 @@ import { seededRandom, type Random } from '../../core/simulate/random'
 import { simulatedBoilingPoint, simulateRun } from '../../core/simulate/stove'
 import { findBoil, type BoilEstimate } from '../../core/trace/findBoil'
 import { boilingPointFromPressure } from '../../core/water/saturation'
+import { proofs } from '../proofs'
 
 type Trace = [number, number][]
 interface Unclean {
@@ -86,7 +87,7 @@ const found = (trace: Trace, boilingC: number, lagS = 0): BoilEstimate => {
   if (!result.ok) throw new Error(result.problem.what)
   return result.value
 }
-const N = 300
+const N = proofs(3000)
 
 /** Share of seeded traces whose boil is found within so many seconds, and how the offsets err. */
 function accuracy(how: (random: Random) => Unclean, withinS: number) {
@@ -169,7 +170,7 @@ describe('boil finder: no boil where there was none', () => {
   })
   it('a stall more than 4 K short is no boil', () => {
     let stalls = 0
-    for (let seed = 1; seed <= 60; seed++) {
+    for (let seed = 1; seed <= proofs(600); seed++) {
       const random = seededRandom(seed)
       const { samples, trueS, boilingC } = burned(random, {
         stove: 'tablet',
@@ -180,12 +181,12 @@ describe('boil finder: no boil where there was none', () => {
       stalls++
       expect(found(read(samples, typical(random), random), boilingC)).toMatchObject({ atS: null })
     }
-    expect(stalls).toBeGreaterThan(25)
+    expect(stalls).toBeGreaterThan(0.4 * proofs(600))
   })
 
   it('a trace that stops before the boil is no boil; within 4 K the tester is asked', () => {
     const status: string[] = []
-    for (let seed = 1; seed <= 100; seed++) {
+    for (let seed = 1; seed <= proofs(1000); seed++) {
       const random = seededRandom(seed)
       const { samples, trueS, boilingC } = burned(random, { keepBoilingS: 0 })
       const stopS = trueS! * (0.5 + 0.49 * random.uniform())
@@ -276,7 +277,7 @@ describe('boil finder: bad traces', () => {
             expect(result.value.atS >= Math.min(...times) - 1e-6 && result.value.atS <= Math.max(...times)).toBe(true)
         },
       ),
-      { numRuns: 500 },
+      { numRuns: proofs(2000) },
     )
   })
 })

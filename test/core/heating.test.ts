@@ -4,6 +4,7 @@ import { describe, expect, it } from 'vitest'
 import { evaporationFrom, evaporationPower } from '../../core/heating/evaporation'
 import { heatFlowFromTime, heatingTime, stallTemperature, type Heating } from '../../core/heating/heatingTime'
 import { findRoot } from '../../core/numeric/findRoot'
+import { proofs } from '../proofs'
 
 const base: Heating = {
   startC: 9.2,
@@ -86,7 +87,7 @@ describe('heating time', () => {
         // Beyond e^-25 of surplus the time no longer fits into a double of q0; the margin itself still does.
         if (stalledK < 25) expect(heatingTime(flow.value.q0W, h) / timeS).toBeCloseTo(1, 4)
       }),
-      { numRuns: 3000 },
+      { numRuns: proofs(3000) },
     )
   })
 

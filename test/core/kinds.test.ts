@@ -13,6 +13,7 @@ import { climb, climbInFull } from '../../core/normalise/climb'
 import { normalNumbers } from '../../core/uncertainty/normalNumbers'
 import { readReduceRequest } from '../../shared/reduceRequest'
 import contract from '../reference/contract-run.json'
+import { proofs } from '../proofs'
 
 type Loose = Record<string, unknown>
 const base = { ...contract.runs[0]!, id: 'x', setup: null } as Loose
@@ -596,7 +597,7 @@ describe('anything at all', () => {
                 expect(one.workings![`test.${key}`], key).toBeDefined()
         },
       ),
-      { numRuns: Number(process.env.RUNS ?? 400) },
+      { numRuns: proofs(2000) },
     )
   })
 })
@@ -663,7 +664,7 @@ describe('laws, over any physical run', () => {
         const colder = one(run, { reference: { ...reference, startC: reference.startC - 5 } })
         expect(colder.normalisedGPerL!).toBeGreaterThan(got.normalisedGPerL!)
       }),
-      { numRuns: 150 },
+      { numRuns: proofs(1000) },
     )
   })
 })

@@ -4,6 +4,7 @@ import { formatClock, formatNumber, formatWithU } from '../../core/quantity/form
 import type { QuantityKindName } from '../../core/quantity/kinds'
 import { parseQuantity } from '../../core/quantity/parseQuantity'
 import { fromSI, toSI, UNITS } from '../../core/quantity/units'
+import { proofs } from '../proofs'
 
 const read = (text: string, kind: QuantityKindName, system: 'metric' | 'trail' = 'metric') =>
   parseQuantity(text, kind, system)
@@ -80,7 +81,7 @@ describe('quantities as testers say them (factors: NIST SP 811 Appendix B)', () 
           if (got.ok) expect(Number.isFinite(got.value.value)).toBe(true)
         },
       ),
-      { numRuns: 2000 },
+      { numRuns: proofs(2000) },
     )
   })
 })

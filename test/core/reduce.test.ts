@@ -9,6 +9,7 @@ import type { Working } from '../../core/explain/working'
 import { setupMean } from '../../core/statistics/setupMean'
 import { studentFactor95 } from '../../core/statistics/student'
 import { readReduceRequest } from '../../shared/reduceRequest'
+import { proofs } from '../proofs'
 
 const contractFile = 'test/reference/contract-run.json'
 const contract = JSON.parse(readFileSync(contractFile, 'utf8')) as { runs: Record<string, unknown>[] }
@@ -338,7 +339,7 @@ describe('bad documents', () => {
           if (got.normalisedGPerL === null) expect(got.missing.length + got.flags.length).toBeGreaterThan(0)
         },
       ),
-      { numRuns: 1500 },
+      { numRuns: proofs(1500) },
     )
   })
 })

@@ -47,6 +47,7 @@ import { logRun } from '../../server/runs/logRun'
 import { doToRuns } from '../../server/runs/manyRuns'
 import { PgTable } from 'drizzle-orm/pg-core'
 import { makeTestDatabase, type TestDatabase } from './database'
+import { proofs } from '../proofs'
 
 const NOW = Date.parse('2026-11-01T12:00:00Z')
 let demo: TestDatabase
@@ -384,7 +385,7 @@ describe('documents of the contract', () => {
           )
           expect(back.map(rests)).toEqual(all.map(rests))
         }),
-        { numRuns: 25 },
+        { numRuns: proofs(100) },
       )
     } finally {
       await bench.drop()

@@ -47,6 +47,7 @@ import { today } from '../../server/runs/today'
 import { careForRun } from '../../server/runs/runCare'
 import { allLines } from './lines'
 import { makeTestDatabase, type TestDatabase } from './database'
+import { proofs } from '../proofs'
 
 const NOW = Date.parse('2026-11-01T12:00:00Z')
 let bench: TestDatabase
@@ -128,7 +129,7 @@ describe('the list', () => {
           ),
         )
       }),
-      { numRuns: 60 },
+      { numRuns: proofs(600) },
     )
   }, 60_000)
 
@@ -158,7 +159,7 @@ describe('the list', () => {
         expect(lines.every((line) => plain.some((one) => one.id === line.id))).toBe(true)
         if (some.remark === '' && words.length === 0) expect(lines).toHaveLength(plain.length)
       }),
-      { numRuns: 40 },
+      { numRuns: proofs(400) },
     )
   })
 

@@ -130,7 +130,10 @@ for (let share = 0; share < SHARES; share++)
       expect(luminance, path).toBeLessThanOrEqual(0.3)
       expect(blue, path).toBeLessThanOrEqual(0x40)
       await page.setViewportSize(PHONE)
-      expect(await page.evaluate(() => document.documentElement.scrollWidth), path).toBeLessThanOrEqual(PHONE.width)
+      // A chart takes its new width a moment after the page.
+      await expect
+        .poll(() => page.evaluate(() => document.documentElement.scrollWidth), { message: path })
+        .toBeLessThanOrEqual(PHONE.width)
     }
     await reader.context().close()
   })

@@ -2,6 +2,7 @@ import { createHash } from 'node:crypto'
 import fc from 'fast-check'
 import { expect, it } from 'vitest'
 import { hashOf } from '../../server/database/hash'
+import { proofs } from '../proofs'
 
 /** As hashes were made at first, and stand in databases: JSON.stringify with a replacer that orders keys. */
 function asFirst(value: unknown): string {
@@ -24,7 +25,7 @@ it('law: a hash is that of the first version, for any value', () => {
         expect(hashOf(value)).toBe(asFirst(value))
       },
     ),
-    { numRuns: 500 },
+    { numRuns: proofs(2000) },
   )
   const run = {
     b: [

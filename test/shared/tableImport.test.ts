@@ -11,6 +11,7 @@ import { asText, fromText, TABLE_COLUMNS } from '../../shared/runTable'
 import { guessChannels, readChannels } from '../../shared/tableImport/traceMapping'
 import { decodeText } from '../../server/import/decodeText'
 import { readFile } from '../../server/import/readFile'
+import { proofs } from '../proofs'
 
 const NOW = Date.parse('2026-11-01T12:00:00Z')
 const table = (text: string) =>
@@ -188,7 +189,7 @@ describe('laws', () => {
           expect(shown(Date.parse(back))).toBe(shown(ms))
         },
       ),
-      { numRuns: 300 },
+      { numRuns: proofs(1500) },
     )
   })
 
@@ -364,6 +365,6 @@ it('law: what an exported table holds of a run is read back as it was', () => {
         ].sort((a, b) => Number(a[1]) - Number(b[1])),
       )
     }),
-    { numRuns: 200 },
+    { numRuns: proofs(1000) },
   )
 })
