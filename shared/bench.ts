@@ -1,7 +1,6 @@
 /** The bench as a page has it: what stands on each lane, acknowledged by the server. */
-import type { BurnerKind, TestKind } from '../core/formats/document'
+import type { BurnerKind, Setting, TestKind } from '../core/formats/document'
 import type { BenchOrder } from '../core/method/benchOrder'
-import type { Setting } from '../core/formats/document'
 import type { MethodBody, TestName } from '../core/method/method'
 import type { BenchState } from '../core/run/benchStep'
 import type { RehearsalScene } from '../core/simulate/rehearsal'
