@@ -2,7 +2,7 @@
  * `npm run load`: fifty readers at once, of the logbook and of a page of a series of 900 runs; then work and files that
  * once held all others up. How many are answered, how soon, what the server holds, how long its event loop was held.
  */
-import { chmodSync, existsSync, mkdtempSync, readFileSync, rmSync } from 'node:fs'
+import { chmodSync, existsSync, mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { pathToFileURL } from 'node:url'
@@ -27,9 +27,11 @@ async function main() {
   const seconds = args.includes('--seconds') ? Number(args[args.indexOf('--seconds') + 1]) : 20
   if (!(seconds > 0)) throw new Stop(HELP)
   const folder = mkdtempSync(join(tmpdir(), 'vulcanum-held-'))
+  const heldFile = join(folder, 'held')
+  writeFileSync(heldFile, '')
   // The server, which writes there, may run as another user.
   chmodSync(folder, 0o777)
-  const heldFile = join(folder, 'held')
+  chmodSync(heldFile, 0o666)
   Object.assign(process.env, {
     VULCANUM_HELD_UP: heldFile,
     NODE_OPTIONS: `--import=${pathToFileURL(at('scripts', 'lib', 'heldUp.mjs'))}`,
