@@ -21,15 +21,18 @@ export function useMonteCarlo() {
     stop()
     problem.value = ''
     progress.value = 0
-    worker = new Worker(new URL('../workers/monteCarlo.ts', import.meta.url), { type: 'module' })
-    const result = await wrap<MonteCarloWorker>(worker).draw(
+    const mine = new Worker(new URL('../workers/monteCarlo.ts', import.meta.url), { type: 'module' })
+    worker = mine
+    const result = await wrap<MonteCarloWorker>(mine).draw(
       request,
       runId,
       options,
       proxy((share: number) => {
-        progress.value = share
+        // What was said before it ended may be heard after.
+        if (worker === mine) progress.value = share
       }),
     )
+    if (worker !== mine) return
     if (result.ok) answer.value = result.value
     else problem.value = problemText(result.problem)
     stop()
