@@ -7,12 +7,19 @@ const benches = JSON.parse(process.env.VULCANUM_BENCHES ?? '[]') as { url: strin
 const bench = benches[Number(process.env.TEST_PARALLEL_INDEX ?? 0)]
 if (bench) process.env.DATABASE_URL = bench.databaseUrl
 
+/** Hold the product to times: nothing else runs beside them. */
+const BY_THE_CLOCK = /(bench|faults|instruments|outside|rehearsal)\.test\.ts$/
+
 export default defineConfig({
   testDir: 'test/e2e',
   // Generous: a shared machine may be slower by half for minutes.
   timeout: 150_000,
   expect: { timeout: 12_000 },
   workers: Math.max(1, benches.length),
+  projects: [
+    { name: 'side-by-side', testIgnore: BY_THE_CLOCK },
+    { name: 'alone', testMatch: BY_THE_CLOCK },
+  ],
   forbidOnly: Boolean(process.env.CI),
   use: {
     serviceWorkers: 'block',

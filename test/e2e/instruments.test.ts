@@ -392,8 +392,25 @@ test('a wind meter that sends shows in the strip of every page and fills a wind 
   await expect(page.getByRole('region', { name: /Survey of/ }).first()).toContainText('2.5')
   await expect(form.getByLabel('Wind at Station 2, Step 3')).toHaveValue('')
   await request.delete(`/api/instruments/feeds/${made.value.id}`)
+  // The place that is so now is asked first, and answered last.
+  const places = (await (await request.get('/api/kit/places')).json()) as { id: string; name: string }[]
+  const idOf = (name: string) => places.find((one) => one.name === name)!.id
+  const now = { units: 'metric', placeId: idOf('Ice saddle'), measured: {}, clear: [] }
+  expect((await request.put('/api/now', { data: now })).status()).toBe(200)
+  let answer = () => {}
+  await page.route(`**/places/${idOf('Ice saddle')}/surveys`, async (route) => {
+    await new Promise<void>((done) => {
+      answer = done
+    })
+    await route.fulfill({ json: [] })
+  })
   await open(page, '/bench/arm')
+  await expect(page.getByLabel('Place', { exact: true })).toHaveValue(idOf('Ice saddle'))
   await page.getByLabel('Place', { exact: true }).selectOption({ label: 'Ash Gate hut' })
+  await expect(page.getByLabel('Fan')).toBeVisible()
+  const late = page.waitForResponse(`**/places/${idOf('Ice saddle')}/surveys`)
+  answer()
+  await (await late).finished()
   await page.getByLabel('Fan').selectOption({ label: 'Station 2, Step 3: 3.6 m/s' })
   await expect(page.getByLabel('Wind', { exact: true })).toHaveValue('8 mph')
 })

@@ -130,9 +130,12 @@ const surveys = shallowRef<WindSurvey[]>([])
 watch(
   () => arming.value?.placeId ?? null,
   async (placeId) => {
+    surveys.value = []
+    if (placeId === null) return
     // Without the server a lane is set up all the same.
-    surveys.value =
-      placeId === null ? [] : await $fetch<WindSurvey[]>(`/api/kit/places/${placeId}/surveys`).catch(() => [])
+    const found = await $fetch<WindSurvey[]>(`/api/kit/places/${placeId}/surveys`).catch(() => [])
+    // Another place may have been chosen meanwhile.
+    if (arming.value?.placeId === placeId) surveys.value = found
   },
 )
 const fanWinds = computed(() =>
