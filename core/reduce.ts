@@ -13,7 +13,7 @@ import { isImpossible } from './plausibility/physicalLimit'
 import { CORE_VERSION } from './version'
 
 /**
- * Reduces every run of a request, and each set-up's mean. Runs of one set-up and origin are its own series.
+ * Reduces every run of a request, and each set-up's means. Runs of one set-up, fuel and origin are its own series.
  * @param request checked against its schema; a run that could not be read stands in it with its error
  * @param options `workings`: each run's answer carries the working of its numbers, or those of these ids alone
  */
@@ -131,7 +131,7 @@ function ownFilm(members: readonly TakenRun[]): SetupSeries['film'] {
 
 /**
  * By set-up, fuel and origin, since a series holds one of each; a run without a set-up stands alone. A run without a
- * fuel (a cool-down) says something to the series of every fuel, and stands with the first.
+ * fuel (a cool-down) says something to the series of every fuel, and stands with the first by name.
  */
 function groupsOf(runs: readonly TakenRun[]): { members: TakenRun[]; besides: TakenRun[] }[] {
   const setups = grouped(runs, ({ document: { setup, origin } }, i) =>
@@ -139,22 +139,23 @@ function groupsOf(runs: readonly TakenRun[]): { members: TakenRun[]; besides: Ta
   )
   return setups.flatMap((alike) => {
     const unfuelled = alike.filter(({ document }) => document.fuel.kind === null)
-    const fuels = grouped(
-      alike.filter((run) => !unfuelled.includes(run)),
-      ({ document }) => fuelHeat(document.fuel),
-    )
-    if (unfuelled.length === 0 || fuels.length === 0) return (fuels.length === 0 ? [alike] : fuels).map(alone)
-    return fuels.map((members, i) =>
-      i === 0 ? alone([...members, ...unfuelled]) : { ...alone(members), besides: unfuelled },
-    )
+    const fuelled = alike.filter(({ document }) => document.fuel.kind !== null)
+    if (fuelled.length === 0) return [{ members: inOrder(alike), besides: [] }]
+    const fuels = grouped(fuelled, ({ document }) => fuelHeat(document.fuel))
+    return fuels
+      .sort(([a], [b]) => compared(fuelHeat(a!.document.fuel), fuelHeat(b!.document.fuel)))
+      .map((members, i) =>
+        i === 0
+          ? { members: inOrder([...members, ...unfuelled]), besides: [] }
+          : { members: inOrder(members), besides: inOrder(unfuelled) },
+      )
   })
 }
 
-// Sums run in one order whatever order the runs came in: the same figures to the last digit.
-const alone = (members: TakenRun[]) => ({
-  members: members.sort((a, b) => (a.document.id < b.document.id ? -1 : a.document.id > b.document.id ? 1 : 0)),
-  besides: [] as TakenRun[],
-})
+const compared = (a: string, b: string): number => (a < b ? -1 : a > b ? 1 : 0)
+/** Sums run in one order whatever order the runs came in: the same figures to the last digit. */
+const inOrder = (runs: readonly TakenRun[]): TakenRun[] =>
+  [...runs].sort((a, b) => compared(a.document.id, b.document.id))
 
 function grouped(runs: readonly TakenRun[], keyOf: (run: TakenRun, i: number) => string): TakenRun[][] {
   const groups = new Map<string, TakenRun[]>()

@@ -101,29 +101,37 @@ async function rehearsed(browser, address) {
     await choose(label, wanted)
   await page.getByLabel('Water', { exact: true }).fill('473 g')
   await page.getByRole('button', { name: /^Arm lane/ }).click()
-  const seen = page.locator('[data-seen]').first()
-  const weigh = async () => {
-    await page.keyboard.press('Space')
-    await page.keyboard.type(`${/scale\s*([\d.]+)/.exec(await seen.innerText())[1]} g`)
-    await page.keyboard.press('Enter')
-  }
-  await page.waitForFunction(() => /scale/.test(document.querySelector('[data-seen]')?.textContent ?? ''))
-  await weigh()
-  for (const until of [null, /rolls all over/, null]) {
-    await page.waitForTimeout(1300)
-    await page.keyboard.press('Space')
-    if (until === null) continue
-    await page.waitForFunction(
-      (text) => new RegExp(text).test(document.querySelector('[data-looks]')?.textContent ?? ''),
-      until.source,
+  const next = page.locator('[data-next]').first()
+  const shows = (selector, words) =>
+    page.waitForFunction(
+      ([where, source]) => new RegExp(source).test(document.querySelector(where)?.textContent ?? ''),
+      [selector, words.source],
       { timeout: 60_000 },
     )
+  /** When Next says so; later than a glove's double press. */
+  const press = async (words) => {
+    await shows('[data-next]', words)
+    await page.waitForTimeout(1300)
     await page.keyboard.press('Space')
   }
+  const weigh = async () => {
+    await shows('[data-seen]', /scale\s*\d/)
+    await page.keyboard.press('Space')
+    const text = await page.locator('[data-seen]').first().innerText()
+    await page.keyboard.type(`${/scale\s*([\d.]+)/.exec(text)[1]} g`)
+    await page.keyboard.press('Enter')
+  }
+  await next.waitFor()
+  await weigh()
+  await press(/Light/)
+  await press(/Pot on/)
+  await shows('[data-looks]', /rolls all over/)
+  await press(/Boil/)
+  await press(/Out/)
+  await shows('[data-next]', /Weigh out/)
   await page.waitForTimeout(2500)
   await weigh()
-  await page.waitForTimeout(1300)
-  await page.keyboard.press('Space')
+  await press(/Finish/)
   await page.waitForURL(/\/runs\/[0-9a-f-]{36}/)
   await page.context().close()
   return new URL(page.url()).pathname

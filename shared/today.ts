@@ -9,7 +9,10 @@ export interface ToSettle {
   kind: SettleKind
   words: string
 }
-/** A mean of a set-up's runs that the newest day moved, or its place among those it may be held against. At the Standard bench [g/L]. */
+/**
+ * A mean of a set-up's runs that the newest day moved, or its place among those it may be held against. At the Standard
+ * bench [g/L].
+ */
 export interface Moved {
   setup: string
   of: MeanOf

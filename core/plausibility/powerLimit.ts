@@ -20,7 +20,9 @@ const BANDS_W: Record<BurnerKind, Band> = {
 const ANY_BAND_W: Band = [50, 8000]
 /** So many times the top of its band no burner gives. Source: commonPractice. */
 const IMPOSSIBLE_TIMES = 3
-/** The least share of it that reaches the water in calm: below the least efficiency of any kind. Source: commonPractice. */
+/**
+ * The least share of it that reaches the water in calm: below the least efficiency of any kind. Source: commonPractice.
+ */
 const LEAST_SHARE = 0.05
 
 const bandOf = (burner: BurnerKind | null): Band => (burner === null ? ANY_BAND_W : BANDS_W[burner])
@@ -50,8 +52,9 @@ export interface PowerReadings {
 }
 
 /**
- * Says when a power is impossible (three times what its kind of burner gives at most) or lies outside what that kind gives by more than
- * its expanded uncertainty; and names the likeliest single slip. A simmer may be as small as it likes; in wind any share of the heat may be lost.
+ * Says when a power is impossible (three times what its kind of burner gives at most) or lies outside what that kind
+ * gives by more than its expanded uncertainty; and names the likeliest single slip. A simmer may be as small as it
+ * likes; in wind any share of the heat may be lost.
  * Source: commonPractice.
  */
 export function powerFlags(readings: PowerReadings): Flag[] {

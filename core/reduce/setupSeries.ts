@@ -106,7 +106,10 @@ interface RunInWind extends WindPoint {
   run: HeatRun
 }
 
-/** More heat in the water than in the fuel, or more power than any such burner has: a slip, which must not lean on the figures of other runs. */
+/**
+ * More heat in the water than in the fuel, or more power than any such burner has: a slip, which must not lean on the
+ * figures of other runs.
+ */
 function isSlip({ document, prepared: { run } }: Member): boolean {
   const eta = efficiency(run, 0)
   if (eta > 1) return true

@@ -5,6 +5,7 @@
 import { sql } from 'drizzle-orm'
 import { reduceLight, reduce } from '../../core/reduce'
 import type { RunAnswer } from '../../core/formats/answer'
+import { toRunDocument } from '../../core/formats/toRunDocument'
 import { listedOptions } from '../../shared/runOptions'
 import type { Connection } from '../database/connection'
 import { findRuns, type FoundRun } from '../database/repositories/runs'
@@ -91,9 +92,8 @@ interface Work extends Alike {
 async function workOutAlike(tx: Connection, { key, options, own, members, chunks, seenStale }: Work): Promise<void> {
   const [first] = own as [FoundRun]
   const others = members.filter((one) => one !== first).map((one) => one.stored)
-  const request = requestOf(first, others, options)
-  const { answer, again } = reduceLight(request)
-  const meanKeys = await keepMeans(tx, {
+  const { answer, again } = reduceLight(requestOf(first, others, options))
+  const meanKeyOf = await keepMeans(tx, {
     key,
     options,
     means: answer.setups[0]?.means ?? [],
@@ -101,32 +101,25 @@ async function workOutAlike(tx: Connection, { key, options, own, members, chunks
     own: own.map((one) => one.stored),
   })
   const answers = new Map(answer.runs.flatMap((one) => ('error' in one ? [] : [[one.id, one] as const])))
-  const keyOf = ({ mean }: RunAnswer) => (mean === null ? null : meanKeys(mean))
   const row = (found: FoundRun, said: RunAnswer | undefined) => ({
     ...rowFrom(found, said),
-    meanKey: said ? keyOf(said) : null,
+    meanKey: said?.mean ? meanKeyOf(said.mean) : null,
   })
-  const still = own.filter((one) => !chunks.has(one.record.id))
-  for (let from = 0; from < still.length; from += ROWS_AT_A_TIME)
+  const untraced = own.filter((one) => !chunks.has(one.record.id))
+  for (let from = 0; from < untraced.length; from += ROWS_AT_A_TIME) {
+    const part = untraced.slice(from, from + ROWS_AT_A_TIME)
     await keepRows(
       tx,
-      still.slice(from, from + ROWS_AT_A_TIME).map((one) => row(one, answers.get(one.record.id))),
+      part.map((one) => row(one, answers.get(one.record.id))),
       seenStale,
     )
+  }
   const traced = own.map((one) => one.record.id).filter((id) => chunks.has(id))
   for (const part of inParts(traced, chunks)) {
     const whole = await findRuns(tx, part)
-    const documents = new Map(
-      requestOf(
-        whole[0]!,
-        whole.slice(1).map((one) => one.stored),
-        options,
-        new Set(part),
-      ).runs.map((one) => [one.id, one]),
-    )
     await keepRows(
       tx,
-      whole.map((one) => row(one, again(documents.get(one.record.id) as never))),
+      whole.map((one) => row(one, again(toRunDocument({ ...one.stored, setup: first.stored.setup })))),
       seenStale,
     )
     await tellLong(tx, whole)
