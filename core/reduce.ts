@@ -8,7 +8,7 @@ import { figureRun, type Figured } from './reduce/figureRun'
 import { meanInput, meanOf, meansOf } from './reduce/setupMeans'
 import { setupSeries, type SetupSeries } from './reduce/setupSeries'
 import { takeRun, type TakenRun } from './reduce/takeRun'
-import { setupWorking } from './reduce/toldMore'
+import { setupMeanWorking } from './reduce/workings/setupMean'
 import { isImpossible } from './plausibility/physicalLimit'
 import { CORE_VERSION } from './version'
 
@@ -188,7 +188,7 @@ function setupOf(
     const mean = byId.get(answer.id)
     if (mean === undefined) continue
     answer.mean = meanOf(mean)
-    if (answer.workings !== undefined) answer.workings['setup.mean'] = setupWorking(mean, leftOut.length)
+    if (answer.workings !== undefined) answer.workings['setup.mean'] = setupMeanWorking(mean, leftOut.length)
   }
   const one = means.length === 1 ? means[0]!.mean : null
   return [

@@ -19,8 +19,8 @@ export function useLaneView(lane: Ref<Lane>) {
     answered.value = { ...answered.value, [lane.value.runId]: [...done.value, key] }
   }
 
-  const foreseen = computed(() => laneForesees(lane.value, second.value))
-  const falling = computed(() => foreseen.value?.fallingSinceS != null)
+  const prediction = computed(() => lanePredicts(lane.value, second.value))
+  const falling = computed(() => prediction.value?.fallingSinceS != null)
   const next = computed(() => laneNext(lane.value, done.value, falling.value))
   const skip = computed(() => skippable(lane.value, next.value))
   const state = computed(() => laneState(lane.value))
@@ -28,8 +28,8 @@ export function useLaneView(lane: Ref<Lane>) {
   const clock = computed(() => clocks.value.main)
   const clockName = computed(() => clocks.value.name)
   const others = computed(() => clocks.value.others)
-  const says = computed(() => laneSays(lane.value, second.value, foreseen.value, done.value))
-  const forecast = computed(() => forecastWords(foreseen.value, lane.value.method?.body.giveUpS ?? null))
+  const says = computed(() => laneSays(lane.value, second.value, prediction.value, done.value))
+  const forecast = computed(() => forecastWords(prediction.value, lane.value.method?.body.giveUpS ?? null))
   const due = computed(() => dueWords(lane.value, second.value))
   const lastReading = computed(() => lane.value.state.marks.findLast((mark) => mark.kind === 'reading') ?? null)
   const lidOff = computed(
@@ -66,7 +66,7 @@ export function useLaneView(lane: Ref<Lane>) {
     bench,
     units,
     second,
-    foreseen,
+    prediction,
     next,
     skip,
     state,

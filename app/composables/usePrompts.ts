@@ -28,9 +28,9 @@ export function usePrompts() {
   const lanes = useLaneSeconds()
   const due = computed(() => {
     return lanes.value.flatMap(({ lane, second: now }) => {
-      const foreseen = laneForesees(lane, now)
+      const prediction = lanePredicts(lane, now)
       const reading = dueWords(lane, now)
-      const grave = laneSays(lane, now, foreseen, [])
+      const grave = laneSays(lane, now, prediction, [])
         .filter((one) => ['giveUp', 'duration', 'falling', 'unseen'].includes(one.key))
         .map((one) => ({ key: `${lane.runId}.${one.key}`, words: `Lane ${lane.lane}. ${one.words}` }))
       return [

@@ -48,7 +48,7 @@ const SMALLEST_BAR_PX = 3
 const NO_CHANGE = 0.0005
 const EDGE_PX = 10
 
-/** The figure the ladder starts from: as measured, or as the model foretells where it did not boil. */
+/** The figure the ladder starts from: as measured, or as the model predicts where it did not boil. */
 export function ladderStart({ gPerL, ladder }: Pick<RunAnswer, 'gPerL' | 'ladder'>): number | null {
   const first = ladder[0]
   return gPerL ?? (first && first.factor !== null && first.gPerL !== null ? first.gPerL / first.factor : null)
@@ -153,7 +153,7 @@ export function ladderText(answer: RunAnswer, title: string): string {
   const measured =
     start === null
       ? 'no figure'
-      : `${figure(start, answer.gPerL === null ? null : answer.gPerLU)} g/L${answer.gPerL === null ? ', foretold' : ''}`
+      : `${figure(start, answer.gPerL === null ? null : answer.gPerLU)} g/L${answer.gPerL === null ? ', predicted' : ''}`
   const normalised =
     answer.normalisedGPerL === null
       ? 'not normalised'

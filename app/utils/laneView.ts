@@ -2,8 +2,8 @@
  * What a lane says at a moment: its state, its clocks, the water, the next thing to press, and what the tool has to
  * say.
  */
-import { foreseeBoil, type Foreseen } from '#core/forecast/foreseeBoil'
-import { foreseeSent } from '#core/forecast/foreseeSent'
+import { predictBoil, type Prediction } from '#core/forecast/predictBoil'
+import { predictFromSamples } from '#core/forecast/predictFromSamples'
 import { fuelOfKind } from '#core/constants/fuels'
 import { formatClock, formatNumber } from '#core/quantity/format'
 import { isBurning, isOver, lastPressed, nextEvent, zeroOf, type BenchMark, type KeptPress } from '#core/run/benchStep'
@@ -122,25 +122,25 @@ export interface Boil {
   seenS: number | null
 }
 
-/** What the readings foretell of the burning water: asked for by lane, prompts and margin in the same second. */
-export function laneForesees(lane: Lane, nowMs: number): Foreseen | null {
-  const known = foreseen.get(lane.runId)
-  const from = foreseenFrom(lane)
+/** What the readings predict of the burning water: asked for by lane, prompts and margin in the same second. */
+export function lanePredicts(lane: Lane, nowMs: number): Prediction | null {
+  const known = prediction.get(lane.runId)
+  const from = predictedFrom(lane)
   if (known?.nowMs === nowMs && known.from === from) return known.value
-  const value = foresee(lane, nowMs)
-  foreseen.set(lane.runId, { nowMs, from, value })
+  const value = predict(lane, nowMs)
+  prediction.set(lane.runId, { nowMs, from, value })
   return value
 }
-const foreseen = new Map<string, { nowMs: number; from: string; value: Foreseen | null }>()
-/** What it rests on, as one word: a knock changes the lane and foretells nothing. */
-const foreseenFrom = once((lane) => {
+const prediction = new Map<string, { nowMs: number; from: string; value: Prediction | null }>()
+/** What it rests on, as one word: a knock changes the lane and predicts nothing. */
+const predictedFrom = once((lane) => {
   const said = lane.state.marks.filter((mark) => mark.kind !== 'disturbance')
   return `${said.length} ${said.at(-1)?.id} ${said.reduce((sum, mark) => sum + mark.atMs, 0)} ${lane.readings.map((one) => one.id).join()} ${lane.boilingC}`
 })
 
 /** So many samples are a thermometer that sends, and no reading or two. */
 const SENT_AT_LEAST = 20
-function foresee(lane: Lane, nowMs: number): Foreseen | null {
+function predict(lane: Lane, nowMs: number): Prediction | null {
   const zero = waterZero(lane)
   const { method } = lane
   if (zero === null || timeOf(lane, 'rollingBoil', 'targetReached', 'gaveUp', 'stopped') !== null) return null
@@ -157,16 +157,16 @@ function foresee(lane: Lane, nowMs: number): Foreseen | null {
   const since = (points: readonly WaterPoint[]) => (fedS === -Infinity ? points : points.filter(([s]) => s >= fedS))
   const [readings, sent] = [since(laneWater(lane, true)), since(thinSentWater(lane) ?? [])]
   if (sent.length >= SENT_AT_LEAST)
-    return foreseeSent({ readings, boilingC: targetC, nowS: laneSeconds(lane, nowMs - zero) }, sent)
-  return foreseeBoil({ readings, boilingC: targetC, nowS: laneSeconds(lane, nowMs - zero) })
+    return predictFromSamples({ readings, boilingC: targetC, nowS: laneSeconds(lane, nowMs - zero) }, sent)
+  return predictBoil({ readings, boilingC: targetC, nowS: laneSeconds(lane, nowMs - zero) })
 }
 
 /** "boils about 8:20 to 9:05", on the lane's clock. */
-export function forecastWords(foreseen: Foreseen | null, giveUpS: number | null): string {
-  if (foreseen === null) return ''
-  if (foreseen.stallsAtC !== null) return `tops out near ${formatNumber(foreseen.stallsAtC, 0)} °C: will not boil`
-  if (foreseen.boil === null) return ''
-  const { fromS, toS } = foreseen.boil
+export function forecastWords(prediction: Prediction | null, giveUpS: number | null): string {
+  if (prediction === null) return ''
+  if (prediction.stallsAtC !== null) return `tops out near ${formatNumber(prediction.stallsAtC, 0)} °C: will not boil`
+  if (prediction.boil === null) return ''
+  const { fromS, toS } = prediction.boil
   if (giveUpS !== null && fromS > giveUpS) return `not before ${formatClock(fromS)}; give-up is ${formatClock(giveUpS)}`
   return toS === null
     ? `boil not before ${formatClock(fromS)}, if at all`
@@ -183,11 +183,11 @@ export type LaneAnswer =
   | { type: 'settled' }
 
 /** What the tool has to say of a lane now, the gravest first. `settled`: offers that were answered. */
-export function laneSays(lane: Lane, nowMs: number, foreseen: Foreseen | null, settled: readonly string[]): Saying[] {
-  const offers = [disagreement(lane), unseenBoil(lane, foreseen), feeding(lane)].filter(
+export function laneSays(lane: Lane, nowMs: number, prediction: Prediction | null, settled: readonly string[]): Saying[] {
+  const offers = [disagreement(lane), unseenBoil(lane, prediction), feeding(lane)].filter(
     (one): one is Saying => one !== null && !settled.includes(one.key),
   )
-  return [...offers, ...warnings(lane, nowMs, foreseen)]
+  return [...offers, ...warnings(lane, nowMs, prediction)]
 }
 
 /** The boil was called twice, too far apart to be one. */
@@ -207,14 +207,14 @@ const disagreement = once((lane): Saying | null => {
   }
 })
 
-function unseenBoil(lane: Lane, foreseen: Foreseen | null): Saying | null {
+function unseenBoil(lane: Lane, prediction: Prediction | null): Saying | null {
   const zero = waterZero(lane)
-  if (zero === null || foreseen?.boiledAtS == null || !lane.order.marks.includes('rollingBoil')) return null
-  const atMs = Math.round(zero + (foreseen.boiledAtS * 1000) / paceOf(lane))
+  if (zero === null || prediction?.boiledAtS == null || !lane.order.marks.includes('rollingBoil')) return null
+  const atMs = Math.round(zero + (prediction.boiledAtS * 1000) / paceOf(lane))
   return {
     key: 'unseen',
     kind: 'offer',
-    words: `The readings say it boiled at ${formatClock(foreseen.boiledAtS)}, and nobody pressed.`,
+    words: `The readings say it boiled at ${formatClock(prediction.boiledAtS)}, and nobody pressed.`,
     answers: [
       { words: 'I was late', act: { type: 'boilAt', atMs } },
       { words: 'Not yet', act: { type: 'settled' } },
@@ -246,7 +246,7 @@ function feeding(lane: Lane): Saying | null {
   }
 }
 
-function warnings(lane: Lane, nowMs: number, foreseen: Foreseen | null): Saying[] {
+function warnings(lane: Lane, nowMs: number, prediction: Prediction | null): Saying[] {
   const say = (key: string, words: string): Saying => ({ key, words, kind: 'say' })
   const body = lane.method?.body
   const reading = (quantity: MeasuredQuantity) => lane.readings.find((one) => one.quantity === quantity)?.value
@@ -286,7 +286,7 @@ function warnings(lane: Lane, nowMs: number, foreseen: Foreseen | null): Saying[
       : []),
     ...(over ? [say('duration', `${formatClock(body!.durationS!)} are over: shut off, stir and read.`)] : []),
     ...(late ? [say('giveUp', `${formatClock(body!.giveUpS!)} without a boil: the method gives up here.`)] : []),
-    ...(foreseen?.fallingSinceS != null && isLit(lane) ? [say('falling', 'The water falls. Is the flame out?')] : []),
+    ...(prediction?.fallingSinceS != null && isLit(lane) ? [say('falling', 'The water falls. Is the flame out?')] : []),
     ...window('Start', reading('waterStart'), body?.startC.low, body?.startC.high, '°C'),
     ...window(
       'Wind at the pot',

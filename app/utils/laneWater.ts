@@ -8,7 +8,7 @@ export type WaterPoint = readonly [s: number, tempC: number]
 
 /**
  * Water since pot-on, with the start, in order; where a thermometer sends, its points, with what was read by eye among
- * them. `thin`: a point a second of them, which foretells as well. Not to be changed: the next asking goes on with it.
+ * them. `thin`: a point a second of them, which predicts as well. Not to be changed: the next asking goes on with it.
  */
 export function laneWater(lane: Lane, thin = false): readonly WaterPoint[] {
   const read = readByEye(lane)

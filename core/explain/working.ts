@@ -31,7 +31,7 @@ export interface Working {
 }
 
 /** Takes a working down; absent where nobody asked. */
-export type Tell = (working: Working) => void
+export type AddWorking = (working: Working) => void
 
 const finite = (value: number | null | undefined): number | null =>
   value !== null && value !== undefined && Number.isFinite(value) ? value : null

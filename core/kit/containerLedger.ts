@@ -24,7 +24,7 @@ interface LedgerLine {
   /** Fuel in it after this line [kg]; null where it cannot be known. */
   fillKg: number | null
   /**
-   * A weighing less what the lines before it foretold [kg]: evaporated, leaked, or burned by a run that was not logged.
+   * A weighing less what the lines before it predicted [kg]: evaporated, leaked, or burned by a run that was not logged.
    */
   unexplainedKg: number | null
 }
@@ -54,11 +54,11 @@ export function containerLedger(
   ].sort((a, b) => a.atMs - b.atMs)
   let fillKg: number | null = null
   const lines = steps.map((step): LedgerLine => {
-    const foretold: number | null = fillKg
+    const predicted: number | null = fillKg
     if (step.entry) fillKg = tare.kg === null ? null : Math.max(0, step.entry.massKg - tare.kg)
     else fillKg = fillKg === null || step.take!.usedKg === null ? null : Math.max(0, fillKg - step.take!.usedKg)
     const unexplainedKg =
-      step.entry?.kind === 'weighed' && foretold !== null && fillKg !== null ? fillKg - foretold : null
+      step.entry?.kind === 'weighed' && predicted !== null && fillKg !== null ? fillKg - predicted : null
     return { ...step, fillKg, unexplainedKg }
   })
   return { tareKg: tare.kg, tareFrom: tare.from, lines, fillKg }

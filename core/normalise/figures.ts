@@ -1,6 +1,6 @@
 /** Every figure that follows from one run's numbers, as one list: what uncertainty is propagated to. */
 import { aimTemperature, gramsPerLitre, ownConditions, sensibleHeat, type HeatRun } from './heatRun'
-import { climb, fuelOnLadder, type Climb } from './climb'
+import { normalise, fuelOnLadder, type Normalisation } from './normalise'
 import type { Model, Reference } from './reference'
 import type { R } from '../result'
 
@@ -42,14 +42,14 @@ export function efficiency(run: HeatRun, evaporatedJ: number): number {
 export function figuresOf(
   run: HeatRun,
   options: FigureOptions,
-  climbed: R<Climb> = climb(run, options.reference, options.model),
+  normalisation: R<Normalisation> = normalise(run, options.reference, options.model),
 ): number[] {
   const toPerLitre = gramsPerLitre(1, run) * options.scale
-  if (!climbed.ok) {
+  if (!normalisation.ok) {
     const measured = run.reachedC === null ? run.fuelKg * toPerLitre : NaN
     return [measured, NaN, NaN, NaN, NaN, NaN, efficiency(run, options.evaporatedJ ?? 0), NaN, NaN]
   }
-  const fuelKg = fuelOnLadder(run, climbed.value)
+  const fuelKg = fuelOnLadder(run, normalisation.value)
   return [
     fuelKg[0] * toPerLitre,
     fuelKg[1] * toPerLitre,
@@ -57,17 +57,17 @@ export function figuresOf(
     fuelKg[3] * toPerLitre,
     fuelKg[4] * toPerLitre,
     fuelKg[5] * toPerLitre,
-    efficiency(run, options.evaporatedJ ?? climbed.value.evaporatedJ),
-    climbed.value.q0W,
-    climbed.value.rungS[3],
+    efficiency(run, options.evaporatedJ ?? normalisation.value.evaporatedJ),
+    normalisation.value.q0W,
+    normalisation.value.rungS[3],
   ]
 }
 
 /**
- * The last of them alone, fuel per litre at the reference: what Monte Carlo draws, with the whole ladder climbed for
+ * The last of them alone, fuel per litre at the reference: what Monte Carlo draws, with the whole ladder worked out for
  * it.
  */
 export function normalisedFigure(run: HeatRun, { reference, model, scale }: FigureOptions): number {
-  const climbed = climb(run, reference, model)
-  return climbed.ok ? fuelOnLadder(run, climbed.value)[5] * gramsPerLitre(1, run) * scale : NaN
+  const normalisation = normalise(run, reference, model)
+  return normalisation.ok ? fuelOnLadder(run, normalisation.value)[5] * gramsPerLitre(1, run) * scale : NaN
 }

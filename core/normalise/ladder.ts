@@ -29,7 +29,7 @@ export interface Ladder {
 
 /**
  * Builds the rungs. Factors multiply to the total exactly; an open rung has a null factor and carries the figure on.
- * @param ownGPerL fuel per litre as measured or foretold [g/L]; not finite where it stalls
+ * @param ownGPerL fuel per litre as measured or predicted [g/L]; not finite where it stalls
  */
 export function ladder(ownGPerL: number, inputs: readonly RungInput[]): Ladder {
   let before = ownGPerL

@@ -1,5 +1,4 @@
 /** The contract's answer for one run, and the working of each of its numbers. */
-import type { Tell } from '../explain/working'
 import type { RunAnswer } from '../formats/answer'
 import type { ReduceOptions, RunDocument } from '../formats/document'
 import { SMALLEST_RISE_K } from '../heating/heatingTime'
@@ -11,17 +10,15 @@ import type { Readings } from './readings'
 import type { SetupSeries } from './setupSeries'
 import type { TakenRun } from './takeRun'
 import { testFigures } from './testFigures'
-import { tellTest, tellTimes, tellTrace, tellWind } from './toldMore'
-import { burnRateOf, firepowerOf, tellEfficiency, tellHeatFlow, tellLadder, tellPerLitre } from './told'
-
-export interface Composition {
-  document: RunDocument
-  options: ReduceOptions
-  readings: Readings
-  series: SetupSeries
-  figured: Figured
-  tell: Tell | undefined
-}
+import type { Composition } from './composition'
+import { burnRateOf, firepowerOf } from './workings/fuel'
+import { addEfficiency, addHeatFlow } from './workings/heat'
+import { addLadder } from './workings/ladder'
+import { addOtherLitre, addPerLitre } from './workings/perLitre'
+import { addTestFigures } from './workings/testFigures'
+import { addTimes } from './workings/times'
+import { addTrace } from './workings/trace'
+import { addWind } from './workings/wind'
 
 const finite = (value: number | undefined): number | null =>
   value !== undefined && Number.isFinite(value) ? value : null
@@ -31,10 +28,10 @@ const finite = (value: number | undefined): number | null =>
  * costs more than the physics.
  */
 export function answerRun(taken: TakenRun, figured: Figured, options: ReduceOptions, series: SetupSeries): RunAnswer {
-  const { document, readings, tell } = taken
+  const { document, readings, addWorking } = taken
   const { budget, rungs, run, flags, missing } = figured
   const { times, litres, heatS, leadS, toEnd } = readings
-  const parts: Composition = { document, options, readings, series, figured, tell }
+  const parts: Composition = { document, options, readings, series, figured, addWorking }
   const boiled = times.boilS !== null
   const fuelG = toEnd?.grams ?? null
   const flameS = heatS === null ? null : readings.burnS + leadS
@@ -55,12 +52,12 @@ export function answerRun(taken: TakenRun, figured: Figured, options: ReduceOpti
     litres,
     timeToBoilS: boiled && times.clockZeroS !== null ? times.boilS! - times.clockZeroS : null,
     timeToBoilU: !boiled ? null : times.boilFrom === 'call' ? document.uncertainty.boilCallS : readings.foundU,
-    boilFrom: boiled ? times.boilFrom : stall.foretold ? 'extrapolated' : null,
+    boilFrom: boiled ? times.boilFrom : stall.predicted ? 'extrapolated' : null,
     fuelToBoilG: boiled ? fuelG : null,
     efficiency: finite(eta.value),
     efficiencyU: finite(eta.value) === null ? null : finite(eta.u),
     firepowerW,
-    burnRateGPerMin: burnRateOf(fuelG, flameS, tell),
+    burnRateGPerMin: burnRateOf(fuelG, flameS, addWorking),
     q0W: finite(budget.values[FIGURE.q0]),
     gPerL,
     gPerLU: gPerL === null ? null : finite(own.u),
@@ -87,14 +84,14 @@ export function answerRun(taken: TakenRun, figured: Figured, options: ReduceOpti
     traceFit: taken.traceFit,
   }
   if (taken.workings === null) return answer
-  tellPerLitre(parts)
-  tellHeatFlow(parts)
-  tellEfficiency(parts)
-  tellLadder(parts)
-  tellTest(parts, answer.test, firepowerW)
-  tellTrace(parts, answer)
-  tellWind(parts)
-  tellTimes(parts, answer)
+  addPerLitre(parts)
+  addHeatFlow(parts)
+  addEfficiency(parts)
+  addLadder(parts)
+  addTestFigures(parts, answer.test, firepowerW)
+  addTrace(parts, answer)
+  addWind(parts)
+  addTimes(parts, answer)
   answer.workings = taken.workings
   return answer
 }
@@ -106,7 +103,7 @@ type PerLitre = Pick<NonNullable<RunAnswer['otherLitre']>, 'gPerL' | 'gPerLU' | 
  * part of the uncertainty.
  */
 function otherLitreOf(
-  { document: { water, uncertainty }, options, tell }: Composition,
+  { document: { water, uncertainty }, options, addWorking }: Composition,
   { gPerL, gPerLU, normalisedGPerL, normalisedU }: PerLitre,
 ): RunAnswer['otherLitre'] {
   const putInG = water.massG === null && water.snowG === null ? null : (water.massG ?? 0) + (water.snowG ?? 0)
@@ -116,41 +113,7 @@ function otherLitreOf(
   const weighing = uncertainty.waterG / (toLeft ? water.endMassG : putInG)
   const scaled = (value: number | null, u: number | null) =>
     value === null || u === null ? null : ratio * Math.hypot(u, value * weighing)
-  tell?.({
-    path: 'otherLitre',
-    title: toLeft ? 'Fuel per litre of hot water left' : 'Fuel per litre put in',
-    value: gPerL * ratio,
-    unit: 'g/L',
-    formula: '{figure} · {from} / {to}',
-    source: 'wbt',
-    inputs: [
-      {
-        symbol: 'figure',
-        name: toLeft ? 'Per litre put in' : 'Per litre left',
-        value: gPerL,
-        u: gPerLU,
-        unit: 'g/L',
-        from: 'computed',
-        path: 'gPerL',
-      },
-      {
-        symbol: 'from',
-        name: toLeft ? 'Water put in' : 'Water left',
-        value: toLeft ? putInG : water.endMassG,
-        u: uncertainty.waterG,
-        unit: 'g',
-        from: 'measured',
-      },
-      {
-        symbol: 'to',
-        name: toLeft ? 'Water left' : 'Water put in',
-        value: toLeft ? water.endMassG : putInG,
-        u: uncertainty.waterG,
-        unit: 'g',
-        from: 'measured',
-      },
-    ],
-  })
+  addOtherLitre({ toLeft, gPerL, gPerLU, putInG, leftG: water.endMassG, waterU: uncertainty.waterG, ratio }, addWorking)
   return {
     litre: toLeft ? 'remaining' : 'putIn',
     gPerL: gPerL * ratio,
@@ -162,14 +125,17 @@ function otherLitreOf(
 
 /**
  * Where it stalls, in its own conditions or else in the reference's; and whether a boil that never came can be
- * foretold.
+ * predicted.
  */
-function stallOf({ figured: { climbed, stalls }, readings }: Composition): { atC: number | null; foretold: boolean } {
-  if (!climbed?.ok || stalls === null) return { atC: null, foretold: false }
-  const { ownS, rungS } = climbed.value
+function stallOf({ figured: { normalisation, stalls }, readings }: Composition): {
+  atC: number | null
+  predicted: boolean
+} {
+  if (!normalisation?.ok || stalls === null) return { atC: null, predicted: false }
+  const { ownS, rungS } = normalisation.value
   const own = ownS === Infinity
   const atC = own ? stalls.own : Number.isFinite(rungS[3]) ? null : stalls.reference
-  return { atC, foretold: readings.times.boilS === null && !own }
+  return { atC, predicted: readings.times.boilS === null && !own }
 }
 
 /** Fuel per litre and degree; of a run without a boil a lower bound, since waiting at a stall adds fuel and no heat. */

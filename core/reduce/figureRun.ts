@@ -1,7 +1,7 @@
-/** Second pass over a run: the ladder climbed with uncertainty, by what its set-up's series knows. */
+/** Second pass over a run: the ladder worked out with uncertainty, by what its set-up's series knows. */
 import type { Basis, Flag } from '../formats/answer'
 import type { ReduceOptions, RunDocument } from '../formats/document'
-import { climb, stallsAt, stations, type Climb } from '../normalise/climb'
+import { normalise, stallsAt, stations, type Normalisation } from '../normalise/normalise'
 import { densityAt } from '../constants/fuels'
 import { efficiency, FIGURE, figuresOf, type FigureOptions } from '../normalise/figures'
 import { aimTemperature, copyHeatRun, meanOpenEvaporation, ownConditions, type HeatRun } from '../normalise/heatRun'
@@ -26,36 +26,37 @@ export interface Figured {
   run: HeatRun
   figureOptions: FigureOptions
   budget: Propagation<HeatRun>
-  climbed: R<Climb> | null
+  normalisation: R<Normalisation> | null
   stalls: { own: number; reference: number } | null
   rungs: Ladder
   flags: Flag[]
   missing: string[]
 }
 
-const UNCLIMBED: R<Climb> = { ok: false, problem: { code: 'unclimbed', what: 'Not climbed' } }
+const NOT_NORMALISED: R<Normalisation> = { ok: false, problem: { code: 'notNormalised', what: 'Not normalised' } }
 
-/** Climbs the ladder with uncertainty; where a reading is missing, only what does not need it. */
+/** Normalises with uncertainty; where a reading is missing, only what does not need it. */
 export function figureRun(
-  { document, readings, prepared, climbable, traceFit }: TakenRun,
+  { document, readings, prepared, normalisable, traceFit }: TakenRun,
   options: ReduceOptions,
   series: SetupSeries,
 ): Figured {
   const run = runInSeries(prepared.run, readings.windMS, options, series)
-  const climbed = climbable ? climb(run, options.reference, options.model) : null
+  const normalisation = normalisable ? normalise(run, options.reference, options.model) : null
   const figureOptions = {
     reference: options.reference,
     model: options.model,
     scale: prepared.gapsCost * litreRatio(document, options),
     evaporatedJ: weighedEvaporation(document),
   }
-  const evaluate = (moved: HeatRun) => figuresOf(moved, figureOptions, climbed === null ? UNCLIMBED : undefined)
-  const onThisClimb = (moved: HeatRun) => figuresOf(moved, figureOptions, climbed ?? UNCLIMBED)
+  const evaluate = (moved: HeatRun) =>
+    figuresOf(moved, figureOptions, normalisation === null ? NOT_NORMALISED : undefined)
+  const onThisNormalisation = (moved: HeatRun) => figuresOf(moved, figureOptions, normalisation ?? NOT_NORMALISED)
   const budget = propagate(evaluate, run, uncertainInputs(document, readings, options, { ...prepared, run }, series), {
-    scaled: onThisClimb,
+    scaled: onThisNormalisation,
     copy: copyHeatRun(run),
   })
-  const stalls = climbed?.ok ? stallsAt(run, options.reference, climbed.value.q0W) : null
+  const stalls = normalisation?.ok ? stallsAt(run, options.reference, normalisation.value.q0W) : null
   const rungs = ladder(
     budget.values[FIGURE.own]!,
     rungInputs(document, { run, budget, options, series, windMS: readings.windMS, boilingC: readings.boilingC }),
@@ -65,12 +66,12 @@ export function figureRun(
     ...prepared.flags,
     ...startFlags(run, readings.boilingC),
     ...kindFlags(document),
-    ...balanceFlags(climbed),
-    ...(climbed?.ok
+    ...balanceFlags(normalisation),
+    ...(normalisation?.ok
       ? stallFlags(run, {
           boiled: readings.times.boilS !== null,
           windMS: readings.windMS,
-          climbed: climbed.value,
+          normalisation: normalisation.value,
           stalls: stalls!,
           options,
         })
@@ -84,7 +85,7 @@ export function figureRun(
     run,
     figureOptions,
     budget,
-    climbed,
+    normalisation,
     stalls,
     rungs,
     flags,
@@ -223,29 +224,29 @@ const kindFlags = ({ kind }: RunDocument): Flag[] =>
         },
       ]
 
-const balanceFlags = (climbed: R<Climb> | null): Flag[] =>
-  climbed === null || climbed.ok
+const balanceFlags = (normalisation: R<Normalisation> | null): Flag[] =>
+  normalisation === null || normalisation.ok
     ? []
-    : [{ code: climbed.problem.code, severity: 'error', text: problemText(climbed.problem) }]
+    : [{ code: normalisation.problem.code, severity: 'error', text: problemText(normalisation.problem) }]
 
 interface Stall {
   boiled: boolean
   windMS: number | null
-  climbed: Climb
+  normalisation: Normalisation
   stalls: { own: number; reference: number }
   options: ReduceOptions
 }
 
-function stallFlags(run: HeatRun, { boiled, windMS, climbed, stalls, options }: Stall): Flag[] {
+function stallFlags(run: HeatRun, { boiled, windMS, normalisation, stalls, options }: Stall): Flag[] {
   const flags: Flag[] = []
   const referenceAim = run.targetC ?? boilingPointFromPressure(options.reference.pressureHPa * 100)
-  if (!boiled && climbed.ownS === Infinity) {
+  if (!boiled && normalisation.ownS === Infinity) {
     flags.push({
       code: 'stalls',
       severity: 'warning',
       text: `Would not boil: stalls near ${Math.round(stalls.own)} °C${windMS ? ' in this wind' : ''}.`,
     })
-    if (Number.isFinite(climbed.rungS[3]) && !Number.isFinite(climbed.rungS[2]))
+    if (Number.isFinite(normalisation.rungS[3]) && !Number.isFinite(normalisation.rungS[2]))
       flags.push({
         code: 'wind-carries-all',
         severity: 'note',

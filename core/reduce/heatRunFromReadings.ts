@@ -17,7 +17,7 @@ export interface Prepared {
   gapsCost: number
   capacityU: number
   belowBoilU: number
-  /** Readings without which the ladder cannot be climbed. */
+  /** Readings without which the ladder cannot be worked out. */
   missing: string[]
   flags: Flag[]
 }

@@ -21,7 +21,7 @@ export interface MonteCarloAnswer {
 }
 
 /**
- * Draws all of a run's uncertain inputs together and climbs the whole ladder for each draw.
+ * Draws all of a run's uncertain inputs together and normalises for each draw.
  * @param request with the runs of the set-up's series in it; `runId` the one to draw. The series' γ is drawn by its
  * uncertainty, not fitted anew.
  * @returns a problem where the run has no normalised figure, or the draws were stopped. Source: gumSupplement.
@@ -30,9 +30,9 @@ export function monteCarloRun(request: ReduceRequest, runId: string, options: Mo
   const found = runInSeries(request, runId)
   if (found === null)
     return fail({ code: 'run-not-found', what: 'The run is not in the request', where: 'runs', got: runId })
-  const { run, budget, figureOptions, climbed } = found.figured
+  const { run, budget, figureOptions, normalisation } = found.figured
   const first = combined(budget, FIGURE.afterSupply)
-  if (climbed === null || !climbed.ok || !Number.isFinite(first.u))
+  if (normalisation === null || !normalisation.ok || !Number.isFinite(first.u))
     return fail({
       code: 'not-normalised',
       what: 'The run has no normalised figure to draw',

@@ -5,7 +5,7 @@ import { heatFlowFromTime } from '../heating/heatingTime'
 import { boilingPointFromPressure } from '../water/saturation'
 import type { ReduceOptions, RunDocument } from '../formats/document'
 import type { Rung } from '../formats/answer'
-import { climb, fuelOnLadder } from '../normalise/climb'
+import { normalise, fuelOnLadder } from '../normalise/normalise'
 import { efficiency } from '../normalise/figures'
 import {
   aimTemperature,
@@ -29,8 +29,8 @@ export interface Member {
   document: RunDocument
   readings: Readings
   prepared: Prepared
-  /** Its time, fuel and conditions are all there: it can be climbed. */
-  climbable: boolean
+  /** Its time, fuel and conditions are all there: it can be normalised. */
+  normalisable: boolean
 }
 
 export interface SetupSeries {
@@ -61,11 +61,11 @@ export function setupSeries(
   options: ReduceOptions,
   film: SetupSeries['film'],
 ): SetupSeries {
-  const climbable = members.filter((member) => member.climbable)
-  const points = climbable.flatMap((member) => windPoint(member) ?? [])
+  const normalisable = members.filter((member) => member.normalisable)
+  const points = normalisable.flatMap((member) => windPoint(member) ?? [])
   const wind = windOf(points, members)
   const settings = windSettings(members.flatMap(({ readings }) => readings.windMS ?? []))
-  const supply = options.supply ? supplyOf(climbable, wind, options) : null
+  const supply = options.supply ? supplyOf(normalisable, wind, options) : null
   return {
     wind,
     film,
@@ -174,15 +174,19 @@ interface Supply {
  * The set-up's own burn-rate line, and the burn rate it is read at: the reference's, else the geometric mean of the
  * calm runs.
  */
-function supplyOf(climbable: readonly Member[], wind: WindEffect | null, options: ReduceOptions): Supply | null {
-  const points = climbable.flatMap((member) => {
+function supplyOf(normalisable: readonly Member[], wind: WindEffect | null, options: ReduceOptions): Supply | null {
+  const points = normalisable.flatMap((member) => {
     const {
       prepared: { run },
       readings,
     } = member
     if (readings.times.boilS === null || isSlip(member)) return []
-    const climbed = climb(withWind(run, readings.windMS, wind, options.reference), options.reference, options.model)
-    const gPerL = climbed.ok ? gramsPerLitre(fuelOnLadder(run, climbed.value)[4], run) : NaN
+    const normalisation = normalise(
+      withWind(run, readings.windMS, wind, options.reference),
+      options.reference,
+      options.model,
+    )
+    const gPerL = normalisation.ok ? gramsPerLitre(fuelOnLadder(run, normalisation.value)[4], run) : NaN
     return Number.isFinite(gPerL) ? [{ burnRateGPerMin: burnRateOf(run), gPerL, calm: readings.windMS === 0 }] : []
   })
   const line = flameLine(points)
@@ -224,7 +228,7 @@ function reachOf(members: readonly Member[]): SetupSeries['reach'] {
     ),
     surroundings: range(members.map(({ document }) => document.place.airC)),
     wind: range(members.map(({ readings }) => readings.windMS)),
-    supply: range(members.map(({ climbable, prepared }) => (climbable ? burnRateOf(prepared.run) : null))),
+    supply: range(members.map(({ normalisable, prepared }) => (normalisable ? burnRateOf(prepared.run) : null))),
   }
   return (rung, asked) => {
     const of = tested[rung]

@@ -1,5 +1,5 @@
 /** First pass over a run: its readings by the conventions, and its heat balance made ready. */
-import { finiteWorking, type Tell, type Working } from '../explain/working'
+import { finiteWorking, type AddWorking, type Working } from '../explain/working'
 import type { ReduceOptions, RunDocument } from '../formats/document'
 import { aimTemperature, ownConditions, type HeatRun } from '../normalise/heatRun'
 import { prepareHeatRun } from './heatRunFromReadings'
@@ -14,20 +14,20 @@ export const NORMALISED_KINDS: readonly string[] = ['boil', 'boilBurnOut', 'fed'
 export interface TakenRun extends Member {
   traceFit: BurnFit[] | null
   workings: Record<string, Working> | null
-  tell: Tell | undefined
+  addWorking: AddWorking | undefined
 }
 
 export function takeRun(document: RunDocument, options: ReduceOptions, withWorkings: boolean): TakenRun {
   const workings: Record<string, Working> | null = withWorkings ? {} : null
-  const tell =
+  const addWorking =
     workings === null
       ? undefined
       : (working: Working) => {
           workings[working.path] = finiteWorking(working)
         }
-  const readings = readRun(document, options, tell)
+  const readings = readRun(document, options, addWorking)
   const prepared = prepareHeatRun(document, readings, options)
-  const climbable =
+  const normalisable =
     NORMALISED_KINDS.includes(document.kind) &&
     prepared.missing.length === 0 &&
     prepared.run.heatS > 0 &&
@@ -37,9 +37,9 @@ export function takeRun(document: RunDocument, options: ReduceOptions, withWorki
     document,
     readings,
     prepared,
-    climbable,
+    normalisable,
     workings,
-    tell,
+    addWorking,
     traceFit: traceFitOf(document, readings, prepared.run),
   }
 }

@@ -90,7 +90,7 @@ const OWN_FIELD = Object.fromEntries(Object.keys(MOVE).map((key) => [key, [key]]
   readonly (keyof HeatRun)[]
 >
 
-/** These change no time, so that the climb stands. */
+/** These change no time, so that the normalisation stands. */
 const SCALING: ReadonlySet<Moved> = new Set(['fuelKg', 'altitudeFactor', 'supplyFactor', 'lhvJPerKg'])
 
 const input = (name: string, key: Moved, u: number, sharedBy: string | null): Input => ({

@@ -1,11 +1,11 @@
 /**
- * The bench's lane, its clocks, its order of work, and what it foresees. Outside checks: the simulator as the stove;
+ * The bench's lane, its clocks, its order of work, and what it predicts. Outside checks: the simulator as the stove;
  * the rest are laws.
  */
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { stationPressureFromAltitude } from '../../core/air/pressure'
-import { foreseeBoil } from '../../core/forecast/foreseeBoil'
+import { predictBoil } from '../../core/forecast/predictBoil'
 import { benchOrder } from '../../core/method/benchOrder'
 import { SHIPPED } from '../../core/method/shipped'
 import {
@@ -289,7 +289,7 @@ describe('while it burns', () => {
     (['store', 'hut', 'rim'] as const).map((condition) => [setup, condition] as const),
   )
 
-  it('foretells the boil: from 70 °C on, nine in ten of its nine-in-ten intervals hold, and the median is within 6 % of what is left and more', () => {
+  it('predicts the boil: from 70 °C on, nine in ten of its nine-in-ten intervals hold, and the median is within 6 % of what is left and more', () => {
     let held = 0
     let asked = 0
     const errors: number[] = []
@@ -298,8 +298,8 @@ describe('while it burns', () => {
         const { burned, boilingC, at } = readByHand(setup, condition, seed)
         if (burned.boilS === null) continue
         const nowS = at(burned.boilS).findLast(([, c]) => c < boilingC - 8)![0]
-        const { boil, stallsAtC } = foreseeBoil({ readings: at(nowS), boilingC, nowS })
-        if (boil === null) throw new Error(`${setup} ${condition} ${seed}: nothing foretold, stalls at ${stallsAtC}`)
+        const { boil, stallsAtC } = predictBoil({ readings: at(nowS), boilingC, nowS })
+        if (boil === null) throw new Error(`${setup} ${condition} ${seed}: nothing predicted, stalls at ${stallsAtC}`)
         asked++
         if (burned.boilS >= boil.fromS && (boil.toS === null || burned.boilS <= boil.toS)) held++
         errors.push(Math.abs(boil.atS - burned.boilS) / burned.boilS)
@@ -312,19 +312,19 @@ describe('while it burns', () => {
   it('calls a stall, or a boil past the give-up time, before that time; and calls no stall of one that boils', () => {
     for (const seed of [1, 2, 3]) {
       const late = readByHand('narrow-open', 'porch36', seed, 8)
-      expect(foreseeBoil({ readings: late.at(480), boilingC: late.boilingC, nowS: 480 }).boil!.fromS).toBeGreaterThan(
+      expect(predictBoil({ readings: late.at(480), boilingC: late.boilingC, nowS: 480 }).boil!.fromS).toBeGreaterThan(
         900,
       )
       const stalling = readByHand('wide-sheltered', 'porch36', seed, 12)
       expect(stalling.burned.boilS).toBeNull()
       const calledAt = Array.from({ length: 15 }, (_, i) => 60 * (i + 1)).find(
-        (nowS) => foreseeBoil({ readings: stalling.at(nowS), boilingC: stalling.boilingC, nowS }).stallsAtC !== null,
+        (nowS) => predictBoil({ readings: stalling.at(nowS), boilingC: stalling.boilingC, nowS }).stallsAtC !== null,
       )
       expect(calledAt).toBeLessThanOrEqual(840)
       for (const [setup, condition] of BOILING) {
         const { burned, boilingC, at } = readByHand(setup, condition, seed)
         for (let nowS = 60; nowS < burned.boilS!; nowS += 60)
-          expect([setup, condition, nowS, foreseeBoil({ readings: at(nowS), boilingC, nowS }).stallsAtC]).toEqual([
+          expect([setup, condition, nowS, predictBoil({ readings: at(nowS), boilingC, nowS }).stallsAtC]).toEqual([
             setup,
             condition,
             nowS,
@@ -341,12 +341,12 @@ describe('while it burns', () => {
       [120, 45],
       [180, 58],
     ]
-    expect(foreseeBoil({ readings: [...rising, [240, 57.2]], boilingC: 97, nowS: 240 })).toMatchObject({
+    expect(predictBoil({ readings: [...rising, [240, 57.2]], boilingC: 97, nowS: 240 })).toMatchObject({
       fallingSinceS: 180,
       boil: null,
     })
-    expect(foreseeBoil({ readings: rising, boilingC: 97, nowS: 200 }).fallingSinceS).toBeNull()
-    expect(foreseeBoil({ readings: [...rising, [360, 94.5], [380, 96.9]], boilingC: 97, nowS: 400 })).toMatchObject({
+    expect(predictBoil({ readings: rising, boilingC: 97, nowS: 200 }).fallingSinceS).toBeNull()
+    expect(predictBoil({ readings: [...rising, [360, 94.5], [380, 96.9]], boilingC: 97, nowS: 400 })).toMatchObject({
       boiledAtS: expect.closeTo(376.7, 0),
       fallingSinceS: null,
     })

@@ -9,7 +9,7 @@ import type { RunAnswer } from '../../core/formats/answer'
 import { reduce, runInSeries } from '../../core/reduce'
 import { monteCarloRun } from '../../core/reduce/monteCarloRun'
 import { REFERENCES, STANDARD_BENCH } from '../../core/normalise/reference'
-import { climb, climbInFull } from '../../core/normalise/climb'
+import { normalise, normaliseInFull } from '../../core/normalise/normalise'
 import { normalNumbers } from '../../core/uncertainty/normalNumbers'
 import { readReduceRequest } from '../../shared/reduceRequest'
 import contract from '../reference/contract-run.json'
@@ -628,13 +628,13 @@ describe('laws, over any physical run', () => {
       events: ev(['lit', 0], ['potOn', lead], ['rollingBoil', lead + boilS]),
     }))
 
-  it('the quick climb and the full one are one', () => {
+  it('quick and full normalisation are one', () => {
     fc.assert(
       fc.property(physical, (run) => {
         const found = runInSeries(request([run]), 'x0')!
-        if (!found.taken.climbable) return
+        if (!found.taken.normalisable) return
         const { run: heat } = found.figured
-        const [quick, full] = [climb(heat, STANDARD_BENCH, 'loss'), climbInFull(heat, STANDARD_BENCH, 'loss')]
+        const [quick, full] = [normalise(heat, STANDARD_BENCH, 'loss'), normaliseInFull(heat, STANDARD_BENCH, 'loss')]
         expect(quick.ok).toBe(full.ok)
         if (!quick.ok || !full.ok) return
         quick.value.rungS.forEach((s, i) =>

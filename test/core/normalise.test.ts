@@ -2,7 +2,7 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { stationPressureFromAltitude } from '../../core/air/pressure'
-import { climb, fuelOnLadder, stallsAt } from '../../core/normalise/climb'
+import { normalise, fuelOnLadder, stallsAt } from '../../core/normalise/normalise'
 import { defaultEnthalpy, gramsPerLitre, type HeatRun } from '../../core/normalise/heatRun'
 import { REFERENCES, STANDARD_BENCH, type Model } from '../../core/normalise/reference'
 
@@ -40,8 +40,8 @@ const publicCase: HeatRun = {
   enthalpy: defaultEnthalpy,
 }
 
-function climbed(run: HeatRun, model: Model = 'loss', reference = STANDARD_BENCH) {
-  const result = climb(run, reference, model)
+function normalisation(run: HeatRun, model: Model = 'loss', reference = STANDARD_BENCH) {
+  const result = normalise(run, reference, model)
   if (!result.ok) throw new Error(result.problem.what)
   return {
     ...result.value,
@@ -49,11 +49,11 @@ function climbed(run: HeatRun, model: Model = 'loss', reference = STANDARD_BENCH
     gPerL: fuelOnLadder(run, result.value).map((fuel) => gramsPerLitre(fuel, run)),
   }
 }
-const normalised = (run: HeatRun, model: Model = 'loss') => climbed(run, model).gPerL[3]!
+const normalised = (run: HeatRun, model: Model = 'loss') => normalisation(run, model).gPerL[3]!
 
 describe('public check case of the method (re-derived there independently)', () => {
-  it('climbs 17.169 → 14.858 → 16.370 → 15.833 g/L with q0 756.0 W', () => {
-    const { gPerL, q0W } = climbed(publicCase)
+  it('goes 17.169 → 14.858 → 16.370 → 15.833 g/L with q0 756.0 W', () => {
+    const { gPerL, q0W } = normalisation(publicCase)
     expect(q0W).toBeCloseTo(756.0, 1)
     const stated = [17.169, 14.858, 16.37, 15.833]
     // The start rung is stated as 14.858; this arithmetic gives 14.8575, at the last digit.
@@ -98,7 +98,7 @@ const runs = fc
     evaporationScale: lid ? 0 : 1,
   }))
 
-const atReferenceStart = (run: HeatRun) => climbed(run).gPerL[1]!
+const atReferenceStart = (run: HeatRun) => normalisation(run).gPerL[1]!
 
 describe('laws', () => {
   it('as losses vanish, loss becomes energy (1e-6), without a lid too', () => {
@@ -107,9 +107,9 @@ describe('laws', () => {
         const lossless = { ...run, leadS: 0, lossWPerK: 1e-9, thetaK: 1e12 }
         // An open pot's evaporation still feels the air, which only `loss` brings to the reference: compare before that rung.
         const rung = run.evaporationScale === 0 ? 3 : 2
-        const energy = climbed(lossless, 'energy').gPerL[rung]!
+        const energy = normalisation(lossless, 'energy').gPerL[rung]!
         fc.pre(Number.isFinite(energy))
-        expect(Math.abs(climbed(lossless, 'loss').gPerL[rung]! / energy - 1)).toBeLessThan(1e-6)
+        expect(Math.abs(normalisation(lossless, 'loss').gPerL[rung]! / energy - 1)).toBeLessThan(1e-6)
       }),
     )
   })
@@ -137,7 +137,7 @@ describe('laws', () => {
     fc.assert(
       fc.property(runs, fc.constantFrom<Model[]>('loss', 'energy', 'ratio'), (run, model) => {
         const here = { ...run, startC: 20, airC: 20, pressurePa: 101_325 }
-        const { gPerL, stallsAtC } = climbed(here, model)
+        const { gPerL, stallsAtC } = normalisation(here, model)
         // Closer to a stall than this, the surplus is lost in the rounding of q0.
         fc.pre(stallsAtC.own > 100.1)
         expect(gPerL[3]! / gPerL[0]!).toBeCloseTo(1, 6)
@@ -156,14 +156,14 @@ describe('laws', () => {
   })
 
   it('a fixed target leaves the boiling-point rung at 1', () => {
-    const { gPerL } = climbed({ ...publicCase, targetC: 90 })
+    const { gPerL } = normalisation({ ...publicCase, targetC: 90 })
     expect(gPerL[2]! / gPerL[1]!).toBeCloseTo(1, 12)
   })
 
   // Source: published water-boiling protocols: temperature-corrected consumption = consumption × 75/(T_boil − T_start).
   it('ratio to the 75-degree rise is the protocols’ correction', () => {
     const rise75 = REFERENCES.find((one) => one.id === 'rise75')!
-    const { gPerL } = climbed(publicCase, 'ratio', rise75)
+    const { gPerL } = normalisation(publicCase, 'ratio', rise75)
     expect(gPerL[3]! / gPerL[0]!).toBeCloseTo(75 / (92.98 - 8), 4)
   })
 })

@@ -2,7 +2,7 @@ import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { thinTrace } from '../../core/trace/thinTrace'
 import { guessTraceMapping, parseTraceRows } from '../../core/formats/parseTrace'
-import { foretellPrecision } from '../../core/uncertainty/foretell'
+import { predictPrecision } from '../../core/uncertainty/predictPrecision'
 import { readTraceText } from '../../shared/readTraceText'
 
 /** Reads a table as the page does: guessed columns, then parsed. */
@@ -66,8 +66,8 @@ describe('traces from loggers', () => {
 
 // By hand: d = 1 g on 12 g: √2/√12/12 = 3.40 %; call 2.9/240 = 1.21 %; water 1/473; start 0.5/80: k = 2 → 7.4 %. Two on
 // one fill: 1.70 % and 1.39/√2 → 3.9 %.
-it('foretells the precision of a boil before it is lit', () => {
-  const foretold = foretellPrecision({
+it('predicts the precision of a boil before it is lit', () => {
+  const predicted = predictPrecision({
     fuelG: 12,
     boilS: 240,
     riseK: 80,
@@ -77,9 +77,9 @@ it('foretells the precision of a boil before it is lit', () => {
     startU: 0.5,
     waterU: 1,
   })
-  expect(foretold.most).toBe('scale')
-  expect(foretold.one).toBeCloseTo(0.0735, 3)
-  expect(foretold.two).toBeCloseTo(0.0393, 3)
+  expect(predicted.most).toBe('scale')
+  expect(predicted.one).toBeCloseTo(0.0735, 3)
+  expect(predicted.two).toBeCloseTo(0.0393, 3)
 })
 
 describe('a trace thinned for drawing', () => {

@@ -128,15 +128,15 @@ test('with the server gone while typing nothing is lost, and it says so', async 
   faults.splice(0, faults.length, ...faults.filter((fault) => !fault.includes('net::ERR_FAILED')))
 })
 
-test('foretells the precision, and has the ice start', async ({ page }) => {
+test('predicts the precision, and has the ice start', async ({ page }) => {
   await open(page, '/runs/new')
   await page.getByLabel('Set-up', { exact: true }).selectOption({ label: await optionLike(page, 'Set-up', 'Fumarole') })
   await page.getByLabel('Water', { exact: true }).fill('473 g')
-  const foretold = page.locator('[data-foretold]')
-  await expect(foretold).toContainText(/One boil: about ±.\d/)
-  const coarse = await foretold.innerText()
+  const predicted = page.locator('[data-predicted]')
+  await expect(predicted).toContainText(/One boil: about ±.\d/)
+  const coarse = await predicted.innerText()
   await page.getByLabel('Scale reads to').fill('0.1 g')
-  await expect(foretold).not.toHaveText(coarse)
+  await expect(predicted).not.toHaveText(coarse)
   await page.getByRole('button', { name: 'Ice start' }).click()
   await expect(page.getByLabel('Start temperature')).toHaveValue('0.5 °C')
   await expect(page.getByLabel('Notes')).toHaveValue(/Ice start: 0–1 °C, assumed/)

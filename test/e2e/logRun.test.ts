@@ -56,7 +56,7 @@ test('a number answers "says who?" down to its readings; a working is pinned and
   await page.locator('[data-figure=normalisedGPerL]').click()
   const margin = page.getByRole('complementary', { name: 'Margin' })
   await expect(margin.getByRole('heading', { name: 'Fuel per litre, normalised' })).toBeVisible()
-  await margin.getByRole('button', { name: 'As measured, or foretold' }).click()
+  await margin.getByRole('button', { name: 'As measured, or predicted' }).click()
   await margin.getByRole('button', { name: 'Pin' }).click()
   await margin.getByRole('button', { name: 'Copy' }).click()
   expect(await page.evaluate(() => navigator.clipboard.readText())).toMatch(

@@ -4,7 +4,7 @@ import { checkRun } from '#core/method/checkRun'
 import { EVENT_NAMES, type EventKind } from '#core/run/events'
 import type { QuantityKindName } from '#core/quantity/kinds'
 import { MEASURED_QUANTITIES, type MeasuredQuantity } from '#shared/measuredQuantity'
-import { foretellPrecision } from '#core/uncertainty/foretell'
+import { predictPrecision } from '#core/uncertainty/predictPrecision'
 import { formatNumber } from '#core/quantity/format'
 import { parseQuantity } from '#core/quantity/parseQuantity'
 import type { KitChoices } from '#shared/kitChoices'
@@ -18,14 +18,14 @@ const emit = defineEmits<{ ice: [] }>()
 const alike = computed(() => props.runs.filter((run) => run.gPerL !== null && run.timeToBoilS !== null))
 const average = (of: (run: RunLine) => number) =>
   alike.value.reduce((sum, run) => sum + of(run), 0) / alike.value.length
-const foretold = computed(() => {
+const predicted = computed(() => {
   const { measured, units } = props.typed
   const water = parseQuantity(measured.water, 'water', units)
   if (alike.value.length === 0 || !water.ok) return null
   const waterG = water.value.dimension === 'mass' ? water.value.value * 1000 : water.value.value * 1e6
   const resolution = parseQuantity(measured.scaleResolution, 'resolution', units)
   const perLitre = average((run) => run.gPerL!)
-  return foretellPrecision({
+  return predictPrecision({
     fuelG: (perLitre * waterG) / 1000,
     boilS: average((run) => run.timeToBoilS!) * (waterG / 473),
     riseK: 80,
@@ -90,12 +90,12 @@ const lackingWords = computed(() =>
 <template>
   <aside aria-label="Margin" class="text-[15px] leading-[22px]">
     <h2 class="mb-2">Before it is lit</h2>
-    <p v-if="foretold" data-foretold>
-      One boil: about {{ percent(foretold.one) }}. Two on one fill: about {{ percent(foretold.two) }}.
-      {{ MOST[foretold.most] }} weighs most.
+    <p v-if="predicted" data-predicted>
+      One boil: about {{ percent(predicted.one) }}. Two on one fill: about {{ percent(predicted.two) }}.
+      {{ MOST[predicted.most] }} weighs most.
     </p>
     <p v-else class="text-ink-2">
-      With set-up, water and scale chosen, the precision is foretold here, from the {{ alike.length || 'earlier' }} runs
+      With set-up, water and scale chosen, the precision is predicted here, from the {{ alike.length || 'earlier' }} runs
       of that set-up.
     </p>
     <section v-if="findings" class="mt-4" aria-label="By its method">

@@ -37,7 +37,7 @@ const addOf = (rung: string) =>
     <LadderPatterns />
     <div class="ladder-row border-b border-edge text-ink-2">
       <span class="ladder-sentence">{{
-        answer.gPerL === null ? 'Foretold, since it did not boil' : 'As measured'
+        answer.gPerL === null ? 'Predicted, since it did not boil' : 'As measured'
       }}</span>
       <div ref="drawing" class="ladder-drawing relative h-6">
         <svg class="absolute inset-0 h-full w-full" aria-hidden="true">

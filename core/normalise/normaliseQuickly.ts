@@ -1,5 +1,5 @@
 /**
- * The climb where no open water evaporates and the run boiled: all times have closed forms. It is the general climb
+ * Normalising where no open water evaporates and the run boiled: all times have closed forms. It is the general one
  * with
  * what its stations have in common worked out once; a test holds the two together. Uncertainty asks for it dozens of
  * times a run.
@@ -7,7 +7,7 @@
 import { heatFlowFromTime } from '../heating/heatingTime'
 import { ok, type R } from '../result'
 import { boilingPointFromPressure } from '../water/saturation'
-import type { Climb } from './climb'
+import type { Normalisation } from './normalise'
 import { heatingIn, lossCoefficient, ownConditions, pastLid, windFactor, type HeatRun } from './heatRun'
 import type { Reference } from './reference'
 
@@ -35,8 +35,8 @@ function evenTime(
   return (heatJ / end) * (x < 1e-5 && x > -1e-5 ? 1 - x / 2 + (x * x) / 3 : Math.log1p(x) / x)
 }
 
-/** As climb, by the `loss` model. */
-export function quickClimb(run: HeatRun, reference: Reference): R<Climb> {
+/** As normalise, by the `loss` model. */
+export function normaliseQuickly(run: HeatRun, reference: Reference): R<Normalisation> {
   const { airC, thetaK, potJPerK, windMS } = run
   const aimC = run.targetC ?? boilingPointFromPressure(run.pressurePa) - run.belowBoilK
   const flow = heatFlowFromTime(run.heatS, heatingIn(run, ownConditions(run), aimC))

@@ -1,6 +1,6 @@
-/** How precise a boil will be, foretold before the flame is lit. */
+/** How precise a boil will be, predicted before the flame is lit. */
 
-export interface Foretold {
+export interface PredictedPrecision {
   /** Expanded (k = 2), relative: of one boil, and of the mean of two on one fill. */
   one: number
   two: number
@@ -8,7 +8,7 @@ export interface Foretold {
   most: 'scale' | 'call' | 'water' | 'start'
 }
 
-export interface ForetellInputs {
+export interface PrecisionInputs {
   fuelG: number
   boilS: number
   riseK: number
@@ -25,7 +25,7 @@ export interface ForetellInputs {
  * Two boils on one fill share one pair of weighings over twice the fuel; the rest shrinks by √2.
  * Sources: gum, gumResolution.
  */
-export function foretellPrecision(inputs: ForetellInputs): Foretold {
+export function predictPrecision(inputs: PrecisionInputs): PredictedPrecision {
   const parts = {
     scale: (Math.SQRT2 * inputs.scaleResolutionG) / Math.sqrt(12) / inputs.fuelG,
     call: inputs.boilCallS / inputs.boilS,
@@ -33,6 +33,6 @@ export function foretellPrecision(inputs: ForetellInputs): Foretold {
     start: inputs.startU / inputs.riseK,
   }
   const rest = Math.hypot(parts.call, parts.water, parts.start)
-  const most = (Object.keys(parts) as Foretold['most'][]).reduce((a, b) => (parts[b] > parts[a] ? b : a))
+  const most = (Object.keys(parts) as PredictedPrecision['most'][]).reduce((a, b) => (parts[b] > parts[a] ? b : a))
   return { one: 2 * Math.hypot(parts.scale, rest), two: 2 * Math.hypot(parts.scale / 2, rest / Math.SQRT2), most }
 }

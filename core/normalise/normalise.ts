@@ -14,16 +14,16 @@ import {
   type Conditions,
   type HeatRun,
 } from './heatRun'
-import { isQuick, quickClimb } from './quickClimb'
+import { isQuick, normaliseQuickly } from './normaliseQuickly'
 import type { Model, Reference } from './reference'
 
-export interface Climb {
+export interface Normalisation {
   /** Heat flow into a cold pot [W]. */
   q0W: number
   /** Heat spent on evaporation before the aim [J]. */
   evaporatedJ: number
   /**
-   * Time from pot-on to the aim: measured, or foretold by the model for a run that stopped short [s]; Infinity: it
+   * Time from pot-on to the aim: measured, or predicted by the model for a run that stopped short [s]; Infinity: it
    * stalls.
    */
   ownS: number
@@ -56,16 +56,16 @@ export function stations(
 }
 
 /**
- * Climbs the ladder from the run's own conditions to the reference's.
+ * Normalises from the run's own conditions to the reference's.
  * @returns the problem of the heat balance where no flame explains the times
  * Sources: newton (`loss`), wbt (`ratio`), windSeries.
  */
-export function climb(run: HeatRun, reference: Reference, model: Model): R<Climb> {
-  return model === 'loss' && isQuick(run) ? quickClimb(run, reference) : climbInFull(run, reference, model)
+export function normalise(run: HeatRun, reference: Reference, model: Model): R<Normalisation> {
+  return model === 'loss' && isQuick(run) ? normaliseQuickly(run, reference) : normaliseInFull(run, reference, model)
 }
 
 /** The same without a short way. */
-export function climbInFull(run: HeatRun, reference: Reference, model: Model): R<Climb> {
+export function normaliseInFull(run: HeatRun, reference: Reference, model: Model): R<Normalisation> {
   const at = stations(run, reference)
   const aim: Way['aim'] = [aimTemperature(run, at[0]), aimTemperature(run, at[2])]
   const flow = heatFlowFromTime(run.heatS, heatingIn(run, at[0], run.reachedC ?? aim[0]))
@@ -85,7 +85,7 @@ interface Way {
   wind: number
 }
 
-function timesByLoss(run: HeatRun, { at, aim, q0W, wind }: Way & { q0W: number }): Climb['rungS'] {
+function timesByLoss(run: HeatRun, { at, aim, q0W, wind }: Way & { q0W: number }): Normalisation['rungS'] {
   const surroundings = heatingTime(q0W, heatingIn(run, at[3], aim[1]))
   return [
     heatingTime(q0W, heatingIn(run, at[1], aim[0])),
@@ -101,7 +101,7 @@ function timesByLoss(run: HeatRun, { at, aim, q0W, wind }: Way & { q0W: number }
 function timesByHeat(
   run: HeatRun,
   { at, aim, ownS, wind, model }: Way & { ownS: number; model: 'energy' | 'ratio' },
-): Climb['rungS'] {
+): Normalisation['rungS'] {
   const needed =
     model === 'ratio' ? [aim[0] - at[0].startC, aim[0] - at[1].startC, aim[1] - at[2].startC] : heatNeeded(run, at, aim)
   const start = ownS * (needed[1]! / needed[0]!)
@@ -128,11 +128,11 @@ function heatNeeded(run: HeatRun, at: Way['at'], aim: Way['aim']): number[] {
 /**
  * Fuel to the aim: own, then after each rung, the last being supply [kg]: burn rate × (time + lead); Infinity where it
  * stalls.
- * The burn rate and what altitude and supply do to it do not touch the heat balance, so a climb serves for all of them.
+ * The burn rate and what altitude and supply do to it do not touch the heat balance, so one normalisation serves for all of them.
  */
 export function fuelOnLadder(
   { fuelKg, heatS, leadS, altitudeFactor, supplyFactor }: HeatRun,
-  { ownS, rungS }: Climb,
+  { ownS, rungS }: Normalisation,
 ): [number, number, number, number, number, number] {
   const rate = fuelKg / (heatS + leadS)
   const high = rate * altitudeFactor

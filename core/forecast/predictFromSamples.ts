@@ -1,9 +1,9 @@
 /**
  * While it burns, of a thermometer that sends: the boil is the plateau of its trace, whatever the probe's offset; the
- * rest is foretold as from readings by eye.
+ * rest is predicted as from readings by eye.
  */
 import { findBoil, NEAR_K } from '../trace/findBoil'
-import { fallingSinceOf, foreseeBoil, type Foreseen, type SeenSoFar } from './foreseeBoil'
+import { fallingSinceOf, predictBoil, type Prediction, type SeenSoFar } from './predictBoil'
 
 /** A plateau that is found so surely is offered [s]. */
 const SURE_U_S = 3
@@ -13,15 +13,15 @@ const WENT_ON_K = 1.5
 const LOOKED_AT_S = 600
 
 /** @param sent the thermometer's samples, in order, on the readings' clock */
-export function foreseeSent(
+export function predictFromSamples(
   { readings, boilingC, nowS }: SeenSoFar,
   sent: readonly (readonly [number, number])[],
-): Foreseen {
+): Prediction {
   const recent = sent.filter(([s]) => s >= nowS - LOOKED_AT_S)
   const boiledAtS = plateauAt(recent, boilingC)
   if (boiledAtS !== null) return { boil: null, stallsAtC: null, fallingSinceS: null, boiledAtS }
   return {
-    ...foreseeBoil({ readings, boilingC, nowS }),
+    ...predictBoil({ readings, boilingC, nowS }),
     boiledAtS: null,
     fallingSinceS: fallingSinceOf({ readings, boilingC: boilingC + OFFSET_ROOM_K }),
   }

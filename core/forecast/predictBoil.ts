@@ -11,7 +11,7 @@ export interface SeenSoFar {
   nowS: number
 }
 
-export interface Foreseen {
+export interface Prediction {
   /** Median and the middle 90 % of the boil [s]; `toS` null: it may never. Null: too few readings yet. */
   boil: { atS: number; fromS: number; toS: number | null } | null
   /** It tops out below the boil [°C]; null: it may yet boil. */
@@ -45,11 +45,11 @@ export function fallingSinceOf({ readings, boilingC }: Pick<SeenSoFar, 'readings
 }
 
 /** What the readings so far say. Source: newton. */
-export function foreseeBoil({ readings, boilingC, nowS }: SeenSoFar): Foreseen {
+export function predictBoil({ readings, boilingC, nowS }: SeenSoFar): Prediction {
   const sorted = inOrder(readings)
   const boiledAtS = reachedAt(sorted, boilingC)
   const fallingSinceS = boiledAtS === null ? fallingSince(sorted, boilingC) : null
-  const none: Foreseen = { boil: null, stallsAtC: null, fallingSinceS, boiledAtS }
+  const none: Prediction = { boil: null, stallsAtC: null, fallingSinceS, boiledAtS }
   const rising = fallingSinceS === null ? sorted : sorted.filter(([s]) => s <= fallingSinceS)
   const [first, last] = [rising[0], rising.at(-1)]
   if (boiledAtS !== null || fallingSinceS !== null || rising.length < 3 || last![1] - first![1] < 4) return none
@@ -98,12 +98,12 @@ interface Candidate {
   topC: number
 }
 
-/** Every rate tried, weighed by how well its curve fits and how usual it is; each foretells the boil in its own way. */
+/** Every rate tried, weighed by how well its curve fits and how usual it is; each predicts the boil in its own way. */
 function posterior(
   readings: readonly (readonly [number, number])[],
   boilingC: number,
   nowS: number,
-): Pick<Foreseen, 'boil' | 'stallsAtC'> {
+): Pick<Prediction, 'boil' | 'stallsAtC'> {
   const [t0] = readings[0]!
   const candidates = RATES.map((rate) => candidate(readings, { rate, t0, boilingC }))
   const best = Math.max(...candidates.map((one) => one.weight))

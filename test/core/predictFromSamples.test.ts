@@ -3,7 +3,7 @@
  * where it stalls.
  */
 import { describe, expect, it } from 'vitest'
-import { foreseeSent } from '../../core/forecast/foreseeSent'
+import { predictFromSamples } from '../../core/forecast/predictFromSamples'
 import { CAMPAIGN_SETUPS, CAMPAIGN_WATER_KG, type CampaignSetup } from '../../core/simulate/campaign'
 import { probeReadings } from '../../core/simulate/probe'
 import { seededRandom } from '../../core/simulate/random'
@@ -51,7 +51,7 @@ function sent(seed: number, { windMS = 0, giveUpS = 1500, keepBoilingS = 40 } = 
 }
 const at = (trace: [number, number][], nowS: number, boilingC: number) => {
   const soFar = trace.filter(([s]) => s <= nowS)
-  return foreseeSent({ readings: soFar, boilingC, nowS }, soFar).boiledAtS
+  return predictFromSamples({ readings: soFar, boilingC, nowS }, soFar).boiledAtS
 }
 
 describe('a thermometer that sends', () => {
