@@ -82,7 +82,7 @@ async function rehearsed(browser, address) {
   const page = await (
     await browser.newContext({ viewport: { width: 1280, height: 800 }, locale: 'en-GB', timezoneId: 'Atlantic/Azores' })
   ).newPage()
-  await page.goto(`${address}/bench/arm?rehearse`)
+  await page.goto(`${address}/bench/prepare?rehearse`)
   await page.getByLabel('What stands in').waitFor()
   const choose = async (label, wanted) => {
     const box = page.getByLabel(label, { exact: true })

@@ -5,9 +5,9 @@ import type { Lane } from './bench'
 import type { BenchAct } from './benchAct'
 import { MEASURED_QUANTITIES } from './measuredQuantity'
 
-/** @param preview of an arming: the lane as it will look */
+/** @param preview of a preparation: the lane as it will look */
 export function applyAct(lanes: readonly Lane[], act: BenchAct, device: string, preview: Lane | null): Lane[] {
-  if (act.deed.type === 'arm') {
+  if (act.deed.type === 'prepare') {
     if (preview === null || lanes.some((lane) => lane.runId === act.runId)) return [...lanes]
     const taken = lanes.some((lane) => lane.lane === preview.lane)
     return taken ? [...lanes] : [...lanes, preview].sort((a, b) => (a.lane < b.lane ? -1 : 1))

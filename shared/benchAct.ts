@@ -23,8 +23,8 @@ export const LANES = ['A', 'B', 'C', 'D', 'E', 'F'] as const
 export type LaneName = (typeof LANES)[number]
 const MEASURED = Object.keys(MEASURED_QUANTITIES) as MeasuredQuantity[]
 
-/** What a lane is set up with before anything burns. */
-export interface Arming {
+/** What a lane is prepared with before anything burns. */
+export interface Preparation {
   lane: LaneName
   test: TestName
   setupId: string
@@ -45,7 +45,7 @@ export interface Arming {
 }
 
 export type BenchDeed =
-  | { type: 'arm'; arming: Arming }
+  | { type: 'prepare'; preparation: Preparation }
   | { type: 'mark'; kind: EventKind; payload: MarkPayload }
   | { type: 'undo'; ofId: string }
   /** To a time on the bench's clock. */
@@ -111,7 +111,7 @@ const monotonic = (what: string) =>
     (value) => value >= 0 && value <= MONO_MOST_MS,
   )
 
-const armingSchema = object({
+const preparationSchema = object({
   lane: string().required().oneOf(LANES, 'Lane: expected A to F.'),
   test: string().default('boil').oneOf(TESTS, 'Test: choose a method from the list.'),
   setupId: id('Set-up'),
@@ -161,7 +161,7 @@ const payloadSchema = object({
 }).default({})
 
 const DEEDS: Record<BenchDeed['type'], Schema> = {
-  arm: object({ type: string().required(), arming: armingSchema.required() }),
+  prepare: object({ type: string().required(), preparation: preparationSchema.required() }),
   mark: object({
     type: string().required(),
     kind: string()
@@ -204,7 +204,7 @@ const actSchema = object({
   deed: lazy(
     (value) =>
       deedSchema((value as BenchDeed | null | undefined)?.type) ??
-      mixed().test('deed', 'Deed: expected arm, mark, undo, move, read, note, finish or clear.', () => false),
+      mixed().test('deed', 'Deed: expected prepare, mark, undo, move, read, note, finish or clear.', () => false),
   ),
 })
 const envelope = object({

@@ -13,7 +13,7 @@ async function register(): Promise<void> {
   await navigator.serviceWorker.register('/sw.js')
   const cache = await caches.open(PAGES)
   await Promise.all(
-    ['/bench', '/bench/arm'].map(async (path) => {
+    ['/bench', '/bench/prepare'].map(async (path) => {
       const page = await fetch(path)
       if (page.ok) await cache.put(path, page)
     }),

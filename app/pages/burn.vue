@@ -42,8 +42,8 @@ async function burn() {
     const kit = await $fetch<BurnOneKit>('/api/burn-one', { method: 'POST', body: sent })
     await Promise.all([bench.start(), refreshNow()])
     const choices = await readChoices()
-    await arm(bench, choices, {
-      ...firstArming(choices, bench.freeLane ?? 'A'),
+    await prepareLane(bench, choices, {
+      ...firstPreparation(choices, bench.freeLane ?? 'A'),
       ...kit,
       measured: { ...emptyMeasured(), water: water.value, waterStart: start.value },
     })

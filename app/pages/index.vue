@@ -32,7 +32,7 @@ const day = computed(() => {
       <div class="flex flex-wrap gap-3">
         <NuxtLink to="/burn" class="act">Burn one now</NuxtLink>{{ ' ' }}
         <NuxtLink to="/runs/import" class="act-quiet">Bring runs in from a file</NuxtLink>{{ ' ' }}
-        <NuxtLink to="/bench/arm?rehearse" class="act-quiet">Rehearse without a flame</NuxtLink>
+        <NuxtLink to="/bench/prepare?rehearse" class="act-quiet">Rehearse without a flame</NuxtLink>
       </div>
       <p class="mt-4 max-w-xl text-ink-2">
         Burner, fuel, water, start temperature and altitude are enough to begin; the rest can be asked while it burns.

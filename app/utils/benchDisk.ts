@@ -8,7 +8,7 @@ import type { BenchAck, BenchAct } from '#shared/benchAct'
 
 export interface PendingAct {
   act: BenchAct
-  /** Of an arming: the lane as it will look. */
+  /** Of a preparation: the lane as it will look. */
   preview: Lane | null
 }
 export interface RefusedAct {

@@ -180,7 +180,7 @@ function actBodies({ person, setup, place, fuel }: Record<'person' | 'setup' | '
   const runId = uuidv7()
   const base = { runId, units: 'metric', monoMs: 1000, clockSession: 'a:1' }
   const at = Date.now()
-  const arming = {
+  const preparation = {
     lane: 'F',
     test: 'boil',
     setupId: setup,
@@ -199,8 +199,8 @@ function actBodies({ person, setup, place, fuel }: Record<'person' | 'setup' | '
   }
   const rehearsal = { stove: 'tablet', speed: 10, trouble: false }
   const deeds = [
-    { type: 'arm', arming },
-    { type: 'arm', arming: { ...arming, lane: 'E', rehearsal } },
+    { type: 'prepare', preparation },
+    { type: 'prepare', preparation: { ...preparation, lane: 'E', rehearsal } },
     { type: 'mark', kind: 'lit', payload: {} },
     { type: 'mark', kind: 'reading', payload: { waterC: 55, typed: '55' } },
     { type: 'undo', ofId: uuidv7() },

@@ -23,7 +23,7 @@ export async function writeServiceWorker(publicFolder) {
     runtimeCaching: [
       {
         urlPattern: ({ request, url }) =>
-          request.mode === 'navigate' && (url.pathname === '/bench' || url.pathname === '/bench/arm'),
+          request.mode === 'navigate' && (url.pathname === '/bench' || url.pathname === '/bench/prepare'),
         handler: 'NetworkFirst',
         options: {
           cacheName: PAGES,

@@ -6,7 +6,7 @@ import { failureOf, type Failure } from '../database/failure'
 import { hashOf } from '../database/hash'
 import { benchAct, device, run } from '../database/schema'
 import { refused, type Ack } from './acknowledge'
-import { arm } from './arm'
+import { prepare } from './prepare'
 import { clearLane, finishRun } from './endOfRun'
 import { moveMark, takeMark, undoMark } from './marks'
 import { appendChange } from './outbox'
@@ -97,7 +97,7 @@ async function takeAct(db: Database, deviceId: string, act: BenchAct): Promise<B
 
 async function takeDeed(tx: Connection, deviceId: string, act: BenchAct): Promise<Ack> {
   const { deed } = act
-  if (deed.type === 'arm') return arm(tx, { act, deed, deviceId })
+  if (deed.type === 'prepare') return prepare(tx, { act, deed, deviceId })
   const [found] = await tx.select().from(run).where(eq(run.id, act.runId)).for('update')
   if (!found) return refused('This run is not on the bench: its lane was cleared, or its beginning was never sent.')
   if (found.lane === null) return refused('This run was not made on the bench. Correct it on its page.')

@@ -3,7 +3,7 @@ import { v7 as uuidv7 } from 'uuid'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import { eq } from 'drizzle-orm'
 import type { Bench, Lane } from '../../shared/bench'
-import { LANES, type Arming, type BenchAct, type BenchDeed } from '../../shared/benchAct'
+import { LANES, type Preparation, type BenchAct, type BenchDeed } from '../../shared/benchAct'
 import { emptyTypedRun } from '../../shared/typedRun'
 import { benchNow, startBenchClock } from '../../server/bench/benchClock'
 import { eventRows } from '../../server/bench/eventRows'
@@ -36,7 +36,7 @@ describe('the bench’s door', () => {
   const mark = (runId: string, atMs: number, kind: Extract<BenchDeed, { type: 'mark' }>['kind'], payload = {}) =>
     act(runId, atMs, { type: 'mark', kind, payload })
   const send = async (acts: unknown[], device = PHONE) => (await takeActs(base.db, { device, acts })).acks
-  const arming = (changes: Partial<Arming> = {}): Arming => {
+  const preparation = (changes: Partial<Preparation> = {}): Preparation => {
     const { measured, instruments } = emptyTypedRun(uuidv7(), 'metric')
     return {
       lane: 'A',
@@ -59,9 +59,9 @@ describe('the bench’s door', () => {
   }
   const bench = (): Promise<Bench> => readBenchNow(base.db, T0)
   const laneOf = async (runId: string): Promise<Lane> => (await bench()).lanes.find((lane) => lane.runId === runId)!
-  async function armed(changes: Partial<Arming> = {}): Promise<string> {
+  async function armed(changes: Partial<Preparation> = {}): Promise<string> {
     const runId = uuidv7()
-    expect(await send([act(runId, 0, { type: 'arm', arming: arming(changes) })])).toMatchObject([{ as: 'taken' }])
+    expect(await send([act(runId, 0, { type: 'prepare', preparation: preparation(changes) })])).toMatchObject([{ as: 'taken' }])
     return runId
   }
   const cleared = async () => {
@@ -88,13 +88,13 @@ describe('the bench’s door', () => {
   })
   afterAll(() => base.drop())
 
-  it('takes a run from arming to its page: marks, readings, a note, a nudge and an undo, each once though all is sent three times', async () => {
+  it('takes a run from preparation to its page: marks, readings, a note, a nudge and an undo, each once though all is sent three times', async () => {
     const runId = uuidv7()
     const lit = mark(runId, 60_000, 'lit')
     const knock = mark(runId, 90_000, 'disturbance')
     const boil = mark(runId, 600_000, 'rollingBoil')
     const acts = [
-      act(runId, 0, { type: 'arm', arming: arming() }),
+      act(runId, 0, { type: 'prepare', preparation: preparation() }),
       act(runId, 30_000, { type: 'read', quantity: 'fuelBefore', typed: '120.4 g' }),
       lit,
       mark(runId, 75_000, 'potOn'),
@@ -238,7 +238,7 @@ describe('the bench’s door', () => {
       act(uuidv7(), 0, { type: 'mark', kind: 'lit', payload: {} }),
       act(runId, 0, { type: 'read', quantity: 'air', typed: 'warm' }),
       mark(runId, 10_000, 'lit'),
-      act(runId, 0, { type: 'arm', arming: arming({ setupId: uuidv7() }) }),
+      act(runId, 0, { type: 'prepare', preparation: preparation({ setupId: uuidv7() }) }),
     ])
     expect(acks.map((ack) => ack.as)).toEqual(['refused', 'refused', 'refused', 'refused', 'mark', 'refused'])
     expect(acks.map((ack) => ack.problems?.[0]?.text)).toEqual([
@@ -285,7 +285,7 @@ describe('the bench’s door', () => {
   it('six lanes and no more; a taken one gives way to the next free; a cleared one leaves nothing behind', async () => {
     const ids = await Promise.all(LANES.map(() => armed()))
     expect((await bench()).lanes.map((lane) => lane.lane)).toEqual([...LANES])
-    expect(await send([act(uuidv7(), 0, { type: 'arm', arming: arming() })])).toMatchObject([
+    expect(await send([act(uuidv7(), 0, { type: 'prepare', preparation: preparation() })])).toMatchObject([
       { as: 'refused', problems: [{ path: 'lane' }] },
     ])
     await cleared()

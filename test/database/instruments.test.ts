@@ -27,7 +27,7 @@ import { answerRun } from '../../server/runs/answerRun'
 import { runPage } from '../../server/runs/runPage'
 import type { SamplesPush, SentNow } from '../../shared/bench'
 import { burnOne } from '../../server/runs/burnOne'
-import type { Arming, BenchDeed } from '../../shared/benchAct'
+import type { Preparation, BenchDeed } from '../../shared/benchAct'
 import type { BurnOneKit } from '../../shared/burnOne'
 import { emptyTypedRun } from '../../shared/typedRun'
 import { makeTestDatabase, type TestDatabase } from './database'
@@ -77,10 +77,10 @@ const act = (runId: string, atMs: number, deed: BenchDeed) => ({
 })
 const tell = async (...acts: object[]) =>
   (await takeActs(bench.db, { device: { id: uuidv7(), name: 'test' }, acts })).acks.map((ack) => ack.as)
-async function armed(lane: 'A' | 'B' | 'C', changes: Partial<Arming> = {}): Promise<string> {
+async function armed(lane: 'A' | 'B' | 'C', changes: Partial<Preparation> = {}): Promise<string> {
   const runId = uuidv7()
   const { measured, instruments } = emptyTypedRun(runId, 'metric')
-  const arming: Arming = {
+  const preparation: Preparation = {
     lane,
     test: 'boil',
     setupId: kit.setupId,
@@ -98,7 +98,7 @@ async function armed(lane: 'A' | 'B' | 'C', changes: Partial<Arming> = {}): Prom
     rehearsal: null,
     ...changes,
   }
-  expect(await tell(act(runId, NOW - 60_000, { type: 'arm', arming }))).toEqual(['taken'])
+  expect(await tell(act(runId, NOW - 60_000, { type: 'prepare', preparation }))).toEqual(['taken'])
   return runId
 }
 /** A run that burns on a lane since NOW. */
@@ -223,8 +223,8 @@ it('a rehearsal has its scene, no container and a series of its own; its air is 
   expect(
     await tell(
       act(uuidv7(), NOW, {
-        type: 'arm',
-        arming: { rehearsal: { stove: 'a real one', speed: 3, trouble: false } } as unknown as Arming,
+        type: 'prepare',
+        preparation: { rehearsal: { stove: 'a real one', speed: 3, trouble: false } } as unknown as Preparation,
       }),
     ),
   ).toEqual(['refused'])

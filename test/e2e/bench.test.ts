@@ -31,7 +31,7 @@ async function armLane(
     base = '',
   } = {},
 ): Promise<void> {
-  await open(page, `${base}/bench/arm?lane=${name}`)
+  await open(page, `${base}/bench/prepare?lane=${name}`)
   await page.getByLabel('Method').selectOption({ label: method })
   await page.getByLabel('Set-up', { exact: true }).selectOption({ label: await optionLike(page, 'Set-up', setup) })
   await page.getByLabel('Fuel', { exact: true }).selectOption({ label: await optionLike(page, 'Fuel', fuel) })
@@ -553,7 +553,7 @@ test('once visited, the Bench opens without the server, lanes and all; what is m
     await expect(lane(page, 'A').locator('[data-kept]')).toContainText('kept here')
     await page.reload()
     await expect(next(page, 'A')).toHaveText('Boil')
-    // A lane is set up too, from the kit as it was last seen.
+    // A lane is prepared too, from the kit as it was last seen.
     await armLane(page, 'B')
     await page.goto('/runs')
     await expect(page.getByRole('heading', { name: 'The server does not answer' })).toBeVisible()

@@ -345,7 +345,7 @@ test('an instrument is added with its token, sends, shows on the lane, and is ta
   await clearBench(baseURL!)
 })
 
-test('a wind meter that sends shows in the strip of every page and fills a wind survey; the survey is offered when a lane is set up there', async ({
+test('a wind meter that sends shows in the strip of every page and fills a wind survey; the survey is offered when a lane is prepared there', async ({
   page,
   request,
   baseURL,
@@ -404,7 +404,7 @@ test('a wind meter that sends shows in the strip of every page and fills a wind 
     })
     await route.fulfill({ json: [] })
   })
-  await open(page, '/bench/arm')
+  await open(page, '/bench/prepare')
   await expect(page.getByLabel('Place', { exact: true })).toHaveValue(idOf('Ice saddle'))
   await page.getByLabel('Place', { exact: true }).selectOption({ label: 'Ash Gate hut' })
   await expect(page.getByLabel('Fan')).toBeVisible()

@@ -174,7 +174,7 @@ test('burn one now: a few blanks make the kit, and a lane of the bench is next',
 })
 
 test('a lane at another place than the strip says: asked once, and the strip follows where told', async ({ page }) => {
-  await open(page, '/bench/arm')
+  await open(page, '/bench/prepare')
   const strip = page.getByLabel('Conditions', { exact: true })
   const place = page.getByLabel('Place', { exact: true })
   const asked = page.getByRole('group', { name: /^Now at/ })

@@ -26,7 +26,7 @@ const FIXED = [
   '/kit/things/new?kind=burner',
   '/methods',
   '/bench',
-  '/bench/arm?rehearse',
+  '/bench/prepare?rehearse',
   '/bench/instruments',
   '/kit/wind',
   '/runs/import',

@@ -19,7 +19,7 @@ test('rehearsed with the keys: seen, called late, weighed, judged, and kept apar
       await browser.newContext({ baseURL: server.url, viewport: { width: 1280, height: 800 } })
     ).newPage()
     const measuredBefore = ((await (await request.get(`${server.url}/api/runs`)).json()) as RunList).count
-    await open(page, '/bench/arm?rehearse')
+    await open(page, '/bench/prepare?rehearse')
     await page.getByLabel('Method').selectOption({ label: 'Boil' })
     await page
       .getByLabel('Set-up', { exact: true })

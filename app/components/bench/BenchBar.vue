@@ -11,8 +11,8 @@ const pedal = usePedal()
 
 <template>
   <div class="bench-bar" role="group" aria-label="The bench">
-    <NuxtLink v-if="free" :to="{ path: '/bench/arm', query: { lane: free } }" class="bench-bar-act"
-      >Set up lane {{ free }}</NuxtLink
+    <NuxtLink v-if="free" :to="{ path: '/bench/prepare', query: { lane: free } }" class="bench-bar-act"
+      >Prepare lane {{ free }}</NuxtLink
     >
     <button
       v-if="lanes > 1"

@@ -7,8 +7,8 @@ const wordsOf = (one: RefusedAct) => {
   const { deed } = one.act
   return deed.type === 'mark'
     ? EVENT_NAMES[deed.kind]
-    : deed.type === 'arm'
-      ? `Setting up lane ${deed.arming.lane}`
+    : deed.type === 'prepare'
+      ? `Setting up lane ${deed.preparation.lane}`
       : deed.type === 'read'
         ? `Reading ${deed.typed}`
         : deed.type === 'note'

@@ -33,7 +33,7 @@ function close() {
     <div v-if="margin.drawer" class="bench-drawer">
       <button type="button" class="act-quiet float-right min-h-16" @click="close">Close</button>
       <BenchMarginLane v-for="lane in bench.lanes" :key="lane.runId" :lane="lane" />
-      <p v-if="!bench.lanes.length">No lane is set up.</p>
+      <p v-if="!bench.lanes.length">No lane is prepared.</p>
     </div>
   </aside>
 </template>

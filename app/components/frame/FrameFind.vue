@@ -40,7 +40,7 @@ const fixed: Entry[] = [
   page('Log a run', '/runs/new'),
   page('Burn one now, with a new burner', '/burn'),
   page('Bench', '/bench'),
-  page('Set up a lane', '/bench/arm'),
+  page('Prepare a lane', '/bench/prepare'),
   page('Runs', '/runs'),
   page('Bring runs in: a table, a logger’s file, a whole bench', '/runs/import'),
   page('Kit', '/kit'),

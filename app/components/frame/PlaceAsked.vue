@@ -1,5 +1,5 @@
 <script setup lang="ts">
-/** Asked once where a lane is set up at another place than the strip says: has one moved? */
+/** Asked once where a lane is prepared at another place than the strip says: has one moved? */
 const props = defineProps<{ placeId: string | null; places: { id: string; name: string }[] }>()
 const { now, moveTo } = useNowConditions()
 const { units } = usePreferences()

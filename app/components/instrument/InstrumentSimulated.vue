@@ -35,7 +35,7 @@ const RATES = choices([
     <h2>Simulated instruments</h2>
     <p class="text-ink-2">
       Programs that stand in for instruments, to try a bench without a flame. What they send goes to the run on the
-      lane. To learn a method, <NuxtLink to="/bench/arm?rehearse">rehearse</NuxtLink>: those runs bring instruments of
+      lane. To learn a method, <NuxtLink to="/bench/prepare?rehearse">rehearse</NuxtLink>: those runs bring instruments of
       their own and stay out of every measured figure.
     </p>
     <ul v-if="running.length">

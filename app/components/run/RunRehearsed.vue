@@ -98,7 +98,7 @@ const clock = (s: number | null) => (s === null ? '–' : formatClock(s))
         </template>
         <p>
           <NuxtLink to="/runs?origin=rehearsal">All rehearsals</NuxtLink> ·
-          <NuxtLink to="/bench/arm?rehearse">Rehearse again</NuxtLink>
+          <NuxtLink to="/bench/prepare?rehearse">Rehearse again</NuxtLink>
         </p>
       </div>
     </div>

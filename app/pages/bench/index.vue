@@ -158,9 +158,9 @@ watch([finishing, () => bench.pending], () => {
         @act="(name) => void here()?.act(name)"
       />
       <section v-if="bench.ready && !bench.lanes.length" class="bench-empty" aria-label="Empty bench">
-        <p>No lane is set up.</p>
-        <NuxtLink :to="{ path: '/bench/arm', query: { lane: 'A' } }" class="act min-h-16 text-lg"
-          >Set up lane A</NuxtLink
+        <p>No lane is prepared.</p>
+        <NuxtLink :to="{ path: '/bench/prepare', query: { lane: 'A' } }" class="act min-h-16 text-lg"
+          >Prepare lane A</NuxtLink
         >
         <NuxtLink to="/burn" class="act-quiet min-h-16 text-lg">Burn one now</NuxtLink>
       </section>

@@ -6,7 +6,7 @@ import { readSurvey, type TypedSurvey, type WindSurvey } from '#shared/windSurve
 
 /**
  * A wind survey: the fan's steps at each station, read at the pot before a wind series; the newest of a place is
- * offered when a lane is set up there.
+ * offered when a lane is prepared there.
  */
 useHead({ title: 'Wind survey · Vulcanum' })
 const route = useRoute()
@@ -74,7 +74,7 @@ async function keep() {
   const sent = await sendTo<WindSurvey[]>(`/api/kit/places/${placeId.value}/surveys`, 'POST', typed)
   problems.value = sent.ok ? [] : sent.problems
   if (!sent.ok) return
-  said.value = 'Kept. It is offered as the wind when a lane is set up here.'
+  said.value = 'Kept. It is offered as the wind when a lane is prepared here.'
   draft.value = fresh()
   await refresh()
 }

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { useLocalStorage } from '@vueuse/core'
-import { LANES, type Arming, type LaneName } from '#shared/benchAct'
+import { LANES, type Preparation, type LaneName } from '#shared/benchAct'
 import type { KitChoices } from '#shared/kitChoices'
 import { MEASURED_NAMES, MEASURED_QUANTITIES, type MeasuredQuantity } from '#shared/measuredQuantity'
 import { REHEARSAL_SPEEDS, REHEARSAL_STOVES, STOVE_WORDS, usualStove } from '#shared/rehearsal'
@@ -10,14 +10,14 @@ import { BOIL } from '#core/method/shipped'
 import { SETTINGS } from '#core/formats/document'
 
 /** A lane set up for the next run. The last one's choices stand already: a series is the same again. */
-useHead({ title: 'Set up a lane · Vulcanum' })
+useHead({ title: 'Prepare a lane · Vulcanum' })
 const route = useRoute()
 const bench = useBench()
 const { units } = usePreferences()
 const { now, moveTo } = useNowConditions()
 const choices = shallowRef<KitChoices | null>(null)
-const arming = ref<Arming | null>(null)
-const last = useLocalStorage<Partial<Arming>>('vulcanum.bench.last', {})
+const preparation = ref<Preparation | null>(null)
+const last = useLocalStorage<Partial<Preparation>>('vulcanum.bench.last', {})
 const unreadable = ref('')
 const tried = ref(false)
 
@@ -27,16 +27,16 @@ onMounted(async () => {
   const lane: LaneName = bench.laneAt(asked) === null ? asked : (bench.freeLane ?? 'A')
   try {
     choices.value = await readChoices()
-    arming.value = {
-      ...firstArming(choices.value, lane),
+    preparation.value = {
+      ...firstPreparation(choices.value, lane),
       ...stillThere(choices.value, last.value),
       lane,
       overrides: {},
       measured: { ...emptyMeasured(), ...fromStrip() },
     }
     const again = choices.value.setups.find((one) => one.name === route.query.setup)
-    if (again) arming.value.setupId = again.id
-    if (arming.value.placeId === null) arming.value.placeId = now.value?.place?.id ?? null
+    if (again) preparation.value.setupId = again.id
+    if (preparation.value.placeId === null) preparation.value.placeId = now.value?.place?.id ?? null
     if ('rehearse' in route.query) rehearse(true)
   } catch {
     unreadable.value =
@@ -45,8 +45,8 @@ onMounted(async () => {
 })
 
 /** Of the last lane's choices, those that are still in the lists. */
-function stillThere(kit: KitChoices, before: Partial<Arming>): Partial<Arming> {
-  const lists: Partial<Record<keyof Arming, { id: string }[]>> = {
+function stillThere(kit: KitChoices, before: Partial<Preparation>): Partial<Preparation> {
+  const lists: Partial<Record<keyof Preparation, { id: string }[]>> = {
     setupId: kit.setups,
     fuelBatchId: kit.fuels,
     methodId: kit.methods,
@@ -56,7 +56,7 @@ function stillThere(kit: KitChoices, before: Partial<Arming>): Partial<Arming> {
   }
   return Object.fromEntries(
     Object.entries(before).filter(
-      ([key, value]) => !(key in lists) || lists[key as keyof Arming]!.some((one) => one.id === value),
+      ([key, value]) => !(key in lists) || lists[key as keyof Preparation]!.some((one) => one.id === value),
     ),
   )
 }
@@ -72,7 +72,7 @@ function fromStrip(): Partial<Record<MeasuredQuantity, string>> {
   )
 }
 
-const method = computed(() => choices.value?.methods.find((one) => one.id === arming.value?.methodId) ?? null)
+const method = computed(() => choices.value?.methods.find((one) => one.id === preparation.value?.methodId) ?? null)
 const WEIGHED_THERE: MeasuredQuantity[] = [
   'fuelBefore',
   'fuelAfter',
@@ -92,19 +92,19 @@ const boxes = computed<MeasuredQuantity[]>(() => {
   )
 })
 const named = (list: { id: string; name: string }[]) => list.map(({ id, name }) => ({ value: id, label: name }))
-const problem = computed(() => (choices.value && arming.value ? armingProblem(choices.value, arming.value) : null))
+const problem = computed(() => (choices.value && preparation.value ? preparationProblem(choices.value, preparation.value) : null))
 const problemAt = (path: string) => (tried.value && problem.value?.path === path ? problem.value.text : undefined)
-const containers = computed(() => choices.value!.containers.filter((one) => one.batchId === arming.value!.fuelBatchId))
+const containers = computed(() => choices.value!.containers.filter((one) => one.batchId === preparation.value!.fuelBatchId))
 watch(
-  () => arming.value?.methodId,
+  () => preparation.value?.methodId,
   () => {
-    if (arming.value) arming.value.test = method.value?.body.test ?? 'boil'
+    if (preparation.value) preparation.value.test = method.value?.body.test ?? 'boil'
   },
 )
 
 /** What is rehearsed is read off the stand-ins, not off this hour's air. */
 function rehearse(is: boolean) {
-  const { value: one } = arming
+  const { value: one } = preparation
   if (!one) return
   one.rehearsal = is
     ? {
@@ -118,24 +118,24 @@ function rehearse(is: boolean) {
     one.measured[quantity] = is ? '' : (read[quantity] ?? one.measured[quantity])
 }
 watch(
-  () => arming.value?.fuelBatchId,
+  () => preparation.value?.fuelBatchId,
   (id) => {
-    if (arming.value?.rehearsal)
-      arming.value.rehearsal.stove = usualStove(choices.value?.fuels.find((each) => each.id === id)?.kind ?? null)
+    if (preparation.value?.rehearsal)
+      preparation.value.rehearsal.stove = usualStove(choices.value?.fuels.find((each) => each.id === id)?.kind ?? null)
   },
 )
 
 /** What the newest wind survey of the place says of each station and step. */
 const surveys = shallowRef<WindSurvey[]>([])
 watch(
-  () => arming.value?.placeId ?? null,
+  () => preparation.value?.placeId ?? null,
   async (placeId) => {
     surveys.value = []
     if (placeId === null) return
-    // Without the server a lane is set up all the same.
+    // Without the server a lane is prepared all the same.
     const found = await $fetch<WindSurvey[]>(`/api/kit/places/${placeId}/surveys`).catch(() => [])
     // Another place may have been chosen meanwhile.
-    if (arming.value?.placeId === placeId) surveys.value = found
+    if (preparation.value?.placeId === placeId) surveys.value = found
   },
 )
 const fanWinds = computed(() =>
@@ -148,97 +148,97 @@ const fanWinds = computed(() =>
 
 async function setUp() {
   tried.value = true
-  if (!choices.value || !arming.value || problem.value) return
-  const { setupId, fuelBatchId, methodId, personId, placeId, containerId, setting, instruments, test } = arming.value
+  if (!choices.value || !preparation.value || problem.value) return
+  const { setupId, fuelBatchId, methodId, personId, placeId, containerId, setting, instruments, test } = preparation.value
   last.value = { setupId, fuelBatchId, methodId, personId, placeId, containerId, setting, instruments, test }
-  await arm(bench, choices.value, arming.value)
+  await prepareLane(bench, choices.value, preparation.value)
   // Where nothing was said yet, this is where one is. Without the server the strip stays as it is.
-  if (placeId !== null && !arming.value.rehearsal && now.value?.place === null) await moveTo(placeId, units.value)
+  if (placeId !== null && !preparation.value.rehearsal && now.value?.place === null) await moveTo(placeId, units.value)
   await navigateTo('/bench')
 }
 </script>
 
 <template>
   <div class="max-w-4xl">
-    <h1 class="mb-3">Set up lane {{ arming?.lane ?? '' }}</h1>
+    <h1 class="mb-3">Prepare lane {{ preparation?.lane ?? '' }}</h1>
     <p v-if="unreadable" role="alert" class="font-bold">
       {{ unreadable }}
     </p>
     <form
-      v-if="choices && arming"
+      v-if="choices && preparation"
       class="enamel grid gap-x-8 gap-y-2 p-4 md:grid-cols-2"
       aria-label="Lane"
       novalidate
       @submit.prevent="setUp"
     >
       <div class="grid content-start gap-2">
-        <ChoiceBox v-model="arming.methodId" label="Method" :choices="named(choices.methods)" empty="By no method" />
+        <ChoiceBox v-model="preparation.methodId" label="Method" :choices="named(choices.methods)" empty="By no method" />
         <ChoiceBox
-          v-model="arming.setupId"
+          v-model="preparation.setupId"
           label="Set-up"
           :choices="named(choices.setups)"
           :problem="problemAt('setupId')"
         />
         <ChoiceBox
-          v-model="arming.fuelBatchId"
+          v-model="preparation.fuelBatchId"
           label="Fuel"
           :choices="choices.fuels.map((one) => ({ value: one.id, label: `${one.fuel}, ${one.batch}` }))"
           :problem="problemAt('fuelBatchId')"
         />
         <ChoiceBox
-          v-if="containers.length && !arming.rehearsal"
-          v-model="arming.containerId"
+          v-if="containers.length && !preparation.rehearsal"
+          v-model="preparation.containerId"
           label="Burned from"
           :choices="named(containers)"
           empty="No container named"
         />
         <ChoiceBox
-          v-model="arming.personId"
+          v-model="preparation.personId"
           label="Who"
           :choices="named(choices.people)"
           :problem="problemAt('personId')"
         />
         <ChoiceBox
-          v-model="arming.placeId"
+          v-model="preparation.placeId"
           label="Place"
           :choices="named(choices.places)"
           empty="Nowhere in the list"
         />
-        <PlaceAsked v-if="!arming.rehearsal" :place-id="arming.placeId" :places="choices.places" />
+        <PlaceAsked v-if="!preparation.rehearsal" :place-id="preparation.placeId" :places="choices.places" />
         <ChoiceBox
-          v-model="arming.setting"
+          v-model="preparation.setting"
           label="Setting"
           :choices="SETTINGS.map((one) => ({ value: one, label: one }))"
         />
         <ChoiceBox
           v-for="one in READING_INSTRUMENTS.filter(
-            (measures) => !arming!.rehearsal && choices!.instruments.some((each) => each.measures === measures),
+            (measures) => !preparation!.rehearsal && choices!.instruments.some((each) => each.measures === measures),
           )"
           :key="one"
-          v-model="arming.instruments[one]"
+          v-model="preparation.instruments[one]"
           :label="INSTRUMENT_NAMES[one]"
           :choices="named(choices.instruments.filter((each) => each.measures === one))"
         />
-        <label v-if="!arming.rehearsal" class="flex items-center gap-2"
-          ><input v-model="arming.breakIn" type="checkbox" /> First burn of a new burner: it does not count</label
+        <label v-if="!preparation.rehearsal" class="flex items-center gap-2"
+          ><input v-model="preparation.breakIn" type="checkbox" /> First burn of a new burner: it does not count</label
         >
         <fieldset class="mt-2 grid gap-2 border-t border-edge pt-2">
           <label class="flex items-center gap-2"
             ><input
               type="checkbox"
-              :checked="arming.rehearsal !== null"
+              :checked="preparation.rehearsal !== null"
               @change="rehearse(($event.target as HTMLInputElement).checked)"
             />
             Rehearse it: a simulated stove stands in, and nothing burns</label
           >
-          <template v-if="arming.rehearsal">
+          <template v-if="preparation.rehearsal">
             <ChoiceBox
-              v-model="arming.rehearsal.stove"
+              v-model="preparation.rehearsal.stove"
               label="What stands in"
               :choices="REHEARSAL_STOVES.map((one) => ({ value: one, label: STOVE_WORDS[one] }))"
             />
             <ChoiceBox
-              :model-value="String(arming.rehearsal.speed)"
+              :model-value="String(preparation.rehearsal.speed)"
               label="Time runs"
               :choices="
                 REHEARSAL_SPEEDS.map((one) => ({
@@ -248,14 +248,14 @@ async function setUp() {
               "
               @update:model-value="
                 (speed) => {
-                  arming!.rehearsal!.speed = Number(speed)
+                  preparation!.rehearsal!.speed = Number(speed)
                 }
               "
             />
             <label class="flex items-center gap-2"
-              ><input v-model="arming.rehearsal.trouble" type="checkbox" /> The wind may blow the flame out</label
+              ><input v-model="preparation.rehearsal.trouble" type="checkbox" /> The wind may blow the flame out</label
             >
-            <p v-if="arming.test === 'snow'" class="bg-caution p-2 text-on-caution">
+            <p v-if="preparation.test === 'snow'" class="bg-caution p-2 text-on-caution">
               The stand-in knows no snow: cold water stands for it.
             </p>
             <p class="text-ink-2">
@@ -267,21 +267,21 @@ async function setUp() {
       </div>
       <div class="grid content-start gap-2">
         <ChoiceBox
-          v-if="fanWinds.length && !arming.rehearsal"
-          :model-value="fanWinds.find((one) => one.typed === arming!.measured.wind)?.value ?? null"
+          v-if="fanWinds.length && !preparation.rehearsal"
+          :model-value="fanWinds.find((one) => one.typed === preparation!.measured.wind)?.value ?? null"
           label="Fan"
           :choices="fanWinds"
           empty="No fan"
           @update:model-value="
             (chosen) => {
-              arming!.measured.wind = fanWinds.find((one) => one.value === chosen)?.typed ?? ''
+              preparation!.measured.wind = fanWinds.find((one) => one.value === chosen)?.typed ?? ''
             }
           "
         />
         <QuantityBox
           v-for="one in boxes"
           :key="one"
-          v-model="arming.measured[one]"
+          v-model="preparation.measured[one]"
           :label="MEASURED_NAMES[one]"
           :kind="MEASURED_QUANTITIES[one]"
           :units="units"
@@ -298,18 +298,18 @@ async function setUp() {
           </p>
         </div>
         <TextBox
-          v-if="tried && (problem?.path === 'overrides.burnerAndFuel' || arming.overrides.burnerAndFuel)"
+          v-if="tried && (problem?.path === 'overrides.burnerAndFuel' || preparation.overrides.burnerAndFuel)"
           label="Go on, because"
-          :model-value="arming.overrides.burnerAndFuel ?? ''"
+          :model-value="preparation.overrides.burnerAndFuel ?? ''"
           @update:model-value="
             (text) => {
-              arming!.overrides = { burnerAndFuel: String(text) }
+              preparation!.overrides = { burnerAndFuel: String(text) }
             }
           "
         />
       </div>
       <p class="flex gap-3 md:col-span-2">
-        <button type="submit" class="act min-h-16 px-8 text-lg">Arm lane {{ arming.lane }}</button>
+        <button type="submit" class="act min-h-16 px-8 text-lg">Arm lane {{ preparation.lane }}</button>
         <NuxtLink to="/bench" class="act-quiet min-h-16">To the bench</NuxtLink>
       </p>
     </form>

@@ -9,7 +9,7 @@ import { emptyBench } from '#core/run/benchStep'
 import { boilingPointAt } from '#core/air/pressureOf'
 import type { UnitSystem } from '#core/quantity/kinds'
 import type { Lane, LaneReading } from '#shared/bench'
-import type { Arming, LaneName } from '#shared/benchAct'
+import type { Preparation, LaneName } from '#shared/benchAct'
 import type { KitChoices } from '#shared/kitChoices'
 import { MEASURED_QUANTITIES, type MeasuredQuantity } from '#shared/measuredQuantity'
 import { sceneOf, waterKgOf } from '#shared/rehearsal'
@@ -32,7 +32,7 @@ export async function readChoices(): Promise<KitChoices> {
 export const emptyMeasured = () => emptyTypedRun('', 'metric').measured
 
 /** As a first lane would be: the only one of each list, or none. */
-export function firstArming(choices: KitChoices, lane: LaneName): Arming {
+export function firstPreparation(choices: KitChoices, lane: LaneName): Preparation {
   const { instruments, measured } = emptyTypedRun('', 'metric')
   const method = choices.methods.find((one) => one.body.test === 'boil')
   return {
@@ -57,14 +57,14 @@ export function firstArming(choices: KitChoices, lane: LaneName): Arming {
 /** The lane as it will look, before the server has heard of it. */
 function previewLane(
   choices: KitChoices,
-  arming: Arming,
+  preparation: Preparation,
   { runId, atMs, units }: { runId: string; atMs: number; units: UnitSystem },
 ): Lane {
-  const method = choices.methods.find((one) => one.id === arming.methodId)
-  const setup = choices.setups.find((one) => one.id === arming.setupId)
-  const fuel = choices.fuels.find((one) => one.id === arming.fuelBatchId)
-  const place = choices.places.find((one) => one.id === arming.placeId)
-  const typed = (Object.entries(arming.measured) as [MeasuredQuantity, string][]).flatMap(([quantity, text]) => {
+  const method = choices.methods.find((one) => one.id === preparation.methodId)
+  const setup = choices.setups.find((one) => one.id === preparation.setupId)
+  const fuel = choices.fuels.find((one) => one.id === preparation.fuelBatchId)
+  const place = choices.places.find((one) => one.id === preparation.placeId)
+  const typed = (Object.entries(preparation.measured) as [MeasuredQuantity, string][]).flatMap(([quantity, text]) => {
     const read = text.trim() ? parseQuantity(text, MEASURED_QUANTITIES[quantity], units) : null
     return read?.ok ? [{ quantity, value: read.value.value, unit: read.value.unit, typed: text }] : []
   })
@@ -84,20 +84,20 @@ function previewLane(
   }
   const order = benchOrder(method?.body ?? BOIL, setup?.burner ?? null)
   return {
-    lane: arming.lane,
+    lane: preparation.lane,
     runId,
     armedAtMs: atMs,
-    test: arming.test,
-    kind: KIND_OF_TEST[arming.test],
+    test: preparation.test,
+    kind: KIND_OF_TEST[preparation.test],
     method: method ? { name: method.name, n: 0, body: method.body } : null,
     setup: setup?.name ?? '',
     burner: setup?.burner ?? null,
     fuelKind: fuel?.kind ?? null,
     fuel: fuel?.fuel ?? null,
-    person: choices.people.find((one) => one.id === arming.personId)?.name ?? '',
+    person: choices.people.find((one) => one.id === preparation.personId)?.name ?? '',
     place: place?.name ?? null,
-    zone: arming.zone,
-    setting: arming.setting || null,
+    zone: preparation.zone,
+    setting: preparation.setting || null,
     hasLid: setup?.parts.some((part) => part.role === 'lid') ?? false,
     boilingC: boilingPointAt(pressureRead, place ?? null),
     order,
@@ -106,46 +106,46 @@ function previewLane(
     notes: [],
     photos: 0,
     rehearsal:
-      arming.rehearsal &&
-      sceneOf(arming.rehearsal, runId, {
+      preparation.rehearsal &&
+      sceneOf(preparation.rehearsal, runId, {
         waterKg: waterKgOf(typed) ?? method?.body.waterKg ?? null,
         altitudeM: place?.altitudeM ?? null,
         lid: setup?.parts.some((part) => part.role === 'lid') ?? false,
         lhvMJPerKg: fuelOfKind(fuel?.kind ?? '')?.lowerHeatingValue.value ?? null,
-        setting: arming.setting || null,
-        test: arming.test,
+        setting: preparation.setting || null,
+        test: preparation.test,
       }),
   }
 }
 
 /** What stands against it, in words; null: nothing. */
-export function armingProblem(choices: KitChoices, arming: Arming): { path: string; text: string } | null {
+export function preparationProblem(choices: KitChoices, preparation: Preparation): { path: string; text: string } | null {
   const missing = (
     [
       ['personId', 'Who'],
       ['setupId', 'Set-up'],
       ['fuelBatchId', 'Fuel'],
     ] as const
-  ).find(([path]) => arming[path] === '')
+  ).find(([path]) => preparation[path] === '')
   if (missing)
     return { path: missing[0], text: `${missing[1]}: read nothing, expected a choice from the list. Choose one.` }
   const why = burnerFuelMismatch(
-    choices.setups.find((one) => one.id === arming.setupId)?.burner ?? null,
-    choices.fuels.find((one) => one.id === arming.fuelBatchId)?.kind ?? '',
+    choices.setups.find((one) => one.id === preparation.setupId)?.burner ?? null,
+    choices.fuels.find((one) => one.id === preparation.fuelBatchId)?.kind ?? '',
   )
-  return why !== null && !arming.overrides.burnerAndFuel?.trim() ? { path: 'overrides.burnerAndFuel', text: why } : null
+  return why !== null && !preparation.overrides.burnerAndFuel?.trim() ? { path: 'overrides.burnerAndFuel', text: why } : null
 }
 
 /** Sets the lane up, in this browser first. */
-export async function arm(bench: ReturnType<typeof useBench>, choices: KitChoices, arming: Arming): Promise<void> {
+export async function prepareLane(bench: ReturnType<typeof useBench>, choices: KitChoices, preparation: Preparation): Promise<void> {
   const runId = uuidv7()
   const { units } = usePreferences()
-  const zone = choices.places.find((one) => one.id === arming.placeId)?.zone ?? arming.zone
-  const whole = { ...arming, zone }
+  const zone = choices.places.find((one) => one.id === preparation.placeId)?.zone ?? preparation.zone
+  const whole = { ...preparation, zone }
   await bench.press(
     runId,
-    { type: 'arm', arming: whole },
+    { type: 'prepare', preparation: whole },
     previewLane(choices, whole, { runId, atMs: benchNowMs(), units: units.value }),
   )
-  bench.selected = arming.lane
+  bench.selected = preparation.lane
 }
