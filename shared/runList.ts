@@ -1,5 +1,5 @@
 /**
- * Which runs are listed, in which order, in which groups: as a page's address and the list's own door both spell it.
+ * Which runs are listed, in which order, in which groups: as a page's address and the list's own route both spell it.
  */
 import type { Origin } from '../core/formats/document'
 import type { RunLine } from './runRecord'

@@ -24,11 +24,11 @@ export function useDraftSync() {
       theirs.value = null
       state.value = 'kept'
     } catch (error) {
-      heard(error)
+      failed(error)
     }
   }
 
-  function heard(error: unknown) {
+  function failed(error: unknown) {
     const answer =
       error instanceof FetchError && error.status === 409 ? (error.data as { status: string; theirs?: Draft }) : null
     if (answer?.status === 'logged') return draft.begin()

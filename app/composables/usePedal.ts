@@ -6,7 +6,7 @@ export function usePedal() {
   const learning = useState('pedalLearning', () => false)
 
   /** Whether this press was the pedal's: it is then taken, and nothing else hears it. */
-  function heard(event: KeyboardEvent, next: () => void): boolean {
+  function takes(event: KeyboardEvent, next: () => void): boolean {
     if (event.repeat || event.isComposing) return false
     if (learning.value) {
       learning.value = false
@@ -23,7 +23,7 @@ export function usePedal() {
   return reactive({
     key,
     learning,
-    heard,
+    takes,
     learn: () => {
       learning.value = true
     },

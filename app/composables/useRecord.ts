@@ -11,7 +11,7 @@ const AWAY: FieldProblem = {
 }
 
 /**
- * Sends something to a door of the kit. What goes wrong comes back in words, with the other's version or the runs in
+ * Sends something to a service of the kit. What goes wrong comes back in words, with the other's version or the runs in
  * the way.
  */
 export async function sendTo<T>(url: string, method: 'PUT' | 'POST' | 'DELETE', body?: object): Promise<Sent<T>> {

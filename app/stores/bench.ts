@@ -54,7 +54,7 @@ export const useBench = defineStore('bench', () => {
     void keepBench(bench, told.value)
     told.value = bench
   }
-  function hear(push: Bench | BenchPush, whole: boolean) {
+  function receive(push: Bench | BenchPush, whole: boolean) {
     take(whole ? (push as Bench) : merged(told.value, push as BenchPush))
   }
   let showing: ReturnType<typeof setTimeout> | null = null
@@ -63,11 +63,11 @@ export const useBench = defineStore('bench', () => {
     // The bench with them before they are let go of: a lane that was just set up would be gone for a moment, and what
     // is being typed on it.
     settled: (push, whole) => {
-      hear(push, whole)
+      receive(push, whole)
       void readPending()
     },
     seen: () => told.value.seq,
-    heard: hear,
+    received: receive,
     had: () => samplesHad(told.value.lanes.map((lane) => lane.runId)),
     have: () => samplesHere(told.value.lanes.map((lane) => lane.runId)),
     sampled: (pushes) => {

@@ -14,7 +14,7 @@ export interface LinkEvents {
   settled: (push: Bench | BenchPush, whole: boolean) => void
   /** The number of the last change that was heard; -1: none. */
   seen: () => number
-  heard: (push: Bench | BenchPush, whole: boolean) => void
+  received: (push: Bench | BenchPush, whole: boolean) => void
   sampled: (pushes: SamplesPush[]) => void
   /** How far this tab has samples of what burns; and all of them, for a tab that has none. */
   had: () => SamplesHad
@@ -168,7 +168,7 @@ export function useBenchLink(device: () => DeviceCard, events: LinkEvents) {
             const on = (name: string, whole: boolean) =>
               source!.addEventListener(name, (event) => {
                 const push = JSON.parse((event as MessageEvent<string>).data) as Bench | BenchPush
-                events.heard(push, whole)
+                events.received(push, whole)
                 tellTabs({ type: 'push', push, whole })
                 if (!heard) back(true)
                 heard = true
@@ -213,7 +213,7 @@ export function useBenchLink(device: () => DeviceCard, events: LinkEvents) {
     if (stopStream !== null) tellTabs({ type: 'samples', pushes: events.have() })
   }
   function onTold({ data }: MessageEvent<Told>) {
-    if (data.type === 'push') events.heard(data.push, data.whole)
+    if (data.type === 'push') events.received(data.push, data.whole)
     else if (data.type === 'online') events.online(data.is, data.why)
     else if (data.type === 'samples') events.sampled(data.pushes)
     else if (data.type === 'now') events.sentNow(data.now)

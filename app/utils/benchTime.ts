@@ -1,5 +1,5 @@
 /** This page's place on the bench's clock; see core/run/deviceClock. */
-import { benchTime, hearServer, lookAtClocks, startClock, type DeviceClock } from '#core/run/deviceClock'
+import { benchTime, takeServerTime, lookAtClocks, startClock, type DeviceClock } from '#core/run/deviceClock'
 import { keep, kept } from './benchDisk'
 
 const read = () => ({ monoMs: performance.now(), wallMs: Date.now() })
@@ -34,7 +34,7 @@ export async function askServer(): Promise<void> {
     benchNowMs()
     const sentMs = performance.now()
     const { serverMs } = await $fetch<{ serverMs: number }>('/api/bench/time', { retry: 0, timeout: 4000 })
-    const heard = hearServer(clock!, { sentMs, serverMs, receivedMs: performance.now() })
+    const heard = takeServerTime(clock!, { sentMs, serverMs, receivedMs: performance.now() })
     clock = heard.clock
   }
   await keep('wallOffset', clock!.offsetMs + clock!.last.monoMs - clock!.last.wallMs)

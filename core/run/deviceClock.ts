@@ -63,7 +63,7 @@ export function lookAtClocks(clock: DeviceClock, reading: ClockReading): DeviceC
  * @returns `slept`: the machine had stopped, and marks since the jump move with the offset; `set`: only its date was
  * changed
  */
-export function hearServer(
+export function takeServerTime(
   clock: DeviceClock,
   { sentMs, serverMs, receivedMs }: ClockExchange,
 ): { clock: DeviceClock; found: 'slept' | 'set' | null } {

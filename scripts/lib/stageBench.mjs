@@ -1,4 +1,4 @@
-/** Lanes brought to a state through the bench's own door, for pictures and for tests that look at what stands there. */
+/** Lanes brought to a state by the bench's own service, for pictures and for tests that look at what stands there. */
 import { v7 as uuidv7 } from 'uuid'
 
 const DEVICE = { id: uuidv7(), name: 'stage' }

@@ -1,4 +1,3 @@
-import { useDatabase } from '#server/database/connection'
 import { burnOne } from '#server/runs/burnOne'
 import { readBurnOne } from '#shared/burnOne'
 
@@ -7,5 +6,5 @@ export default defineEventHandler(async (event) => {
   if (!body.ok) return answerProblems(event, body.status, [{ path: '', text: body.text }])
   const read = readBurnOne(body.value)
   if (!read.ok) return answerProblems(event, 422, read.problems)
-  return burnOne(useDatabase(), read.typed, read.altitudeM)
+  return burnOne(contextOf(event).db, read.typed, read.altitudeM)
 })

@@ -1,5 +1,4 @@
-import { useDatabase } from '#server/database/connection'
 import { figuresLeft } from '#server/runs/stale'
 
 /** How many figures are still being worked out anew. */
-export default defineEventHandler(() => figuresLeft(useDatabase()))
+export default defineEventHandler((event) => figuresLeft(contextOf(event).db))

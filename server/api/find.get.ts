@@ -1,9 +1,8 @@
-import { useDatabase } from '#server/database/connection'
 import { find } from '#server/find/find'
 
 const MOST_CHARACTERS = 200
 
 export default defineEventHandler((event) => {
   const { words } = readQuery(event)
-  return find(useDatabase(), typeof words === 'string' ? words.slice(0, MOST_CHARACTERS) : '')
+  return find(contextOf(event).db, typeof words === 'string' ? words.slice(0, MOST_CHARACTERS) : '')
 })

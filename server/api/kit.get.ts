@@ -1,4 +1,3 @@
-import { useDatabase } from '#server/database/connection'
 import { kitChoices } from '#server/database/repositories/kit'
 
-export default defineEventHandler((event) => answerInCommon(event, () => kitChoices(useDatabase(), Date.now())))
+export default defineEventHandler((event) => answerInCommon(event, () => kitChoices(contextOf(event).db, Date.now())))

@@ -1,4 +1,3 @@
-import { useDatabase } from '#server/database/connection'
 import { nowConditions } from '#server/database/repositories/now'
 
-export default defineEventHandler(() => nowConditions(useDatabase()))
+export default defineEventHandler((event) => nowConditions(contextOf(event).db))

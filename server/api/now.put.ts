@@ -1,4 +1,3 @@
-import { useDatabase } from '#server/database/connection'
 import { isPlace, nowConditions, setNow } from '#server/database/repositories/now'
 import { readTypedNow } from '#shared/nowConditions'
 import { isUuid } from '#shared/uuid'
@@ -8,7 +7,7 @@ export default defineEventHandler(async (event) => {
   if (!body.ok) return answerProblems(event, body.status, [{ path: '', text: body.text }])
   const read = readTypedNow(body.value)
   if (!read.ok) return answerProblems(event, 422, read.problems)
-  const db = useDatabase()
+  const { db } = contextOf(event)
   if (read.placeId !== null && !(isUuid(read.placeId) && (await isPlace(db, read.placeId))))
     return answerProblems(event, 422, [
       { path: 'placeId', text: 'Place: this one is not known here. Choose one from the list.' },

@@ -1,4 +1,3 @@
-import { useDatabase } from '#server/database/connection'
 import { today } from '#server/runs/today'
 
-export default defineEventHandler((event) => answerInCommon(event, () => today(useDatabase())))
+export default defineEventHandler((event) => answerInCommon(event, () => today(contextOf(event).db)))

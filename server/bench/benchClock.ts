@@ -5,7 +5,7 @@
  */
 import { readFileSync } from 'node:fs'
 import { uptime } from 'node:os'
-import { count, inArray } from 'drizzle-orm'
+import { count, eq, inArray } from 'drizzle-orm'
 import type { Database } from '../database/connection'
 import { benchClock, run } from '../database/schema'
 
@@ -13,9 +13,6 @@ import { benchClock, run } from '../database/schema'
 const REANCHOR_MS = 1000
 /** The fine clock stands still while the machine sleeps; the coarse one tells that it did [ms]. */
 const SLEPT_MS = 500
-
-let epochMs: number | null = null
-let fine = { upMs: 0, monoMs: 0 }
 
 const bootId = (): string => {
   try {
@@ -25,38 +22,60 @@ const bootId = (): string => {
   }
 }
 
-/** Milliseconds since boot, sleep included, without the coarse clock's steps. */
-function upMs(): number {
-  const coarse = uptime() * 1000
-  const smooth = fine.upMs + (performance.now() - fine.monoMs)
-  if (Math.abs(coarse - smooth) < SLEPT_MS) return smooth
-  fine = { upMs: coarse, monoMs: performance.now() }
-  return coarse
+export class BenchClock {
+  readonly #db: Database
+  #epochMs: number | null = null
+  #fine = { upMs: 0, monoMs: 0 }
+  #starting: Promise<void> | null = null
+
+  constructor(db: Database) {
+    this.#db = db
+  }
+
+  /** Bench time [ms]. */
+  async now(): Promise<number> {
+    if (this.#epochMs === null)
+      await (this.#starting ??= this.start().finally(() => {
+        this.#starting = null
+      }))
+    return Math.round(this.#epochMs! + this.#upMs())
+  }
+
+  /** Reads the anchor, or sets it: anew too where nothing stands on the bench and the date has parted from it. */
+  async start(): Promise<void> {
+    const anchorMs = Date.now() - this.#upMs()
+    const knownMs = await keptAnchor(this.#db, bootId(), anchorMs)
+    const parted = Math.abs(knownMs - anchorMs) > REANCHOR_MS && !(await benchStands(this.#db))
+    if (parted) await keepAnchor(this.#db, bootId(), anchorMs)
+    this.#epochMs = parted ? anchorMs : knownMs
+  }
+
+  /** Milliseconds since boot, sleep included, without the coarse clock's steps. */
+  #upMs(): number {
+    const coarse = uptime() * 1000
+    const smooth = this.#fine.upMs + (performance.now() - this.#fine.monoMs)
+    if (Math.abs(coarse - smooth) < SLEPT_MS) return smooth
+    this.#fine = { upMs: coarse, monoMs: performance.now() }
+    return coarse
+  }
 }
 
-/** Reads the anchor, or sets it: anew too where nothing stands on the bench and the date has parted from it. */
-export async function startBenchClock(db: Database): Promise<void> {
-  const now = Date.now() - upMs()
+/** The anchor of this boot; kept as `epochMs` where there is none. */
+async function keptAnchor(db: Database, boot: string, epochMs: number): Promise<number> {
+  await db.insert(benchClock).values({ bootId: boot, epochMs }).onConflictDoNothing()
+  const [known] = await db.select().from(benchClock).where(eq(benchClock.bootId, boot))
+  return known!.epochMs
+}
+const keepAnchor = (db: Database, boot: string, epochMs: number) =>
+  db
+    .insert(benchClock)
+    .values({ bootId: boot, epochMs })
+    .onConflictDoUpdate({ target: benchClock.bootId, set: { epochMs } })
+
+async function benchStands(db: Database): Promise<boolean> {
   const [live] = await db
     .select({ n: count() })
     .from(run)
     .where(inArray(run.state, ['draft', 'live']))
-  await db.insert(benchClock).values({ bootId: bootId(), epochMs: now }).onConflictDoNothing()
-  const known = (await db.select().from(benchClock)).find((one) => one.bootId === bootId())!.epochMs
-  epochMs = live!.n === 0 && Math.abs(known - now) > REANCHOR_MS ? now : known
-  if (epochMs !== known)
-    await db
-      .insert(benchClock)
-      .values({ bootId: bootId(), epochMs })
-      .onConflictDoUpdate({ target: benchClock.bootId, set: { epochMs } })
-}
-
-let starting: Promise<void> | null = null
-/** Bench time [ms]. */
-export async function benchNow(db: Database): Promise<number> {
-  if (epochMs === null)
-    await (starting ??= startBenchClock(db).finally(() => {
-      starting = null
-    }))
-  return Math.round(epochMs! + upMs())
+  return live!.n > 0
 }

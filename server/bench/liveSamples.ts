@@ -7,7 +7,8 @@ import type { SamplesHad, SamplesPush } from '../../shared/bench'
 import type { ChannelName } from '../../shared/channels'
 import { anyOf } from '../database/anyOf'
 import type { Connection } from '../database/connection'
-import { useDatabase } from '../database/connection'
+import type { Notices } from '../database/notices'
+import { SAMPLES_CHANNEL } from '../instruments/storeBatches'
 import { byKey } from '../database/byKey'
 import { run, trace } from '../database/schema'
 
@@ -25,72 +26,135 @@ interface LiveTrace {
   last: [number, number]
   /** The chunk before its first point; 0: it is whole. */ after: number
 }
-const traces = new Map<string, LiveTrace>()
-const hearers = new Set<(pushes: string) => void>()
-const dirty = new Set<string>()
-let timer: ReturnType<typeof setTimeout> | null = null
-let toldAt = -Infinity
-let reading: Promise<unknown> = Promise.resolve()
+type Subscriber = (pushes: string) => void
 
-/** Tells this page of every sample from now on. */
-export function hearSamples(hearer: (pushes: string) => void): () => void {
-  hearers.add(hearer)
-  return () => hearers.delete(hearer)
+interface Source {
+  db: Connection
+  notices: Notices
 }
 
-/** A run has new samples. */
-export function samplesCame(runId: string): void {
-  if (hearers.size === 0) return
-  dirty.add(runId)
-  // The first after a quiet while is told at once.
-  timer ??= setTimeout(
-    () => {
-      timer = null
-      toldAt = performance.now()
-      const ids = [...dirty]
-      dirty.clear()
-      inTurn(async () => {
-        tell(await readOn(useDatabase(), ids))
-      }).catch(() => undefined)
-    },
-    Math.max(0, toldAt + TOGETHER_MS - performance.now()),
-  )
-}
+export class LiveSamples {
+  readonly #source: Source
+  readonly #traces = new Map<string, LiveTrace>()
+  readonly #subscribers = new Set<Subscriber>()
+  readonly #dirty = new Set<string>()
+  #timer: ReturnType<typeof setTimeout> | null = null
+  #toldAt = -Infinity
+  #reading: Promise<unknown> = Promise.resolve()
+  #begun = false
 
-function tell(pushes: readonly SamplesPush[]): void {
-  if (pushes.length === 0) return
-  // Written once, however many hear it.
-  const told = JSON.stringify(pushes)
-  for (const hearer of hearers) hearer(told)
-}
+  constructor(source: Source) {
+    this.#source = source
+  }
 
-/**
- * The runs on the bench, from where this page had them; what comes next is told to those who hear. `begin` is called
- * before anything else is told.
- */
-export function samplesSince(db: Connection, had: SamplesHad, begin: (pushes: string) => void): Promise<void> {
-  return inTurn(async () => {
-    const ids = (
-      await db
-        .select({ id: run.id })
-        .from(run)
-        .where(inArray(run.state, ['draft', 'live']))
-    ).map((row) => row.id)
-    // What was read only from where another page had it is read anew for one that has less.
-    const told = new Map<string, number>()
-    for (const [key, { runId, channel, after, seq }] of traces) {
-      if (ids.includes(runId) && (had[runId]?.[channel] ?? 0) >= after) continue
-      traces.delete(key)
-      told.set(key, seq)
+  /** Tells of every sample from now on. @returns what ends it */
+  subscribe(subscriber: Subscriber): () => void {
+    this.#subscribers.add(subscriber)
+    if (!this.#begun) this.#source.notices.subscribe(SAMPLES_CHANNEL, (runId) => this.#came(runId))
+    this.#begun = true
+    return () => this.#subscribers.delete(subscriber)
+  }
+
+  /**
+   * The runs on the bench, from where this page had them; what comes next is told to those who subscribe. `begin` is
+   * called before anything else is told.
+   */
+  since(had: SamplesHad, begin: Subscriber): Promise<void> {
+    return this.#inTurn(async () => {
+      const ids = await runsOnBench(this.#source.db)
+      // What was read only from where another page had it is read anew for one that has less.
+      const told = new Map<string, number>()
+      for (const [key, { runId, channel, after, seq }] of this.#traces) {
+        if (ids.includes(runId) && (had[runId]?.[channel] ?? 0) >= after) continue
+        this.#traces.delete(key)
+        told.set(key, seq)
+      }
+      this.#tell(await this.#readOn(ids, had, told))
+      const whole = [...this.#traces.values()].filter((one) => one.seq > 0)
+      begin(JSON.stringify(whole.flatMap((one) => since(one, had[one.runId]?.[one.channel]))))
+    })
+  }
+
+  /** A run has new samples; null: any may have, since nobody was listening. */
+  #came(runId: string | null): void {
+    if (this.#subscribers.size === 0) return
+    if (runId === null) {
+      this.#inTurn(async () => this.#tell(await this.#readOn(await runsOnBench(this.#source.db)))).catch(
+        () => undefined,
+      )
+      return
     }
-    tell(await readOn(db, ids, had, told))
-    begin(
-      JSON.stringify(
-        [...traces.values()].filter((one) => one.seq > 0).flatMap((one) => since(one, had[one.runId]?.[one.channel])),
-      ),
+    this.#dirty.add(runId)
+    // The first after a quiet while is told at once.
+    if (this.#timer !== null) return
+    this.#timer = setTimeout(() => this.#tellDirty(), Math.max(0, this.#toldAt + TOGETHER_MS - performance.now()))
+  }
+
+  #tellDirty(): void {
+    this.#timer = null
+    this.#toldAt = performance.now()
+    const ids = [...this.#dirty]
+    this.#dirty.clear()
+    this.#inTurn(async () => this.#tell(await this.#readOn(ids))).catch(() => undefined)
+  }
+
+  #tell(pushes: readonly SamplesPush[]): void {
+    if (pushes.length === 0) return
+    // Written once, however many subscribe.
+    const told = JSON.stringify(pushes)
+    for (const subscriber of this.#subscribers) subscriber(told)
+  }
+
+  /** One reading after another, so that no page is told twice or in another order. */
+  #inTurn(work: () => Promise<void>): Promise<void> {
+    const mine = this.#reading.catch(() => undefined).then(work)
+    this.#reading = mine
+    return mine
+  }
+
+  /**
+   * @param had a process that has just begun reads from there on: half an hour of six lanes is half a million samples
+   * @param told of traces that are read anew, how far those who subscribe have them
+   */
+  async #readOn(
+    runIds: readonly string[],
+    had: SamplesHad = {},
+    told: ReadonlyMap<string, number> = new Map(),
+  ): Promise<SamplesPush[]> {
+    if (runIds.length === 0) return []
+    const rows = await tracesOf(this.#source.db, runIds)
+    const standing = rows.map((row) => ({ ...row, live: this.#traces.get(row.id) ?? begun(row, had) }))
+    const newer = await chunksAfter(
+      this.#source.db,
+      standing.map(({ id, live }) => ({ id, seq: live.seq })),
     )
-  })
+    return standing.flatMap(({ id, live, startedAt }) => {
+      this.#traces.set(id, live)
+      const chunks = newer.get(id)
+      if (chunks === undefined) return []
+      const before = told.get(id) ?? live.seq
+      append(live, chunks, startedAt.getTime())
+      return since(live, before)
+    })
+  }
 }
+
+/** A trace of which nothing is read yet, from where a page has it. */
+function begun({ runId, channel }: { runId: string; channel: ChannelName }, had: SamplesHad): LiveTrace {
+  const seq = had[runId]?.[channel] ?? 0
+  return { runId, channel, seq, points: [], seqs: [], last: [-Infinity, 0], after: seq }
+}
+
+function append(live: LiveTrace, chunks: readonly Chunk[], zeroMs: number): void {
+  const { points, seqs } = thinnedAfter(live.points.at(-1)?.[0] ?? -Infinity, zeroMs, chunks)
+  live.points.push(...points)
+  live.seqs.push(...seqs)
+  live.seq = chunks.at(-1)!.seq
+  live.last = chunks
+    .map(({ tMs, v }): [number, number] => [zeroMs + tMs.at(-1)!, v.at(-1)!])
+    .reduce((x, y) => (y[0] >= x[0] ? y : x), live.last)
+}
+
 function since({ runId, channel, points, seqs, last, seq }: LiveTrace, had: number | undefined): SamplesPush[] {
   if (had === undefined) return [{ runId, channel, points, last, seq, whole: true }]
   if (had === seq) return []
@@ -98,67 +162,21 @@ function since({ runId, channel, points, seqs, last, seq }: LiveTrace, had: numb
   return [{ runId, channel, points: first < 0 ? [] : points.slice(first), last, seq, whole: false }]
 }
 
-/** One reading after another, so that no page is told twice or in another order. */
-function inTurn(work: () => Promise<void>): Promise<void> {
-  const mine = reading.catch(() => undefined).then(work)
-  reading = mine
-  return mine
+async function runsOnBench(db: Connection): Promise<string[]> {
+  const rows = await db
+    .select({ id: run.id })
+    .from(run)
+    .where(inArray(run.state, ['draft', 'live']))
+  return rows.map((row) => row.id)
 }
 
-/**
- * @param had a process that has just begun reads from there on: half an hour of six lanes is half a million samples
- * @param told of traces that are read anew, how far those who hear have them
- */
-async function readOn(
-  db: Connection,
-  runIds: readonly string[],
-  had: SamplesHad = {},
-  told: ReadonlyMap<string, number> = new Map(),
-): Promise<SamplesPush[]> {
-  if (runIds.length === 0) return []
+async function tracesOf(db: Connection, runIds: readonly string[]) {
   const rows = await db
     .select({ id: trace.id, runId: trace.runId, channel: trace.channel, startedAt: run.startedAt })
     .from(trace)
     .innerJoin(run, eq(run.id, trace.runId))
     .where(and(anyOf(trace.runId, runIds), isNull(trace.removedAt)))
-  const pushes: SamplesPush[] = []
-  const standing = rows.map((row) => {
-    const seq = had[row.runId]?.[row.channel as ChannelName] ?? 0
-    return {
-      ...row,
-      live:
-        traces.get(row.id) ??
-        ({
-          runId: row.runId,
-          channel: row.channel as ChannelName,
-          seq,
-          points: [],
-          seqs: [],
-          last: [-Infinity, 0],
-          after: seq,
-        } satisfies LiveTrace),
-    }
-  })
-  const newer = await chunksAfter(
-    db,
-    standing.map(({ id, live }) => ({ id, seq: live.seq })),
-  )
-  for (const { id, live, startedAt } of standing) {
-    traces.set(id, live)
-    const chunks = newer.get(id)
-    if (chunks === undefined) continue
-    const before = told.get(id) ?? live.seq
-    const zeroMs = startedAt.getTime()
-    const { points, seqs } = thinnedAfter(live.points.at(-1)?.[0] ?? -Infinity, zeroMs, chunks)
-    live.points.push(...points)
-    live.seqs.push(...seqs)
-    live.seq = chunks.at(-1)!.seq
-    live.last = chunks
-      .map(({ tMs, v }): [number, number] => [zeroMs + tMs.at(-1)!, v.at(-1)!])
-      .reduce((x, y) => (y[0] >= x[0] ? y : x), live.last)
-    pushes.push(...since(live, before))
-  }
-  return pushes
+  return rows.map((row) => ({ ...row, channel: row.channel as ChannelName }))
 }
 
 interface Chunk {

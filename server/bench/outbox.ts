@@ -6,7 +6,7 @@ import type { Connection } from '../database/connection'
 import { change } from '../database/schema'
 
 const BENCH_STREAM = 'bench'
-export const CHANNEL = 'vulcanum_change'
+export const CHANGE_CHANNEL = 'vulcanum_change'
 /** Numbers are given one transaction at a time, so that a lower one never commits after a higher. */
 const ORDER_LOCK = 7_202_601
 
@@ -19,7 +19,7 @@ export async function appendChange(tx: Connection, subjectId: string, stream = B
     .where(eq(change.stream, stream))
   const seq = (row?.last ?? 0) + 1
   await tx.insert(change).values({ stream, seq, subjectId })
-  await tx.execute(sql`select pg_notify(${CHANNEL}, ${`${stream} ${seq}`})`)
+  await tx.execute(sql`select pg_notify(${CHANGE_CHANNEL}, ${`${stream} ${seq}`})`)
 }
 
 export async function lastSeq(db: Connection, stream = BENCH_STREAM): Promise<number> {

@@ -1,4 +1,4 @@
-/** The bench's one door: acts taken one by one, each in a transaction of its own, each once. */
+/** The one service of the bench: acts taken one by one, each in a transaction of its own, each once. */
 import { eq, sql } from 'drizzle-orm'
 import { readAct, type BenchAck, type BenchAct } from '../../shared/benchAct'
 import type { Connection, Database } from '../database/connection'

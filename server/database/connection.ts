@@ -21,12 +21,3 @@ export function openDatabase(url: string, maximum = 10): { db: Database; close: 
  */
 export const urlOf = (db: Connection): string | null =>
   '$client' in db ? ((db as Database).$client.options.connectionString ?? null) : null
-
-let shared: Database | null = null
-
-/** The server's database, named by DATABASE_URL. */
-export function useDatabase(): Database {
-  const url = process.env.DATABASE_URL
-  if (!url) throw new Error('DATABASE_URL is not set: start with npm start')
-  return (shared ??= openDatabase(url).db)
-}

@@ -1,4 +1,4 @@
-/** Loads the demonstration through the same doors as a person's kit and runs. */
+/** Loads the demonstration by the same services as a person's kit and runs. */
 import { eq } from 'drizzle-orm'
 import { v7 as uuidv7 } from 'uuid'
 import { emptyTypedRun } from '../../shared/typedRun'

@@ -1,4 +1,4 @@
-/** The demonstration's kit, through the doors of the kit. */
+/** The demonstration's kit, by the services of the kit. */
 import type { TypedFields } from '../../shared/fields'
 import { v7 as uuidv7 } from 'uuid'
 import type { Connection } from '../database/connection'

@@ -1,7 +1,7 @@
 /** What one server takes at most, whoever asks. What a request may hold stands in shared/limits.ts. */
 
 /**
- * Of a door to the network: headers that trickle in, and requests that never end, give their place to others [ms]; a
+ * Of a server on the network: headers that trickle in, and requests that never end, give their place to others [ms]; a
  * packed bench takes its time.
  */
 export const SERVER_LIMITS = { headersTimeout: 15_000, requestTimeout: 900_000, keepAliveTimeout: 10_000 } as const

@@ -9,7 +9,7 @@ import { CHANNEL_NAMES, type ChannelName } from '../../shared/channels'
 import type { Connection } from '../database/connection'
 import { run } from '../database/schema'
 import { revokeFeed, saveFeed } from './feeds'
-import { forkSimulator, type Answers } from './simulated'
+import { forkSimulator, type Answers } from './simulators'
 
 const LOOK_EVERY_MS = 500
 const FOLLOWED: ChannelName[] = CHANNEL_NAMES.filter((channel) => channel !== 'container')

@@ -5,6 +5,7 @@ import { sql } from 'drizzle-orm'
 import { SENT_NOW, type SentNow } from '../../shared/bench'
 import type { ChannelName } from '../../shared/channels'
 import type { Connection } from '../database/connection'
+import type { Notices } from '../database/notices'
 import type { Samples } from '../database/repositories/traces'
 import type { Feed } from './feeds'
 
@@ -12,9 +13,13 @@ import type { Feed } from './feeds'
 export const NOW_CHANNEL = 'vulcanum_now'
 /** As often as a page needs it. */
 const EVERY_MS = 500
-const toldAt = new Map<string, number>()
+/** When each instrument was last told of [ms]. */
+export type NowPace = Map<string, number>
 
-export async function tellNow(tx: Connection, from: Feed, byChannel: ReadonlyMap<ChannelName, Samples>): Promise<void> {
+export async function tellNow(
+  tx: Connection,
+  { from, byChannel, pace }: { from: Feed; byChannel: ReadonlyMap<ChannelName, Samples>; pace: NowPace },
+): Promise<void> {
   const said = Object.fromEntries(
     SENT_NOW.flatMap((channel) => {
       const samples = byChannel.get(channel)
@@ -23,17 +28,22 @@ export async function tellNow(tx: Connection, from: Feed, byChannel: ReadonlyMap
       return [[channel, [samples.tMs[newest], samples.v[newest]]]]
     }),
   ) as SentNow
-  if (Object.keys(said).length === 0 || performance.now() - (toldAt.get(from.id) ?? -Infinity) < EVERY_MS) return
-  toldAt.set(from.id, performance.now())
+  if (Object.keys(said).length === 0 || performance.now() - (pace.get(from.id) ?? -Infinity) < EVERY_MS) return
+  pace.set(from.id, performance.now())
   await tx.execute(sql`select pg_notify(${NOW_CHANNEL}, ${JSON.stringify(said)})`)
 }
 
-const hearers = new Set<(now: SentNow) => void>()
-export function hearNow(hearer: (now: SentNow) => void): () => void {
-  hearers.add(hearer)
-  return () => hearers.delete(hearer)
-}
-export function nowCame(payload: string): void {
-  const now = JSON.parse(payload) as SentNow
-  for (const hearer of hearers) hearer(now)
+export class SentNowFeed {
+  readonly #notices: Notices
+
+  constructor(notices: Notices) {
+    this.#notices = notices
+  }
+
+  /** @returns what ends it */
+  subscribe(subscriber: (now: SentNow) => void): () => void {
+    return this.#notices.subscribe(NOW_CHANNEL, (payload) => {
+      if (payload !== null) subscriber(JSON.parse(payload) as SentNow)
+    })
+  }
 }

@@ -4,10 +4,9 @@
  */
 import { problemText } from '../../core/result'
 import { INGEST } from '../../shared/feed'
-import type { Database } from '../database/connection'
 import { SOCKETS } from '../http/limits'
+import type { Workspace } from '../workspace/workspace'
 import { feedOf, type Feed } from './feeds'
-import { ingest } from './ingest'
 
 export interface Session {
   /** Lines, whole, in their order; done when those that ask for an answer have it. */
@@ -20,8 +19,7 @@ interface Wire {
   close: () => void
 }
 
-/** @param now bench time [ms] */
-export function openSession(db: Database, wire: Wire, now: () => Promise<number>): Session {
+export function openSession({ db, clock, intake }: Pick<Workspace, 'db' | 'clock' | 'intake'>, wire: Wire): Session {
   let from: Feed | null = null
   let lines: string[] = []
   let bytes = 0
@@ -50,7 +48,7 @@ export function openSession(db: Database, wire: Wire, now: () => Promise<number>
     from = await feedOf(db, token)
     if (from === null) return refuse('This token is not known here, or was taken back. Take a new one on the Bench.')
     clearTimeout(late)
-    wire.say({ hello: from.name, nowMs: await now() })
+    wire.say({ hello: from.name, nowMs: await clock.now() })
   }
   /** The batch before this one, still being stored: this one is read meanwhile, the next after it waits. */
   let before = Promise.resolve()
@@ -62,7 +60,7 @@ export function openSession(db: Database, wire: Wire, now: () => Promise<number>
     // A token that was taken back opens nothing more, on an open connection either.
     const still = await feedOf(db, token)
     if (still === null) return refuse('This token was taken back. Take a new one on the Bench.')
-    const mine = ingest(db, still, batch, await now()).then(
+    const mine = intake.take(still, batch, await clock.now()).then(
       (taken) => wire.say(taken.ok ? taken.ack : { batch: id, error: taken.text }),
       () =>
         wire.say({

@@ -11,7 +11,7 @@ import { chunkRows, copyChunks, type Samples } from '../database/repositories/tr
 import { ingestBatch, run, trace } from '../database/schema'
 import type { Feed } from './feeds'
 import type { ReadLines } from './readBatch'
-import { tellNow } from './sentNow'
+import { tellNow, type NowPace } from './sentNow'
 
 /** Told at the commit, with the run that has new samples. */
 export const SAMPLES_CHANNEL = 'vulcanum_samples'
@@ -31,10 +31,14 @@ export type Ingested = { ok: true; ack: IngestAck } | { ok: false; status: 409 |
  * @throws where one cannot be stored, or was stored by another process at this moment: nothing of them all is stored
  * then
  */
-export async function storeBatches(db: Database, batches: readonly TakenBatch[]): Promise<Ingested[]> {
+export async function storeBatches(
+  db: Database,
+  batches: readonly TakenBatch[],
+  pace: NowPace = new Map(),
+): Promise<Ingested[]> {
   const known = await knownOf(db, batches)
   const fresh = batches.filter((one) => !known.has(one))
-  const acks = fresh.length > 0 ? await storeFresh(db, fresh) : []
+  const acks = fresh.length > 0 ? await storeFresh(db, fresh, pace) : []
   return batches.map((one): Ingested => {
     const before = known.get(one)
     if (before === undefined) return { ok: true, ack: acks[fresh.indexOf(one)]! }
@@ -47,9 +51,9 @@ export async function storeBatches(db: Database, batches: readonly TakenBatch[])
   })
 }
 
-async function storeFresh(db: Database, fresh: readonly TakenBatch[]): Promise<IngestAck[]> {
+async function storeFresh(db: Database, fresh: readonly TakenBatch[], pace: NowPace): Promise<IngestAck[]> {
   return copyingTransaction(db, async (copying) => {
-    const made = await store(copying, fresh)
+    const made = await store(copying, fresh, pace)
     // Waits for the same batch by another way, which is known then.
     const own = await copying.tx
       .insert(ingestBatch)
@@ -91,7 +95,7 @@ interface Part {
   samples: Samples
 }
 
-async function store({ tx, copy }: Copying, batches: readonly TakenBatch[]): Promise<IngestAck[]> {
+async function store({ tx, copy }: Copying, batches: readonly TakenBatch[], pace: NowPace): Promise<IngestAck[]> {
   const lanes = await standingLanes(tx, [...new Set(batches.flatMap(lanesOf))])
   const parts: Part[] = []
   const acks: IngestAck[] = []
@@ -110,7 +114,7 @@ async function store({ tx, copy }: Copying, batches: readonly TakenBatch[]): Pro
     acks.push(ack)
     for (const { line, text, count } of refused) refuse(line, text, count)
     // A rehearsal's air is not this place's.
-    if (!lanesOf(batch).some((lane) => lanes.get(lane)?.rehearsed)) await tellNow(tx, from, byChannel)
+    if (!lanesOf(batch).some((lane) => lanes.get(lane)?.rehearsed)) await tellNow(tx, { from, byChannel, pace })
     for (const [channel, samples] of byChannel) {
       for (const lane of from.lanes[channel]!) {
         const at = lanes.get(lane)

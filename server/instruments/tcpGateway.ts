@@ -6,9 +6,8 @@ import { createServer, type Server, type Socket } from 'node:net'
 import pg from 'pg'
 import { LONGEST_BLOCK } from '../../core/formats/instrumentLine'
 import { INGEST } from '../../shared/feed'
-import { benchNow } from '../bench/benchClock'
-import type { Database } from '../database/connection'
 import { SOCKETS } from '../http/limits'
+import type { Workspace } from '../workspace/workspace'
 import { LineReader } from './lines'
 import { openSession } from './session'
 
@@ -19,8 +18,7 @@ const MOST_WAITING = 2 * INGEST.maxBytes
 
 /** Tries to own the port, again and again, until it is stopped. `owns` is told when it does, and when no more. */
 export function startTcpGateway(
-  db: Database,
-  url: string,
+  workspace: Workspace,
   port: number,
   owns: (is: boolean) => void = () => undefined,
 ): () => Promise<void> {
@@ -34,7 +32,7 @@ export function startTcpGateway(
   }
 
   async function own(): Promise<void> {
-    const mine = (client = new pg.Client({ connectionString: url }))
+    const mine = (client = new pg.Client({ connectionString: workspace.url }))
     mine.on('error', () => undefined)
     // Its lock went with it: another may own the port now.
     mine.on('end', () => {
@@ -50,7 +48,7 @@ export function startTcpGateway(
         await mine.end()
         return again()
       }
-      server = createServer((socket) => serve(db, socket, sockets))
+      server = createServer((socket) => serve(workspace, socket, sockets))
       server.maxConnections = SOCKETS.most
       server.on('error', () => {
         client = null
@@ -83,18 +81,17 @@ export function startTcpGateway(
   }
 }
 
-function serve(db: Database, socket: Socket, sockets: Set<Socket>): void {
+function serve(workspace: Workspace, socket: Socket, sockets: Set<Socket>): void {
   sockets.add(socket)
   socket.on('close', () => sockets.delete(socket))
   socket.on('error', () => socket.destroy())
   socket.setEncoding('utf8')
   socket.setNoDelay(true)
   const reader = new LineReader(INGEST.longestLine)
-  const session = openSession(
-    db,
-    { say: (answer) => void socket.write(`${JSON.stringify(answer)}\n`), close: () => socket.end() },
-    () => benchNow(db),
-  )
+  const session = openSession(workspace, {
+    say: (answer) => void socket.write(`${JSON.stringify(answer)}\n`),
+    close: () => socket.end(),
+  })
   socket.on('close', () => session.end())
   let turn = Promise.resolve()
   let waiting = 0

@@ -1,4 +1,4 @@
-/** How saving or deleting a record of the kit can end; every door answers so. */
+/** How saving or deleting a record of the kit can end; every service answers so. */
 import type { TypedRecord, RunRef } from '../../shared/record'
 import type { FieldProblem } from '../../shared/readProblems'
 

@@ -1,5 +1,4 @@
 import type { H3Event } from 'h3'
-import { useDatabase } from '#server/database/connection'
 import { isApi, routeOf } from '#server/http/access'
 import { cameByNetwork, foreign, innerCaller, isInner, mayAsk, STRANGER, type Caller } from '#server/http/caller'
 import { mustWait } from '#server/http/rates'
@@ -8,6 +7,7 @@ import { deviceOf } from '#server/share/devices'
 import { sharedHosts } from '#server/share/settings'
 import { DEVICE_COOKIE } from '#shared/share'
 import { answerProblems } from '../utils/answerProblems'
+import { contextOf } from '../utils/contextOf'
 
 /** The page that says what went wrong: drawn by the server for itself. */
 const ERROR_PAGE = '/__nuxt_error'
@@ -61,6 +61,6 @@ function shutOut(event: H3Event, path: string) {
 async function callerOf(event: H3Event): Promise<Caller> {
   if (!cameByNetwork(event.node.req)) return { as: 'machine' }
   const token = getCookie(event, DEVICE_COOKIE)
-  const device = token ? await deviceOf(useDatabase(), token) : null
+  const device = token ? await deviceOf(contextOf(event).db, token) : null
   return device === null ? STRANGER : { as: 'device', ...device }
 }

@@ -13,7 +13,7 @@ import { savePerson, savePlace } from '../kit/places'
 import { saveSetup } from '../kit/setups'
 import { saveThing } from '../kit/things'
 
-/** What a door made; one that refuses here is a bug, since the form was read before. */
+/** What a service made; one that refuses here is a bug, since the form was read before. */
 export function made<T>(outcome: Outcome<T>): T {
   if (outcome.status === 'saved') return outcome.value
   throw new Error(outcome.problems.map((problem) => `${problem.path}: ${problem.text}`).join(' '))

@@ -1,4 +1,4 @@
-/** The door by which a correction comes in. */
+/** The service by which a correction comes in. */
 import { placePressure } from '../../core/formats/toRunDocument'
 import type { Quantity } from '../../core/quantity/parseQuantity'
 import { correctionName, isTime, readCorrection, type TypedCorrection } from '../../shared/correction'

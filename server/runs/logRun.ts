@@ -1,4 +1,4 @@
-/** The one door by which a typed run comes in, for a person and for the demonstration alike. */
+/** The one service by which a typed run comes in, for a person and for the demonstration alike. */
 import { readTypedRun } from '../../shared/typedRun'
 import { burnerFuelMismatch } from '../../core/kit/burnerFuel'
 import type { TypedRun } from '../../shared/typedRun'

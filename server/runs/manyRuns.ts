@@ -1,4 +1,4 @@
-/** The door by which many runs are voided or tagged, all or none. */
+/** The service by which many runs are voided or tagged, all or none. */
 import { and, eq, inArray, isNull, sql } from 'drizzle-orm'
 import { v5 as uuidv5, v7 as uuidv7 } from 'uuid'
 import { readManyRuns, type ManyRuns } from '../../shared/manyRuns'

@@ -6,7 +6,6 @@ import type { PairedDevice } from '../../shared/share'
 import type { Connection } from '../database/connection'
 import { sha256 } from '../database/hash'
 import { device } from '../database/schema'
-import { endStreams } from './openStreams'
 
 export async function pairDevice(db: Connection, name: string): Promise<{ id: string; token: string }> {
   const token = randomBytes(32).toString('base64url')
@@ -42,11 +41,10 @@ export async function pairedDevices(db: Connection): Promise<PairedDevice[]> {
   return rows.map(({ createdAt, ...row }) => ({ ...row, pairedAt: createdAt.toISOString() }))
 }
 
-/** Its token opens nothing more, and what it holds open ends; its marks stay. */
+/** Its token opens nothing more; its marks stay. */
 export async function forgetDevice(db: Connection, id: string): Promise<void> {
   await db
     .update(device)
     .set({ revokedAt: new Date() })
     .where(and(eq(device.id, id), isNotNull(device.tokenHash)))
-  endStreams(id)
 }

@@ -2,11 +2,14 @@
 import QRCode from 'qrcode'
 import type { ShareState } from '../../shared/share'
 import type { Connection } from '../database/connection'
+import type { Pairing } from './pairing'
 import { pairedDevices } from './devices'
 import { shareSettings } from './settings'
-import { pairing } from './state'
 
-export async function shareState(db: Connection, nowMs: number): Promise<ShareState> {
+export async function shareState(
+  { db, pairing }: { db: Connection; pairing: Pairing },
+  nowMs: number,
+): Promise<ShareState> {
   const settings = shareSettings()
   const devices = await pairedDevices(db)
   if (settings === null) return { shared: null, devices }

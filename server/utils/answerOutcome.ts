@@ -4,7 +4,7 @@ import { isUuid } from '#shared/uuid'
 
 const STATUS = { invalid: 422, notFound: 404, conflict: 409, inUse: 409 } as const
 
-/** What a door of the kit says: the record, or the refusal with its status. */
+/** What a service of the kit says: the record, or the refusal with its status. */
 export function answerOutcome<T>(event: H3Event, outcome: Outcome<T>) {
   if (outcome.status === 'saved') return { value: outcome.value }
   const { status, ...refusal } = outcome
@@ -30,11 +30,11 @@ export function requireFound<T>(found: T | null, what: string): T {
   return found
 }
 
-/** The body put through a door, with the id of the route. */
-export async function throughDoor<T>(event: H3Event, door: (body: unknown) => Promise<Outcome<T>>) {
+/** The body given to a service, with the id of the route. */
+export async function callService<T>(event: H3Event, service: (body: unknown) => Promise<Outcome<T>>) {
   const body = await readJsonBody(event)
   if (!body.ok) return answerProblems(event, body.status, [{ path: '', text: body.text }])
   if (typeof body.value !== 'object' || body.value === null)
     return answerProblems(event, 422, [{ path: '', text: 'The request: expected one JSON object.' }])
-  return answerOutcome(event, await door(body.value))
+  return answerOutcome(event, await service(body.value))
 }

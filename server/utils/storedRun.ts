@@ -1,5 +1,4 @@
 import type { H3Event } from 'h3'
-import { useDatabase } from '#server/database/connection'
 import { isUuid } from '#shared/uuid'
 import { findRun } from '#server/database/repositories/runs'
 
@@ -11,7 +10,7 @@ export async function requireRun(event: H3Event) {
       statusCode: 400,
       message: `"${id.slice(0, 40)}" is not a run’s id. Open the run from the list.`,
     })
-  const found = await findRun(useDatabase(), id)
+  const found = await findRun(contextOf(event).db, id)
   if (!found)
     throw createError({
       statusCode: 404,

@@ -21,7 +21,7 @@ import {
   type BenchAction,
   type BenchState,
 } from '../../core/run/benchStep'
-import { benchTime, hearServer, lookAtClocks, startClock } from '../../core/run/deviceClock'
+import { benchTime, takeServerTime, lookAtClocks, startClock } from '../../core/run/deviceClock'
 import {
   CAMPAIGN_CONDITIONS,
   CAMPAIGN_SETUPS,
@@ -196,7 +196,7 @@ describe('a lane', () => {
 })
 
 describe('a device’s clock', () => {
-  const synced = hearServer(startClock({ monoMs: 1000, wallMs: T0 + 90_000 }), {
+  const synced = takeServerTime(startClock({ monoMs: 1000, wallMs: T0 + 90_000 }), {
     sentMs: 1000,
     serverMs: T0 + 20,
     receivedMs: 1040,
@@ -204,7 +204,7 @@ describe('a device’s clock', () => {
 
   it('takes the server’s time, half-way between asking and hearing', () => {
     expect([benchTime(synced, 1020), synced.uMs]).toEqual([T0 + 20, 20])
-    expect(benchTime(hearServer(synced, { sentMs: 2000, serverMs: T0 + 1500, receivedMs: 3000 }).clock, 2020)).toBe(
+    expect(benchTime(takeServerTime(synced, { sentMs: 2000, serverMs: T0 + 1500, receivedMs: 3000 }).clock, 2020)).toBe(
       T0 + 1020,
     )
   })
@@ -212,10 +212,10 @@ describe('a device’s clock', () => {
   it('a changed date alone moves nothing, and is told from a sleep by the next answer', () => {
     const changed = lookAtClocks(synced, { monoMs: 5000, wallMs: T0 + 90_000 + 4000 + 3_600_000 })
     expect([benchTime(changed, 5000), changed.jumpMs, changed.segment]).toEqual([T0 + 4000, 3_600_000, 1])
-    const set = hearServer(changed, { sentMs: 5000, serverMs: T0 + 4010, receivedMs: 5020 })
+    const set = takeServerTime(changed, { sentMs: 5000, serverMs: T0 + 4010, receivedMs: 5020 })
     expect([set.found, benchTime(set.clock, 5000)]).toEqual(['set', T0 + 4000])
     // Asleep for an hour: the monotonic clock stood still, and the server says so.
-    const slept = hearServer(changed, { sentMs: 5000, serverMs: T0 + 3_604_010, receivedMs: 5020 })
+    const slept = takeServerTime(changed, { sentMs: 5000, serverMs: T0 + 3_604_010, receivedMs: 5020 })
     expect([slept.found, benchTime(slept.clock, 5000)]).toEqual(['slept', T0 + 3_604_000])
   })
 
@@ -237,7 +237,7 @@ describe('a device’s clock', () => {
           wallMs += waitMs + dateMs
           clock = lookAtClocks(clock, { monoMs, wallMs })
           if (ask)
-            clock = hearServer(clock, {
+            clock = takeServerTime(clock, {
               sentMs: monoMs,
               serverMs: truth() + outMs,
               receivedMs: monoMs + outMs + backMs,

@@ -1,6 +1,6 @@
 /**
  * Every kind of test in its own terms, wind and supply from a set-up's own series, slips, and Monte Carlo: through the
- * one door, reduce.
+ * one way in, reduce.
  */
 import fc from 'fast-check'
 import jstat from 'jstat'

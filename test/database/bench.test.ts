@@ -1,11 +1,11 @@
-/** The bench's door on PostgreSQL: each act once, whatever is sent twice, late, at once or wrong. */
+/** The bench's service on PostgreSQL: each act once, whatever is sent twice, late, at once or wrong. */
 import { v7 as uuidv7 } from 'uuid'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import { eq } from 'drizzle-orm'
 import type { Bench, Lane } from '../../shared/bench'
 import { LANES, type Preparation, type BenchAct, type BenchDeed } from '../../shared/benchAct'
 import { emptyTypedRun } from '../../shared/typedRun'
-import { benchNow, startBenchClock } from '../../server/bench/benchClock'
+import { BenchClock } from '../../server/bench/benchClock'
 import { eventRows } from '../../server/bench/eventRows'
 import { readBenchNow, readBenchSince } from '../../server/bench/lanes'
 import { takeActs } from '../../server/bench/takeActs'
@@ -19,7 +19,7 @@ const T0 = 1_800_000_000_000
 const PHONE = { id: uuidv7(), name: 'phone' }
 const LAPTOP = { id: uuidv7(), name: 'laptop' }
 
-describe('the bench’s door', () => {
+describe('the bench’s service', () => {
   let base: TestDatabase
   let kit: BurnOneKit
   let methodId: string
@@ -61,7 +61,9 @@ describe('the bench’s door', () => {
   const laneOf = async (runId: string): Promise<Lane> => (await bench()).lanes.find((lane) => lane.runId === runId)!
   async function armed(changes: Partial<Preparation> = {}): Promise<string> {
     const runId = uuidv7()
-    expect(await send([act(runId, 0, { type: 'prepare', preparation: preparation(changes) })])).toMatchObject([{ as: 'taken' }])
+    expect(await send([act(runId, 0, { type: 'prepare', preparation: preparation(changes) })])).toMatchObject([
+      { as: 'taken' },
+    ])
     return runId
   }
   const cleared = async () => {
@@ -314,13 +316,14 @@ describe('the bench’s door', () => {
   })
 
   it('a date changed while a lane burns moves the bench’s clock not at all; with none burning it is believed', async () => {
-    const before = await benchNow(base.db)
+    const clock = new BenchClock(base.db)
+    const before = await clock.now()
     const runId = await armed()
     await base.db.update(benchClock).set({ epochMs: (await base.db.select().from(benchClock))[0]!.epochMs - 3_600_000 })
-    await startBenchClock(base.db)
-    expect(await benchNow(base.db)).toBeLessThan(before - 3_500_000)
+    await clock.start()
+    expect(await clock.now()).toBeLessThan(before - 3_500_000)
     await send([act(runId, 0, { type: 'clear' })])
-    await startBenchClock(base.db)
-    expect(Math.abs((await benchNow(base.db)) - Date.now())).toBeLessThan(2000)
+    await clock.start()
+    expect(Math.abs((await clock.now()) - Date.now())).toBeLessThan(2000)
   })
 })

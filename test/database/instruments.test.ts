@@ -16,12 +16,11 @@ import { membersOf } from '../../server/runs/series'
 import { channelTraces } from '../../server/database/repositories/traces'
 import { ingestBatch, run, trace, traceChunk } from '../../server/database/schema'
 import { feedOf, revokeFeed, saveFeed, type Feed } from '../../server/instruments/feeds'
-import { ingest } from '../../server/instruments/ingest'
 import { NOW_CHANNEL } from '../../server/instruments/sentNow'
 import { startTcpGateway } from '../../server/instruments/tcpGateway'
 import { takeActs } from '../../server/bench/takeActs'
 import { readBenchNow } from '../../server/bench/lanes'
-import { hearSamples, samplesSince } from '../../server/bench/liveSamples'
+import { openWorkspace, type Workspace } from '../../server/workspace/workspace'
 import { addSurvey, surveysOf } from '../../server/kit/windSurveys'
 import { answerRun } from '../../server/runs/answerRun'
 import { runPage } from '../../server/runs/runPage'
@@ -34,11 +33,13 @@ import { makeTestDatabase, type TestDatabase } from './database'
 
 const NOW = Date.parse('2026-11-01T12:00:00Z')
 let bench: TestDatabase
+let workspace: Workspace
 let kit: BurnOneKit
 const at = (s: number) => new Date(NOW + s * 1000).toISOString()
 
 beforeAll(async () => {
   bench = await makeTestDatabase('instruments_test')
+  workspace = openWorkspace(bench.url, bench.db)
   kit = await burnOne(
     bench.db,
     {
@@ -54,7 +55,10 @@ beforeAll(async () => {
     940,
   )
 })
-afterAll(() => bench.drop())
+afterAll(async () => {
+  await workspace.notices.close()
+  await bench.drop()
+})
 
 async function newFeed(name: string, lanes: FeedLanes): Promise<Feed & { token: string }> {
   const made = await saveFeed(bench.db, {
@@ -109,7 +113,7 @@ async function burning(lane: 'A' | 'B' | 'C'): Promise<string> {
 }
 const finish = (runId: string) => tell(act(runId, NOW + 600_000, { type: 'finish' }))
 const send = (feed: Feed, id: string, lines: string[], nowMs = NOW + 300_000) =>
-  ingest(bench.db, feed, { id, lines }, nowMs)
+  workspace.intake.take(feed, { id, lines }, nowMs)
 
 describe('at the finish', () => {
   it('what nobody read and an instrument sent is the run’s reading; what was read stands', async () => {
@@ -458,14 +462,14 @@ describe('a batch', () => {
     await sendAt('two', 3, 4)
     const told: SamplesPush[][] = []
     const begins: SamplesPush[][] = []
-    let deaf = () => undefined as unknown
-    await samplesSince(bench.db, { [runId]: { water: 1 } }, (pushes) => {
+    let leave = () => undefined as unknown
+    await workspace.samples.since({ [runId]: { water: 1 } }, (pushes) => {
       begins.push(JSON.parse(pushes) as SamplesPush[])
-      deaf = hearSamples((more) => told.push(JSON.parse(more) as SamplesPush[]))
+      leave = workspace.samples.subscribe((more) => told.push(JSON.parse(more) as SamplesPush[]))
     })
     await sendAt('three', 5)
-    await samplesSince(bench.db, {}, (pushes) => begins.push(JSON.parse(pushes) as SamplesPush[]))
-    deaf()
+    await workspace.samples.since({}, (pushes) => begins.push(JSON.parse(pushes) as SamplesPush[]))
+    leave()
     const values = (pushes: SamplesPush[]) =>
       pushes.filter((one) => one.runId === runId).flatMap((one) => one.points.map(([, value]) => value))
     expect(begins.map(values)).toEqual([
@@ -488,7 +492,7 @@ describe('a batch', () => {
 
 it('over TCP: the token first, then lines, each batch acknowledged once it is stored; a flood of one does not starve another', async () => {
   const port = (await anyFreePort()) as number
-  const stop = startTcpGateway(bench.db, bench.url, port)
+  const stop = startTcpGateway(workspace, port)
   const runId = await burning('C')
   const talk = async (token: string | null) => {
     const answers: Record<string, unknown>[] = []

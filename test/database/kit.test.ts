@@ -1,5 +1,5 @@
 /**
- * The doors of kit, methods and care, on PostgreSQL: what is kept, what is refused, and what moves when something
+ * The services of kit, methods and care, on PostgreSQL: what is kept, what is refused, and what moves when something
  * changes.
  */
 import { eq, sql } from 'drizzle-orm'

@@ -1,4 +1,4 @@
-/** Runs through the door that a person's come in by, on PostgreSQL itself. */
+/** Runs by the service that a person's come in by, on PostgreSQL itself. */
 import { sql } from 'drizzle-orm'
 import { v7 as uuidv7 } from 'uuid'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'

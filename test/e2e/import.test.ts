@@ -210,7 +210,7 @@ test('runs go out as CSV and a whole bench as a package, and come into an empty 
   }
 })
 
-test('what is no table is refused in words at the door, and nothing is stored', async ({ page, request }) => {
+test('what is no table is refused in words at once, and nothing is stored', async ({ page, request }) => {
   await open(page, '/runs/import')
   await chooser(page).setInputFiles(file('runs.csv', Buffer.from('PK\u0003\u0004 and so on')))
   await expect(page.getByRole('region', { name: 'A file' }).getByRole('alert')).toContainText(

@@ -195,7 +195,7 @@ test('a photographed picture needs no code typed; whom the screen refuses stays 
   })
   try {
     const phone = await phones.newPage()
-    // Nobody else's secret opens the door, however it came.
+    // Nobody else's secret opens pairing, however it came.
     await open(phone, '/pair#AAAAAAAAAAAAAAAAAAAAAA')
     await expect(phone.getByLabel('Code on the other screen')).toHaveCount(0)
     expect(phone.url()).not.toContain('#')

@@ -1,4 +1,4 @@
-/** Letting a device in: when the door is open, for whom, and what guessing costs. */
+/** Letting a device in: when pairing is open, for whom, and what guessing costs. */
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
 import { OPEN_FOR_MS, Pairing } from '../../server/share/pairing'
 

@@ -119,7 +119,7 @@ class Start {
   }
 }
 
-/** The status an HTTPS door answers with, whoever vouches for it. */
+/** The status an HTTPS server answers with, whoever vouches for it. */
 const statusAt = (url: string) =>
   new Promise<number>(
     (done, fail) =>

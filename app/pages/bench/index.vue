@@ -72,7 +72,7 @@ useEventListener(
   (event: KeyboardEvent) => {
     const inField =
       event.target instanceof HTMLElement && event.target.closest('input, textarea, select, [role=dialog]') !== null
-    if (pedal.heard(event, () => void here()?.pressNext())) return
+    if (pedal.takes(event, () => void here()?.pressNext())) return
     // A digit begins a reading of the selected lane.
     if (
       inField ||

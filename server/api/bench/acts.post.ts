@@ -1,7 +1,5 @@
-import { benchNow } from '#server/bench/benchClock'
 import { readBenchNow, readBenchSince } from '#server/bench/lanes'
 import { takeActs } from '#server/bench/takeActs'
-import { useDatabase } from '#server/database/connection'
 import { FAILURE_STATUS, FAILURE_WORDS } from '#server/database/failure'
 import { readSentActs } from '#shared/benchAct'
 
@@ -14,7 +12,7 @@ export default defineEventHandler(async (event) => {
   if (!body.ok) return answerProblems(event, body.status, [{ path: '', text: body.text }])
   const read = readSentActs(body.value)
   if (!read.ok) return answerProblems(event, 422, read.problems)
-  const db = useDatabase()
+  const { db, workspace } = contextOf(event)
   // A paired device is who its token says, whatever it calls itself.
   const { caller } = event.context
   const device = caller.as === 'device' ? { id: caller.id, name: caller.name } : read.sent.device
@@ -27,7 +25,7 @@ export default defineEventHandler(async (event) => {
   // A page that says how much it has seen is told what changed since.
   const { seen } = body.value as { seen?: unknown }
   const whole = !(Number.isInteger(seen) && (seen as number) >= 0)
-  const serverMs = await benchNow(db)
+  const serverMs = await workspace.clock.now()
   return {
     acks,
     whole,

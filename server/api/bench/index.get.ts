@@ -1,5 +1,5 @@
-import { benchNow } from '#server/bench/benchClock'
 import { readBenchNow } from '#server/bench/lanes'
-import { useDatabase } from '#server/database/connection'
 
-export default defineEventHandler(async () => readBenchNow(useDatabase(), await benchNow(useDatabase())))
+export default defineEventHandler(async (event) =>
+  readBenchNow(contextOf(event).db, await contextOf(event).workspace.clock.now()),
+)

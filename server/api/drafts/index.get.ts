@@ -1,4 +1,3 @@
-import { useDatabase } from '#server/database/connection'
 import { listDrafts } from '#server/database/repositories/drafts'
 
-export default defineEventHandler(() => listDrafts(useDatabase()))
+export default defineEventHandler((event) => listDrafts(contextOf(event).db))

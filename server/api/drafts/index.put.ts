@@ -1,4 +1,3 @@
-import { useDatabase } from '#server/database/connection'
 import { keepDraft } from '#server/database/repositories/drafts'
 import { readSentDraft } from '#shared/draft'
 
@@ -7,7 +6,7 @@ export default defineEventHandler(async (event) => {
   if (!body.ok) return answerProblems(event, body.status, [{ path: '', text: body.text }])
   const read = readSentDraft(body.value)
   if (!read.ok) return answerProblems(event, 422, read.problems)
-  const outcome = await keepDraft(useDatabase(), read.sent)
+  const outcome = await keepDraft(contextOf(event).db, read.sent)
   if (outcome.status === 'kept') return outcome
   setResponseStatus(event, 409)
   return {

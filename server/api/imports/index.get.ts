@@ -1,4 +1,3 @@
-import { useDatabase } from '#server/database/connection'
 import { listImports } from '#server/import/imports'
 
-export default defineEventHandler(() => listImports(useDatabase()))
+export default defineEventHandler((event) => listImports(contextOf(event).db))

@@ -1,13 +1,10 @@
-import { benchNow } from '#server/bench/benchClock'
-import { useDatabase } from '#server/database/connection'
 import { feedOf } from '#server/instruments/feeds'
-import { ingest } from '#server/instruments/ingest'
 import { wrongToken } from '#server/http/rates'
 import { INGEST } from '#shared/feed'
 
 /** One batch: its lines are the body, its id stands in the header or the query; answered once it is stored. */
 export default defineEventHandler(async (event) => {
-  const db = useDatabase()
+  const { db, workspace } = contextOf(event)
   const token = /^Bearer (\S+)$/.exec(getHeader(event, 'authorization') ?? '')?.[1] ?? ''
   const from = token === '' ? null : await feedOf(db, token)
   if (from === null) {
@@ -29,8 +26,7 @@ export default defineEventHandler(async (event) => {
   if (!body.ok) return answerProblems(event, body.status, [{ path: '', text: body.text }])
   const { batch } = readQuery(event)
   const id = getHeader(event, 'x-batch-id') ?? (typeof batch === 'string' ? batch : '')
-  const taken = await ingest(
-    db,
+  const taken = await workspace.intake.take(
     from,
     {
       id,
@@ -39,7 +35,7 @@ export default defineEventHandler(async (event) => {
         .split(/\r?\n/)
         .filter((line) => line.trim() !== ''),
     },
-    await benchNow(db),
+    await workspace.clock.now(),
   )
   return taken.ok ? taken.ack : answerProblems(event, taken.status, [{ path: '', text: taken.text }])
 })

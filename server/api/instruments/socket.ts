@@ -1,7 +1,6 @@
 import type { Peer } from 'crossws'
-import { benchNow } from '#server/bench/benchClock'
-import { useDatabase } from '#server/database/connection'
 import { openSession, type Session } from '#server/instruments/session'
+import { servedWorkspace } from '#server/workspace/served'
 import { socketClosed, socketOpened } from '#server/http/upgrade'
 import { INGEST } from '#shared/feed'
 
@@ -20,13 +19,11 @@ const CLOSES_WITHIN_MS = 1000
 export default defineWebSocketHandler({
   open(peer) {
     socketOpened()
-    const db = useDatabase()
     open.set(peer.id, {
-      session: openSession(
-        db,
-        { say: (answer) => void peer.send(JSON.stringify(answer)), close: () => letGo(peer) },
-        () => benchNow(db),
-      ),
+      session: openSession(servedWorkspace(), {
+        say: (answer) => void peer.send(JSON.stringify(answer)),
+        close: () => letGo(peer),
+      }),
       turn: Promise.resolve(),
       waiting: 0,
     })

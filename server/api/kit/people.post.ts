@@ -1,4 +1,3 @@
-import { useDatabase } from '#server/database/connection'
 import { savePerson } from '#server/kit/places'
 
-export default defineEventHandler((event) => throughDoor(event, (body) => savePerson(useDatabase(), body)))
+export default defineEventHandler((event) => callService(event, (body) => savePerson(contextOf(event).db, body)))

@@ -1,4 +1,3 @@
-import { useDatabase } from '#server/database/connection'
 import { listMethods } from '#server/methods/methods'
 
-export default defineEventHandler(() => listMethods(useDatabase()))
+export default defineEventHandler((event) => listMethods(contextOf(event).db))

@@ -4,7 +4,6 @@ import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import type { Readable } from 'node:stream'
 import { pipeline } from 'node:stream/promises'
-import { useDatabase } from '#server/database/connection'
 import { unpackBench, whyNotEmpty } from '#server/package/unpackBench'
 import { PACKAGE_MAX_BYTES } from '#shared/limits'
 
@@ -12,7 +11,7 @@ import { PACKAGE_MAX_BYTES } from '#shared/limits'
 export default defineEventHandler(async (event) => {
   const url = process.env.DATABASE_URL
   if (!url) throw createError({ statusCode: 503, message: 'There is no database. Start with npm start.' })
-  const full = await whyNotEmpty(useDatabase())
+  const full = await whyNotEmpty(contextOf(event).db)
   if (full !== null) return answerProblems(event, 422, [{ path: 'file', text: full }])
   const folder = await mkdtemp(join(tmpdir(), 'vulcanum-package-'))
   try {

@@ -1,5 +1,4 @@
-import { useDatabase } from '#server/database/connection'
 import { whyNotEmpty } from '#server/package/unpackBench'
 
 /** Why a package cannot come in here; null: it can. */
-export default defineEventHandler(async () => ({ full: await whyNotEmpty(useDatabase()) }))
+export default defineEventHandler(async (event) => ({ full: await whyNotEmpty(contextOf(event).db) }))

@@ -1,6 +1,4 @@
-import { useDatabase } from '#server/database/connection'
 import { pairDevice } from '#server/share/devices'
-import { pairing } from '#server/share/state'
 import { DEVICE_COOKIE, readClaim, type ClaimAnswer } from '#shared/share'
 
 const A_YEAR_S = 365 * 24 * 3600
@@ -11,9 +9,9 @@ export default defineEventHandler(async (event): Promise<ClaimAnswer | { problem
   if (!body.ok) return answerProblems(event, body.status, [{ path: '', text: body.text }])
   const read = readClaim(body.value)
   if (!read.ok) return answerProblems(event, 422, read.problems)
-  const became = pairing.claim(read.typed.id, read.typed.claim, Date.now())
+  const became = contextOf(event).workspace.pairing.claim(read.typed.id, read.typed.claim, Date.now())
   if (became.as !== 'granted') return became
-  const { id, token } = await pairDevice(useDatabase(), became.name)
+  const { id, token } = await pairDevice(contextOf(event).db, became.name)
   setCookie(event, DEVICE_COOKIE, token, {
     httpOnly: true,
     secure: true,

@@ -1,4 +1,3 @@
-import { pairing } from '#server/share/state'
 import { shareSettings } from '#server/share/settings'
 import { readPairing } from '#shared/share'
 
@@ -12,7 +11,7 @@ export default defineEventHandler(async (event) => {
   if (!body.ok) return answerProblems(event, body.status, [{ path: '', text: body.text }])
   const read = readPairing(body.value)
   if (!read.ok) return answerProblems(event, 422, read.problems)
-  const tried = pairing.try({ said: read.typed.code, name: read.typed.name }, Date.now())
+  const tried = contextOf(event).workspace.pairing.try({ said: read.typed.code, name: read.typed.name }, Date.now())
   switch (tried.as) {
     case 'asked':
       return { id: tried.id, claim: tried.claim }

@@ -1,4 +1,3 @@
-import { useDatabase } from '#server/database/connection'
 import { runChoices } from '#server/runs/listRuns'
 
-export default defineEventHandler((event) => answerInCommon(event, () => runChoices(useDatabase())))
+export default defineEventHandler((event) => answerInCommon(event, () => runChoices(contextOf(event).db)))

@@ -1,4 +1,3 @@
-import { useDatabase } from '#server/database/connection'
 import { compareRuns } from '#server/runs/compareRuns'
 import { MOST_COMPARED } from '#shared/runComparison'
 import { isUuid } from '#shared/uuid'
@@ -11,5 +10,5 @@ export default defineEventHandler((event) => {
       statusCode: 400,
       message: `Runs: expected one to ${MOST_COMPARED} ids. Pick them in the logbook.`,
     })
-  return compareRuns(useDatabase(), ids, mixed === 'yes')
+  return compareRuns(contextOf(event).db, ids, mixed === 'yes')
 })

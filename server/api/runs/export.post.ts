@@ -1,4 +1,3 @@
-import { useDatabase } from '#server/database/connection'
 import { EXPORT_FORMATS, EXPORT_TYPES, exportRuns } from '#server/runs/exportRuns'
 import { idsOf } from '#server/runs/listRuns'
 import { MAX_RUNS } from '#shared/limits'
@@ -17,7 +16,7 @@ export default defineEventHandler(async (event) => {
     return answerProblems(event, 422, [
       { path: 'runIds', text: `Runs: expected at most ${MAX_RUNS} ids. Pick them from the list.` },
     ])
-  const db = useDatabase()
+  const { db } = contextOf(event)
   const ids =
     (runIds as string[] | undefined) ??
     (await idsOf(db, readRunList((filter ?? {}) as Record<string, unknown>).filter, MAX_RUNS))

@@ -1,7 +1,6 @@
-import { useDatabase } from '#server/database/connection'
 import { listGroups } from '#server/runs/listRuns'
 import { readRunList } from '#shared/runList'
 
 export default defineEventHandler((event) =>
-  answerInCommon(event, () => listGroups(useDatabase(), readRunList(readQuery(event)))),
+  answerInCommon(event, () => listGroups(contextOf(event).db, readRunList(readQuery(event)))),
 )

@@ -1,4 +1,3 @@
-import { useDatabase } from '#server/database/connection'
 import { listRuns, readCursor } from '#server/runs/listRuns'
 import { PAGE_OF_RUNS } from '#shared/limits'
 import { readRunList } from '#shared/runList'
@@ -10,5 +9,5 @@ export default defineEventHandler((event) => {
   const after = typeof query.after === 'string' ? readCursor(query.after, asked) : null
   if (query.after !== undefined && after === null)
     throw createError({ statusCode: 400, message: 'This is not where a page of the list begins. Reload the list.' })
-  return answerInCommon(event, () => listRuns(useDatabase(), asked, { after, limit: PAGE_OF_RUNS }))
+  return answerInCommon(event, () => listRuns(contextOf(event).db, asked, { after, limit: PAGE_OF_RUNS }))
 })

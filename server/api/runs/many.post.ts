@@ -1,4 +1,3 @@
-import { useDatabase } from '#server/database/connection'
 import { doToRuns } from '#server/runs/manyRuns'
 
-export default defineEventHandler((event) => throughDoor(event, (body) => doToRuns(useDatabase(), body)))
+export default defineEventHandler((event) => callService(event, (body) => doToRuns(contextOf(event).db, body)))

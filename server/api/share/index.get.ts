@@ -1,4 +1,3 @@
-import { useDatabase } from '#server/database/connection'
 import { shareState } from '#server/share/shareState'
 
-export default defineEventHandler(() => shareState(useDatabase(), Date.now()))
+export default defineEventHandler((event) => shareState(contextOf(event).workspace, Date.now()))

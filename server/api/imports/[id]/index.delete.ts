@@ -1,6 +1,5 @@
-import { useDatabase } from '#server/database/connection'
 import { dropStaged } from '#server/import/imports'
 
 export default defineEventHandler(async (event) =>
-  answerOutcome(event, await dropStaged(useDatabase(), requireId(event))),
+  answerOutcome(event, await dropStaged(contextOf(event).db, requireId(event))),
 )

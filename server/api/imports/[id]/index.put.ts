@@ -1,4 +1,3 @@
-import { useDatabase } from '#server/database/connection'
 import { dropOldStaged } from '#server/import/imports'
 import { stageImport } from '#server/import/stage'
 import { IMPORT, MAX_TEXT } from '#shared/limits'
@@ -10,7 +9,7 @@ export default defineEventHandler(async (event) => {
   const shown = typeof name === 'string' && name.trim() !== '' ? name.trim().slice(0, MAX_TEXT.name) : 'the file'
   const body = await readBytes(event, IMPORT.maxBytes, shown, 'Bring a part of it at a time. Nothing was stored.')
   if (!body.ok) return answerProblems(event, body.status, [{ path: 'file', text: body.text }])
-  const db = useDatabase()
+  const { db } = contextOf(event)
   await dropOldStaged(db)
   return answerOutcome(event, await stageImport(db, { id, name: shown, bytes: body.value, signal: whileAsked(event) }))
 })

@@ -1,4 +1,3 @@
-import { urlOf, useDatabase } from '#server/database/connection'
 import { LONGEST_STORING_MS } from '#server/http/limits'
 import { readStoredMapping } from '#server/import/imports'
 import { storeImport } from '#server/import/store'
@@ -8,11 +7,11 @@ import { inThread } from '#server/workers/pool'
 /** Answers once storing has begun; how far it is stands in the import itself. */
 export default defineEventHandler((event) => {
   const id = requireId(event)
-  return throughDoor(event, async (body) => {
+  return callService(event, async (body) => {
     const read = readStoredMapping(body)
     if (!read.ok) return invalid(read.problems)
     const { personId, leaveOut, again } = body as { personId?: unknown; leaveOut?: unknown; again?: unknown }
-    const db = useDatabase()
+    const { db, workspace } = contextOf(event)
     const options = {
       mapping: read.mapping,
       personId: typeof personId === 'string' ? personId : '',
@@ -23,7 +22,7 @@ export default defineEventHandler((event) => {
     const { outcome, work } = await storeImport(db, id, options, nowMs, () =>
       inThread(
         'overDatabase',
-        { url: urlOf(db), id, options, nowMs },
+        { url: workspace.url, id, options, nowMs },
         { name: 'store', longestMs: LONGEST_STORING_MS },
       ),
     )

@@ -1,11 +1,10 @@
-import { urlOf, useDatabase } from '#server/database/connection'
 import { LONGEST_STORING_MS } from '#server/http/limits'
 import type { Outcome } from '#server/kit/outcome'
 import { inThread } from '#server/workers/pool'
 
 export default defineEventHandler((event) => {
   const id = requireId(event)
-  return throughDoor(event, (body) => {
+  return callService(event, (body) => {
     const { personId, reason } = body as { personId?: unknown; reason?: unknown }
     const by = {
       personId: typeof personId === 'string' ? personId : '',
@@ -13,7 +12,7 @@ export default defineEventHandler((event) => {
     }
     return inThread<Outcome<null>>(
       'overDatabase',
-      { url: urlOf(useDatabase()), id, by },
+      { url: contextOf(event).workspace.url, id, by },
       { name: 'undo', longestMs: LONGEST_STORING_MS },
     )
   })

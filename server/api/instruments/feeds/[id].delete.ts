@@ -1,6 +1,5 @@
-import { useDatabase } from '#server/database/connection'
 import { revokeFeed } from '#server/instruments/feeds'
 
 export default defineEventHandler(async (event) =>
-  answerOutcome(event, await revokeFeed(useDatabase(), requireId(event))),
+  answerOutcome(event, await revokeFeed(contextOf(event).db, requireId(event))),
 )

@@ -1,4 +1,3 @@
-import { useDatabase } from '#server/database/connection'
 import { listFeeds } from '#server/instruments/feeds'
 
-export default defineEventHandler(() => listFeeds(useDatabase()))
+export default defineEventHandler((event) => listFeeds(contextOf(event).db))

@@ -1,4 +1,3 @@
-import { useDatabase } from '#server/database/connection'
 import { saveFeed } from '#server/instruments/feeds'
 
-export default defineEventHandler((event) => throughDoor(event, (body) => saveFeed(useDatabase(), body)))
+export default defineEventHandler((event) => callService(event, (body) => saveFeed(contextOf(event).db, body)))

@@ -1,3 +1,1 @@
-import { listReplays } from '#server/instruments/simulated'
-
-export default defineEventHandler(() => listReplays())
+export default defineEventHandler((event) => contextOf(event).workspace.simulated.listReplays())

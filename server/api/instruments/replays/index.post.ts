@@ -1,6 +1,5 @@
-import { useDatabase } from '#server/database/connection'
-import { answersHere, startReplay } from '#server/instruments/simulated'
+import { answersHere } from '#server/instruments/simulators'
 
 export default defineEventHandler((event) =>
-  throughDoor(event, (body) => startReplay(useDatabase(), body, answersHere())),
+  callService(event, (body) => contextOf(event).workspace.simulated.startReplay(body, answersHere())),
 )

@@ -1,3 +1,1 @@
-import { listSimulated } from '#server/instruments/simulated'
-
-export default defineEventHandler(() => listSimulated())
+export default defineEventHandler((event) => contextOf(event).workspace.simulated.list())

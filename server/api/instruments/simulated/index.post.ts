@@ -1,6 +1,5 @@
-import { useDatabase } from '#server/database/connection'
-import { answersHere, startSimulated } from '#server/instruments/simulated'
+import { answersHere } from '#server/instruments/simulators'
 
 export default defineEventHandler((event) =>
-  throughDoor(event, (body) => startSimulated(useDatabase(), body, answersHere())),
+  callService(event, (body) => contextOf(event).workspace.simulated.start(body, answersHere())),
 )

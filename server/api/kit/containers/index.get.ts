@@ -1,4 +1,3 @@
-import { useDatabase } from '#server/database/connection'
 import { listContainers } from '#server/kit/containers'
 
-export default defineEventHandler(() => listContainers(useDatabase()))
+export default defineEventHandler((event) => listContainers(contextOf(event).db))

@@ -1,4 +1,3 @@
-import { useDatabase } from '#server/database/connection'
 import { listBatches } from '#server/kit/fuels'
 
-export default defineEventHandler(() => listBatches(useDatabase()))
+export default defineEventHandler((event) => listBatches(contextOf(event).db))

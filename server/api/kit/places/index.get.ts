@@ -1,4 +1,3 @@
-import { useDatabase } from '#server/database/connection'
 import { listPlaces } from '#server/kit/places'
 
-export default defineEventHandler(() => listPlaces(useDatabase()))
+export default defineEventHandler((event) => listPlaces(contextOf(event).db))

@@ -1,4 +1,3 @@
-import { useDatabase } from '#server/database/connection'
 import { listSetups } from '#server/kit/setups'
 
-export default defineEventHandler(() => listSetups(useDatabase()))
+export default defineEventHandler((event) => listSetups(contextOf(event).db))

@@ -1,4 +1,3 @@
-import { useDatabase } from '#server/database/connection'
 import { listThings } from '#server/kit/things'
 
-export default defineEventHandler(() => listThings(useDatabase(), Date.now()))
+export default defineEventHandler((event) => listThings(contextOf(event).db, Date.now()))

@@ -1,6 +1,5 @@
-import { useDatabase } from '#server/database/connection'
 import { findMethod } from '#server/methods/methods'
 
 export default defineEventHandler(async (event) =>
-  requireFound(await findMethod(useDatabase(), requireId(event)), 'method'),
+  requireFound(await findMethod(contextOf(event).db, requireId(event)), 'method'),
 )

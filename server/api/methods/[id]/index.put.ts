@@ -1,7 +1,6 @@
-import { useDatabase } from '#server/database/connection'
 import { saveMethod } from '#server/methods/methods'
 
 export default defineEventHandler((event) => {
   const id = requireId(event)
-  return throughDoor(event, (body) => saveMethod(useDatabase(), { ...(body as object), id }))
+  return callService(event, (body) => saveMethod(contextOf(event).db, { ...(body as object), id }))
 })

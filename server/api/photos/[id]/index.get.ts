@@ -1,8 +1,7 @@
-import { useDatabase } from '#server/database/connection'
 import { readPhoto } from '#server/kit/photos'
 
 export default defineEventHandler(async (event) => {
-  const { type, bytes } = requireFound(await readPhoto(useDatabase(), requireId(event), false), 'photo')
+  const { type, bytes } = requireFound(await readPhoto(contextOf(event).db, requireId(event), false), 'photo')
   setHeaders(event, {
     'content-type': type,
     'x-content-type-options': 'nosniff',

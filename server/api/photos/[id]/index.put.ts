@@ -1,4 +1,3 @@
-import { useDatabase } from '#server/database/connection'
 import { ownedBy, savePhoto } from '#server/kit/photos'
 import { readPhotoQuery } from '#shared/photo'
 import { PHOTO } from '#shared/limits'
@@ -18,6 +17,13 @@ export default defineEventHandler(async (event) => {
   const { owner, ownerId, caption, atMs, personId } = query.value
   return answerOutcome(
     event,
-    await savePhoto(useDatabase(), { id, of: ownedBy(owner, ownerId), bytes: body.value, caption, atMs, personId }),
+    await savePhoto(contextOf(event).db, {
+      id,
+      of: ownedBy(owner, ownerId),
+      bytes: body.value,
+      caption,
+      atMs,
+      personId,
+    }),
   )
 })

@@ -1,8 +1,7 @@
-import { useDatabase } from '#server/database/connection'
 import { readPhoto } from '#server/kit/photos'
 
 export default defineEventHandler(async (event) => {
-  const { type, bytes } = requireFound(await readPhoto(useDatabase(), requireId(event), true), 'photo')
+  const { type, bytes } = requireFound(await readPhoto(contextOf(event).db, requireId(event), true), 'photo')
   setHeaders(event, {
     'content-type': type,
     'x-content-type-options': 'nosniff',

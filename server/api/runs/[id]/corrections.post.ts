@@ -1,4 +1,3 @@
-import { useDatabase } from '#server/database/connection'
 import { correctRun } from '#server/runs/correctRun'
 import { isUuid } from '#shared/uuid'
 
@@ -10,7 +9,7 @@ export default defineEventHandler(async (event) => {
     return answerProblems(event, 400, [{ path: '', text: 'This is not a run’s id. Open the run from the list.' }])
   const body = await readJsonBody(event)
   if (!body.ok) return answerProblems(event, body.status, [{ path: '', text: body.text }])
-  const outcome = await correctRun(useDatabase(), id, body.value)
+  const outcome = await correctRun(contextOf(event).db, id, body.value)
   if ('problems' in outcome) return answerProblems(event, STATUS[outcome.status], outcome.problems)
   return { status: outcome.status }
 })

@@ -1,4 +1,3 @@
-import { urlOf, useDatabase } from '#server/database/connection'
 import { inThread } from '#server/workers/pool'
 import { conventionsOf, optionsFor, runViewFrom } from '#shared/runOptions'
 
@@ -13,7 +12,7 @@ export default defineEventHandler(async (event) => {
   const options = optionsFor(runViewFrom(readQuery(event), conventionsOf(run.method)))
   return inThread<string>(
     'overDatabase',
-    { url: urlOf(useDatabase()), runId: run.stored.id, options },
+    { url: contextOf(event).workspace.url, runId: run.stored.id, options },
     { name: 'requestJson', signal: whileAsked(event) },
   )
 })

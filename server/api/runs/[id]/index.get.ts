@@ -1,6 +1,5 @@
-import { useDatabase } from '#server/database/connection'
 import { runPage } from '#server/runs/runPage'
 
 export default defineEventHandler((event) =>
-  answerInCommon(event, async () => runPage(useDatabase(), await requireRun(event), readQuery(event))),
+  answerInCommon(event, async () => runPage(contextOf(event).db, await requireRun(event), readQuery(event))),
 )

@@ -1,6 +1,5 @@
 import type { monteCarloRun } from '#core/reduce/monteCarloRun'
 import { problemText } from '#core/result'
-import { urlOf, useDatabase } from '#server/database/connection'
 import { inThread } from '#server/workers/pool'
 import { MONTE_CARLO } from '#shared/limits'
 import { conventionsOf, optionsFor, runViewFrom } from '#shared/runOptions'
@@ -20,7 +19,7 @@ export default defineEventHandler(async (event) => {
   const draws = whole(query.draws, MONTE_CARLO.usualDraws, MONTE_CARLO.draws, 'draws')
   const seed = whole(query.seed, MONTE_CARLO.usualSeed, MONTE_CARLO.seed, 'seed')
   const task = {
-    url: urlOf(useDatabase()),
+    url: contextOf(event).workspace.url,
     runId: run.stored.id,
     options: optionsFor(runViewFrom(query, conventionsOf(run.method))),
     draws,

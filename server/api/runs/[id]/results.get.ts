@@ -1,4 +1,3 @@
-import { useDatabase } from '#server/database/connection'
 import { answerRun } from '#server/runs/answerRun'
 import { conventionsOf, optionsFor, runViewFrom } from '#shared/runOptions'
 import { answerCsv } from '#shared/answerCsv'
@@ -9,6 +8,6 @@ export default defineEventHandler(async (event) => {
   setHeader(event, 'content-type', 'text/csv; charset=utf-8')
   setHeader(event, 'content-disposition', `attachment; filename="vulcanum-run-${run.stored.id.slice(-8)}.csv"`)
   return answerCsv(
-    await answerRun(useDatabase(), run, optionsFor(runViewFrom(readQuery(event), conventionsOf(run.method)))),
+    await answerRun(contextOf(event).db, run, optionsFor(runViewFrom(readQuery(event), conventionsOf(run.method)))),
   )
 })

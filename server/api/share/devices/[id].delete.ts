@@ -1,7 +1,9 @@
-import { useDatabase } from '#server/database/connection'
 import { forgetDevice, pairedDevices } from '#server/share/devices'
 
 export default defineEventHandler(async (event) => {
-  await forgetDevice(useDatabase(), requireId(event))
-  return pairedDevices(useDatabase())
+  const { db, workspace } = contextOf(event)
+  const id = requireId(event)
+  await forgetDevice(db, id)
+  workspace.streams.end(id)
+  return pairedDevices(db)
 })

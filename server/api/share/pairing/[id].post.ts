@@ -1,6 +1,4 @@
-import { useDatabase } from '#server/database/connection'
 import { shareState } from '#server/share/shareState'
-import { pairing } from '#server/share/state'
 import { readPairingAnswer } from '#shared/share'
 
 /** The screen's yes or no to a device that waits. */
@@ -10,9 +8,9 @@ export default defineEventHandler(async (event) => {
   if (!body.ok) return answerProblems(event, body.status, [{ path: '', text: body.text }])
   const read = readPairingAnswer(body.value)
   if (!read.ok) return answerProblems(event, 422, read.problems)
-  if (!pairing.answer(id, read.typed.yes, Date.now()))
+  if (!contextOf(event).workspace.pairing.answer(id, read.typed.yes, Date.now()))
     return answerProblems(event, 404, [
       { path: '', text: 'This device waits no more. Have it type the code that stands here now.' },
     ])
-  return shareState(useDatabase(), Date.now())
+  return shareState(contextOf(event).workspace, Date.now())
 })

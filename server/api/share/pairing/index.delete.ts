@@ -1,6 +1,4 @@
-import { pairing } from '#server/share/state'
-
-export default defineEventHandler(() => {
-  pairing.close()
+export default defineEventHandler((event) => {
+  contextOf(event).workspace.pairing.close()
   return null
 })

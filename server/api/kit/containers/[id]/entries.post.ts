@@ -1,7 +1,6 @@
-import { useDatabase } from '#server/database/connection'
 import { weighContainer } from '#server/kit/containers'
 
 export default defineEventHandler((event) => {
   const id = requireId(event)
-  return throughDoor(event, (body) => weighContainer(useDatabase(), id, body, Date.now()))
+  return callService(event, (body) => weighContainer(contextOf(event).db, id, body, Date.now()))
 })

@@ -1,6 +1,5 @@
-import { useDatabase } from '#server/database/connection'
 import { findContainer } from '#server/kit/containers'
 
 export default defineEventHandler(async (event) =>
-  requireFound(await findContainer(useDatabase(), requireId(event)), 'container'),
+  requireFound(await findContainer(contextOf(event).db, requireId(event)), 'container'),
 )

@@ -1,6 +1,5 @@
-import { useDatabase } from '#server/database/connection'
 import { findBatch } from '#server/kit/fuels'
 
 export default defineEventHandler(async (event) =>
-  requireFound(await findBatch(useDatabase(), requireId(event)), 'batch'),
+  requireFound(await findBatch(contextOf(event).db, requireId(event)), 'batch'),
 )

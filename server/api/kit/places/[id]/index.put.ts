@@ -1,7 +1,6 @@
-import { useDatabase } from '#server/database/connection'
 import { savePlace } from '#server/kit/places'
 
 export default defineEventHandler((event) => {
   const id = requireId(event)
-  return throughDoor(event, (body) => savePlace(useDatabase(), { ...(body as object), id }))
+  return callService(event, (body) => savePlace(contextOf(event).db, { ...(body as object), id }))
 })

@@ -1,4 +1,3 @@
-import { useDatabase } from '#server/database/connection'
 import { surveysOf } from '#server/kit/windSurveys'
 
-export default defineEventHandler((event) => surveysOf(useDatabase(), requireId(event)))
+export default defineEventHandler((event) => surveysOf(contextOf(event).db, requireId(event)))

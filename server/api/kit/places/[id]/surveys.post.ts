@@ -1,6 +1,5 @@
-import { useDatabase } from '#server/database/connection'
 import { addSurvey } from '#server/kit/windSurveys'
 
 export default defineEventHandler((event) =>
-  throughDoor(event, (body) => addSurvey(useDatabase(), requireId(event), body)),
+  callService(event, (body) => addSurvey(contextOf(event).db, requireId(event), body)),
 )

@@ -1,6 +1,5 @@
-import { useDatabase } from '#server/database/connection'
 import { deleteSetup } from '#server/kit/setups'
 
 export default defineEventHandler(async (event) =>
-  answerOutcome(event, await deleteSetup(useDatabase(), requireId(event))),
+  answerOutcome(event, await deleteSetup(contextOf(event).db, requireId(event))),
 )

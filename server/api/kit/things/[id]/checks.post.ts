@@ -1,7 +1,6 @@
-import { useDatabase } from '#server/database/connection'
 import { addCheck } from '#server/kit/checks'
 
 export default defineEventHandler((event) => {
   const id = requireId(event)
-  return throughDoor(event, (body) => addCheck(useDatabase(), id, body, Date.now()))
+  return callService(event, (body) => addCheck(contextOf(event).db, id, body, Date.now()))
 })

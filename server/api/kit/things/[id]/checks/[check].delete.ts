@@ -1,6 +1,5 @@
-import { useDatabase } from '#server/database/connection'
 import { withdrawCheck } from '#server/kit/checks'
 
 export default defineEventHandler(async (event) =>
-  answerOutcome(event, await withdrawCheck(useDatabase(), requireId(event), requireId(event, 'check'))),
+  answerOutcome(event, await withdrawCheck(contextOf(event).db, requireId(event), requireId(event, 'check'))),
 )

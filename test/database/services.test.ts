@@ -1,4 +1,4 @@
-/** The other doors: drafts, corrections, what is so now, the first burn; and traces as they are kept. */
+/** The other services: drafts, corrections, what is so now, the first burn; and traces as they are kept. */
 import { eq, sql } from 'drizzle-orm'
 import { v7 as uuidv7 } from 'uuid'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
@@ -24,7 +24,7 @@ let typed: () => TypedRun
 
 beforeAll(async () => {
   bench = await makeTestDatabase('doors_test')
-  // An empty bench becomes one that can burn by its own first door.
+  // An empty bench becomes one that can burn by its own first service.
   const kit = await burnOne(
     bench.db,
     {
