@@ -24,21 +24,22 @@ const IMPORTED = 10_000
 /** First pages of the logbook; the facts that say how many pass, by SQL on the facts themselves. */
 const COUNTED =
   "select count(*)::int as n from run r join setup_version v on v.id = r.setup_version_id join setup s on s.id = v.setup_id left join place_version pv on pv.id = r.place_version_id left join place p on p.id = pv.place_id join person who on who.id = r.person_id where r.origin = 'measured' and r.state = 'finished'"
-const QUERIES = (setup) => [
+/** @param ids of a set-up, two places and a person */
+const queries = ({ setup, hut, saddle, person }, setupName) => [
   ['', ''],
-  [`setup=${encodeURIComponent(setup)}`, `and s.name = '${setup}'`],
-  ['place=Ash+Gate+hut', "and p.name = 'Ash Gate hut'"],
+  [`setup=${setup}`, `and s.name = '${setupName}'`],
+  [`place=${hut}`, "and p.name = 'Ash Gate hut'"],
   [
     'from=2019-01-01&to=2019-12-31',
     "and (r.started_at at time zone r.zone)::date between '2019-01-01' and '2019-12-31'",
   ],
   ['sort=normalisedGPerL.up', ''],
   ['sort=setup.up', ''],
-  ['sort=timeToBoilS.down&place=Ice+saddle', "and p.name = 'Ice saddle'"],
+  [`sort=timeToBoilS.down&place=${saddle}`, "and p.name = 'Ice saddle'"],
   ['words=gust', "and r.notes ilike '%gust%'"],
   ['group=setup', ''],
   ['group=day&sort=gPerL.down', ''],
-  ['person=Odra+Vell&sort=gPerL.up', "and who.name = 'Odra Vell'"],
+  [`person=${person}&sort=gPerL.up`, "and who.name = 'Odra Vell'"],
 ]
 
 async function main() {
@@ -75,7 +76,7 @@ class Bench {
     const {
       rows: [held],
     } = await this.sql.query(
-      'select (select count(*)::int from run_row) as rows, (select sum(cardinality(t_ms))::int from trace_chunk) as samples',
+      'select (select count(*)::int from run_summary) as rows, (select sum(cardinality(t_ms))::int from trace_chunk) as samples',
     )
     say(`${held.rows} rows, ${held.samples} samples`)
   }
@@ -97,11 +98,11 @@ class Bench {
       databaseUrl: this.url,
       onExit: (code) => this.broken.push(`the server ended (${code})`),
     })
-    this.#hold('rows for all runs', (await this.#one('select count(*)::int as n from run_row')).n >= runs)
+    this.#hold('rows for all runs', (await this.#one('select count(*)::int as n from run_summary')).n >= runs)
     const {
       rows: [{ name }],
     } = await this.sql.query("select name from setup where name like '% 007'")
-    await this.#lists(QUERIES(name))
+    await this.#lists(queries(await this.#ids(name), name))
     await this.#runPage()
     await this.#anew(name)
     await this.#exports(runs)
@@ -110,7 +111,7 @@ class Bench {
       left = (await (await fetch(`${this.server.url}/api/figures`)).json()).stale
     const {
       rows: [{ n }],
-    } = await this.sql.query('select count(*)::int as n from run_row where stale_since is not null')
+    } = await this.sql.query('select count(*)::int as n from run_summary where stale_since is not null')
     this.#hold('no figure waits', n === 0)
     const mb = peakMB(this.server.pid)
     this.#line('server memory, at its highest', `${mb.toFixed(0)} MB`, `${LIMITS.serverMB} MB`, mb < LIMITS.serverMB)
@@ -185,7 +186,7 @@ class Bench {
     const before = await this.#lines(setup)
     const began = performance.now()
     const { rowCount } = await this.sql.query(
-      "update run_row set stale_since = clock_timestamp(), line = line || '{\"gPerL\": null}' where run_id in (select id from run where series_key in (select r.series_key from run r join run_row w on w.run_id = r.id where w.setup like '% 00_'))",
+      "update run_summary set stale_since = clock_timestamp(), line = line || '{\"gPerL\": null}' where run_id in (select id from run where series_key in (select r.series_key from run r join run_summary w on w.run_id = r.id where w.setup like '% 00_'))",
     )
     await this.sql.query("select pg_notify('vulcanum_figures', '')")
     for (let left = 1; left > 0; await sleep(200))
@@ -198,8 +199,19 @@ class Bench {
     )
   }
 
+  async #ids(setup) {
+    const idOf = async (table, name) =>
+      (await this.sql.query(`select id from ${table} where name = $1`, [name])).rows[0].id
+    return {
+      setup: await idOf('setup', setup),
+      hut: await idOf('place', 'Ash Gate hut'),
+      saddle: await idOf('place', 'Ice saddle'),
+      person: await idOf('person', 'Odra Vell'),
+    }
+  }
+
   #lines = async (setup) =>
-    (await this.sql.query('select line from run_row where setup = $1 order by run_id', [setup])).rows.map(
+    (await this.sql.query('select line from run_summary where setup = $1 order by run_id', [setup])).rows.map(
       (row) => row.line,
     )
 

@@ -1,13 +1,13 @@
-/** `npm run backup`: the bench into one file, while it is in use. */
+/** `npm run backup`: the workspace into one file, while it is in use. */
 import { resolve } from 'node:path'
 import { backUp } from './lib/backup.mjs'
 import { requireDependencies, requireNode } from './lib/dependencies.mjs'
-import { openBench } from './lib/openBench.mjs'
+import { openWorkspace } from './lib/openWorkspace.mjs'
 import { runMain, say, step, Stop } from './lib/say.mjs'
 
-const HELP = `npm run backup                        the bench that is being served, else the demonstration, into vulcanum-DATE.backup here
+const HELP = `npm run backup                        the workspace that is being served, else the demonstration, into vulcanum-DATE.backup here
 npm run backup -- FILE                into a file of that name
-npm run backup -- --empty [FILE]      your own bench, where none is being served
+npm run backup -- --empty [FILE]      your own workspace, where none is being served
 
 Restore it with npm run restore -- FILE
 `
@@ -22,9 +22,9 @@ async function main() {
   const file = resolve(
     names[0] ?? `vulcanum-${new Date().toISOString().slice(0, 16).replace('T', '-').replace(':', '')}.backup`,
   )
-  const bench = await openBench({ empty: args.includes('--empty') })
+  const bench = await openWorkspace({ empty: args.includes('--empty') })
   try {
-    const { bytes } = await step(`Backing up ${bench.empty ? 'your bench' : 'the demonstration'}`, () =>
+    const { bytes } = await step(`Backing up ${bench.empty ? 'your workspace' : 'the demonstration'}`, () =>
       backUp({ ...bench, file }),
     )
     say(`${file}: ${(bytes / 1e6).toFixed(1)} MB`)

@@ -80,7 +80,7 @@ async function linesOf(url) {
 /** As it was, and as it is called since. */
 async function tableOf(client) {
   const { rows } = await client.query(
-    `select table_name as name from information_schema.tables where table_name in ('run_row', 'run_summary')`,
+    `select table_name as name from information_schema.tables where table_name in ('run_summary', 'run_summary')`,
   )
   if (rows.length === 0) throw new Stop('This commit keeps no list of runs.')
   return rows[0].name

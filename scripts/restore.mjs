@@ -1,15 +1,15 @@
 /**
- * `npm run restore -- FILE`: a back-up in the place of the bench, while it is served. What stood there stays, under
+ * `npm run restore -- FILE`: a back-up in the place of the workspace, while it is served. What stood there stays, under
  * another name.
  */
 import { resolve } from 'node:path'
 import { restore } from './lib/backup.mjs'
 import { requireDependencies, requireNode } from './lib/dependencies.mjs'
-import { openBench } from './lib/openBench.mjs'
+import { openWorkspace } from './lib/openWorkspace.mjs'
 import { runMain, say, step, Stop } from './lib/say.mjs'
 
-const HELP = `npm run restore -- FILE               in the place of the bench that is being served, else of the demonstration
-npm run restore -- --empty FILE       in the place of your own bench, where none is being served
+const HELP = `npm run restore -- FILE               in the place of the workspace that is being served, else of the demonstration
+npm run restore -- --empty FILE       in the place of your own workspace, where none is being served
                    --unchecked        a back-up of an earlier version, which carries no hash: nothing tells whether it is as it was written
 
 A back-up of an earlier version is brought to this one. What stood before is kept in the cluster, under the name that is said.
@@ -23,7 +23,7 @@ async function main() {
     throw new Stop(HELP)
   requireNode()
   await requireDependencies()
-  const bench = await openBench({ empty: args.includes('--empty') })
+  const bench = await openWorkspace({ empty: args.includes('--empty') })
   try {
     const before = await step('Restoring', () =>
       restore({ ...bench, file: resolve(file), unchecked: args.includes('--unchecked') }),

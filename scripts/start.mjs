@@ -17,7 +17,7 @@ import { unprivilegedUser } from './lib/unprivileged.mjs'
 const INSTRUMENT_PORT = 7305
 
 const HELP = `npm start                 the demonstration
-npm start -- --empty      your own bench
+npm start -- --empty      your own workspace
 npm start -- --share      with either: devices on this network may be let in by a code, over HTTPS
 
 Environment: PORT (3000, else the next free one) · DATABASE_URL (a PostgreSQL that exists already; the database it names is used) · HOST (loopback only)
@@ -64,7 +64,7 @@ async function becomeTheOne(empty) {
     if (taken) return true
     if (holder.empty !== empty)
       throw new Stop(
-        `Vulcanum is running already with ${holder.empty ? 'your own bench' : 'the demonstration'}${holder.url ? ` at ${holder.url}` : ''}. Stop that first (Ctrl-C there).`,
+        `Vulcanum is running already with ${holder.empty ? 'your own workspace' : 'the demonstration'}${holder.url ? ` at ${holder.url}` : ''}. Stop that first (Ctrl-C there).`,
       )
     if (!holder.url) say('Another start is under way; waiting for it.')
     const url = await addressOfHolder()

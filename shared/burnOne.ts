@@ -1,4 +1,4 @@
-/** The first burn of an empty bench: a few blanks that make kit, place and person. */
+/** The first burn of an empty workspace: a few blanks that make kit, place and person. */
 import { object, ValidationError } from 'yup'
 import { BURNER_KINDS, type BurnerKind } from '../core/formats/document'
 import { FUEL_KINDS } from '../core/constants/fuels'

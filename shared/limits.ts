@@ -76,5 +76,5 @@ export const IMPORT = {
   maxDocuments: 20_000,
   /** Of reading one file [ms]. */ longestMs: 30_000,
 } as const
-/** A whole bench as one file. */
+/** A whole workspace as one file. */
 export const PACKAGE_MAX_BYTES = 2_000_000_000

@@ -63,7 +63,13 @@ export const REMARK_NAMES: Record<RunRemark, string> = {
   breakIn: 'break-in',
 }
 
-/** '' where it does not matter. `origin` '' lists what was measured here; `voided` 'shown' lists void runs too. */
+/** Of what a run may lack, in place of an id: those that have none. */
+export const NONE = 'none'
+
+/**
+ * '' where it does not matter. Set-up, place, fuel, method and person by their ids. `origin` '' lists what was measured here;
+ * `voided` 'shown' lists void runs too.
+ */
 export interface RunFilter {
   setup: string
   place: string
@@ -95,7 +101,8 @@ export interface RunList {
   /** All that pass; given with the first page. */ count: number | null
 }
 export interface RunGroupLine {
-  value: string
+  /** Of what its runs have in common: an id, NONE, or a day. */ id: string
+  name: string
   count: number
   /** Of the figures at the Standard bench; null: there is none. */ lowGPerL: number | null
   highGPerL: number | null
@@ -103,7 +110,7 @@ export interface RunGroupLine {
 /** What the filter offers, with how many runs have each. */
 export type RunChoices = Record<
   'setup' | 'place' | 'fuel' | 'method' | 'person' | 'tag',
-  { value: string; count: number }[]
+  { id: string; name: string; count: number }[]
 >
 
 export const NO_FILTER: RunFilter = {
@@ -127,6 +134,7 @@ const ALLOWED: Partial<Record<keyof RunFilter, readonly string[]>> = {
   origin: ['measured', 'rehearsal', 'published', 'all'],
   voided: ['shown'],
 }
+const BY_ID: readonly (keyof RunFilter)[] = ['setup', 'place', 'fuel', 'method', 'person']
 const MOST_CHARACTERS = 300
 
 /** From a query, of the address or of a request; what it does not name, or names wrongly, does not matter. */
@@ -138,6 +146,7 @@ export function readRunList(query: Record<string, unknown>): RunListQuery {
       const wrong =
         (ALLOWED[key] && !ALLOWED[key].includes(value)) ||
         ((key === 'from' || key === 'to') && !isDay(value)) ||
+        (BY_ID.includes(key) && !isUuid(value) && value !== NONE) ||
         (key === 'import' && !isUuid(value))
       return [key, wrong ? '' : value]
     }),

@@ -30,7 +30,10 @@ export interface RunRecord {
   container: { id: string; name: string } | null
   setupId: string
   setupN: number
+  personId: string
   person: string
+  placeId: string | null
+  fuelId: string | null
   place: string | null
   placeAltitudeM: number | null
   setup: string
@@ -118,7 +121,7 @@ export interface Ribbon {
   weighed: boolean
 }
 
-export interface RunLine {
+export interface RunLine extends RunIds {
   id: string
   startedAt: string
   zone: string
@@ -149,4 +152,13 @@ export interface RunLine {
   tags: string[]
   /** Facts have changed since this was worked out; it is being worked out anew. */
   stale: boolean
+}
+
+/** What a run is of, by id; null: none. */
+export interface RunIds {
+  setupId: string
+  placeId: string | null
+  fuelId: string | null
+  methodId: string | null
+  personId: string
 }

@@ -14,6 +14,7 @@ export interface ToSettle {
  * bench [g/L].
  */
 export interface Moved {
+  setupId: string
   setup: string
   of: MeanOf
   n: number

@@ -1,4 +1,11 @@
-import { writeRunList, type RunChoices, type RunGroupLine, type RunList, type RunListQuery } from '#shared/runList'
+import {
+  NONE,
+  writeRunList,
+  type RunChoices,
+  type RunGroupLine,
+  type RunList,
+  type RunListQuery,
+} from '#shared/runList'
 import type { RunLine } from '#shared/runRecord'
 
 /** The logbook as it is asked for: the first lines with the page, the next as one comes to them. */
@@ -53,8 +60,8 @@ export async function useRunList(query: Ref<RunListQuery>) {
 }
 
 /** Runs of one set-up, newest first: what a new one of it may be held against. */
-export function useRunsAlike(setup: Ref<string | null>) {
-  const { data } = useFetch<RunList>('/api/runs', { query: computed(() => ({ setup: setup.value ?? '-' })) })
+export function useRunsAlike(setupId: Ref<string>) {
+  const { data } = useFetch<RunList>('/api/runs', { query: computed(() => ({ setup: setupId.value || NONE })) })
   return computed<RunLine[]>(() => data.value?.lines ?? [])
 }
 

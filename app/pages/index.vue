@@ -2,7 +2,7 @@
 import type { Today } from '#shared/today'
 
 /**
- * Today: the test day as a sheet. What was burned, what wants a decision, what moved; on an empty bench, the first
+ * Today: the test day as a sheet. What was burned, what wants a decision, what moved; on an empty workspace, the first
  * burn.
  */
 useHead({ title: 'Today · Vulcanum' })

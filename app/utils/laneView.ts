@@ -183,7 +183,12 @@ export type LaneAnswer =
   | { type: 'settled' }
 
 /** What the tool has to say of a lane now, the gravest first. `settled`: offers that were answered. */
-export function laneSays(lane: Lane, nowMs: number, prediction: Prediction | null, settled: readonly string[]): Saying[] {
+export function laneSays(
+  lane: Lane,
+  nowMs: number,
+  prediction: Prediction | null,
+  settled: readonly string[],
+): Saying[] {
   const offers = [disagreement(lane), unseenBoil(lane, prediction), feeding(lane)].filter(
     (one): one is Saying => one !== null && !settled.includes(one.key),
   )

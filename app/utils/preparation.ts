@@ -119,7 +119,10 @@ function previewLane(
 }
 
 /** What stands against it, in words; null: nothing. */
-export function preparationProblem(choices: KitChoices, preparation: Preparation): { path: string; text: string } | null {
+export function preparationProblem(
+  choices: KitChoices,
+  preparation: Preparation,
+): { path: string; text: string } | null {
   const missing = (
     [
       ['personId', 'Who'],
@@ -133,11 +136,17 @@ export function preparationProblem(choices: KitChoices, preparation: Preparation
     choices.setups.find((one) => one.id === preparation.setupId)?.burner ?? null,
     choices.fuels.find((one) => one.id === preparation.fuelBatchId)?.kind ?? '',
   )
-  return why !== null && !preparation.overrides.burnerAndFuel?.trim() ? { path: 'overrides.burnerAndFuel', text: why } : null
+  return why !== null && !preparation.overrides.burnerAndFuel?.trim()
+    ? { path: 'overrides.burnerAndFuel', text: why }
+    : null
 }
 
 /** Sets the lane up, in this browser first. */
-export async function prepareLane(bench: ReturnType<typeof useBench>, choices: KitChoices, preparation: Preparation): Promise<void> {
+export async function prepareLane(
+  bench: ReturnType<typeof useBench>,
+  choices: KitChoices,
+  preparation: Preparation,
+): Promise<void> {
   const runId = uuidv7()
   const { units } = usePreferences()
   const zone = choices.places.find((one) => one.id === preparation.placeId)?.zone ?? preparation.zone

@@ -1,5 +1,5 @@
 /** The columns that the logbook can show. */
-import type { RunGroup, RunSortKey } from '#shared/runList'
+import { NONE, type RunGroup, type RunSortKey } from '#shared/runList'
 import type { RunLine } from '#shared/runRecord'
 
 export const RUN_COLUMNS = [
@@ -58,19 +58,21 @@ export function useRunColumns() {
 }
 
 /** The group a line stands in. */
-export function groupOf(line: RunLine, group: RunGroup): string {
+export function groupOf(line: RunLine, group: RunGroup): { id: string; name: string } {
   switch (group) {
     case 'setup':
-      return line.setup
+      return { id: line.setupId, name: line.setup }
     case 'place':
-      return line.place ?? 'elsewhere'
+      return { id: line.placeId ?? NONE, name: line.place ?? 'elsewhere' }
     case 'fuel':
-      return line.fuel ?? ''
+      return { id: line.fuelId ?? NONE, name: line.fuel ?? '' }
     case 'method':
-      return line.method ?? 'by no method'
+      return { id: line.methodId ?? NONE, name: line.method ?? 'by no method' }
     case 'person':
-      return line.person
-    case 'day':
-      return new Intl.DateTimeFormat('en-CA', { timeZone: line.zone }).format(new Date(line.startedAt))
+      return { id: line.personId, name: line.person }
+    case 'day': {
+      const day = new Intl.DateTimeFormat('en-CA', { timeZone: line.zone }).format(new Date(line.startedAt))
+      return { id: day, name: day }
+    }
   }
 }

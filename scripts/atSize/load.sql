@@ -5,7 +5,7 @@ select setseed(0.42);
 create temp table mould as
   select row_number() over (order by one.setup_version_id, one.fuel_batch_id) as k, one.* from (
     select distinct r.setup_version_id, r.fuel_batch_id, r.method_version_id, s.name
-    from run r join run_row w on w.run_id = r.id join setup_version v on v.id = r.setup_version_id join setup s on s.id = v.setup_id join method_version m on m.id = r.method_version_id
+    from run r join run_summary w on w.run_id = r.id join setup_version v on v.id = r.setup_version_id join setup s on s.id = v.setup_id join method_version m on m.id = r.method_version_id
     where r.kind = 'boil' and r.state = 'finished' and not r.break_in and w.line->>'status' = 'normalised' and m.body->>'test' = 'boil' and w.g_per_l between 12 and 40) one;
 
 create temp table new_setup as

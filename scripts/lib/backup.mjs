@@ -43,7 +43,7 @@ export async function backUp({ programs, url, file }) {
 
 async function contentsOf(programs, file) {
   const list = await run(join(programs, 'pg_restore'), ['--list', file]).catch(() => '')
-  if (!/TABLE DATA \S+ run /.test(list) || !/TABLE DATA \S+ bench /.test(list))
+  if (!/TABLE DATA \S+ run /.test(list) || !/TABLE DATA \S+ (bench|workspace) /.test(list))
     throw new Stop(`${file} is not a back-up that Vulcanum wrote, or it broke off on the way. Nothing was changed.`)
 }
 

@@ -65,7 +65,10 @@ export async function stage(address, lanes) {
       rehearsal: null,
     }
     const acts = [
-      stamped(runId, serverMs - Math.max(900, ...marks.map(([ago]) => ago + 60)) * 1000, { type: 'prepare', preparation }),
+      stamped(runId, serverMs - Math.max(900, ...marks.map(([ago]) => ago + 60)) * 1000, {
+        type: 'prepare',
+        preparation,
+      }),
       ...marks.map(([ago, deed]) => stamped(runId, serverMs - ago * 1000, deed)),
     ]
     for (let i = 0; i < acts.length; i += MOST_ACTS) await send(address, acts.slice(i, i + MOST_ACTS))

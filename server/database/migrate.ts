@@ -2,7 +2,7 @@
 import { migrate } from 'drizzle-orm/node-postgres/migrator'
 import { sql } from 'drizzle-orm'
 import type { Database } from './connection'
-import { bench } from './schema'
+import { workspace } from './schema'
 
 export type Purpose = 'demonstration' | 'own'
 
@@ -20,7 +20,7 @@ export async function migrateDatabase(db: Database, migrationsFolder: string): P
 
 /** What the database is for: as marked, or marked so now where it never was. */
 export async function claimDatabase(db: Database, wanted: Purpose): Promise<{ purpose: Purpose; loaded: boolean }> {
-  await db.insert(bench).values({ purpose: wanted }).onConflictDoNothing()
-  const [row] = await db.select().from(bench)
+  await db.insert(workspace).values({ purpose: wanted }).onConflictDoNothing()
+  const [row] = await db.select().from(workspace)
   return { purpose: row!.purpose, loaded: row!.loaded }
 }

@@ -4,7 +4,7 @@ import { v7 as uuidv7 } from 'uuid'
 import { emptyTypedRun } from '../../shared/typedRun'
 import type { Database, Connection } from '../database/connection'
 import { setNow } from '../database/repositories/now'
-import { bench, person } from '../database/schema'
+import { person, workspace } from '../database/schema'
 import { backfillRows } from '../runs/recompute'
 import { logRun } from '../runs/logRun'
 import { careForRun } from '../runs/runCare'
@@ -31,7 +31,7 @@ export async function loadDemonstration(db: Database, say: (line: string) => voi
     await laterChanges(tx, kit)
     await setNow(tx, { placeId: kit.places.saddle!, readings: [], clear: [] })
     say(`runs: ${runs.length}`)
-    await tx.update(bench).set({ loaded: true }).where(eq(bench.only, true))
+    await tx.update(workspace).set({ loaded: true }).where(eq(workspace.only, true))
   })
 }
 

@@ -2,7 +2,7 @@
 import { and, desc, eq, ilike, sql, type AnyColumn, type SQL } from 'drizzle-orm'
 import type { Found } from '../../shared/found'
 import type { Connection } from '../database/connection'
-import { container, fuel, fuelBatch, method, place, runRow, setup, thing } from '../database/schema'
+import { container, fuel, fuelBatch, method, place, runSummary, setup, thing } from '../database/schema'
 import { whereOf } from '../runs/listRuns'
 import { NO_FILTER } from '../../shared/runList'
 
@@ -65,10 +65,10 @@ export async function find(db: Connection, text: string): Promise<Found[]> {
 
 async function runsNamed(db: Connection, words: string): Promise<Found[]> {
   const rows = await db
-    .select({ id: runRow.runId, setup: runRow.setup, place: runRow.place, day: runRow.day })
-    .from(runRow)
+    .select({ id: runSummary.runId, setup: runSummary.setup, place: runSummary.place, day: runSummary.day })
+    .from(runSummary)
     .where(whereOf({ ...NO_FILTER, origin: 'all', voided: 'shown', words }))
-    .orderBy(desc(runRow.startedAt))
+    .orderBy(desc(runSummary.startedAt))
     .limit(MOST_OF_A_KIND)
   return rows.map(({ id, setup: name, place: where, day }) => ({
     id,

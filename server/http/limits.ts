@@ -2,7 +2,7 @@
 
 /**
  * Of a server on the network: headers that trickle in, and requests that never end, give their place to others [ms]; a
- * packed bench takes its time.
+ * packed workspace takes its time.
  */
 export const SERVER_LIMITS = { headersTimeout: 15_000, requestTimeout: 900_000, keepAliveTimeout: 10_000 } as const
 /** Connections of one address of this machine at a time. */
@@ -48,7 +48,7 @@ export const LONGEST_STORING_MS = 1_800_000
  */
 export const SOCKETS = { most: 200, greetWithinMs: 10_000, longestMessage: 2_100_000 } as const
 
-/** Whole benches that are packed at a time. */
+/** Whole workspaces that are packed at a time. */
 export const MOST_PACKING = 2
 /**
  * Whoever leaves more of an open stream lying is let go, and comes again saying what it had [bytes]. Four lanes with

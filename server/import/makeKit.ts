@@ -1,5 +1,5 @@
 /**
- * Kit that a table names and the bench does not have, made by the services of the kit; and retired with the table
+ * Kit that a table names and the workspace does not have, made by the services of the kit; and retired with the table
  * when that is undone.
  */
 import { and, eq, inArray, isNull, notExists, sql } from 'drizzle-orm'

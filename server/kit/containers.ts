@@ -15,7 +15,7 @@ import { readRecord, type TypedRecord } from '../../shared/record'
 import { typedFieldsFrom } from '../../shared/typedFrom'
 import { isUuid } from '../../shared/uuid'
 import type { Connection, Database } from '../database/connection'
-import { container, containerEntry, fuel, fuelBatch, person, run, runRow } from '../database/schema'
+import { container, containerEntry, fuel, fuelBatch, person, run, runSummary } from '../database/schema'
 import { currentMeasurements } from '../database/repositories/current'
 import { editOf, inUse, invalid, invalidAt, notFound, saved, type Outcome } from './outcome'
 import { runsWhere } from './runRefs'
@@ -43,9 +43,9 @@ async function accounts(db: Connection, rows: readonly Row[]): Promise<Map<strin
       .orderBy(asc(containerEntry.at))
   ).map(({ entry, person: who }) => ({ ...entry, person: who }))
   const runs = await db
-    .select({ id: run.id, containerId: run.containerId, startedAt: run.startedAt, line: runRow.line })
+    .select({ id: run.id, containerId: run.containerId, startedAt: run.startedAt, line: runSummary.line })
     .from(run)
-    .leftJoin(runRow, eq(runRow.runId, run.id))
+    .leftJoin(runSummary, eq(runSummary.runId, run.id))
     .where(and(inArray(run.containerId, ids), inArray(run.state, ['finished', 'void'])))
   const measured = await currentMeasurements(db, [...runs.map((one) => one.id), ...NONE])
   const used = (runId: string) => {

@@ -18,7 +18,7 @@ export const invalidAt = (path: string, text: string): Refused => invalid([{ pat
 export const notFound = (what: string): Refused => ({
   status: 'notFound',
   problems: [
-    { path: '', text: `There is no ${what} of this id here. It may have been deleted, or made on another bench.` },
+    { path: '', text: `There is no ${what} of this id here. It may have been deleted, or made in another workspace.` },
   ],
 })
 const conflict = (theirs: TypedRecord): Refused => ({

@@ -1,4 +1,4 @@
-/** The descriptor of a packaged bench: an open tabular data package, one CSV a table. */
+/** The descriptor of a packaged workspace: an open tabular data package, one CSV a table. */
 import { getTableConfig } from 'drizzle-orm/pg-core'
 import { fieldTypeOf, PACKAGED, primaryKeyOf, type PackagedTable } from './tables'
 
@@ -41,7 +41,7 @@ export function describe(
     .map((file) => ({ name: file.path.slice(7).replaceAll('.', '-'), ...file }))
   return {
     profile: 'data-package',
-    name: 'vulcanum-bench',
+    name: 'vulcanum-workspace',
     created,
     vulcanum: { format: FORMAT, schema },
     resources: [...tables, ...pictures],

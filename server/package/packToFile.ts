@@ -1,5 +1,5 @@
 /**
- * A packed bench on disk before it is sent: whoever reads it slowly holds a file, and no connection to the database.
+ * A packed workspace on disk before it is sent: whoever reads it slowly holds a file, and no connection to the database.
  */
 import { createReadStream, createWriteStream } from 'node:fs'
 import { mkdtemp, rm } from 'node:fs/promises'
@@ -8,7 +8,7 @@ import { join } from 'node:path'
 import type { Readable } from 'node:stream'
 import { pipeline } from 'node:stream/promises'
 import { MOST_PACKING } from '../http/limits'
-import { packBench } from './packBench'
+import { packWorkspace } from './packWorkspace'
 
 let packing = 0
 
@@ -20,7 +20,7 @@ export async function packToFile(url: string, created: Date): Promise<Readable |
   const clear = () => rm(folder, { recursive: true, force: true })
   try {
     const file = join(folder, 'bench.zip')
-    await pipeline(packBench(url, created), createWriteStream(file, { mode: 0o600 }))
+    await pipeline(packWorkspace(url, created), createWriteStream(file, { mode: 0o600 }))
     const stream = createReadStream(file)
     // Opened, it can be read to its end though it has no name any more.
     stream.once('open', () => void clear())

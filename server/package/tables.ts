@@ -1,4 +1,4 @@
-/** Which tables make a bench, in the order in which each finds what it points to; and what stays behind, with why. */
+/** Which tables make a workspace, in the order in which each finds what it points to; and what stays behind, with why. */
 import { getTableColumns, getTableName, type Column } from 'drizzle-orm'
 import { getTableConfig, type PgTable } from 'drizzle-orm/pg-core'
 import * as schema from '../database/schema'
@@ -44,7 +44,7 @@ export const PACKAGED: readonly PackagedTable[] = [
   one(schema.method),
   one(schema.methodVersion),
   one(schema.instrumentCheck),
-  // The token that lets a device in is of this bench alone.
+  // The token that lets a device in is of this workspace alone.
   one(schema.device, { without: ['token_hash'] }),
   one(schema.tableImport, { where: STORED }),
   one(schema.feed, { without: ['token_hash'], since: 9 }),
@@ -63,14 +63,14 @@ export const PACKAGED: readonly PackagedTable[] = [
   one(schema.photo, { without: ['bytes', 'thumbnail'] }),
 ]
 
-/** Tables that are no part of a bench's facts. */
+/** Tables that are no part of a workspace's facts. */
 export const LEFT_BEHIND: Record<string, string> = {
-  bench: 'says what this database is for',
+  workspace: 'says what this database is for',
   draft: 'a form that was not sent',
   now_place: 'what is so now',
   now_reading: 'what is so now',
   result: 'a cache',
-  run_row: 'worked out from the facts',
+  run_summary: 'worked out from the facts',
   series: 'worked out from the facts',
   setup_summary: 'worked out from the facts',
   bench_act: 'how acts of devices were acknowledged',

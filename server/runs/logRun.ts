@@ -35,7 +35,7 @@ export async function logRun(
       problems: [
         {
           path: resolved.path,
-          text: `${resolved.what}: this one is not known here. It may have been made on another bench; choose again.`,
+          text: `${resolved.what}: this one is not known here. It may have been made in another workspace; choose again.`,
         },
       ],
     }

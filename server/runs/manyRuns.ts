@@ -3,7 +3,7 @@ import { and, eq, inArray, isNull, sql } from 'drizzle-orm'
 import { v5 as uuidv5, v7 as uuidv7 } from 'uuid'
 import { readManyRuns, type ManyRuns } from '../../shared/manyRuns'
 import type { Connection, Database } from '../database/connection'
-import { person, run, runRow, runTag, runVoid } from '../database/schema'
+import { person, run, runSummary, runTag, runVoid } from '../database/schema'
 import { invalid, invalidAt, saved, type Outcome } from '../kit/outcome'
 import { recompute } from './recompute'
 
@@ -90,15 +90,15 @@ async function tagAll(tx: Connection, { what, tag, personId }: ManyRuns, ids: st
 /** The rows' copy of the tags that stand. */
 export async function showTags(tx: Connection, ids: readonly string[]): Promise<void> {
   await tx
-    .select({ id: runRow.runId })
-    .from(runRow)
-    .where(inArray(runRow.runId, [...ids]))
-    .orderBy(runRow.runId)
+    .select({ id: runSummary.runId })
+    .from(runSummary)
+    .where(inArray(runSummary.runId, [...ids]))
+    .orderBy(runSummary.runId)
     .for('update')
   await tx
-    .update(runRow)
+    .update(runSummary)
     .set({
-      tags: sql`coalesce((select array_agg(${runTag.name} order by ${runTag.name}) from ${runTag} where ${runTag.runId} = ${runRow.runId} and ${runTag.removedAt} is null), '{}')`,
+      tags: sql`coalesce((select array_agg(${runTag.name} order by ${runTag.name}) from ${runTag} where ${runTag.runId} = ${runSummary.runId} and ${runTag.removedAt} is null), '{}')`,
     })
-    .where(inArray(runRow.runId, [...ids]))
+    .where(inArray(runSummary.runId, [...ids]))
 }

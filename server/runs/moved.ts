@@ -5,7 +5,7 @@ import { isAlikeVolume } from '../../core/reduce/setupMeans'
 import type { MeanOf } from '../../core/formats/answer'
 import type { Moved } from '../../shared/today'
 import type { Connection } from '../database/connection'
-import { runRow, setupSummary } from '../database/schema'
+import { runSummary, setupSummary } from '../database/schema'
 
 const { runIds: _, figuresGPerL: __, ...SHOWN } = getTableColumns(setupSummary)
 type Summary = Omit<typeof setupSummary.$inferSelect, 'runIds' | 'figuresGPerL'>
@@ -18,12 +18,12 @@ const MOVED = 0.005
  */
 export async function moved(db: Connection, date: string): Promise<Moved[]> {
   const burned = await db
-    .selectDistinctOn([runRow.meanKey], { key: runRow.meanKey, setup: runRow.setup })
-    .from(runRow)
-    .where(and(eq(runRow.day, date), eq(runRow.origin, 'measured'), isNotNull(runRow.meanKey)))
-    .orderBy(runRow.meanKey, desc(runRow.startedAt))
+    .selectDistinctOn([runSummary.meanKey], { key: runSummary.meanKey, id: runSummary.setupId, name: runSummary.setup })
+    .from(runSummary)
+    .where(and(eq(runSummary.day, date), eq(runSummary.origin, 'measured'), isNotNull(runSummary.meanKey)))
+    .orderBy(runSummary.meanKey, desc(runSummary.startedAt))
   if (burned.length === 0) return []
-  const names = new Map(burned.map((one) => [one.key!, one.setup]))
+  const names = new Map(burned.map(({ key, ...setup }) => [key!, setup]))
   const all = await db.select(SHOWN).from(setupSummary).where(eq(setupSummary.origin, 'measured'))
   const before = await meansBefore(db, [...names.keys()], date)
   return all
@@ -36,7 +36,7 @@ export async function moved(db: Connection, date: string): Promise<Moved[]> {
 async function meansBefore(db: Connection, keys: string[], date: string): Promise<Map<string, number>> {
   const { rows } = await db.execute<{ key: string; figures: number[] }>(
     sql`select s.key, to_json(array_agg(one.figure)) as figures from setup_summary s, unnest(s.run_ids, s.figures_g_per_l) as one (id, figure)
-      join run_row w on w.run_id = one.id where s.key = any(${sql.param(keys)}::text[]) and w.day < ${date} group by s.key`,
+      join run_summary w on w.run_id = one.id where s.key = any(${sql.param(keys)}::text[]) and w.day < ${date} group by s.key`,
   )
   return new Map(
     rows.map(({ key, figures }) => [
@@ -49,7 +49,7 @@ async function meansBefore(db: Connection, keys: string[], date: string): Promis
 interface Known {
   all: readonly Summary[]
   /** The set-ups of the means that have a run of the day. */
-  names: ReadonlyMap<string, string>
+  names: ReadonlyMap<string, { id: string; name: string }>
   before: ReadonlyMap<string, number>
 }
 function movedMean(one: Summary, { all, names, before }: Known): Moved[] {
@@ -72,7 +72,8 @@ function movedMean(one: Summary, { all, names, before }: Known): Moved[] {
           others.flatMap((other) => figureBefore(other) ?? []),
         )
   if (was !== null && was.rank === now.rank && Math.abs(now.gPerL / was.gPerL - 1) <= MOVED) return []
-  return [{ setup: names.get(one.key)!, n: one.n, of: labelOf(one), among: others.length + 1, was, now }]
+  const { id, name } = names.get(one.key)!
+  return [{ setupId: id, setup: name, n: one.n, of: labelOf(one), among: others.length + 1, was, now }]
 }
 
 const mayCompare = (one: Summary, other: Summary): boolean =>

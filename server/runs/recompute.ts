@@ -5,8 +5,8 @@
 import { and, asc, eq, isNotNull, isNull, lt, or, sql, type SQL } from 'drizzle-orm'
 import { anyOf } from '../database/anyOf'
 import type { Connection, Database } from '../database/connection'
-import { run, runRow } from '../database/schema'
-import { bareRows } from './bareRows'
+import { run, runSummary } from '../database/schema'
+import { bareSummaries } from './bareSummaries'
 import { countUp, isApart, keepKeys, keepMissingKeys, keysOf, LISTED, lockSeries, membersOf } from './series'
 import { markStale, rowsIn } from './stale'
 import { workOutApart, workOutSeries } from './workOut'
@@ -31,23 +31,25 @@ export async function recompute(tx: Connection, runIds: readonly string[]): Prom
  */
 async function later(tx: Connection, runIds: readonly string[], keys: readonly string[]): Promise<void> {
   const had = new Set(
-    (await tx.select({ id: runRow.runId }).from(runRow).where(anyOf(runRow.runId, runIds))).map((row) => row.id),
+    (await tx.select({ id: runSummary.runId }).from(runSummary).where(anyOf(runSummary.runId, runIds))).map(
+      (row) => row.id,
+    ),
   )
   const fresh = runIds.filter((id) => !had.has(id))
   const {
     rows: [clock],
   } = await tx.execute<{ at: string }>(sql`select clock_timestamp()::text as at`)
-  if (fresh.length > AT_ONCE) await bareRows(tx, fresh)
+  if (fresh.length > AT_ONCE) await bareSummaries(tx, fresh)
   else await workOutApart(tx, fresh)
-  const isVoid = sql`exists (select 1 from ${run} where ${run.id} = ${runRow.runId} and ${run.state} = 'void')`
+  const isVoid = sql`exists (select 1 from ${run} where ${run.id} = ${runSummary.runId} and ${run.state} = 'void')`
   await tx
-    .update(runRow)
+    .update(runSummary)
     .set({ voided: isVoid })
-    .where(and(anyOf(runRow.runId, [...had]), sql`${runRow.voided} is distinct from ${isVoid}`))
+    .where(and(anyOf(runSummary.runId, [...had]), sql`${runSummary.voided} is distinct from ${isVoid}`))
   // What was marked just now needs no second mark.
   await markStale(
     tx,
-    and(rowsIn(keys), or(isNull(runRow.staleSince), lt(runRow.staleSince, sql`${clock!.at}::timestamptz`)))!,
+    and(rowsIn(keys), or(isNull(runSummary.staleSince), lt(runSummary.staleSince, sql`${clock!.at}::timestamptz`)))!,
   )
 }
 
@@ -66,8 +68,8 @@ export async function backfillRows(db: Connection): Promise<number> {
   const bare = await db
     .select({ id: run.id, key: run.seriesKey })
     .from(run)
-    .leftJoin(runRow, eq(runRow.runId, run.id))
-    .where(and(isNull(runRow.runId), LISTED))
+    .leftJoin(runSummary, eq(runSummary.runId, run.id))
+    .where(and(isNull(runSummary.runId), LISTED))
   const apart = bare.filter((one) => isApart(one.key!)).map((one) => one.id)
   for (let from = 0; from < apart.length; from += APART_AT_ONCE) {
     const ids = apart.slice(from, from + APART_AT_ONCE)
@@ -88,10 +90,10 @@ export async function backfillRows(db: Connection): Promise<number> {
 export async function workOutNext(db: Database): Promise<boolean> {
   const [next] = await db
     .select({ key: run.seriesKey })
-    .from(runRow)
-    .innerJoin(run, eq(run.id, runRow.runId))
-    .where(isNotNull(runRow.staleSince))
-    .orderBy(asc(runRow.staleSince))
+    .from(runSummary)
+    .innerJoin(run, eq(run.id, runSummary.runId))
+    .where(isNotNull(runSummary.staleSince))
+    .orderBy(asc(runSummary.staleSince))
     .limit(1)
   if (next === undefined) return false
   const key = next.key!
@@ -127,18 +129,18 @@ let oneByOne = 0
 async function workOutManyApart(tx: Connection): Promise<void> {
   const isAlone = sql`${run.seriesKey} = ${run.id}::text`
   const stale = tx
-    .select({ id: runRow.runId })
-    .from(runRow)
-    .innerJoin(run, eq(run.id, runRow.runId))
-    .where(and(isNotNull(runRow.staleSince), isAlone))
-    .orderBy(asc(runRow.staleSince))
+    .select({ id: runSummary.runId })
+    .from(runSummary)
+    .innerJoin(run, eq(run.id, runSummary.runId))
+    .where(and(isNotNull(runSummary.staleSince), isAlone))
+    .orderBy(asc(runSummary.staleSince))
     .limit(APART_AT_ONCE)
   const ids = (await stale).map((one) => one.id)
   await lockSeries(tx, ids)
   const [seen] = await tx
-    .select({ at: sql<string | null>`max(${runRow.staleSince})::text` })
-    .from(runRow)
-    .where(anyOf(runRow.runId, ids))
+    .select({ at: sql<string | null>`max(${runSummary.staleSince})::text` })
+    .from(runSummary)
+    .where(anyOf(runSummary.runId, ids))
   // One that stands in a series again by now is worked out with that.
   const still = await tx
     .select({ id: run.id })

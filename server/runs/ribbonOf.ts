@@ -7,7 +7,10 @@ const MOST_POINTS = 40
 /** Tests that weigh no fuel: none is missed. */
 const WITHOUT_FUEL: readonly string[] = ['coolDown', 'warmUp']
 
-export function ribbonOf(stored: StoredRun, { boilingPointC, missing }: RunAnswer): Ribbon {
+export function ribbonOf(
+  stored: StoredRun,
+  { boilingPointC, missing }: Pick<RunAnswer, 'boilingPointC' | 'missing'>,
+): Ribbon {
   const marks = stored.events.map(({ kind, s }) => ({ kind, s }))
   const startC = stored.measured.waterStart?.value ?? null
   const at = (...kinds: string[]) => marks.find((mark) => kinds.includes(mark.kind))?.s ?? null

@@ -6,14 +6,50 @@ import type { StoredRun } from '../../core/formats/toRunDocument'
 import { CORE_VERSION } from '../../core/version'
 import type { RunRemark } from '../../shared/runList'
 import type { RunLine, RunRecord } from '../../shared/runRecord'
-import type { runRow } from '../database/schema'
+import type { runSummary } from '../database/schema'
 import { ribbonOf } from './ribbonOf'
 
-export type RunRow = Omit<typeof runRow.$inferInsert, 'meanKey' | 'staleSince' | 'tags'>
+export type RunSummary = Omit<typeof runSummary.$inferInsert, 'meanKey' | 'staleSince' | 'tags'>
+
+type Shown =
+  | 'kind'
+  | 'boilingPointC'
+  | 'missing'
+  | 'timeToBoilS'
+  | 'gPerL'
+  | 'normalisedGPerL'
+  | 'normalisedU'
+  | 'status'
+  | 'ended'
+  | 'flags'
+  | 'efficiency'
+  | 'burnRateGPerMin'
+  | 'firepowerW'
+/** What of an answer a row shows. */
+export type ShownAnswer = Pick<RunAnswer, Shown> & { test: RunAnswer['test'] | null }
+
+/** Of a run that was not reduced yet. */
+export const unanswered = (kind: RunAnswer['kind']): ShownAnswer => ({
+  kind,
+  boilingPointC: null,
+  missing: [],
+  timeToBoilS: null,
+  gPerL: null,
+  normalisedGPerL: null,
+  normalisedU: null,
+  status: 'not',
+  ended: null,
+  flags: [],
+  efficiency: null,
+  burnRateGPerMin: null,
+  firepowerW: null,
+  test: null,
+})
+
 export const ELSEWHERE = 'elsewhere'
 export const NO_METHOD = 'by no method'
 
-export function rowOf(record: RunRecord, stored: StoredRun, answer: RunAnswer): RunRow {
+export function summaryOf(record: RunRecord, stored: StoredRun, answer: ShownAnswer): RunSummary {
   const line = lineOf(record, stored, answer)
   const {
     id,
@@ -35,10 +71,15 @@ export function rowOf(record: RunRecord, stored: StoredRun, answer: RunAnswer): 
     day: dayOf(line.startedAt, line.zone),
     origin,
     voided,
+    setupId: record.setupId,
     setup,
+    placeId: record.placeId,
     place,
+    fuelId: record.fuelId,
     fuel,
+    methodId: record.method?.id ?? null,
     method,
+    personId: record.personId,
     person,
     remarks: remarksOf(line),
     words: [setup, place, fuel, method, person, record.notes, ...record.parts.map((part) => part.name)]
@@ -63,7 +104,7 @@ function dayOf(at: string, zone: string): string {
 }
 const days = new Map<string, Intl.DateTimeFormat>()
 
-function lineOf(record: RunRecord, stored: StoredRun, answer: RunAnswer): RunRow['line'] {
+function lineOf(record: RunRecord, stored: StoredRun, answer: ShownAnswer): RunSummary['line'] {
   const {
     timeToBoilS,
     gPerL,
@@ -106,7 +147,7 @@ function lineOf(record: RunRecord, stored: StoredRun, answer: RunAnswer): RunRow
   }
 }
 
-function remarksOf({ worstFlag, ended, status, breakIn, ribbon }: RunRow['line']): RunRemark[] {
+function remarksOf({ worstFlag, ended, status, breakIn, ribbon }: RunSummary['line']): RunRemark[] {
   return [
     ...(worstFlag?.severity === 'error'
       ? [worstFlag.text as 'impossible' | 'contradictory']
@@ -125,7 +166,8 @@ function remarksOf({ worstFlag, ended, status, breakIn, ribbon }: RunRow['line']
 }
 
 /** The figure a test of this kind is burned for, where that is not fuel per litre. */
-function saysOf({ kind, test }: RunAnswer): string | null {
+function saysOf({ kind, test }: ShownAnswer): string | null {
+  if (test === null) return null
   const clock = (s: number | null, words: string) => (s === null ? null : `${words} ${formatClock(s)}`)
   switch (kind) {
     case 'burnOff':

@@ -10,11 +10,11 @@ import { listedOptions } from '../../shared/runOptions'
 import type { Connection } from '../database/connection'
 import { findRuns, type FoundRun } from '../database/repositories/runs'
 import { traceChunks } from '../database/repositories/traces'
-import { runRow } from '../database/schema'
+import { runSummary } from '../database/schema'
 import { needsTrace, readsCalls, requestOf, type Options } from './answerRun'
-import { keepRows } from './keepRows'
+import { keepSummaries } from './keepSummaries'
 import { tellLong } from './longAnswers'
-import { rowOf, type RunRow } from './runLine'
+import { summaryOf, type RunSummary } from './runLine'
 import { dropMeans, keepMeans } from './setupSummaries'
 import { isApart, membersOf } from './series'
 import { rowsIn } from './stale'
@@ -26,8 +26,8 @@ const ROWS_AT_A_TIME = 500
 /** What became stale meanwhile stays so. The series is locked. */
 export async function workOutSeries(tx: Connection, key: string): Promise<void> {
   const [seen] = await tx
-    .select({ at: sql<string | null>`max(${runRow.staleSince})::text` })
-    .from(runRow)
+    .select({ at: sql<string | null>`max(${runSummary.staleSince})::text` })
+    .from(runSummary)
     .where(rowsIn([key]))
   const ids = await membersOf(tx, [key])
   if (isApart(key)) return workOutApart(tx, ids, seen!.at)
@@ -45,16 +45,16 @@ export async function workOutApart(
   seenStale: string | null = null,
 ): Promise<void> {
   for (const part of inParts(ids, await traceChunks(tx, [...ids])))
-    await keepRows(tx, (await findRuns(tx, part)).map(rowAlone), seenStale)
+    await keepSummaries(tx, (await findRuns(tx, part)).map(rowAlone), seenStale)
 }
 
-function rowAlone(found: FoundRun): RunRow {
+function rowAlone(found: FoundRun): RunSummary {
   const [answer] = reduce(requestOf({ ...found, apart: true }, [], listedOptions(found.method))).runs
   return rowFrom(found, answer as RunAnswer)
 }
-const rowFrom = ({ record, stored }: FoundRun, answer: RunAnswer | undefined): RunRow => {
+const rowFrom = ({ record, stored }: FoundRun, answer: RunAnswer | undefined): RunSummary => {
   if (answer === undefined || 'error' in answer) throw new Error(`Run ${record.id} was not reduced`)
-  return rowOf(record, stored, answer)
+  return summaryOf(record, stored, answer)
 }
 
 /** With the traces alone that say something to the series. */
@@ -108,7 +108,7 @@ async function workOutAlike(tx: Connection, { key, options, own, members, chunks
   const untraced = own.filter((one) => !chunks.has(one.record.id))
   for (let from = 0; from < untraced.length; from += ROWS_AT_A_TIME) {
     const part = untraced.slice(from, from + ROWS_AT_A_TIME)
-    await keepRows(
+    await keepSummaries(
       tx,
       part.map((one) => row(one, answers.get(one.record.id))),
       seenStale,
@@ -117,7 +117,7 @@ async function workOutAlike(tx: Connection, { key, options, own, members, chunks
   const traced = own.map((one) => one.record.id).filter((id) => chunks.has(id))
   for (const part of inParts(traced, chunks)) {
     const whole = await findRuns(tx, part)
-    await keepRows(
+    await keepSummaries(
       tx,
       whole.map((one) => row(one, again(toRunDocument({ ...one.stored, setup: first.stored.setup })))),
       seenStale,

@@ -25,7 +25,7 @@ export function requireFound<T>(found: T | null, what: string): T {
   if (found === null)
     throw createError({
       statusCode: 404,
-      message: `There is no ${what} of this id here. It may have been deleted, or made on another bench; open it from its list.`,
+      message: `There is no ${what} of this id here. It may have been deleted, or made in another workspace; open it from its list.`,
     })
   return found
 }

@@ -14,7 +14,7 @@ export async function requireRun(event: H3Event) {
   if (!found)
     throw createError({
       statusCode: 404,
-      message: 'There is no run of this id here. It may be on another bench; open it from the list.',
+      message: 'There is no run of this id here. It may be in another workspace; open it from the list.',
     })
   if (found.record.state === 'draft' || found.record.state === 'live')
     throw createError({

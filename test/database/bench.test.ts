@@ -10,7 +10,7 @@ import { eventRows } from '../../server/bench/eventRows'
 import { readBenchNow, readBenchSince } from '../../server/bench/lanes'
 import { takeActs } from '../../server/bench/takeActs'
 import { findRun } from '../../server/database/repositories/runs'
-import { benchClock, event, method, runRow } from '../../server/database/schema'
+import { benchClock, event, method, runSummary } from '../../server/database/schema'
 import { burnOne } from '../../server/runs/burnOne'
 import type { BurnOneKit } from '../../shared/burnOne'
 import { makeTestDatabase, type TestDatabase } from './database'
@@ -140,7 +140,7 @@ describe('the bench’s service', () => {
       'wind from the sea',
       [knock.id],
     ])
-    expect((await base.db.select().from(runRow).where(eq(runRow.runId, runId))).length).toBe(0)
+    expect((await base.db.select().from(runSummary).where(eq(runSummary.runId, runId))).length).toBe(0)
     expect(await send([act(runId, 910_000, { type: 'finish' })])).toMatchObject([{ as: 'taken' }])
     const found = (await findRun(base.db, runId))!
     expect([
@@ -158,7 +158,7 @@ describe('the bench’s service', () => {
         ['snuffed', 541_300],
       ],
     ])
-    const [row] = await base.db.select().from(runRow).where(eq(runRow.runId, runId))
+    const [row] = await base.db.select().from(runSummary).where(eq(runSummary.runId, runId))
     expect([row!.line.timeToBoilS, row!.line.gPerL]).toEqual([524, expect.closeTo(21.2 / 0.4734, 1)])
     expect((await bench()).lanes).toEqual([])
     expect(await send([mark(runId, 920_000, 'disturbance')])).toMatchObject([{ as: 'refused' }])

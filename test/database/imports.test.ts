@@ -25,7 +25,7 @@ import type { TableMapping } from '../../shared/tableImport/mapping'
 import { IMPORT } from '../../shared/limits'
 import { findRuns } from '../../server/database/repositories/runs'
 import { channelTraces } from '../../server/database/repositories/traces'
-import { importChunk, run, runRow, setup, tableImport } from '../../server/database/schema'
+import { importChunk, run, runSummary, setup, tableImport } from '../../server/database/schema'
 import * as schema from '../../server/database/schema'
 import { kitChoices } from '../../server/database/repositories/kit'
 import { loadDemonstration } from '../../server/demo/load'
@@ -36,10 +36,10 @@ import { undoImport } from '../../server/import/undo'
 import { savePhoto } from '../../server/kit/photos'
 import { savePerson } from '../../server/kit/places'
 import { LEFT_BEHIND, PACKAGED } from '../../server/package/tables'
-import { packBench } from '../../server/package/packBench'
+import { packWorkspace } from '../../server/package/packWorkspace'
 import { packToFile } from '../../server/package/packToFile'
 import { unjudged } from '../../server/package/rowChecks'
-import { unpackBench } from '../../server/package/unpackBench'
+import { unpackWorkspace } from '../../server/package/unpackWorkspace'
 import { exportRuns } from '../../server/runs/exportRuns'
 import { workOutNext } from '../../server/runs/recompute'
 import { figuresLeft } from '../../server/runs/stale'
@@ -164,9 +164,9 @@ describe('a table of runs', () => {
     const shown = async () =>
       (
         await demo.db
-          .select({ id: runRow.runId, g: runRow.normalisedGPerL, line: runRow.line })
-          .from(runRow)
-          .where(eq(runRow.setup, 'Fumarole with narrow pot'))
+          .select({ id: runSummary.runId, g: runSummary.normalisedGPerL, line: runSummary.line })
+          .from(runSummary)
+          .where(eq(runSummary.setup, 'Fumarole with narrow pot'))
       )
         .filter((one) => one.line.origin === 'measured')
         .map((one) => [one.id, one.g])
@@ -268,8 +268,8 @@ it('a logger’s file of several channels goes to its run, moves its figures, is
   const page = await stage(demo, 'logger.csv', `time (s),Water °F,Air °C,Scale [g]\n${lines.join('\n')}`)
   const mapping = { ...page.guessedTrace!, runId: one!.record.id }
   const answer = async () =>
-    (await demo.db.select({ line: runRow.line }).from(runRow).where(eq(runRow.runId, one!.record.id)))[0]!.line.ribbon
-      .water.length
+    (await demo.db.select({ line: runSummary.line }).from(runSummary).where(eq(runSummary.runId, one!.record.id)))[0]!
+      .line.ribbon.water.length
   const before = await answer()
   expect((await store(demo, page.id, { what: 'trace', mapping })).status).toBe('saved')
   expect(await findImport(demo.db, page.id)).toMatchObject({ state: 'stored', stored: 450 })
@@ -392,7 +392,7 @@ describe('documents of the contract', () => {
     }
   }, 120_000)
 
-  it('the demonstration’s come into an empty bench and give the same figures, run for run', async () => {
+  it('the demonstration’s come into an empty workspace and give the same figures, run for run', async () => {
     const bench = await makeTestDatabase('imports_docs')
     personIdOf(await savePerson(bench.db, { id: personId, name: 'Odra Vell' }))
     try {
@@ -422,7 +422,7 @@ describe('documents of the contract', () => {
 })
 const personIdOf = (outcome: object) => expect(outcome).toMatchObject({ status: 'saved' })
 
-describe('a whole bench', () => {
+describe('a whole workspace', () => {
   it('every table is packed, or stays behind for a reason', () => {
     const names = (Object.values(schema) as unknown[])
       .filter((one): one is PgTable => is(one, PgTable))
@@ -430,7 +430,7 @@ describe('a whole bench', () => {
     expect([...PACKAGED.map((one) => one.name), ...Object.keys(LEFT_BEHIND)].sort()).toEqual(names.sort())
   })
 
-  it('packed, unpacked into an empty bench and packed again is the same byte for byte, but for its date; its figures are the same', async () => {
+  it('packed, unpacked into an empty workspace and packed again is the same byte for byte, but for its date; its figures are the same', async () => {
     const folder = await mkdtemp(join(tmpdir(), 'vulcanum-pack-'))
     const bench = await makeTestDatabase('imports_pack')
     try {
@@ -471,10 +471,10 @@ describe('a whole bench', () => {
         ).status,
       ).toBe('saved')
       const [first, second] = [join(folder, 'first.zip'), join(folder, 'second.zip')]
-      await writeFile(first, packBench(demo.url, new Date('2026-11-01T00:00:00Z')))
-      const came = await unpackBench(bench.url, first)
+      await writeFile(first, packWorkspace(demo.url, new Date('2026-11-01T00:00:00Z')))
+      const came = await unpackWorkspace(bench.url, first)
       expect(came).toEqual({ status: 'saved', value: { runs: await demo.db.$count(run) } })
-      await writeFile(second, packBench(bench.url, new Date('2026-11-02T00:00:00Z')))
+      await writeFile(second, packWorkspace(bench.url, new Date('2026-11-02T00:00:00Z')))
       const [a, b] = [await contents(first), await contents(second)]
       expect([...b.keys()]).toEqual([...a.keys()])
       for (const [path, bytes] of a)
@@ -483,10 +483,13 @@ describe('a whole bench', () => {
       while (await workOutNext(demo.db));
       const lines = async ({ db }: TestDatabase) =>
         (
-          await db.select({ id: runRow.runId, line: runRow.line, tags: runRow.tags }).from(runRow).orderBy(runRow.runId)
+          await db
+            .select({ id: runSummary.runId, line: runSummary.line, tags: runSummary.tags })
+            .from(runSummary)
+            .orderBy(runSummary.runId)
         ).map(({ id, line, tags }) => [id, line.gPerL, line.normalisedGPerL, tags])
       expect(await lines(bench)).toEqual(await lines(demo))
-      expect(problemsOf(await unpackBench(demo.url, first))).toContain('has something in it')
+      expect(problemsOf(await unpackWorkspace(demo.url, first))).toContain('has something in it')
     } finally {
       await bench.drop()
       await rm(folder, { recursive: true })
@@ -498,7 +501,7 @@ describe('a whole bench', () => {
     const bench = await makeTestDatabase('imports_broken')
     try {
       const good = join(folder, 'good.zip')
-      await writeFile(good, packBench(demo.url, new Date()))
+      await writeFile(good, packWorkspace(demo.url, new Date()))
       const parts = await contents(good)
       const broken: [string, Buffer, RegExp][] = [
         [
@@ -513,7 +516,7 @@ describe('a whole bench', () => {
         ],
         ['broken off', (await readDisk(good)).subarray(0, 20_000), /broken off/],
         ['none', Buffer.from('nothing of the kind'), /no zip archive/],
-        ['another zip', await zipOf(new Map([['a.txt', Buffer.from('a')]])), /no bench that Vulcanum packed/],
+        ['another zip', await zipOf(new Map([['a.txt', Buffer.from('a')]])), /no workspace that Vulcanum packed/],
         [
           'newer',
           await zipOf(
@@ -533,7 +536,7 @@ describe('a whole bench', () => {
       for (const [name, bytes, words] of broken) {
         const file = join(folder, `${name}.zip`)
         await writeFile(file, bytes)
-        expect(problemsOf(await unpackBench(bench.url, file)), name).toMatch(words)
+        expect(problemsOf(await unpackWorkspace(bench.url, file)), name).toMatch(words)
       }
       expect([await bench.db.$count(run), await bench.db.$count(schema.person)]).toEqual([0, 0])
       const { rows } = await bench.db.execute<{ n: number }>(sql`select count(*)::int as n from method`)
@@ -555,7 +558,7 @@ describe('a package that is whole by its hashes', () => {
     const bench = await makeTestDatabase('imports_shapes')
     try {
       const good = join(folder, 'good.zip')
-      await writeFile(good, packBench(demo.url, new Date()))
+      await writeFile(good, packWorkspace(demo.url, new Date()))
       const parts = await contents(good)
       const cases: [string, string, (text: string) => string, RegExp][] = [
         [
@@ -568,7 +571,7 @@ describe('a package that is whole by its hashes', () => {
           'resources that are none',
           'datapackage.json',
           (text) => JSON.stringify({ ...(JSON.parse(text) as object), resources: [null, 1] }),
-          /no bench that Vulcanum packed/,
+          /no workspace that Vulcanum packed/,
         ],
         [
           'properties of another shape',
@@ -610,14 +613,14 @@ describe('a package that is whole by its hashes', () => {
       for (const [name, path, change, words] of cases) {
         const file = join(folder, 'case.zip')
         await writeFile(file, await rehashed(parts, path, change))
-        expect(problemsOf(await unpackBench(bench.url, file)), name).toMatch(words)
+        expect(problemsOf(await unpackWorkspace(bench.url, file)), name).toMatch(words)
       }
       const whole = await readDisk(good)
       for (let i = 1; i < 24; i++) {
         const at = Math.floor(whole.length * (i / 24))
         const file = join(folder, 'flipped.zip')
         await writeFile(file, Buffer.from(whole).fill(whole[at]! ^ 0x21, at, at + 1))
-        const outcome = await unpackBench(bench.url, file)
+        const outcome = await unpackWorkspace(bench.url, file)
         // A byte of the archive's own dates or of its unread headers changes nothing of what is in it.
         if (outcome.status === 'saved') {
           expect(await bench.db.$count(run)).toBe(await demo.db.$count(run))

@@ -10,7 +10,7 @@ import type { RunAnswer } from '../../core/formats/answer'
 import type { TypedRecord } from '../../shared/record'
 import { emptyTypedRun, type TypedRun } from '../../shared/typedRun'
 import { findRun } from '../../server/database/repositories/runs'
-import { measurement, photo, run, runRow, setupVersion, thingVersion } from '../../server/database/schema'
+import { measurement, photo, run, runSummary, setupVersion, thingVersion } from '../../server/database/schema'
 import { addCheck } from '../../server/kit/checks'
 import { findContainer, saveContainer, weighContainer } from '../../server/kit/containers'
 import { deleteBatch, findBatch, saveBatch } from '../../server/kit/fuels'
@@ -91,7 +91,7 @@ const log = async (more: Partial<TypedRun> = {}) => {
   return one.id
 }
 const answerOf = async (id: string) => (await answerRun(bench.db, (await findRun(bench.db, id))!)).runs[0] as RunAnswer
-const lineOf = async (id: string) => (await bench.db.select().from(runRow).where(eq(runRow.runId, id)))[0]!.line
+const lineOf = async (id: string) => (await bench.db.select().from(runSummary).where(eq(runSummary.runId, id)))[0]!.line
 const care = (id: string, what: object) =>
   careForRun(bench.db, id, { id: uuidv7(), personId: base.personId, reason: '', ...what })
 

@@ -19,10 +19,11 @@ import {
   readRunList,
   writeRunList,
   type RunListQuery,
+  type RunSortKey,
 } from '../../shared/runList'
 import type { RunLine } from '../../shared/runRecord'
 import { emptyTypedRun, type TypedRun } from '../../shared/typedRun'
-import { run, runRow, setup as setupTable, setupSummary } from '../../server/database/schema'
+import { run, runSummary, setup as setupTable, setupSummary } from '../../server/database/schema'
 import { kitChoices } from '../../server/database/repositories/kit'
 import { findSetup, listSetups, saveSetup } from '../../server/kit/setups'
 import { loadDemonstration } from '../../server/demo/load'
@@ -40,7 +41,8 @@ import type { TypedRecord } from '../../shared/record'
 import { listedOptions } from '../../shared/runOptions'
 import type { RunAnswer } from '../../core/formats/answer'
 import { isSameMean } from '../../core/reduce/setupMeans'
-import { listGroups, listRuns, readCursor } from '../../server/runs/listRuns'
+import { readCursor } from '../../server/runs/listOrder'
+import { listGroups, listRuns, runChoices } from '../../server/runs/listRuns'
 import { logRun } from '../../server/runs/logRun'
 import { doToRuns } from '../../server/runs/manyRuns'
 import { today } from '../../server/runs/today'
@@ -97,8 +99,12 @@ async function paged(query: RunListQuery, limit: number): Promise<RunLine[]> {
   }
 }
 
+let places: Map<string, string>
+beforeAll(async () => {
+  places = new Map((await runChoices(bench.db)).place.map((one) => [one.name, one.id]))
+})
 const filters = fc.record({
-  place: fc.constantFrom('', 'Ice saddle', 'Ash Gate hut'),
+  place: fc.constantFrom('', 'Ice saddle', 'Ash Gate hut').map((name) => name && places.get(name)!),
   remark: fc.constantFrom('' as const, ...RUN_REMARKS),
   voided: fc.constantFrom('' as const, 'shown' as const),
   words: fc.constantFrom('', 'cone', 'lapilli wrap', '%', 'a_b'),
@@ -148,7 +154,7 @@ describe('the list', () => {
         const plain = all.filter(
           (line) =>
             line.origin === 'measured' &&
-            (!some.place || line.place === some.place) &&
+            (!some.place || line.placeId === some.place) &&
             (some.voided === 'shown' || !line.voided),
         )
         // Words are looked for in notes and parts too: what the line says is enough, not needed.
@@ -172,23 +178,27 @@ describe('the list', () => {
   })
 
   it('what is no page of the list, and what is found by words, are told apart', async () => {
-    const cursor = (of: object) =>
-      readCursor(
-        Buffer.from(
-          JSON.stringify({ group: null, value: null, id: '01970000-0000-7000-8000-000000000001', ...of }),
-        ).toString('base64url'),
-        { filter: NO_FILTER, sort: { by: 'startedAt', down: true }, group: null },
-      )
-    expect([cursor({}) !== null, cursor({ value: '2026-05-01 10:00:00+00' }) !== null]).toEqual([true, true])
+    const cursor = (of: unknown, by: RunSortKey = 'startedAt') =>
+      readCursor(Buffer.from(JSON.stringify(of)).toString('base64url'), {
+        filter: NO_FILTER,
+        sort: { by, down: true },
+        group: null,
+      })
+    const id = '01970000-0000-7000-8000-000000000001'
+    const day = '2026-05-01 10:00:00+00'
+    expect([cursor([null, id], 'gPerL'), cursor(['12.5', id], 'gPerL'), cursor([day, id])]).not.toContain(null)
     expect([
       readCursor('x', { filter: NO_FILTER, sort: { by: 'startedAt', down: true }, group: null }),
-      cursor({ id: '1; drop table run' }),
-      cursor({ id: '-'.repeat(36) }),
-      cursor({ value: 'soon' }),
-      cursor({ value: 5 }),
-      cursor({ value: '0000-01-01' }),
-      cursor({ group: {} }),
-    ]).toEqual(Array(7).fill(null))
+      cursor({ id }),
+      cursor([day]),
+      cursor([null, id]),
+      cursor([day, '1; drop table run']),
+      cursor([day, '-'.repeat(36)]),
+      cursor(['soon', id]),
+      cursor([5, id]),
+      cursor(['0000-01-01', id]),
+      cursor(['', id], 'gPerL'),
+    ]).toEqual(Array(10).fill(null))
     const found = await find(bench.db, 'lapilli wrap')
     expect(new Set(found.map((one) => one.kind))).toContain('set-up')
     expect(found.filter((one) => one.kind === 'run').every((one) => /lapilli/i.test(one.words))).toBe(true)
@@ -200,7 +210,7 @@ describe('the list', () => {
 async function rowsAnew(): Promise<RunLine[]> {
   return bench.db
     .transaction(async (tx) => {
-      await tx.delete(runRow)
+      await tx.delete(runSummary)
       await backfillRows(tx)
       const lines = await allLines(tx)
       throw Object.assign(new Error('back'), { lines })
@@ -305,7 +315,7 @@ describe('rows', () => {
         .limit(2)
     ).map((row) => row.key!)
     await bench.db
-      .update(runRow)
+      .update(runSummary)
       .set({ staleSince: new Date('2020-01-01') })
       .where(rowsIn([bad!]))
     await markStale(bench.db, rowsIn([good!]))
@@ -315,17 +325,17 @@ describe('rows', () => {
       ),
     )
     await bench.db.execute(
-      sql`create trigger refuse before insert or update on run_row for each row execute function refuse()`,
+      sql`create trigger refuse before insert or update on run_summary for each row execute function refuse()`,
     )
     await expect(workOutNext(bench.db)).rejects.toThrow()
     expect(await workOutNext(bench.db)).toBe(true)
     const left = await bench.db
       .selectDistinct({ key: run.seriesKey })
-      .from(runRow)
-      .innerJoin(run, eq(run.id, runRow.runId))
-      .where(isNotNull(runRow.staleSince))
+      .from(runSummary)
+      .innerJoin(run, eq(run.id, runSummary.runId))
+      .where(isNotNull(runSummary.staleSince))
     expect(left).toEqual([{ key: bad }])
-    await bench.db.execute(sql`drop trigger refuse on run_row`)
+    await bench.db.execute(sql`drop trigger refuse on run_summary`)
     while (await workOutNext(bench.db));
     await recomputeWhere(bench.db, inArray(run.kind, ['simmer']))
     expect((await figuresLeft(bench.db)).stale).toBe(0)
@@ -376,7 +386,7 @@ describe('a series', () => {
     const summaries = await bench.db.select().from(setupSummary)
     for (const key of new Set(summaries.map((one) => one.key))) {
       const summary = summaries.find((one) => one.key === key)!
-      const rows = await bench.db.select({ id: runRow.runId }).from(runRow).where(eq(runRow.meanKey, key))
+      const rows = await bench.db.select({ id: runSummary.runId }).from(runSummary).where(eq(runSummary.meanKey, key))
       const first = (await findRun(bench.db, rows[0]!.id))!
       const { setups, runs } = await answerRun(bench.db, first, listedOptions(first.method))
       const mean = setups[0]!.means.find((one) => isSameMean(one, (runs[0] as RunAnswer).mean))!

@@ -10,7 +10,7 @@ import { kitChoices } from '../../server/database/repositories/kit'
 import { nowConditions, setNow } from '../../server/database/repositories/now'
 import { findRun } from '../../server/database/repositories/runs'
 import { insertWaterTrace, tracesOf } from '../../server/database/repositories/traces'
-import { event, measurement, placeVersion, run as runTable, runRow, traceChunk } from '../../server/database/schema'
+import { event, measurement, placeVersion, run as runTable, runSummary, traceChunk } from '../../server/database/schema'
 import { burnOne } from '../../server/runs/burnOne'
 import { correctRun } from '../../server/runs/correctRun'
 import { backfillRows } from '../../server/runs/recompute'
@@ -24,7 +24,7 @@ let typed: () => TypedRun
 
 beforeAll(async () => {
   bench = await makeTestDatabase('doors_test')
-  // An empty bench becomes one that can burn by its own first service.
+  // An empty workspace becomes one that can burn by its own first service.
   const kit = await burnOne(
     bench.db,
     {
@@ -250,7 +250,7 @@ describe('traces and rows', () => {
   it('runs logged before rows were kept get theirs', async () => {
     const one = typed()
     await logRun(bench.db, one, NOW)
-    await bench.db.delete(runRow).where(eq(runRow.runId, one.id))
+    await bench.db.delete(runSummary).where(eq(runSummary.runId, one.id))
     expect(await backfillRows(bench.db)).toBe(1)
     expect((await allLines(bench.db)).some((line) => line.id === one.id)).toBe(true)
   })

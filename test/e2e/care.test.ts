@@ -1,7 +1,7 @@
 /** What is said of a run afterwards: void, break-in, which boil, observations, photos. */
 import { request as send } from 'node:http'
 import sharp from 'sharp'
-import { expect, open, test } from './page'
+import { expect, open, test, runsOf } from './page'
 
 const LATE = '/runs/01970000-0000-7000-8000-000000000277'
 
@@ -16,7 +16,7 @@ test('a run is made void with a reason, leaves the figures, is still found, and 
   await decisions.getByLabel('Reason').fill('knocked over')
   await decisions.getByRole('button', { name: 'Make it void' }).click()
   await expect(page.locator('[data-void]')).toContainText('knocked over')
-  await open(page, '/runs?setup=Solfatara+with+finned+pot')
+  await open(page, await runsOf(page, { setup: 'Solfatara with finned pot' }))
   await expect(page.locator('a[href$="000000000103"]')).toHaveCount(0)
   await page.getByLabel('Void ones too').check()
   await expect(page.getByRole('row').filter({ has: page.locator('a[href$="000000000103"]') })).toContainText('void')

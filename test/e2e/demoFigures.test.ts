@@ -15,7 +15,9 @@ test('every run of the demonstration: its line on the screen, its page’s answe
   await client.connect()
   const rows = new Map(
     (
-      await client.query<{ run_id: string; line: Omit<RunLine, 'tags' | 'stale'> }>('select run_id, line from run_row')
+      await client.query<{ run_id: string; line: Omit<RunLine, 'tags' | 'stale'> }>(
+        'select run_id, line from run_summary',
+      )
     ).rows.map((row) => [row.run_id, row.line]),
   )
   const lines = ((await (await request.get('/api/runs?voided=shown')).json()) as RunList).lines.filter((line) =>

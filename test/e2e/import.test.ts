@@ -1,6 +1,6 @@
 /**
  * Files brought in as a person does it: a messy table mapped, stored in part and undone; a logger’s file of several
- * channels; a table out and in again; a whole bench into an empty one.
+ * channels; a table out and in again; a whole workspace into an empty one.
  */
 import { readFileSync } from 'node:fs'
 import type { Page } from '@playwright/test'
@@ -8,7 +8,7 @@ import Papa from 'papaparse'
 import { ensureDatabase, prepareDatabase } from '../../scripts/lib/databases.mjs'
 import { anyFreePort } from '../../scripts/lib/ports.mjs'
 import { startServer } from '../../scripts/lib/server.mjs'
-import { expect, open, test } from './page'
+import { expect, open, test, runsOf } from './page'
 
 const file = (name: string, text: string | Buffer) => ({
   name,
@@ -131,12 +131,12 @@ test('by keyboard alone: a logger’s file of three channels goes to its run, an
   await expect(page.getByRole('region', { name: 'Trace', exact: true })).toBeVisible()
 })
 
-test('runs go out as CSV and a whole bench as a package, and come into an empty bench as they were', async ({
+test('runs go out as CSV and a whole workspace as a package, and come into an empty workspace as they were', async ({
   page,
   browser,
 }) => {
   test.setTimeout(120_000)
-  await open(page, '/runs?setup=Lahar+in+the+cone')
+  await open(page, await runsOf(page, { setup: 'Lahar in the cone' }))
   const picked = page.getByRole('region', { name: 'Picked runs' })
   const [table] = await Promise.all([
     page.waitForEvent('download'),
@@ -153,7 +153,7 @@ test('runs go out as CSV and a whole bench as a package, and come into an empty 
   await open(page, '/runs/import')
   const [pack] = await Promise.all([
     page.waitForEvent('download'),
-    page.getByRole('link', { name: 'Pack this bench' }).click(),
+    page.getByRole('link', { name: 'Pack this workspace' }).click(),
   ])
   const zip = await pack.path()
 
@@ -172,7 +172,7 @@ test('runs go out as CSV and a whole bench as a package, and come into an empty 
   try {
     const other = await (await browser.newContext({ baseURL: server.url })).newPage()
     await open(other, '/runs/import')
-    await other.getByLabel('A packed bench').setInputFiles(zip)
+    await other.getByLabel('A packed workspace').setInputFiles(zip)
     await other.getByRole('button', { name: 'Bring it in' }).click()
     await expect(other.getByText(/\d+ runs came in, with their kit\./)).toBeVisible({ timeout: 60_000 })
     const ids = before.map((row) => row.Id)

@@ -7,7 +7,7 @@ import type { APIRequestContext } from '@playwright/test'
 import Papa from 'papaparse'
 import type { KitChoices } from '../../shared/kitChoices'
 import type { RunList } from '../../shared/runList'
-import { expect, open, test } from './page'
+import { expect, open, test, runsOf } from './page'
 
 /** Runs that other tests burned on the bench in seconds: each would want to be settled first. */
 async function voidBurnedToday(request: APIRequestContext): Promise<void> {
@@ -75,7 +75,7 @@ test('columns are chosen and remembered, a view is kept and comes back, nothing 
   await page.reload()
   await expect(page.getByRole('columnheader', { name: /^Efficiency/ })).toBeVisible()
   await expect(page.getByRole('columnheader', { name: /^Fuel/ })).toHaveCount(0)
-  await open(page, '/runs?place=Ice+saddle&sort=normalisedGPerL.up')
+  await open(page, await runsOf(page, { place: 'Ice saddle' }, 'sort=normalisedGPerL.up'))
   const shown = async () =>
     page.locator('tbody tr[data-id]').evaluateAll((rows) => rows.map((row) => (row as HTMLElement).dataset.id))
   const before = await shown()
@@ -91,7 +91,7 @@ test('columns are chosen and remembered, a view is kept and comes back, nothing 
 })
 
 test('picked runs are exported, compared, voided with a reason and counted again', async ({ page }) => {
-  await open(page, '/runs?setup=Fumarole+with+narrow+pot&method=Boil')
+  await open(page, await runsOf(page, { setup: 'Fumarole with narrow pot', method: 'Boil' }))
   const picked = page.getByRole('region', { name: 'Picked runs' })
   const all = (await page.locator('[data-count]').innerText()).split(' ')[0]
   const [file] = await Promise.all([

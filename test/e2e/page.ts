@@ -1,5 +1,6 @@
 /** A page as a person has it: hydrated, and quiet. Any console error or any request to another host fails the test. */
-import { test as base, expect, type Page } from '@playwright/test'
+import { test as base, expect, type Locator, type Page } from '@playwright/test'
+import type { RunChoices } from '../../shared/runList'
 
 export const test = base.extend<{ faults: string[] }>({
   faults: [
@@ -37,4 +38,19 @@ export async function open(page: Page, path: string): Promise<void> {
   await page.waitForFunction(
     () => (window as unknown as { useNuxtApp?: () => { isHydrating?: boolean } }).useNuxtApp?.().isHydrating === false,
   )
+}
+
+/** The address of the runs of what is called so. */
+export async function runsOf(page: Page, named: Partial<Record<keyof RunChoices, string>>, more = ''): Promise<string> {
+  const choices = (await (await page.request.get('/api/runs/choices')).json()) as RunChoices
+  const query = new URLSearchParams(more)
+  for (const [key, name] of Object.entries(named))
+    query.set(key, choices[key as keyof RunChoices].find((one) => one.name === name)!.id)
+  return `/runs?${query}`
+}
+
+/** Chooses what is called so, whatever stands behind its name in the list. */
+export async function choose(list: Locator, name: string): Promise<void> {
+  const option = list.locator('option').filter({ hasText: name }).first()
+  await list.selectOption((await option.getAttribute('value'))!)
 }

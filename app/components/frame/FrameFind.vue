@@ -42,7 +42,7 @@ const fixed: Entry[] = [
   page('Bench', '/bench'),
   page('Prepare a lane', '/bench/prepare'),
   page('Runs', '/runs'),
-  page('Bring runs in: a table, a logger’s file, a whole bench', '/runs/import'),
+  page('Bring runs in: a table, a logger’s file, a whole workspace', '/runs/import'),
   page('Kit', '/kit'),
   page('Set-ups', '/kit/setups'),
   page('Fuels', '/kit/fuels'),

@@ -35,8 +35,8 @@ const RATES = choices([
     <h2>Simulated instruments</h2>
     <p class="text-ink-2">
       Programs that stand in for instruments, to try a bench without a flame. What they send goes to the run on the
-      lane. To learn a method, <NuxtLink to="/bench/prepare?rehearse">rehearse</NuxtLink>: those runs bring instruments of
-      their own and stay out of every measured figure.
+      lane. To learn a method, <NuxtLink to="/bench/prepare?rehearse">rehearse</NuxtLink>: those runs bring instruments
+      of their own and stay out of every measured figure.
     </p>
     <ul v-if="running.length">
       <li v-for="one in running" :key="one.id" class="flex flex-wrap items-center gap-3 border-t border-edge py-1">

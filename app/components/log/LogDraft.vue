@@ -8,7 +8,7 @@ const props = defineProps<{ kit: KitChoices }>()
 const draft = useDraft()
 const { typed, lane } = storeToRefs(draft)
 const margin = useMargin()
-const runs = useRunsAlike(computed(() => props.kit.setups.find((one) => one.id === typed.value.setupId)?.name ?? null))
+const runs = useRunsAlike(computed(() => typed.value.setupId))
 const { problems, problemAt, leave, save, saving } = useTypedRun(typed)
 const { state, theirs, keepMine, takeTheirs } = useDraftSync()
 const general = computed(() =>

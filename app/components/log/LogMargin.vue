@@ -95,8 +95,8 @@ const lackingWords = computed(() =>
       {{ MOST[predicted.most] }} weighs most.
     </p>
     <p v-else class="text-ink-2">
-      With set-up, water and scale chosen, the precision is predicted here, from the {{ alike.length || 'earlier' }} runs
-      of that set-up.
+      With set-up, water and scale chosen, the precision is predicted here, from the
+      {{ alike.length || 'earlier' }} runs of that set-up.
     </p>
     <section v-if="findings" class="mt-4" aria-label="By its method">
       <p v-if="lackingWords.length" data-wanted>Its method still wants: {{ lackingWords.join(', ') }}.</p>

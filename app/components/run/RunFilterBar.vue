@@ -68,8 +68,8 @@ function typed() {
         >{{ list.label }}
         <select class="max-w-44" :value="query.filter[list.key]" @change="set(list.key, valueOf($event))">
           <option value="">all</option>
-          <option v-for="one in choices?.[list.key]" :key="one.value" :value="one.value">
-            {{ one.value }} ({{ one.count }})
+          <option v-for="one in choices?.[list.key]" :key="one.id" :value="one.id">
+            {{ one.name }} ({{ one.count }})
           </option>
         </select>
       </label>

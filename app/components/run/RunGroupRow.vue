@@ -7,9 +7,9 @@ const props = defineProps<{ line: RunGroupLine; group: RunGroup; span: number }>
 const words = computed(() =>
   props.group === 'day'
     ? new Intl.DateTimeFormat('en-GB', { dateStyle: 'long', timeZone: 'UTC' }).format(
-        new Date(`${props.line.value}T12:00:00Z`),
+        new Date(`${props.line.id}T12:00:00Z`),
       )
-    : props.line.value,
+    : props.line.name,
 )
 </script>
 

@@ -31,15 +31,15 @@ const sorted = (key: RunColumnKey) =>
 type Row = { key: string; group: RunGroupLine } | { key: string; run: RunLine; at: number }
 const rows = computed<Row[]>(() => {
   const { group } = props
-  const heads = new Map(props.groups.map((one) => [one.value, one]))
+  const heads = new Map(props.groups.map((one) => [one.id, one]))
   let before: string | null = null
   return props.runs.flatMap((run, i): Row[] => {
-    const value = group === null ? null : groupOf(run, group)
+    const of = group === null ? null : groupOf(run, group)
     const head =
-      value === before || value === null
+      of === null || of.id === before
         ? []
-        : [{ key: `before ${run.id}`, group: heads.get(value) ?? { value, count: 0, lowGPerL: null, highGPerL: null } }]
-    before = value
+        : [{ key: `before ${run.id}`, group: heads.get(of.id) ?? { ...of, count: 0, lowGPerL: null, highGPerL: null } }]
+    before = of?.id ?? null
     return [...head, { key: run.id, run, at: i }]
   })
 })

@@ -22,8 +22,8 @@ function words({ was, now, n, among }: Moved): string {
   <section class="mt-4" aria-label="What moved">
     <h2 class="mb-1">What moved</h2>
     <ul>
-      <li v-for="one in moved" :key="`${one.setup} ${meanWords(one.of, units)}`">
-        <NuxtLink :to="{ path: '/runs', query: { setup: one.setup } }" dir="auto">{{ one.setup }}</NuxtLink>
+      <li v-for="one in moved" :key="`${one.setupId}${meanWords(one.of, units)}`">
+        <NuxtLink :to="{ path: '/runs', query: { setup: one.setupId } }" dir="auto">{{ one.setup }}</NuxtLink>
         <span class="text-ink-2"> ({{ meanWords(one.of, units) }})</span>:
         <span class="figures">{{ words(one) }}</span>
       </li>

@@ -34,7 +34,7 @@ onMounted(async () => {
       overrides: {},
       measured: { ...emptyMeasured(), ...fromStrip() },
     }
-    const again = choices.value.setups.find((one) => one.name === route.query.setup)
+    const again = choices.value.setups.find((one) => one.id === route.query.setup)
     if (again) preparation.value.setupId = again.id
     if (preparation.value.placeId === null) preparation.value.placeId = now.value?.place?.id ?? null
     if ('rehearse' in route.query) rehearse(true)
@@ -92,9 +92,13 @@ const boxes = computed<MeasuredQuantity[]>(() => {
   )
 })
 const named = (list: { id: string; name: string }[]) => list.map(({ id, name }) => ({ value: id, label: name }))
-const problem = computed(() => (choices.value && preparation.value ? preparationProblem(choices.value, preparation.value) : null))
+const problem = computed(() =>
+  choices.value && preparation.value ? preparationProblem(choices.value, preparation.value) : null,
+)
 const problemAt = (path: string) => (tried.value && problem.value?.path === path ? problem.value.text : undefined)
-const containers = computed(() => choices.value!.containers.filter((one) => one.batchId === preparation.value!.fuelBatchId))
+const containers = computed(() =>
+  choices.value!.containers.filter((one) => one.batchId === preparation.value!.fuelBatchId),
+)
 watch(
   () => preparation.value?.methodId,
   () => {
@@ -149,7 +153,8 @@ const fanWinds = computed(() =>
 async function setUp() {
   tried.value = true
   if (!choices.value || !preparation.value || problem.value) return
-  const { setupId, fuelBatchId, methodId, personId, placeId, containerId, setting, instruments, test } = preparation.value
+  const { setupId, fuelBatchId, methodId, personId, placeId, containerId, setting, instruments, test } =
+    preparation.value
   last.value = { setupId, fuelBatchId, methodId, personId, placeId, containerId, setting, instruments, test }
   await prepareLane(bench, choices.value, preparation.value)
   // Where nothing was said yet, this is where one is. Without the server the strip stays as it is.
@@ -172,7 +177,12 @@ async function setUp() {
       @submit.prevent="setUp"
     >
       <div class="grid content-start gap-2">
-        <ChoiceBox v-model="preparation.methodId" label="Method" :choices="named(choices.methods)" empty="By no method" />
+        <ChoiceBox
+          v-model="preparation.methodId"
+          label="Method"
+          :choices="named(choices.methods)"
+          empty="By no method"
+        />
         <ChoiceBox
           v-model="preparation.setupId"
           label="Set-up"

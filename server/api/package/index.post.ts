@@ -4,7 +4,7 @@ import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import type { Readable } from 'node:stream'
 import { pipeline } from 'node:stream/promises'
-import { unpackBench, whyNotEmpty } from '#server/package/unpackBench'
+import { unpackWorkspace, whyNotEmpty } from '#server/package/unpackWorkspace'
 import { PACKAGE_MAX_BYTES } from '#shared/limits'
 
 /** The body is the package; it is read from disk, since any part of it may be wanted first. */
@@ -18,7 +18,7 @@ export default defineEventHandler(async (event) => {
     const file = join(folder, 'bench.zip')
     const trouble = await keep(event.node.req, file)
     if (trouble !== null) return answerProblems(event, trouble.status, [{ path: 'file', text: trouble.text }])
-    return answerOutcome(event, await unpackBench(url, file))
+    return answerOutcome(event, await unpackWorkspace(url, file))
   } finally {
     await rm(folder, { recursive: true, force: true })
   }
@@ -46,7 +46,7 @@ async function keep(request: Readable, file: string): Promise<{ status: number; 
     return tooLarge
       ? {
           status: 413,
-          text: `The package: expected at most ${PACKAGE_MAX_BYTES / 1e9} GB. Use npm run backup and npm run restore for a bench of that size.`,
+          text: `The package: expected at most ${PACKAGE_MAX_BYTES / 1e9} GB. Use npm run backup and npm run restore for a workspace of that size.`,
         }
       : { status: 400, text: `The package broke off after ${bytes} bytes. Nothing was changed; send it again.` }
   }

@@ -1,4 +1,5 @@
-import { listRuns, readCursor } from '#server/runs/listRuns'
+import { readCursor } from '#server/runs/listOrder'
+import { listRuns } from '#server/runs/listRuns'
 import { PAGE_OF_RUNS } from '#shared/limits'
 import { readRunList } from '#shared/runList'
 

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import type { ImportLine } from '#shared/tableImport/imports'
 
-/** Runs, traces and whole benches brought in from files. */
+/** Runs, traces and whole workspaces brought in from files. */
 useHead({ title: 'Bring runs in · Vulcanum' })
 const route = useRoute()
 const { data: imports, error } = await useFetch<ImportLine[]>('/api/imports')
@@ -25,6 +25,6 @@ const runId = computed(() => (typeof route.query.run === 'string' ? route.query.
     </p>
     <ImportFile :run-id="runId" />
     <ImportList :imports="imports ?? []" />
-    <ImportBench v-if="!runId" />
+    <ImportWorkspace v-if="!runId" />
   </div>
 </template>

@@ -1,7 +1,7 @@
 import { boolean, date, doublePrecision, index, jsonb, pgTable, text, timestamp, uuid } from 'drizzle-orm/pg-core'
 import { sql } from 'drizzle-orm'
 import type { Origin } from '../../../core/formats/document'
-import type { RunLine } from '../../../shared/runRecord'
+import type { RunIds, RunLine } from '../../../shared/runRecord'
 import type { RunRemark } from '../../../shared/runList'
 import { createdAt, id } from './columns'
 import { person } from './people'
@@ -9,11 +9,10 @@ import { run } from './runs'
 
 /**
  * The projection that the logbook lists, kept in the transaction of the facts: what it is filtered, sorted and grouped
- * by as columns, the rest
- * as a line. The migration keeps the lines out of the way of a scan (toast_tuple_target).
+ * by as columns, the rest as a line. The migration keeps the lines out of the way of a scan (toast_tuple_target).
  */
-export const runRow = pgTable(
-  'run_row',
+export const runSummary = pgTable(
+  'run_summary',
   {
     runId: uuid('run_id')
       .primaryKey()
@@ -23,10 +22,16 @@ export const runRow = pgTable(
     day: date('day').notNull(),
     origin: text('origin').$type<Origin>().notNull(),
     voided: boolean('voided').notNull(),
+    /** What the run is of: by its id, and by the name that it has now. */
+    setupId: uuid('setup_id').notNull(),
     setup: text('setup').notNull(),
+    placeId: uuid('place_id'),
     place: text('place').notNull(),
+    fuelId: uuid('fuel_id'),
     fuel: text('fuel').notNull(),
+    methodId: uuid('method_id'),
     method: text('method').notNull(),
+    personId: uuid('person_id').notNull(),
     person: text('person').notNull(),
     remarks: text('remarks').array().$type<RunRemark[]>().notNull(),
     tags: text('tags')
@@ -41,7 +46,7 @@ export const runRow = pgTable(
     efficiency: doublePrecision('efficiency'),
     burnRateGPerMin: doublePrecision('burn_rate_g_per_min'),
     firepowerW: doublePrecision('firepower_w'),
-    line: jsonb('line').$type<Omit<RunLine, 'stale' | 'tags'>>().notNull(),
+    line: jsonb('line').$type<Omit<RunLine, 'stale' | 'tags' | keyof RunIds>>().notNull(),
     coreVersion: text('core_version').notNull(),
     /** The mean of its set-up that it enters: a key of setup_summary. */
     meanKey: text('mean_key'),
@@ -49,22 +54,22 @@ export const runRow = pgTable(
     staleSince: timestamp('stale_since', { withTimezone: true }),
   },
   (table) => [
-    index('run_row_by_start').on(table.startedAt, table.runId),
-    index('run_row_of_mean').on(table.meanKey),
-    index('run_row_stale')
+    index('run_summary_by_start').on(table.startedAt, table.runId),
+    index('run_summary_of_mean').on(table.meanKey),
+    index('run_summary_stale')
       .on(table.staleSince)
       .where(sql`stale_since is not null`),
-    index('run_row_words').using('gin', sql`${table.words} gin_trgm_ops`),
-    index('run_row_tags').using('gin', table.tags),
-    // How many pass, and the first page of one name: neither reads the rows of the others.
-    index('run_row_count').on(table.origin, table.voided, table.day),
-    index('run_row_of_setup').on(table.setup, table.startedAt, table.runId),
-    index('run_row_of_place').on(table.place, table.startedAt, table.runId),
+    index('run_summary_words').using('gin', sql`${table.words} gin_trgm_ops`),
+    index('run_summary_tags').using('gin', table.tags),
+    // How many pass, and the first page of one of them: neither reads those of the others.
+    index('run_summary_count').on(table.origin, table.voided, table.day),
+    index('run_summary_of_setup_id').on(table.setupId, table.startedAt, table.runId),
+    index('run_summary_of_place_id').on(table.placeId, table.startedAt, table.runId),
     // The ranking, and the order by name.
-    index('run_row_thriftiest').on(table.normalisedGPerL, table.runId),
-    index('run_row_by_setup').on(sql`${table.setup} collate "und-x-icu"`, table.runId),
+    index('run_summary_thriftiest').on(table.normalisedGPerL, table.runId),
+    index('run_summary_by_setup').on(sql`${table.setup} collate "und-x-icu"`, table.runId),
     // One tester's, from the thriftiest on, and how many they are.
-    index('run_row_of_person').on(table.person, table.origin, table.voided, table.gPerL, table.runId),
+    index('run_summary_of_person_id').on(table.personId, table.origin, table.voided, table.gPerL, table.runId),
   ],
 )
 

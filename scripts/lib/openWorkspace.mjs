@@ -13,7 +13,7 @@ import { commandLine } from './processes.mjs'
 import { unprivilegedUser } from './unprivileged.mjs'
 
 /** @returns programs, url, adminUrl, whether it is the tester's own, the living start (or null), and close() */
-export async function openBench({ empty }) {
+export async function openWorkspace({ empty }) {
   makeDataFolder()
   const programs = await requirePrograms()
   const holder = holderOf()

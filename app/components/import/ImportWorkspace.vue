@@ -1,5 +1,5 @@
 <script setup lang="ts">
-/** A whole bench out of the house, or into an empty one. */
+/** A whole workspace out of the house, or into an empty one. */
 const { data: state, refresh } = await useFetch<{ full: string | null }>('/api/package/state')
 const problem = ref('')
 const saying = ref('')
@@ -30,20 +30,20 @@ async function bringIn() {
 </script>
 
 <template>
-  <section aria-label="A whole bench" class="enamel grid grid-cols-1 gap-2 p-4">
-    <h2>A whole bench</h2>
+  <section aria-label="A whole workspace" class="enamel grid grid-cols-1 gap-2 p-4">
+    <h2>A whole workspace</h2>
     <p>
       Everything that was measured, the kit, methods, places and photos, as an open tabular data package: one CSV a
-      table with a descriptor, in a zip. Packed, brought into an empty bench and packed again it is the same, but for
-      its date.
+      table with a descriptor, in a zip. Packed, brought into an empty workspace and packed again it is the same, but
+      for its date.
     </p>
-    <p><a class="act-quiet" href="/api/package" download>Pack this bench</a></p>
+    <p><a class="act-quiet" href="/api/package" download>Pack this workspace</a></p>
     <p v-if="state?.full" class="text-ink-2">
       {{ state.full }}
     </p>
-    <form v-else class="grid grid-cols-1 gap-2" aria-label="Bring a bench in" @submit.prevent="bringIn">
+    <form v-else class="grid grid-cols-1 gap-2" aria-label="Bring a workspace in" @submit.prevent="bringIn">
       <label class="grid gap-1"
-        >A packed bench <input type="file" accept=".zip,application/zip" @change="choose"
+        >A packed workspace <input type="file" accept=".zip,application/zip" @change="choose"
       /></label>
       <button v-if="file" type="submit" class="act justify-self-start">Bring it in</button>
     </form>

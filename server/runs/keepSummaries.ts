@@ -1,32 +1,38 @@
-import { sql } from 'drizzle-orm'
+import { sql, type SQL } from 'drizzle-orm'
 import type { Connection } from '../database/connection'
-import { runRow } from '../database/schema'
-import type { RunRow } from './runLine'
+import { runSummary } from '../database/schema'
+import type { RunSummary } from './runLine'
+
+const set = (column: string) => sql.raw(`excluded.${column}`)
 
 /** Writes rows of the logbook. @param seenStale what became stale after it stays so */
-const set = (column: string) => sql.raw(`excluded.${column}`)
-export async function keepRows(
+export async function keepSummaries(
   db: Connection,
-  rows: readonly (RunRow & { meanKey?: string | null })[],
+  rows: readonly (RunSummary & { meanKey?: string | null; staleSince?: SQL })[],
   seenStale: string | null = null,
 ): Promise<void> {
   if (rows.length === 0) return
-  const staleSince = sql`case when ${runRow.staleSince} > ${seenStale ?? '-infinity'}::timestamptz then ${runRow.staleSince} end`
+  const staleSince = sql`case when ${runSummary.staleSince} > ${seenStale ?? '-infinity'}::timestamptz then ${runSummary.staleSince} end`
   const ordered = [...rows].sort((a, b) => (a.runId < b.runId ? -1 : 1))
   await db
-    .insert(runRow)
+    .insert(runSummary)
     .values(ordered)
     .onConflictDoUpdate({
-      target: runRow.runId,
+      target: runSummary.runId,
       set: {
         startedAt: set('started_at'),
         day: set('day'),
         origin: set('origin'),
         voided: set('voided'),
+        setupId: set('setup_id'),
         setup: set('setup'),
+        placeId: set('place_id'),
         place: set('place'),
+        fuelId: set('fuel_id'),
         fuel: set('fuel'),
+        methodId: set('method_id'),
         method: set('method'),
+        personId: set('person_id'),
         person: set('person'),
         remarks: set('remarks'),
         words: set('words'),

@@ -1,5 +1,5 @@
 /**
- * A packaged bench into an empty one: all of it or nothing, each file held against its hash, every figure worked out
+ * A packaged workspace into an empty one: all of it or nothing, each file held against its hash, every figure worked out
  * before it counts.
  */
 import { createHash } from 'node:crypto'
@@ -16,13 +16,13 @@ import * as schema from '../database/schema'
 import { invalidAt, saved, type Outcome } from '../kit/outcome'
 import { backfillRows } from '../runs/recompute'
 import { csvPath, DESCRIPTOR_PATH, FORMATS_READ, type Descriptor, type Resource } from './descriptor'
-import { photoPath } from './packBench'
+import { photoPath } from './packWorkspace'
 import { firstFault } from './rowChecks'
 import { PACKAGED, readBack, type PackagedTable } from './tables'
 
 const MOST_UNPACKED = 8_000_000_000
 const DESCRIPTOR_MOST = 50_000_000
-/** Whatever of these a bench holds, it is not empty. */
+/** Whatever of these a workspace holds, it is not empty. */
 const FILLED = ['run', 'setup', 'thing', 'person', 'place', 'fuel', 'container', 'import']
 
 class Broken extends Error {}
@@ -32,12 +32,12 @@ export async function whyNotEmpty(db: Connection): Promise<string | null> {
   for (const name of FILLED) {
     const { rows } = await db.execute<{ n: number }>(sql.raw(`select count(*)::int as n from "${name}"`))
     if (rows[0]!.n > 0)
-      return 'This bench has something in it, and a whole bench comes into an empty one alone. Start with npm start -- --empty where nothing is logged yet; nothing was changed.'
+      return 'This workspace has something in it, and a whole workspace comes into an empty one alone. Start with npm start -- --empty where nothing is logged yet; nothing was changed.'
   }
   return null
 }
 
-export async function unpackBench(url: string, file: string): Promise<Outcome<{ runs: number }>> {
+export async function unpackWorkspace(url: string, file: string): Promise<Outcome<{ runs: number }>> {
   let zip: Zip | null = null
   const client = new pg.Client({ connectionString: url })
   client.on('error', () => undefined)
@@ -57,7 +57,7 @@ export async function unpackBench(url: string, file: string): Promise<Outcome<{ 
       throw new Broken(
         'This package was written by a newer version of Vulcanum. Nothing was changed; bring it in with that version.',
       )
-    // Shipped methods stand in every bench; the package brings its own of the same ids.
+    // Shipped methods stand in every workspace; the package brings its own of the same ids.
     await client.query('delete from method_version')
     await client.query('delete from method')
     for (const packaged of PACKAGED) {
@@ -73,7 +73,7 @@ export async function unpackBench(url: string, file: string): Promise<Outcome<{ 
     await loadPhotos(client, zip, descriptor)
     await backfillRows(db)
     await client.query(
-      "update run_row w set tags = coalesce((select array_agg(t.name order by t.name) from run_tag t where t.run_id = w.run_id and t.removed_at is null), '{}')",
+      "update run_summary w set tags = coalesce((select array_agg(t.name order by t.name) from run_tag t where t.run_id = w.run_id and t.removed_at is null), '{}')",
     )
     const {
       rows: [runs],
@@ -103,7 +103,7 @@ const isResource = (one: unknown): one is Resource =>
 
 async function readDescriptor(zip: Zip): Promise<Descriptor> {
   const text = await zip.text(DESCRIPTOR_PATH, DESCRIPTOR_MOST)
-  const no = () => new Broken('This is no bench that Vulcanum packed. Nothing was changed; choose another file.')
+  const no = () => new Broken('This is no workspace that Vulcanum packed. Nothing was changed; choose another file.')
   if (text === null) throw no()
   try {
     const read = JSON.parse(text) as Descriptor

@@ -3,10 +3,10 @@ import { sql } from 'drizzle-orm'
 import { createdAt } from './columns'
 
 /**
- * One row: what this database is for, so that the demonstration and a tester's own bench never overwrite each other.
+ * One row: what this database is for, so that the demonstration and a tester's own never overwrite each other.
  */
-export const bench = pgTable(
-  'bench',
+export const workspace = pgTable(
+  'workspace',
   {
     only: boolean('only').primaryKey().default(true),
     purpose: text('purpose').$type<'demonstration' | 'own'>().notNull(),
@@ -14,5 +14,5 @@ export const bench = pgTable(
     loaded: boolean('loaded').notNull().default(false),
     createdAt: createdAt(),
   },
-  (table) => [check('bench_one_row', sql`${table.only}`)],
+  (table) => [check('workspace_one_row', sql`${table.only}`)],
 )

@@ -1,5 +1,5 @@
 /**
- * A whole bench as one zip, as it stands at one moment: streamed, so that any size fits. The same bench gives the same
+ * A whole workspace as one zip, as it stands at one moment: streamed, so that any size fits. The same workspace gives the same
  * bytes, but for the date.
  */
 import { createHash } from 'node:crypto'
@@ -18,7 +18,7 @@ export const photoPath = ({ id, type }: { id: string; type: string }, small: boo
   `photos/${id}${small ? '.small' : ''}.${TYPES[type] ?? 'bin'}`
 
 /** @param created the date that it is said to be of */
-export function packBench(url: string, created: Date): Readable {
+export function packWorkspace(url: string, created: Date): Readable {
   const zip = new yazl.ZipFile()
   const out = zip.outputStream as Readable
   fill(zip, url, created).catch((error: unknown) => out.destroy(error as Error))
