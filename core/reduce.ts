@@ -2,12 +2,13 @@
 import type { ReduceAnswer, RunAnswer, SetupAnswer } from './formats/answer'
 import { fuelOfKind } from './constants/fuels'
 import type { ReduceOptions, ReduceRequest, RunDocument, UnreadableRun } from './formats/document'
+import type { TraceReading } from './formats/traceReading'
 import { LOSS_ESTIMATE } from './heating/loss'
 import { answerRun } from './reduce/answerRun'
 import { figureRun, type Figured } from './reduce/figureRun'
 import { meanInput, meanOf, meansOf } from './reduce/setupMeans'
 import { setupSeries, type SetupSeries } from './reduce/setupSeries'
-import { takeRun, type TakenRun } from './reduce/takeRun'
+import { takeRun, traceReadingOf, type TakenRun } from './reduce/takeRun'
 import { setupMeanWorking } from './reduce/workings/setupMean'
 import { isImpossible } from './plausibility/physicalLimit'
 import { CORE_VERSION } from './version'
@@ -23,11 +24,12 @@ export const reduce = (request: ReduceRequest, { workings = false }: { workings?
 /**
  * As `reduce`, for more runs than may be held with all their samples.
  * @param request runs without samples that say nothing to their series
- * @returns the answer, and `again`, which answers one of its runs once more, with the samples it has now
+ * @returns the answer, and `again`, which answers one of its runs once more with the samples it has now, and says what
+ * they said
  */
 export function reduceLight(request: ReduceRequest): {
   answer: ReduceAnswer
-  again: (document: RunDocument) => RunAnswer
+  again: (document: RunDocument) => { answer: RunAnswer; traceReading: TraceReading }
 } {
   const groups = seriesOf(request, false)
   const groupOf = new Map(groups.flatMap((group) => group.members.map(({ document }) => [document.id, group] as const)))
@@ -41,7 +43,7 @@ export function reduceLight(request: ReduceRequest): {
       takeFilm(taken, film)
       const again = answerRun(taken, figureRun(taken, request, series), request, series)
       again.mean = means.get(document.id) ?? null
-      return again
+      return { answer: again, traceReading: traceReadingOf(taken) }
     },
   }
 }

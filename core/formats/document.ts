@@ -1,6 +1,7 @@
 /**
  * The contract's request: one list of runs with the options to read them by. Absent and null both mean "not measured".
  */
+import type { TraceReading } from './traceReading'
 import type { PotMaterial } from '../constants/physical'
 import type { Model, Reference } from '../normalise/reference'
 import type { RunEvent } from '../run/events'
@@ -98,6 +99,8 @@ export interface RunDocument {
   uncertainty: { startC: number; airC: number; boilCallS: number; waterG: number; windMS: number; pressureHPa: number }
   events: RunEvent[]
   trace: [number, number][]
+  /** What its samples said when they were read last, in their place; no part of the contract. */
+  traceReading?: TraceReading
   /** [seconds, g] of a scale under the stove while it burned, on the same clock. */
   scaleTrace: [number, number][]
 }

@@ -1,5 +1,6 @@
 /** From a stored run, in SI, to the contract's document, in the contract's units. */
 import { pressureFacts, type PressureFacts } from '../air/pressureOf'
+import type { TraceReading } from './traceReading'
 import { densityAt, fuelOfKind } from '../constants/fuels'
 import type { PotMaterial } from '../constants/physical'
 import type { RunEvent } from '../run/events'
@@ -43,6 +44,8 @@ export interface StoredRun {
   /** [seconds, kg] */
   scaleTrace: [number, number][]
   given: GivenByDocument | null
+  /** In place of its trace: what that said. */
+  traceReading?: TraceReading
 }
 
 /**
@@ -116,6 +119,7 @@ export function toRunDocument(run: StoredRun): RunDocument {
     events: run.events,
     trace: run.trace,
     scaleTrace: run.scaleTrace.map(([s, massKg]): [number, number] => [s, exported(massKg * 1000)]),
+    ...(run.traceReading === undefined ? {} : { traceReading: run.traceReading }),
     ...given,
   }
 }

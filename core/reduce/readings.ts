@@ -24,6 +24,7 @@ import { FEWEST_SAMPLES, boilIn, boilFlags, traceBoilU } from './readBoil'
 import { coolDownOf } from './readCoolDown'
 import { readPressure } from './readPlace'
 import { litresOf } from './readLitres'
+import { fallenAt } from './fallenAt'
 import { timeFlags } from './timeFlags'
 
 export interface Readings {
@@ -50,6 +51,8 @@ export interface Readings {
   foundU: number | null
   /** Last temperature of a run without a boil: read, else the trace's [°C]. */
   endC: number | null
+  /** When the water had fallen half a degree after the boil [s]; null: not seen. */
+  fallenAtS: number | null
   /** Wood as dry wood; null: other fuel. */
   dryWood: DryWood | null
   /** Heat loss by this run's own cool-down. */
@@ -93,7 +96,7 @@ export function readRun(document: RunDocument, options: ReduceOptions, addWorkin
     heatS,
     spansS,
     burnS: spansS.reduce((sum, span, i) => (i % 2 === 0 ? sum + span : sum), 0),
-    endC: lastTemperature(document, times),
+    endC: document.traceReading ? document.traceReading.endC : lastTemperature(document, times),
     coolDown: coolDownOf(document, boilingC),
     leadS,
     litres,
@@ -105,10 +108,11 @@ export function readRun(document: RunDocument, options: ReduceOptions, addWorkin
 function readTimes(
   { document, options, flags }: Reading,
   boilingC: number | null,
-): Pick<Readings, 'clean' | 'found' | 'foundU' | 'times'> {
+): Pick<Readings, 'clean' | 'found' | 'foundU' | 'times' | 'fallenAtS'> {
+  const kept = document.traceReading
   const clean =
     boilingC === null || document.trace.length < FEWEST_SAMPLES ? null : cleanTrace(document.trace, boilingC)
-  const found = clean === null ? null : boilIn(clean, boilingC!)
+  const found = kept ? kept.found : clean === null ? null : boilIn(clean, boilingC!)
   const times = deriveTimes(document.events, document.trace, {
     clock: options.clock,
     boil: options.boil,
@@ -117,7 +121,14 @@ function readTimes(
     boilBy: document.boilBy,
   })
   flags.push(...timeFlags(times, options, document.kind), ...boilFlags(document, found))
-  return { clean, found, foundU: traceBoilU(document, times, found, options), times }
+  const seenAtS = times.boilS === null ? null : (fallenAt(document.trace, times.boilS) ?? null)
+  return {
+    clean,
+    found,
+    foundU: traceBoilU(document, times, found, options),
+    times,
+    fallenAtS: kept ? kept.fallenAtS : seenAtS,
+  }
 }
 
 /** Read, else the trace's last sample within five seconds of the end. */

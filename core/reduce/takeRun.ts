@@ -1,6 +1,7 @@
 /** First pass over a run: its readings by the conventions, and its heat balance made ready. */
 import { finiteWorking, type AddWorking, type Working } from '../explain/working'
 import type { ReduceOptions, RunDocument } from '../formats/document'
+import type { TraceReading } from '../formats/traceReading'
 import { aimTemperature, ownConditions, type HeatRun } from '../normalise/heatRun'
 import { prepareHeatRun } from './heatRunFromReadings'
 import { WATER_SPECIFIC_HEAT } from '../constants/physical'
@@ -40,9 +41,16 @@ export function takeRun(document: RunDocument, options: ReduceOptions, withWorki
     normalisable,
     workings,
     addWorking,
-    traceFit: traceFitOf(document, readings, prepared.run),
+    traceFit: document.traceReading ? document.traceReading.traceFit : traceFitOf(document, readings, prepared.run),
   }
 }
+
+export const traceReadingOf = ({ readings, traceFit }: TakenRun): TraceReading => ({
+  found: readings.found,
+  traceFit,
+  endC: readings.endC,
+  fallenAtS: readings.fallenAtS,
+})
 
 function traceFitOf({ kind }: RunDocument, { times, boilingC, clean }: Readings, run: HeatRun): BurnFit[] | null {
   if (

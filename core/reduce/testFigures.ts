@@ -13,12 +13,8 @@ import {
   type HeatRun,
 } from '../normalise/heatRun'
 import { flameTimeBetween } from '../run/burns'
-import { medianOf } from '../trace/cleanTrace'
 import type { Readings } from './readings'
 import type { SetupSeries } from './setupSeries'
-
-/** Water so far below its boil no longer counts as kept hot [K]; common practice, also given as 1 °F. */
-const FALLEN_K = 0.5
 
 export interface TestParts {
   document: RunDocument
@@ -82,33 +78,17 @@ export function testFigures(parts: TestParts): TestFigures {
 }
 
 /** From the boil until the flame left the pot, went out, or the water fell half a degree, whichever came first. */
-function usefulAfterBoil({ readings: { times }, document: { events, trace } }: TestParts): number | null {
+function usefulAfterBoil({ readings: { times, fallenAtS }, document: { events } }: TestParts): number | null {
   if (times.boilS === null) return null
   const boilS = times.boilS
   const left = events.find((event) => event.kind === 'flameLeftPot' && event.s > boilS)?.s
   const ends = [
     left,
     times.flameEndS !== null && times.flameEndS > boilS ? times.flameEndS : undefined,
-    fallenAt(trace, boilS),
+    fallenAtS ?? undefined,
   ].filter((s) => s !== undefined)
   return ends.length === 0 ? null : Math.min(...ends) - boilS
 }
-
-/**
- * When the water had fallen half a degree below the level it held in the half minute after the boil; two samples must
- * say so.
- */
-function fallenAt(trace: RunDocument['trace'], boilS: number): number | undefined {
-  const from = trace.findIndex((one) => one[0] >= boilS)
-  if (from < 0 || trace.at(-1)![0] < boilS + LEVEL_OVER_S) return undefined
-  let after = from
-  while (trace[after]![0] <= boilS + LEVEL_OVER_S && after < trace.length - 1) after++
-  const levelC = medianOf(Float64Array.from(trace.slice(from, after), (one) => one[1])) - FALLEN_K
-  for (let i = after; i < trace.length - 1; i++)
-    if (trace[i]![1] < levelC && trace[i + 1]![1] < levelC) return trace[i]![0]
-  return undefined
-}
-const LEVEL_OVER_S = 30
 
 /** (m_w·Δh + C_p·ΔT)/t of a test that did not end with a boil. */
 function powerIntoWater({ readings: { heatS, times }, run }: TestParts, endC: number | null): number | null {

@@ -9,7 +9,7 @@ import type { MethodPage, SchoolFigure } from '../../shared/method'
 import { listedOptions } from '../../shared/runOptions'
 import type { Connection } from '../database/connection'
 import { methodVersion, run, setup, setupVersion } from '../database/schema'
-import { findRuns, type FoundRun } from '../database/repositories/runs'
+import { findRuns, type FoundRun } from '../runs/repository/findRuns'
 
 /** Read each way; a fixed target is the one the run was called by, where it was. */
 const otherwise = (targetC: number): { key: SchoolKey; value: string; change: Partial<ReduceOptions> }[] => [

@@ -13,7 +13,7 @@ import { listedOptions } from '../../shared/runOptions'
 import { urlOf, type Connection } from '../database/connection'
 import { hashOf, hashOfSamples } from '../database/hash'
 import { cachedResult, keepResult } from '../database/repositories/results'
-import { findRuns, type FoundRun } from '../database/repositories/runs'
+import { findRuns, type FoundRun } from './repository/findRuns'
 import { inThread } from '../workers/pool'
 import { membersOf, seriesAt } from './series'
 

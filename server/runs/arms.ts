@@ -3,7 +3,7 @@
  * may have the same.
  */
 import type { Origin } from '../../core/formats/document'
-import type { FoundRun } from '../database/repositories/runs'
+import type { FoundRun } from './repository/findRuns'
 
 export const ORIGIN_WORDS: Record<Origin, string> = {
   measured: 'measured here',

@@ -3,7 +3,7 @@
  */
 import { sql } from 'drizzle-orm'
 import type { Connection } from '../database/connection'
-import { findRuns } from '../database/repositories/runs'
+import { findRuns } from './repository/findRuns'
 import { keepSummaries } from './keepSummaries'
 import { summaryOf, unanswered } from './runLine'
 
@@ -14,10 +14,8 @@ export async function bareSummaries(tx: Connection, ids: readonly string[]): Pro
     const runs = await findRuns(tx, ids.slice(from, from + AT_A_TIME), { traces: false })
     await keepSummaries(
       tx,
-      runs.map(({ record, stored }) => ({
-        ...summaryOf(record, stored, unanswered(record.kind)),
-        staleSince: sql`clock_timestamp()`,
-      })),
+      runs.map(({ record, stored }) => summaryOf(record, stored, unanswered(record.kind))),
+      { since: sql`clock_timestamp()` },
     )
   }
 }

@@ -9,7 +9,7 @@ import { ORIGINS, type Origin } from '../../core/formats/document'
 import { conventionsOf, listedOptions } from '../../shared/runOptions'
 import type { RunComparison } from '../../shared/runComparison'
 import type { Connection } from '../database/connection'
-import { findRuns, type FoundRun } from '../database/repositories/runs'
+import { findRuns, type FoundRun } from './repository/findRuns'
 import { answerRun } from './answerRun'
 import { armKey, armNames, ORIGIN_WORDS } from './arms'
 

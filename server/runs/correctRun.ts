@@ -8,7 +8,7 @@ import type { ReadRun } from '../../shared/typedRun'
 import { crossCheckReadings } from '../../shared/typedRunChecks'
 import type { Connection, Database } from '../database/connection'
 import { appendCorrection, isStored, lockRevision } from '../database/repositories/corrections'
-import { findRun } from '../database/repositories/runs'
+import { findRun } from './repository/findRuns'
 import { recompute } from './recompute'
 
 export type CorrectOutcome =

@@ -8,7 +8,7 @@ import { toRunDocument } from '../../core/formats/toRunDocument'
 import { defaultOptions } from '../../shared/reduceRequest'
 import { asText, TABLE_COLUMNS, type Cell } from '../../shared/runTable'
 import type { Connection } from '../database/connection'
-import { findRuns, type FoundRun } from '../database/repositories/runs'
+import { findRuns, type FoundRun } from './repository/findRuns'
 import { linesOf } from './listRuns'
 
 export const EXPORT_FORMATS = ['csv', 'xlsx', 'json'] as const

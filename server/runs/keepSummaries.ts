@@ -1,51 +1,65 @@
-import { sql, type SQL } from 'drizzle-orm'
+import { getTableColumns, sql, type SQL } from 'drizzle-orm'
+import type { TraceReading } from '../../core/formats/traceReading'
 import type { Connection } from '../database/connection'
 import { runSummary } from '../database/schema'
 import type { RunSummary } from './runLine'
 
-const set = (column: string) => sql.raw(`excluded.${column}`)
+export type KeptSummary = RunSummary & {
+  meanKey?: string | null
+  readingKey?: string | null
+  traceReading?: TraceReading | null
+}
 
-/** Writes rows of the logbook. @param seenStale what became stale after it stays so */
+/** What stands as long as the readings do: most of a row's bytes. */
+const OF_READINGS: readonly string[] = ['ribbon', 'readingKey', 'traceReading']
+type Column = [key: string, name: string]
+const ALL: Column[] = Object.entries(getTableColumns(runSummary))
+  .filter(([key]) => !['staleSince', 'tags'].includes(key))
+  .map(([key, { name }]) => [key, name])
+const FIGURES = ALL.filter(([key]) => !OF_READINGS.includes(key))
+
+/**
+ * Writes rows of the logbook. Those without a ribbon are there already, and keep the one they have.
+ * @param since when they are stale; what became so after `seen` stays so
+ */
 export async function keepSummaries(
   db: Connection,
-  rows: readonly (RunSummary & { meanKey?: string | null; staleSince?: SQL })[],
-  seenStale: string | null = null,
+  rows: readonly KeptSummary[],
+  { since = null, seen = null }: { since?: SQL | null; seen?: string | null } = {},
 ): Promise<void> {
-  if (rows.length === 0) return
-  const staleSince = sql`case when ${runSummary.staleSince} > ${seenStale ?? '-infinity'}::timestamptz then ${runSummary.staleSince} end`
+  const stale = sql`case when ${runSummary.staleSince} > ${seen ?? '-infinity'}::timestamptz then ${runSummary.staleSince} end`
+  const whole = rows.filter((row) => row.ribbon !== undefined)
+  if (whole.length > 0)
+    await db.execute(sql`
+      insert into ${runSummary} (${namesOf(ALL)}, stale_since)
+      select ${namesOf(ALL)}, ${since ?? sql`null::timestamptz`} from ${recordset(ALL, whole)}
+      on conflict (run_id) do update set ${settingOf(ALL, 'excluded')}, stale_since = ${stale}`)
+  const figures = rows.filter((row) => row.ribbon === undefined)
+  if (figures.length > 0)
+    await db.execute(sql`
+      update ${runSummary} set ${settingOf(FIGURES, 'new')}, stale_since = ${stale}
+      from ${recordset(FIGURES, figures)} as new where ${runSummary.runId} = new.run_id`)
+}
+
+const namesOf = (columns: readonly Column[]): SQL =>
+  sql.join(
+    columns.map(([, name]) => sql.identifier(name)),
+    sql`, `,
+  )
+const settingOf = (columns: readonly Column[], from: string): SQL =>
+  sql.join(
+    columns
+      .filter(([key]) => key !== 'runId')
+      .map(([, name]) => sql`${sql.identifier(name)} = ${sql.identifier(from)}.${sql.identifier(name)}`),
+    sql`, `,
+  )
+
+/** Rows as one word: placeholders for each of their figures take longer to write than the rows. */
+function recordset(columns: readonly Column[], rows: readonly KeptSummary[]): SQL {
+  // In one order, as all who write many rows: two that cross would wait for each other.
   const ordered = [...rows].sort((a, b) => (a.runId < b.runId ? -1 : 1))
-  await db
-    .insert(runSummary)
-    .values(ordered)
-    .onConflictDoUpdate({
-      target: runSummary.runId,
-      set: {
-        startedAt: set('started_at'),
-        day: set('day'),
-        origin: set('origin'),
-        voided: set('voided'),
-        setupId: set('setup_id'),
-        setup: set('setup'),
-        placeId: set('place_id'),
-        place: set('place'),
-        fuelId: set('fuel_id'),
-        fuel: set('fuel'),
-        methodId: set('method_id'),
-        method: set('method'),
-        personId: set('person_id'),
-        person: set('person'),
-        remarks: set('remarks'),
-        words: set('words'),
-        timeToBoilS: set('time_to_boil_s'),
-        gPerL: set('g_per_l'),
-        normalisedGPerL: set('normalised_g_per_l'),
-        efficiency: set('efficiency'),
-        burnRateGPerMin: set('burn_rate_g_per_min'),
-        firepowerW: set('firepower_w'),
-        line: set('line'),
-        coreVersion: set('core_version'),
-        meanKey: set('mean_key'),
-        staleSince,
-      },
-    })
+  const named = ordered.map((row) =>
+    Object.fromEntries(columns.map(([key, name]) => [name, row[key as keyof KeptSummary] ?? null])),
+  )
+  return sql`json_populate_recordset(null::${runSummary}, ${JSON.stringify(named)}::json)`
 }

@@ -23,19 +23,20 @@ import {
   type RunList,
   type RunListQuery,
 } from '../../shared/runList'
-import type { RunIds, RunLine } from '../../shared/runRecord'
+import type { Ribbon, RunIds, RunLine } from '../../shared/runRecord'
 import { anyOf } from '../database/anyOf'
 import type { Connection } from '../database/connection'
 import { run, runSummary } from '../database/schema'
 import { beyond, cursorOf, groupKeys, GROUPED, ordered, orderKeys, writeCursor, type Cursor } from './listOrder'
 
-const { line, tags, voided, staleSince, runId, setupId, placeId, fuelId, methodId, personId } =
+const { line, ribbon, tags, voided, staleSince, runId, setupId, placeId, fuelId, methodId, personId } =
   getTableColumns(runSummary)
 /** What a line is made of. */
-export const LINE = { id: runId, line, tags, voided, staleSince, setupId, placeId, fuelId, methodId, personId }
+export const LINE = { id: runId, line, ribbon, tags, voided, staleSince, setupId, placeId, fuelId, methodId, personId }
 
 interface LineRow extends RunIds {
   line: (typeof runSummary.$inferSelect)['line']
+  ribbon: Ribbon
   tags: string[]
   voided: boolean
   staleSince: Date | null
@@ -43,6 +44,7 @@ interface LineRow extends RunIds {
 /** As it is shown: what may change without being worked out anew comes from its columns. */
 export const lineOfSummary = (row: LineRow): RunLine => ({
   ...row.line,
+  ribbon: row.ribbon,
   tags: row.tags,
   voided: row.voided,
   stale: row.staleSince !== null,

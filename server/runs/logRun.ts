@@ -7,7 +7,9 @@ import type { FieldProblem } from '../../shared/readProblems'
 import type { Connection } from '../database/connection'
 import { hashOf } from '../database/hash'
 import { dropDraft } from '../database/repositories/drafts'
-import { insertTypedRun, resolveRun, runBodyHash, type ResolvedRun } from '../database/repositories/runs'
+import { resolveRun, type ResolvedRun } from './repository/resolveRun'
+import { insertTypedRun } from './repository/insertRun'
+import { runBodyHash } from './repository/findRuns'
 import { recompute } from './recompute'
 
 export type LogOutcome =

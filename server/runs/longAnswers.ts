@@ -6,7 +6,7 @@ import { and, desc, eq, isNull, notExists, sql } from 'drizzle-orm'
 import { CORE_VERSION } from '../../core/version'
 import { listedOptions } from '../../shared/runOptions'
 import type { Connection } from '../database/connection'
-import { findRuns, type FoundRun } from '../database/repositories/runs'
+import { findRuns, type FoundRun } from './repository/findRuns'
 import { result, run, trace, traceChunk } from '../database/schema'
 import { answerRun } from './answerRun'
 

@@ -8,6 +8,7 @@ import type { Connection, Database } from '../database/connection'
 import { run, runSummary } from '../database/schema'
 import { bareSummaries } from './bareSummaries'
 import { countUp, isApart, keepKeys, keepMissingKeys, keysOf, LISTED, lockSeries, membersOf } from './series'
+import { dropMeansOfNone } from './setupSummaries'
 import { markStale, rowsIn } from './stale'
 import { workOutApart, workOutSeries } from './workOut'
 
@@ -21,6 +22,7 @@ export async function recompute(tx: Connection, runIds: readonly string[]): Prom
   await lockSeries(tx, keys)
   await keepKeys(tx, and(LISTED, anyOf(run.id, runIds))!)
   await countUp(tx, keys)
+  await dropMeansOfNone(tx, keys)
   if ((await membersOf(tx, keys)).length > AT_ONCE) return later(tx, runIds, keys)
   for (const key of keys) await workOutSeries(tx, key)
 }

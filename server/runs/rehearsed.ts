@@ -12,7 +12,7 @@ import { anyOf } from '../database/anyOf'
 import { byKey } from '../database/byKey'
 import type { Connection } from '../database/connection'
 import { currentEvents } from '../database/repositories/current'
-import { findRuns, type FoundRun } from '../database/repositories/runs'
+import { findRuns, type FoundRun } from './repository/findRuns'
 import { run } from '../database/schema'
 
 /** As many of the newest say how somebody calls. */

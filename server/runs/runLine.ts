@@ -5,11 +5,15 @@ import type { RunAnswer } from '../../core/formats/answer'
 import type { StoredRun } from '../../core/formats/toRunDocument'
 import { CORE_VERSION } from '../../core/version'
 import type { RunRemark } from '../../shared/runList'
-import type { RunLine, RunRecord } from '../../shared/runRecord'
+import type { Ribbon, RunLine, RunRecord } from '../../shared/runRecord'
 import type { runSummary } from '../database/schema'
 import { ribbonOf } from './ribbonOf'
 
-export type RunSummary = Omit<typeof runSummary.$inferInsert, 'meanKey' | 'staleSince' | 'tags'>
+/** Without a ribbon: that which it has still stands, with what its trace said. */
+export type RunSummary = Omit<
+  typeof runSummary.$inferInsert,
+  'meanKey' | 'staleSince' | 'tags' | 'ribbon' | 'readingKey' | 'traceReading'
+> & { ribbon?: Ribbon }
 
 type Shown =
   | 'kind'
@@ -49,8 +53,9 @@ export const unanswered = (kind: RunAnswer['kind']): ShownAnswer => ({
 export const ELSEWHERE = 'elsewhere'
 export const NO_METHOD = 'by no method'
 
-export function summaryOf(record: RunRecord, stored: StoredRun, answer: ShownAnswer): RunSummary {
-  const line = lineOf(record, stored, answer)
+export function summaryOf(record: RunRecord, stored: StoredRun, answer: ShownAnswer): RunSummary & { ribbon: Ribbon } {
+  const line = lineOf(record, answer)
+  const ribbon = ribbonOf(stored, answer)
   const {
     id,
     setup,
@@ -81,7 +86,7 @@ export function summaryOf(record: RunRecord, stored: StoredRun, answer: ShownAns
     method,
     personId: record.personId,
     person,
-    remarks: remarksOf(line),
+    remarks: remarksOf(line, ribbon.weighed),
     words: [setup, place, fuel, method, person, record.notes, ...record.parts.map((part) => part.name)]
       .join(' ')
       .toLowerCase(),
@@ -92,6 +97,7 @@ export function summaryOf(record: RunRecord, stored: StoredRun, answer: ShownAns
     burnRateGPerMin,
     firepowerW,
     line,
+    ribbon,
     coreVersion: CORE_VERSION,
   }
 }
@@ -104,7 +110,7 @@ function dayOf(at: string, zone: string): string {
 }
 const days = new Map<string, Intl.DateTimeFormat>()
 
-function lineOf(record: RunRecord, stored: StoredRun, answer: ShownAnswer): RunSummary['line'] {
+function lineOf(record: RunRecord, answer: ShownAnswer): RunSummary['line'] {
   const {
     timeToBoilS,
     gPerL,
@@ -138,7 +144,6 @@ function lineOf(record: RunRecord, stored: StoredRun, answer: ShownAnswer): RunS
     status,
     ended,
     worstFlag: worstOf(flags),
-    ribbon: ribbonOf(stored, answer),
     origin,
     person,
     efficiency,
@@ -147,7 +152,7 @@ function lineOf(record: RunRecord, stored: StoredRun, answer: ShownAnswer): RunS
   }
 }
 
-function remarksOf({ worstFlag, ended, status, breakIn, ribbon }: RunSummary['line']): RunRemark[] {
+function remarksOf({ worstFlag, ended, status, breakIn }: RunSummary['line'], weighed: boolean): RunRemark[] {
   return [
     ...(worstFlag?.severity === 'error'
       ? [worstFlag.text as 'impossible' | 'contradictory']
@@ -160,7 +165,7 @@ function remarksOf({ worstFlag, ended, status, breakIn, ribbon }: RunSummary['li
         ? ['stopped' as const]
         : []),
     ...(status === 'partly' ? ['partly' as const] : []),
-    ...(ribbon.weighed ? [] : ['unweighed' as const]),
+    ...(weighed ? [] : ['unweighed' as const]),
     ...(breakIn ? ['breakIn' as const] : []),
   ]
 }

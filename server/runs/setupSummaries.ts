@@ -1,11 +1,22 @@
 /** The core's means of the runs of each series, as they stand. */
-import { eq } from 'drizzle-orm'
+import { and, eq, inArray, notExists } from 'drizzle-orm'
 import type { MeanOf, ReduceAnswer, RunAnswer, SetupMean } from '../../core/formats/answer'
 import type { StoredRun } from '../../core/formats/toRunDocument'
 import type { Connection } from '../database/connection'
 import { hashOf } from '../database/hash'
-import { setupSummary } from '../database/schema'
+import { run, setupSummary } from '../database/schema'
 import type { Options } from './answerRun'
+
+/** A series that all its runs have left has no mean, and no row that would have it worked out. */
+export const dropMeansOfNone = (tx: Connection, seriesKeys: readonly string[]) =>
+  tx
+    .delete(setupSummary)
+    .where(
+      and(
+        inArray(setupSummary.seriesKey, [...seriesKeys]),
+        notExists(tx.select({ id: run.id }).from(run).where(eq(run.seriesKey, setupSummary.seriesKey))),
+      ),
+    )
 
 export const dropMeans = (tx: Connection, seriesKey: string) =>
   tx.delete(setupSummary).where(eq(setupSummary.seriesKey, seriesKey))

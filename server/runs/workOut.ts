@@ -8,11 +8,12 @@ import type { RunAnswer } from '../../core/formats/answer'
 import { toRunDocument } from '../../core/formats/toRunDocument'
 import { listedOptions } from '../../shared/runOptions'
 import type { Connection } from '../database/connection'
-import { findRuns, type FoundRun } from '../database/repositories/runs'
-import { traceChunks } from '../database/repositories/traces'
+import { findRuns, type FoundRun } from './repository/findRuns'
+import { traceChunks, type TraceChunks } from '../database/repositories/traces'
 import { runSummary } from '../database/schema'
 import { needsTrace, readsCalls, requestOf, type Options } from './answerRun'
-import { keepSummaries } from './keepSummaries'
+import { keepSummaries, type KeptSummary } from './keepSummaries'
+import { keptReadings } from './keptReadings'
 import { tellLong } from './longAnswers'
 import { summaryOf, type RunSummary } from './runLine'
 import { dropMeans, keepMeans } from './setupSummaries'
@@ -45,14 +46,14 @@ export async function workOutApart(
   seenStale: string | null = null,
 ): Promise<void> {
   for (const part of inParts(ids, await traceChunks(tx, [...ids])))
-    await keepSummaries(tx, (await findRuns(tx, part)).map(rowAlone), seenStale)
+    await keepSummaries(tx, (await findRuns(tx, part)).map(rowAlone), { seen: seenStale })
 }
 
 function rowAlone(found: FoundRun): RunSummary {
   const [answer] = reduce(requestOf({ ...found, apart: true }, [], listedOptions(found.method))).runs
-  return rowFrom(found, answer as RunAnswer)
+  return summaryFrom(found, answer as RunAnswer)
 }
-const rowFrom = ({ record, stored }: FoundRun, answer: RunAnswer | undefined): RunSummary => {
+const summaryFrom = ({ record, stored }: FoundRun, answer: RunAnswer | undefined): RunSummary => {
   if (answer === undefined || 'error' in answer) throw new Error(`Run ${record.id} was not reduced`)
   return summaryOf(record, stored, answer)
 }
@@ -84,14 +85,18 @@ function byConventions(members: readonly FoundRun[]): Alike[] {
 interface Work extends Alike {
   key: string
   members: readonly FoundRun[]
-  chunks: ReadonlyMap<string, number>
+  chunks: ReadonlyMap<string, TraceChunks>
   seenStale: string | null
 }
 
 /** Runs of one series that are read by the same conventions: their rows, and the means that they enter. */
-async function workOutAlike(tx: Connection, { key, options, own, members, chunks, seenStale }: Work): Promise<void> {
+async function workOutAlike(tx: Connection, work: Work): Promise<void> {
+  const { key, options, members, chunks, seenStale } = work
+  const kept = await keptReadings(tx, work)
+  const own = work.own.map((one) => kept.take(one))
   const [first] = own as [FoundRun]
-  const others = members.filter((one) => one !== first).map((one) => one.stored)
+  const ownIds = new Set(own.map((one) => one.record.id))
+  const others = [...own.slice(1), ...members.filter((one) => !ownIds.has(one.record.id))].map((one) => one.stored)
   const { answer, again } = reduceLight(requestOf(first, others, options))
   const meanKeyOf = await keepMeans(tx, {
     key,
@@ -101,37 +106,41 @@ async function workOutAlike(tx: Connection, { key, options, own, members, chunks
     own: own.map((one) => one.stored),
   })
   const answers = new Map(answer.runs.flatMap((one) => ('error' in one ? [] : [[one.id, one] as const])))
-  const row = (found: FoundRun, said: RunAnswer | undefined) => ({
-    ...rowFrom(found, said),
+  const row = (found: FoundRun, said: RunAnswer | undefined): KeptSummary => ({
+    ...summaryFrom(found, said),
     meanKey: said?.mean ? meanKeyOf(said.mean) : null,
   })
-  const untraced = own.filter((one) => !chunks.has(one.record.id))
-  for (let from = 0; from < untraced.length; from += ROWS_AT_A_TIME) {
-    const part = untraced.slice(from, from + ROWS_AT_A_TIME)
-    await keepSummaries(
-      tx,
-      part.map((one) => row(one, answers.get(one.record.id))),
-      seenStale,
-    )
+  const stands = (found: FoundRun) => kept.stands(found.record.id)
+  const untraced = own.filter((one) => stands(one) || !chunks.has(one.record.id))
+  for (const part of inHundreds(untraced)) {
+    const rows = part.map((one) => {
+      const { ribbon, ...figures } = row(one, answers.get(one.record.id))
+      return stands(one) ? figures : { ...figures, ribbon, ...kept.toKeep(one.record.id, null) }
+    })
+    await keepSummaries(tx, rows, { seen: seenStale })
   }
-  const traced = own.map((one) => one.record.id).filter((id) => chunks.has(id))
+  const traced = own.filter((one) => !stands(one) && chunks.has(one.record.id)).map((one) => one.record.id)
   for (const part of inParts(traced, chunks)) {
     const whole = await findRuns(tx, part)
-    await keepSummaries(
-      tx,
-      whole.map((one) => row(one, again(toRunDocument({ ...one.stored, setup: first.stored.setup })))),
-      seenStale,
-    )
+    const rows = whole.map((one) => {
+      const said = again(toRunDocument({ ...one.stored, setup: first.stored.setup }))
+      return { ...row(one, said.answer), ...kept.toKeep(one.record.id, said.traceReading) }
+    })
+    await keepSummaries(tx, rows, { seen: seenStale })
     await tellLong(tx, whole)
   }
 }
 
+function* inHundreds(runs: readonly FoundRun[]): Generator<FoundRun[]> {
+  for (let from = 0; from < runs.length; from += ROWS_AT_A_TIME) yield runs.slice(from, from + ROWS_AT_A_TIME)
+}
+
 /** As many runs at a time as their traces allow. */
-function inParts(ids: readonly string[], chunks: ReadonlyMap<string, number>): string[][] {
+function inParts(ids: readonly string[], chunks: ReadonlyMap<string, TraceChunks>): string[][] {
   const parts: string[][] = []
   let held = Infinity
   for (const id of ids) {
-    const own = chunks.get(id) ?? 0
+    const own = chunks.get(id)?.n ?? 0
     if (held + own > CHUNKS_AT_A_TIME || parts.at(-1)!.length >= ROWS_AT_A_TIME) {
       parts.push([])
       held = 0

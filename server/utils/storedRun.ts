@@ -1,6 +1,6 @@
 import type { H3Event } from 'h3'
 import { isUuid } from '#shared/uuid'
-import { findRun } from '#server/database/repositories/runs'
+import { findRun } from '#server/runs/repository/findRuns'
 
 /** The run the route names, or an error in words. */
 export async function requireRun(event: H3Event) {

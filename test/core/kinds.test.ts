@@ -6,7 +6,8 @@ import fc from 'fast-check'
 import jstat from 'jstat'
 import { describe, expect, it } from 'vitest'
 import type { RunAnswer } from '../../core/formats/answer'
-import { reduce, runInSeries } from '../../core/reduce'
+import type { RunDocument } from '../../core/formats/document'
+import { reduce, reduceLight, runInSeries } from '../../core/reduce'
 import { monteCarloRun } from '../../core/reduce/monteCarloRun'
 import { REFERENCES, STANDARD_BENCH } from '../../core/normalise/reference'
 import { normalise, normaliseInFull } from '../../core/normalise/normalise'
@@ -627,6 +628,31 @@ describe('laws, over any physical run', () => {
       fuel: { kind: 'isobutane-propane', usedG, scaleResolutionG: 0.1 },
       events: ev(['lit', 0], ['potOn', lead], ['rollingBoil', lead + boilS]),
     }))
+
+  it('what a trace said stands in for its samples, and for nothing else', () => {
+    fc.assert(
+      fc.property(
+        physical,
+        fc.constantFrom(0, 1, 2),
+        fc.double({ min: 20, max: 50, noNaN: true }),
+        (run, noise, lhv) => {
+          const boilS = (run.events as { kind: string; s: number }[]).find((e) => e.kind === 'rollingBoil')!.s
+          const { startC } = run.water as { startC: number }
+          const trace = Array.from({ length: 80 }, (_, i): [number, number] => {
+            const s = (i * boilS * 1.3) / 79
+            return [s, Math.min(96, startC + ((96 - startC) * s) / boilS) + (noise / 10) * Math.sin(i * 7)]
+          })
+          const [whole] = request([{ ...run, trace }]).runs as [RunDocument]
+          const { traceReading } = reduceLight(request([run])).again(whole)
+          const hotter = request([{ ...part(run, 'fuel', { lhvMJPerKg: lhv }), trace }])
+          const [sampled] = hotter.runs as [RunDocument]
+          const kept = { ...hotter, runs: [{ ...sampled, trace: [], traceReading }] }
+          expect(reduce(kept).runs).toEqual(reduce(hotter).runs)
+        },
+      ),
+      { numRuns: proofs(500) },
+    )
+  })
 
   it('quick and full normalisation are one', () => {
     fc.assert(

@@ -23,7 +23,7 @@ import { emptyTypedRun } from '../../shared/typedRun'
 import type { ImportPage, StoredMapping } from '../../shared/tableImport/imports'
 import type { TableMapping } from '../../shared/tableImport/mapping'
 import { IMPORT } from '../../shared/limits'
-import { findRuns } from '../../server/database/repositories/runs'
+import { findRuns } from '../../server/runs/repository/findRuns'
 import { channelTraces } from '../../server/database/repositories/traces'
 import { importChunk, run, runSummary, setup, tableImport } from '../../server/database/schema'
 import * as schema from '../../server/database/schema'
@@ -268,8 +268,9 @@ it('a logger’s file of several channels goes to its run, moves its figures, is
   const page = await stage(demo, 'logger.csv', `time (s),Water °F,Air °C,Scale [g]\n${lines.join('\n')}`)
   const mapping = { ...page.guessedTrace!, runId: one!.record.id }
   const answer = async () =>
-    (await demo.db.select({ line: runSummary.line }).from(runSummary).where(eq(runSummary.runId, one!.record.id)))[0]!
-      .line.ribbon.water.length
+    (
+      await demo.db.select({ ribbon: runSummary.ribbon }).from(runSummary).where(eq(runSummary.runId, one!.record.id))
+    )[0]!.ribbon.water.length
   const before = await answer()
   expect((await store(demo, page.id, { what: 'trace', mapping })).status).toBe('saved')
   expect(await findImport(demo.db, page.id)).toMatchObject({ state: 'stored', stored: 450 })

@@ -23,7 +23,7 @@ import {
 } from '../../shared/runList'
 import type { RunLine } from '../../shared/runRecord'
 import { emptyTypedRun, type TypedRun } from '../../shared/typedRun'
-import { run, runSummary, setup as setupTable, setupSummary } from '../../server/database/schema'
+import { fuelBatch, run, runSummary, setup as setupTable, setupSummary } from '../../server/database/schema'
 import { kitChoices } from '../../server/database/repositories/kit'
 import { findSetup, listSetups, saveSetup } from '../../server/kit/setups'
 import { loadDemonstration } from '../../server/demo/load'
@@ -36,7 +36,7 @@ import { figuresLeft, markStale, rowsIn } from '../../server/runs/stale'
 import { answerRun } from '../../server/runs/answerRun'
 import { made, newRecord } from '../../server/runs/burnOne'
 import { saveBatch } from '../../server/kit/fuels'
-import { findRun } from '../../server/database/repositories/runs'
+import { findRun } from '../../server/runs/repository/findRuns'
 import type { TypedRecord } from '../../shared/record'
 import { listedOptions } from '../../shared/runOptions'
 import type { RunAnswer } from '../../core/formats/answer'
@@ -290,6 +290,42 @@ describe('rows', () => {
     expect((await figuresLeft(bench.db)).stale).toBe(0)
     expect(untagged(await allLines(bench.db))).toEqual(untagged(await rowsAnew()))
   }, 120_000)
+
+  it('take what a trace said as it was kept where only the fuel changed', async () => {
+    const [traced] = await bench.db
+      .select({ id: run.id, batchId: run.fuelBatchId, seriesKey: run.seriesKey })
+      .from(run)
+      .innerJoin(runSummary, eq(runSummary.runId, run.id))
+      .where(isNotNull(runSummary.traceReading))
+    const readings = () =>
+      bench.db
+        .select({ id: runSummary.runId, key: runSummary.readingKey, reading: runSummary.traceReading })
+        .from(runSummary)
+        .innerJoin(run, eq(run.id, runSummary.runId))
+        .where(isNotNull(runSummary.traceReading))
+        .orderBy(runSummary.runId)
+    const before = { readings: await readings(), lines: await allLines(bench.db) }
+    const [{ lhv }] = (await bench.db
+      .select({ lhv: fuelBatch.lhvJPerKg })
+      .from(fuelBatch)
+      .where(eq(fuelBatch.id, traced!.batchId!))) as [{ lhv: number | null }]
+    const heat = (lhvJPerKg: number | null) =>
+      bench.db.transaction(async (tx) => {
+        await tx.update(fuelBatch).set({ lhvJPerKg }).where(eq(fuelBatch.id, traced!.batchId!))
+        await recomputeWhere(tx, eq(run.fuelBatchId, traced!.batchId!))
+      })
+    await heat(41e6)
+    while (await workOutNext(bench.db));
+    const lineOf = (lines: RunLine[]) => lines.find((line) => line.id === traced!.id)!
+    const after = await allLines(bench.db)
+    expect(await readings()).toEqual(before.readings)
+    expect(lineOf(after).efficiency).not.toBe(lineOf(before.lines).efficiency)
+    expect(lineOf(after).ribbon).toEqual(lineOf(before.lines).ribbon)
+    expect(untagged(after)).toEqual(untagged(await rowsAnew()))
+    await heat(lhv)
+    while (await workOutNext(bench.db));
+    expect(untagged(await allLines(bench.db))).toEqual(untagged(before.lines))
+  }, 60_000)
 
   it('follow a set-up that is called otherwise', async () => {
     const { id } = (await listSetups(bench.db)).find((one) => one.name === 'Dacite with mug')!

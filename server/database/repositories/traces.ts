@@ -147,13 +147,22 @@ export async function scaledRuns(db: Connection, runIds: string[]): Promise<Set<
   )
 }
 
-/** How many chunks each run's traces have; a run without is not named. */
-export async function traceChunks(db: Connection, runIds: string[]): Promise<Map<string, number>> {
+export interface TraceChunks {
+  n: number
+  /** Of all that was sampled. */
+  hash: string
+}
+/** The chunks of each run's traces; a run without is not named. */
+export async function traceChunks(db: Connection, runIds: string[]): Promise<Map<string, TraceChunks>> {
   const rows = await db
-    .select({ runId: trace.runId, n: sql<number>`count(*)::int` })
+    .select({
+      runId: trace.runId,
+      n: sql<number>`count(*)::int`,
+      hash: sql<string>`md5(string_agg(${trace.channel} || ${traceChunk.hash}, ',' order by ${trace.channel}, ${traceChunk.seq}))`,
+    })
     .from(traceChunk)
     .innerJoin(trace, eq(trace.id, traceChunk.traceId))
     .where(and(anyOf(trace.runId, runIds), isNull(trace.removedAt)))
     .groupBy(trace.runId)
-  return new Map(rows.map((row) => [row.runId, row.n]))
+  return new Map(rows.map(({ runId, ...chunks }) => [runId, chunks]))
 }

@@ -1,7 +1,8 @@
 import { boolean, date, doublePrecision, index, jsonb, pgTable, text, timestamp, uuid } from 'drizzle-orm/pg-core'
 import { sql } from 'drizzle-orm'
 import type { Origin } from '../../../core/formats/document'
-import type { RunIds, RunLine } from '../../../shared/runRecord'
+import type { TraceReading } from '../../../core/formats/traceReading'
+import type { Ribbon, RunIds, RunLine } from '../../../shared/runRecord'
 import type { RunRemark } from '../../../shared/runList'
 import { createdAt, id } from './columns'
 import { person } from './people'
@@ -46,7 +47,12 @@ export const runSummary = pgTable(
     efficiency: doublePrecision('efficiency'),
     burnRateGPerMin: doublePrecision('burn_rate_g_per_min'),
     firepowerW: doublePrecision('firepower_w'),
-    line: jsonb('line').$type<Omit<RunLine, 'stale' | 'tags' | keyof RunIds>>().notNull(),
+    line: jsonb('line').$type<Omit<RunLine, 'stale' | 'tags' | 'ribbon' | keyof RunIds>>().notNull(),
+    ribbon: jsonb('ribbon').$type<Ribbon>().notNull(),
+    /** Of what the ribbon and the trace's reading were made: as long as it stands, so do they. */
+    readingKey: text('reading_key'),
+    /** Null: it has no trace that is read so. */
+    traceReading: jsonb('trace_reading').$type<TraceReading>(),
     coreVersion: text('core_version').notNull(),
     /** The mean of its set-up that it enters: a key of setup_summary. */
     meanKey: text('mean_key'),

@@ -1,0 +1,133 @@
+/** From the rows of a run to its record for the page, and to what the core reads. */
+import type { StoredRun } from '../../../core/formats/toRunDocument'
+import { unitOf } from '../../../core/quantity/units'
+import type { BurnerProperties, PotProperties, ScreenProperties } from '../../../shared/thing'
+import type { RunRecord } from '../../../shared/runRecord'
+import type { run } from '../../database/schema'
+import type { RunFacts } from './factsOfRuns'
+import type { NamedInstrument, RunKit } from './kitOfRuns'
+
+interface RunParts {
+  row: typeof run.$inferSelect
+  kit: RunKit
+  facts: RunFacts
+  instruments: ReadonlyMap<string, NamedInstrument>
+  trace: [number, number][]
+  scaleTrace: [number, number][]
+}
+
+const takesBurnShare = ({ decided }: RunFacts): boolean => decided.get('fuelToBoil') === 'shareOfBurnTime'
+
+export function recordOf({ row, kit, facts, instruments }: RunParts): RunRecord {
+  const { place, fuel, method } = kit
+  return {
+    id: row.id,
+    origin: row.origin,
+    kind: row.kind,
+    state: row.state,
+    startedAt: row.startedAt.toISOString(),
+    zone: row.zone,
+    notes: row.notes,
+    revision: row.revision,
+    setting: row.setting,
+    breakIn: row.breakIn,
+    method: method === null ? null : { id: method.id, name: method.name, n: method.n },
+    container: kit.container === null ? null : { id: row.containerId!, name: kit.container },
+    personId: row.personId,
+    person: kit.person,
+    placeId: place?.version.placeId ?? null,
+    place: place?.name ?? null,
+    placeAltitudeM: place?.version.altitudeM ?? null,
+    setup: kit.setup.name,
+    setupId: kit.setup.id,
+    setupN: kit.setup.n,
+    fuelId: fuel?.batch.fuelId ?? null,
+    fuel: fuel?.name ?? null,
+    batch: fuel?.batch.name ?? null,
+    takeBurnShare: takesBurnShare(facts),
+    parts: kit.setup.parts,
+    measurements: facts.measurements.map(({ quantity, value, typed, typedUnit, correction, instrumentVersionId }) => ({
+      quantity,
+      value,
+      typed,
+      unit: typedUnit,
+      correction,
+      instrument: instrumentVersionId === null ? null : (instruments.get(instrumentVersionId)?.name ?? null),
+    })),
+    events: facts.events.map(({ id, kind, atMs, payload }) => ({
+      id,
+      kind,
+      atMs,
+      reason: payload.reason ?? null,
+      massG: payload.massG ?? null,
+      waterC: payload.waterC ?? null,
+    })),
+    history: [],
+  }
+}
+
+export function storedOf(parts: RunParts): StoredRun {
+  const { row, kit, facts } = parts
+  const version = kit.place?.version
+  // A rehearsal's time is its stove's, however fast it ran.
+  const pace = row.bench?.rehearsal?.choice.speed ?? 1
+  return {
+    id: row.id,
+    setup: kit.setup.name,
+    origin: row.origin,
+    kind: row.kind,
+    placeAltitudeM: version?.altitudeM ?? null,
+    placeWindHeightM: version?.windHeightM ?? null,
+    placeStationPressurePa: version?.stationPressurePa ?? null,
+    placeSeaLevelPressurePa: version?.seaLevelPressurePa ?? null,
+    scale: finenessOf(parts, ['fuelBefore', 'fuelAfter', 'fuelUsed', 'fuelLoad', 'fuelLeftover']),
+    thermometer: finenessOf(parts, ['waterStart']),
+    boilBy: boilDecision(facts.decided.get('boil')),
+    setting: row.setting,
+    measured: Object.fromEntries(
+      facts.measurements.map((one) => [one.quantity, { value: one.value, dimension: unitOf(one.typedUnit).dimension }]),
+    ),
+    ...heatedBy(kit),
+    takeBurnShare: takesBurnShare(facts),
+    events: facts.events.map(({ kind, atMs, payload }) => ({
+      kind,
+      s: (atMs * pace) / 1000,
+      massG: payload.massG ?? null,
+      waterC: payload.waterC ?? null,
+      reason: payload.reason ?? null,
+    })),
+    trace: atPace(parts.trace, pace),
+    scaleTrace: atPace(parts.scaleTrace, pace),
+    given: row.given,
+  }
+}
+
+function heatedBy({ setup: { parts }, fuel }: RunKit): Pick<StoredRun, 'burner' | 'pot' | 'lid' | 'screen' | 'fuel'> {
+  const property = <T>(role: string) => (parts.find((one) => one.role === role)?.properties ?? null) as T | null
+  const burner = property<BurnerProperties>('burner')
+  return {
+    burner: burner === null ? null : { kind: burner.burner, head: burner.head },
+    pot: property<PotProperties>('pot'),
+    lid: parts.some((one) => one.role === 'lid'),
+    screen: property<ScreenProperties>('screen')?.form ?? 'none',
+    fuel:
+      fuel === null
+        ? null
+        : { kind: fuel.kind, lhvJPerKg: fuel.batch.lhvJPerKg, densityKgPerM3: fuel.batch.densityKgPerM3 },
+  }
+}
+
+/** Of the instrument that the first of these was read by. */
+function finenessOf({ facts, instruments }: RunParts, quantities: readonly string[]): StoredRun['scale'] {
+  const versionId = facts.measurements.find(
+    (one) => one.instrumentVersionId !== null && quantities.includes(one.quantity),
+  )?.instrumentVersionId
+  const properties = versionId ? instruments.get(versionId)?.properties : undefined
+  return properties === undefined ? null : { resolution: properties.resolution, accuracy: properties.accuracy ?? null }
+}
+
+const atPace = (samples: [number, number][], pace: number): [number, number][] =>
+  pace === 1 ? samples : samples.map(([s, value]) => [s * pace, value])
+
+const boilDecision = (answer: string | undefined): StoredRun['boilBy'] =>
+  answer === 'call' || answer === 'trace' ? answer : null
