@@ -11,8 +11,23 @@ export type Cell = string | number | null
 export interface TableColumn {
   key: string
   header: string
-  of: (record: RunRecord, line: RunLine | null) => Cell
+  of: (record: RunRecord, line: TableFigures | null) => Cell
 }
+/** What was made of a run, as a table writes it. */
+export type TableFigures = Pick<
+  RunLine,
+  | 'tags'
+  | 'timeToBoilS'
+  | 'gPerL'
+  | 'normalisedGPerL'
+  | 'normalisedU'
+  | 'efficiency'
+  | 'burnRateGPerMin'
+  | 'firepowerW'
+  | 'status'
+  | 'ended'
+  | 'worstFlag'
+>
 
 /** The unit each dimension is written in. */
 const TABLE_UNITS: Record<Dimension, string> = {

@@ -1,3 +1,8 @@
+import { dueWords } from '#core/bench/cooling'
+import { laneClocks } from '#core/bench/laneClocks'
+import { laneNext, skippable, laneState } from '#core/bench/laneNext'
+import type { LaneAnswer } from '#core/bench/laneSays'
+import { forecastWords } from '#core/bench/predictLane'
 import { useLocalStorage } from '@vueuse/core'
 import type { EventKind } from '#core/run/events'
 import type { Lane } from '#shared/bench'
@@ -28,7 +33,7 @@ export function useLaneView(lane: Ref<Lane>) {
   const clock = computed(() => clocks.value.main)
   const clockName = computed(() => clocks.value.name)
   const others = computed(() => clocks.value.others)
-  const says = computed(() => laneSays(lane.value, second.value, prediction.value, done.value))
+  const says = computed(() => laneSaysNow(lane.value, second.value, prediction.value, done.value))
   const forecast = computed(() => forecastWords(prediction.value, lane.value.method?.body.giveUpS ?? null))
   const due = computed(() => dueWords(lane.value, second.value))
   const lastReading = computed(() => lane.value.state.marks.findLast((mark) => mark.kind === 'reading') ?? null)

@@ -1,3 +1,4 @@
+import { dueWords } from '#core/bench/cooling'
 import { useLocalStorage } from '@vueuse/core'
 
 /** Whether this browser beeps and speaks. */
@@ -30,7 +31,7 @@ export function usePrompts() {
     return lanes.value.flatMap(({ lane, second: now }) => {
       const prediction = lanePredicts(lane, now)
       const reading = dueWords(lane, now)
-      const grave = laneSays(lane, now, prediction, [])
+      const grave = laneSaysNow(lane, now, prediction, [])
         .filter((one) => ['giveUp', 'duration', 'falling', 'unseen'].includes(one.key))
         .map((one) => ({ key: `${lane.runId}.${one.key}`, words: `Lane ${lane.lane}. ${one.words}` }))
       return [

@@ -1,3 +1,4 @@
+import { laneSeconds } from '#core/bench/laneTimes'
 import { v7 as uuidv7 } from 'uuid'
 import { applyAct } from '#shared/applyAct'
 import { emptyBench, isBurning, lastPressed, nextEvent, outcomeOf, zeroOf, type MarkPayload } from '#core/run/benchStep'

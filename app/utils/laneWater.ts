@@ -2,9 +2,10 @@
  * The water of a lane on the lane's own clock: what was read by eye, and what a thermometer sends. Only what came since
  * is worked out: six lanes ask each second, and half an hour of one is four thousand points.
  */
+import type { WaterPoint } from '#core/bench/lane'
+import { waterZero, laneSeconds, once } from '#core/bench/laneTimes'
 import type { Lane } from '#shared/bench'
-
-export type WaterPoint = readonly [s: number, tempC: number]
+import { liveTrace, type LiveTrace } from './liveSamples'
 
 /**
  * Water since pot-on, with the start, in order; where a thermometer sends, its points, with what was read by eye among
@@ -26,7 +27,7 @@ export function lastWaterC(lane: Lane): number | null {
   return (sent && (!read || sent[0] >= read[0]) ? sent : read)?.[1] ?? null
 }
 
-const readByEye = once((lane): WaterPoint[] => {
+const readByEye = once((lane: Lane): WaterPoint[] => {
   const zero = waterZero(lane)
   if (zero === null) return []
   const start = lane.readings.find((one) => one.quantity === 'waterStart')

@@ -2,6 +2,7 @@
  * What the simulated stove of a lane looks like at a moment: played on from where it stood, or anew where a mark
  * changed.
  */
+import { laneSeconds } from '#core/bench/laneTimes'
 import { playScene, sceneAtRest, sceneWords, type Played, type SceneMark } from '#core/simulate/rehearsal'
 import type { Lane } from '#shared/bench'
 

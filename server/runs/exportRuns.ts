@@ -9,7 +9,7 @@ import { defaultOptions } from '../../shared/reduceRequest'
 import { asText, TABLE_COLUMNS, type Cell } from '../../shared/runTable'
 import type { Connection } from '../database/connection'
 import { findRuns, type FoundRun } from './repository/findRuns'
-import { linesOf } from './listRuns'
+import { figuresOf } from './listRuns'
 
 export const EXPORT_FORMATS = ['csv', 'xlsx', 'json'] as const
 export type ExportFormat = (typeof EXPORT_FORMATS)[number]
@@ -18,7 +18,7 @@ export const EXPORT_TYPES: Record<ExportFormat, string> = {
   xlsx: 'application/vnd.openxmlformats-officedocument.spreadsheetml.sheet',
   json: 'application/json; charset=utf-8',
 }
-const AT_A_TIME = 250
+const AT_A_TIME = 1000
 /** Traces are the bulk of a document. */
 const DOCUMENTS_AT_A_TIME = 25
 
@@ -39,22 +39,26 @@ async function* found(
   ids: readonly string[],
   { size, traces }: { size: number; traces: boolean },
 ): AsyncGenerator<FoundRun[]> {
-  for (let from = 0; from < ids.length; from += size) {
+  const read = async (from: number) => {
     const part = ids.slice(from, from + size)
     const runs = new Map((await findRuns(db, part, { traces })).map((one) => [one.record.id, one]))
-    yield part.flatMap((id) => runs.get(id) ?? [])
+    return part.flatMap((id) => runs.get(id) ?? [])
+  }
+  let next = read(0)
+  for (let from = 0; from < ids.length; from += size) {
+    const part = await next
+    // The database reads on while these are written.
+    next = read(from + size)
+    next.catch(() => undefined)
+    yield part
   }
 }
 
 async function* rows(db: Connection, ids: readonly string[]): AsyncGenerator<Cell[][]> {
   for await (const part of found(db, ids, { size: AT_A_TIME, traces: false })) {
-    const lines = new Map(
-      (
-        await linesOf(
-          db,
-          part.map((one) => one.record.id),
-        )
-      ).map((line) => [line.id, line]),
+    const lines = await figuresOf(
+      db,
+      part.map((one) => one.record.id),
     )
     yield part.map(({ record }) =>
       TABLE_COLUMNS.map((column) => asText(column.of(record, lines.get(record.id) ?? null))),

@@ -24,6 +24,7 @@ import {
   type RunListQuery,
 } from '../../shared/runList'
 import type { Ribbon, RunIds, RunLine } from '../../shared/runRecord'
+import type { TableFigures } from '../../shared/runTable'
 import { anyOf } from '../database/anyOf'
 import type { Connection } from '../database/connection'
 import { run, runSummary } from '../database/schema'
@@ -200,9 +201,11 @@ export async function idsOf(db: Connection, filter: RunFilter, most: number): Pr
   return row?.ids?.split(',') ?? []
 }
 
-/** Lines by their ids, in no order. */
-export async function linesOf(db: Connection, ids: readonly string[]): Promise<RunLine[]> {
-  return ids.length === 0
-    ? []
-    : (await db.select(LINE).from(runSummary).where(anyOf(runSummary.runId, ids))).map(lineOfSummary)
+/** What a table says of runs beside their readings, by their ids. */
+export async function figuresOf(db: Connection, ids: readonly string[]): Promise<Map<string, TableFigures>> {
+  const rows = await db
+    .select({ id: runSummary.runId, line: runSummary.line, tags: runSummary.tags })
+    .from(runSummary)
+    .where(anyOf(runSummary.runId, ids))
+  return new Map(rows.map((row) => [row.id, { ...row.line, tags: row.tags }]))
 }

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import type { LaneState } from '#core/bench/laneNext'
 /** The clock by the method's convention; the others small beside it. Not live: a reader of screens asks for it. */
 defineProps<{ clock: string; name: string; others: string; state: LaneState; cool: string }>()
 </script>

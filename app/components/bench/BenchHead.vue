@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import type { LaneState } from '#core/bench/laneNext'
 import type { Lane } from '#shared/bench'
 import { lastPressed } from '#core/run/benchStep'
 

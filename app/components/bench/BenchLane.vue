@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { coolWords } from '#core/bench/cooling'
 import type { Lane } from '#shared/bench'
 
 /** One lane: what it stands at, and what can be pressed. Its sizes come with its layout. */

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import type { LaneNext } from '#core/bench/laneNext'
 import type { Lane } from '#shared/bench'
 import { cautionsFor } from '#shared/cautions'
 

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { feedingCaution } from '#core/bench/cooling'
 import { parseQuantity } from '#core/quantity/parseQuantity'
 import { problemText } from '#core/result'
 import { isBurning, isOver } from '#core/run/benchStep'

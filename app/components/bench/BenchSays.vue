@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import type { Saying, LaneAnswer } from '#core/bench/laneSays'
 import { cautionsFor } from '#shared/cautions'
 
 /**

@@ -8,7 +8,7 @@ const answered = useAnswered()
 const spoken = computed(() =>
   lanes.value.reduce(
     (sum, { lane, second }) =>
-      sum + laneSays(lane, second, lanePredicts(lane, second), answered.value[lane.runId] ?? []).length,
+      sum + laneSaysNow(lane, second, lanePredicts(lane, second), answered.value[lane.runId] ?? []).length,
     0,
   ),
 )

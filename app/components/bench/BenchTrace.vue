@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { laneSeconds } from '#core/bench/laneTimes'
 import type { Lane } from '#shared/bench'
 
 /** The water so far: readings as dots on a line, marks as posts, the boiling point above. */

@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import { readingFor } from '#core/bench/laneNext'
+import { laneSeconds } from '#core/bench/laneTimes'
 import { parseQuantity } from '#core/quantity/parseQuantity'
 import { formatClock } from '#core/quantity/format'
 import { problemText } from '#core/result'
@@ -58,7 +60,7 @@ watch(
     if (opened === null) return
     text.value = opened
     problem.value = ''
-    what.value = readingFor(props.lane, props.view.next.value)
+    what.value = readingFor(props.lane, props.view.next.value) as What
     await nextTick()
     input.value?.focus()
   },

@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import { laneClocks } from '#core/bench/laneClocks'
+import { laneState } from '#core/bench/laneNext'
 import { useEventListener, useMediaQuery, useWakeLock } from '@vueuse/core'
 import { LANES, type LaneName } from '#shared/benchAct'
 import type BenchLaneComponent from '~/components/bench/BenchLane.vue'
