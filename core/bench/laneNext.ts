@@ -11,7 +11,7 @@ export type LaneNext =
   | { type: 'read'; quantity: string; words: string }
   | { type: 'finish'; words: string }
 
-export const NEXT_WORDS: Partial<Record<EventKind, string>> = {
+const NEXT_WORDS: Partial<Record<EventKind, string>> = {
   lit: 'Light',
   bloomed: 'Full flame',
   potOn: 'Pot on',

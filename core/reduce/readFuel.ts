@@ -51,7 +51,7 @@ export function readFuelToEnd(
 }
 
 /** Fuel, by dry wood of the same heat: its uncertainty shrinks alike. */
-export function asDryWood(
+function asDryWood(
   weighed: FuelUsed,
   { grams, perGram, charAsWoodG, flags }: DryWood,
   { fuel }: RunDocument,
@@ -72,7 +72,7 @@ export function asDryWood(
   }
 }
 
-export function fuelToEnd(usedG: number, times: DerivedTimes, document: RunDocument): FuelToBoil | null {
+function fuelToEnd(usedG: number, times: DerivedTimes, document: RunDocument): FuelToBoil | null {
   const flameStartS = times.litS ?? times.potOnS
   const endS = times.boilS ?? times.endedS
   if (flameStartS === null || endS === null || flameTimeBetween(times.burns, flameStartS, endS) < SHORTEST_HEATING_S)
@@ -89,7 +89,7 @@ export function fuelToEnd(usedG: number, times: DerivedTimes, document: RunDocum
 }
 
 /** Where no weighing was typed, the scale that followed it has weighed. */
-export function usedByScale(document: RunDocument, times: DerivedTimes): FuelUsed | null {
+function usedByScale(document: RunDocument, times: DerivedTimes): FuelUsed | null {
   const [fromS, toS] = [times.litS ?? times.potOnS, times.flameEndS ?? times.boilS ?? times.endedS]
   const burned =
     fromS === null || toS === null || document.scaleTrace.length === 0

@@ -71,6 +71,7 @@ export const LEFT_BEHIND: Record<string, string> = {
   now_reading: 'what is so now',
   result: 'a cache',
   run_summary: 'worked out from the facts',
+  run_reading: 'worked out from the facts',
   series: 'worked out from the facts',
   setup_summary: 'worked out from the facts',
   bench_act: 'how acts of devices were acknowledged',

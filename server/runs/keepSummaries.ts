@@ -1,22 +1,17 @@
 import { getTableColumns, sql, type SQL } from 'drizzle-orm'
-import type { TraceReading } from '../../core/formats/traceReading'
+import { anyOf } from '../database/anyOf'
 import type { Connection } from '../database/connection'
-import { runSummary } from '../database/schema'
+import { runReading, runSummary } from '../database/schema'
 import type { RunSummary } from './runLine'
 
-export type KeptSummary = RunSummary & {
-  meanKey?: string | null
-  readingKey?: string | null
-  traceReading?: TraceReading | null
-}
+export type KeptSummary = RunSummary & { meanKey?: string | null }
 
-/** What stands as long as the readings do: most of a row's bytes. */
-const OF_READINGS: readonly string[] = ['ribbon', 'readingKey', 'traceReading']
 type Column = [key: string, name: string]
 const ALL: Column[] = Object.entries(getTableColumns(runSummary))
   .filter(([key]) => !['staleSince', 'tags'].includes(key))
   .map(([key, { name }]) => [key, name])
-const FIGURES = ALL.filter(([key]) => !OF_READINGS.includes(key))
+/** Without what stands as long as the readings do: most of a row's bytes. */
+const FIGURES = ALL.filter(([key]) => key !== 'ribbon')
 
 /**
  * Writes rows of the logbook. Those without a ribbon are there already, and keep the one they have.
@@ -29,11 +24,19 @@ export async function keepSummaries(
 ): Promise<void> {
   const stale = sql`case when ${runSummary.staleSince} > ${seen ?? '-infinity'}::timestamptz then ${runSummary.staleSince} end`
   const whole = rows.filter((row) => row.ribbon !== undefined)
-  if (whole.length > 0)
+  if (whole.length > 0) {
+    // Another ribbon: what was kept beside the one before says nothing of it.
+    await db.delete(runReading).where(
+      anyOf(
+        runReading.runId,
+        whole.map((row) => row.runId),
+      ),
+    )
     await db.execute(sql`
       insert into ${runSummary} (${namesOf(ALL)}, stale_since)
       select ${namesOf(ALL)}, ${since ?? sql`null::timestamptz`} from ${recordset(ALL, whole)}
       on conflict (run_id) do update set ${settingOf(ALL, 'excluded')}, stale_since = ${stale}`)
+  }
   const figures = rows.filter((row) => row.ribbon === undefined)
   if (figures.length > 0)
     await db.execute(sql`

@@ -3,6 +3,7 @@
  * and no reading.
  */
 import { isDeepStrictEqual } from 'node:util'
+import { eq, sql } from 'drizzle-orm'
 import { CORE_VERSION } from '../../core/version'
 import { toRunDocument } from '../../core/formats/toRunDocument'
 import type { TraceReading } from '../../core/formats/traceReading'
@@ -10,7 +11,7 @@ import { anyOf } from '../database/anyOf'
 import type { Connection } from '../database/connection'
 import { hashOf } from '../database/hash'
 import type { TraceChunks } from '../database/repositories/traces'
-import { runSummary } from '../database/schema'
+import { runReading, runSummary } from '../database/schema'
 import { needsTrace, type Options } from './answerRun'
 import type { FoundRun } from './repository/findRuns'
 
@@ -24,28 +25,48 @@ interface KeptReadings {
   stands: (id: string) => boolean
   /** The run, with what its trace said where that stands. */
   take: (run: FoundRun) => FoundRun
-  /** What is kept of a run that was read anew. */
-  toKeep: (id: string, reading: TraceReading | null) => { readingKey: string | null; traceReading: TraceReading | null }
+  /** Keeps what runs were read to say. */
+  keep: (read: readonly { id: string; reading: TraceReading | null }[]) => Promise<void>
 }
 
 export async function keptReadings(db: Connection, { options, own, chunks }: ToRead): Promise<KeptReadings> {
   const keys = new Map(own.map((one) => [one.record.id, keyOfReading(one, options, chunks.get(one.record.id))]))
   const rows = await db
-    .select({ id: runSummary.runId, key: runSummary.readingKey, reading: runSummary.traceReading })
-    .from(runSummary)
-    .where(anyOf(runSummary.runId, [...keys.keys()]))
+    .select({ id: runReading.runId, key: runReading.key, reading: runReading.reading })
+    .from(runReading)
+    .innerJoin(runSummary, eq(runSummary.runId, runReading.runId))
+    .where(anyOf(runReading.runId, [...keys.keys()]))
   const standing = new Map(
-    rows.flatMap(({ id, key, reading }) => (key !== null && key === keys.get(id) ? [[id, reading] as const] : [])),
+    rows.flatMap(({ id, key, reading }) => (key === keys.get(id) ? [[id, reading] as const] : [])),
   )
   return {
     stands: (id) => standing.has(id),
     take: (run) => withReading(run, standing.get(run.record.id) ?? null),
-    toKeep(id, traceReading) {
-      const readingKey = keys.get(id) ?? null
-      const keeps = readingKey !== null && isDeepStrictEqual(JSON.parse(JSON.stringify(traceReading)), traceReading)
-      return keeps ? { readingKey, traceReading } : { readingKey: null, traceReading: null }
-    },
+    keep: (read) =>
+      keepReadings(
+        db,
+        read.flatMap(({ id, reading }) => {
+          const key = keys.get(id) ?? null
+          return key === null || !isPlain(reading) ? [] : [{ runId: id, key, reading }]
+        }),
+      ),
   }
+}
+
+/** It comes back from the database as it was. */
+const isPlain = (reading: TraceReading | null): boolean =>
+  isDeepStrictEqual(JSON.parse(JSON.stringify(reading)), reading)
+
+async function keepReadings(db: Connection, rows: readonly (typeof runReading.$inferInsert)[]): Promise<void> {
+  if (rows.length === 0) return
+  const ordered = [...rows].sort((a, b) => (a.runId < b.runId ? -1 : 1))
+  await db
+    .insert(runReading)
+    .values(ordered)
+    .onConflictDoUpdate({
+      target: runReading.runId,
+      set: { key: sql`excluded.key`, reading: sql`excluded.reading` },
+    })
 }
 
 const withReading = (run: FoundRun, traceReading: TraceReading | null): FoundRun =>

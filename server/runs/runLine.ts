@@ -9,11 +9,10 @@ import type { Ribbon, RunLine, RunRecord } from '../../shared/runRecord'
 import type { runSummary } from '../database/schema'
 import { ribbonOf } from './ribbonOf'
 
-/** Without a ribbon: that which it has still stands, with what its trace said. */
-export type RunSummary = Omit<
-  typeof runSummary.$inferInsert,
-  'meanKey' | 'staleSince' | 'tags' | 'ribbon' | 'readingKey' | 'traceReading'
-> & { ribbon?: Ribbon }
+/** Without a ribbon: that which it has still stands. */
+export type RunSummary = Omit<typeof runSummary.$inferInsert, 'meanKey' | 'staleSince' | 'tags' | 'ribbon'> & {
+  ribbon?: Ribbon
+}
 
 type Shown =
   | 'kind'
@@ -50,8 +49,8 @@ export const unanswered = (kind: RunAnswer['kind']): ShownAnswer => ({
   test: null,
 })
 
-export const ELSEWHERE = 'elsewhere'
-export const NO_METHOD = 'by no method'
+const ELSEWHERE = 'elsewhere'
+const NO_METHOD = 'by no method'
 
 export function summaryOf(record: RunRecord, stored: StoredRun, answer: ShownAnswer): RunSummary & { ribbon: Ribbon } {
   const line = lineOf(record, answer)

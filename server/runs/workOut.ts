@@ -115,18 +115,21 @@ async function workOutAlike(tx: Connection, work: Work): Promise<void> {
   for (const part of inHundreds(untraced)) {
     const rows = part.map((one) => {
       const { ribbon, ...figures } = row(one, answers.get(one.record.id))
-      return stands(one) ? figures : { ...figures, ribbon, ...kept.toKeep(one.record.id, null) }
+      return stands(one) ? figures : { ...figures, ribbon }
     })
     await keepSummaries(tx, rows, { seen: seenStale })
+    await kept.keep(part.filter((one) => !stands(one)).map((one) => ({ id: one.record.id, reading: null })))
   }
   const traced = own.filter((one) => !stands(one) && chunks.has(one.record.id)).map((one) => one.record.id)
   for (const part of inParts(traced, chunks)) {
     const whole = await findRuns(tx, part)
-    const rows = whole.map((one) => {
-      const said = again(toRunDocument({ ...one.stored, setup: first.stored.setup }))
-      return { ...row(one, said.answer), ...kept.toKeep(one.record.id, said.traceReading) }
-    })
-    await keepSummaries(tx, rows, { seen: seenStale })
+    const said = whole.map((one) => again(toRunDocument({ ...one.stored, setup: first.stored.setup })))
+    await keepSummaries(
+      tx,
+      whole.map((one, i) => row(one, said[i]!.answer)),
+      { seen: seenStale },
+    )
+    await kept.keep(whole.map((one, i) => ({ id: one.record.id, reading: said[i]!.traceReading })))
     await tellLong(tx, whole)
   }
 }

@@ -129,7 +129,7 @@ describe('a lane', () => {
     const fed = lane('boil', [...BOILED.slice(0, 2), ['flameOut', 150], ['relit', 165]])
     expect(predictLane(fed, water, at)).toEqual(predictLane(fed, { ...water, read: read.slice(8) }, at))
     const prediction = {
-      boil: { fromS: 500, toS: 545, medianS: 520 },
+      boil: { fromS: 500, toS: 545, atS: 520 },
       stallsAtC: null,
       fallingSinceS: null,
       boiledAtS: null,

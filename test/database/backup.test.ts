@@ -35,7 +35,7 @@ async function reading<T>(url: string, read: (db: Database) => Promise<T>): Prom
 const contents = (url: string) =>
   reading(url, async (db) => {
     const { rows: tables } = await db.execute<{ name: string }>(
-      sql`select table_name as name from information_schema.tables where table_schema = 'public' and table_name not in ('run_summary', 'result') order by 1`,
+      sql`select table_name as name from information_schema.tables where table_schema = 'public' and table_name not in ('run_summary', 'run_reading', 'result') order by 1`,
     )
     return Promise.all(
       tables.map(async ({ name }) => [

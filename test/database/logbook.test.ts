@@ -23,7 +23,7 @@ import {
 } from '../../shared/runList'
 import type { RunLine } from '../../shared/runRecord'
 import { emptyTypedRun, type TypedRun } from '../../shared/typedRun'
-import { fuelBatch, run, runSummary, setup as setupTable, setupSummary } from '../../server/database/schema'
+import { fuelBatch, run, runReading, runSummary, setup as setupTable, setupSummary } from '../../server/database/schema'
 import { kitChoices } from '../../server/database/repositories/kit'
 import { findSetup, listSetups, saveSetup } from '../../server/kit/setups'
 import { loadDemonstration } from '../../server/demo/load'
@@ -211,6 +211,7 @@ async function rowsAnew(): Promise<RunLine[]> {
   return bench.db
     .transaction(async (tx) => {
       await tx.delete(runSummary)
+      await tx.delete(runReading)
       await backfillRows(tx)
       const lines = await allLines(tx)
       throw Object.assign(new Error('back'), { lines })
@@ -295,15 +296,9 @@ describe('rows', () => {
     const [traced] = await bench.db
       .select({ id: run.id, batchId: run.fuelBatchId, seriesKey: run.seriesKey })
       .from(run)
-      .innerJoin(runSummary, eq(runSummary.runId, run.id))
-      .where(isNotNull(runSummary.traceReading))
-    const readings = () =>
-      bench.db
-        .select({ id: runSummary.runId, key: runSummary.readingKey, reading: runSummary.traceReading })
-        .from(runSummary)
-        .innerJoin(run, eq(run.id, runSummary.runId))
-        .where(isNotNull(runSummary.traceReading))
-        .orderBy(runSummary.runId)
+      .innerJoin(runReading, eq(runReading.runId, run.id))
+      .where(isNotNull(runReading.reading))
+    const readings = () => bench.db.select().from(runReading).orderBy(runReading.runId)
     const before = { readings: await readings(), lines: await allLines(bench.db) }
     const [{ lhv }] = (await bench.db
       .select({ lhv: fuelBatch.lhvJPerKg })

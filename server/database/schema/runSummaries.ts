@@ -49,10 +49,6 @@ export const runSummary = pgTable(
     firepowerW: doublePrecision('firepower_w'),
     line: jsonb('line').$type<Omit<RunLine, 'stale' | 'tags' | 'ribbon' | keyof RunIds>>().notNull(),
     ribbon: jsonb('ribbon').$type<Ribbon>().notNull(),
-    /** Of what the ribbon and the trace's reading were made: as long as it stands, so do they. */
-    readingKey: text('reading_key'),
-    /** Null: it has no trace that is read so. */
-    traceReading: jsonb('trace_reading').$type<TraceReading>(),
     coreVersion: text('core_version').notNull(),
     /** The mean of its set-up that it enters: a key of setup_summary. */
     meanKey: text('mean_key'),
@@ -78,6 +74,15 @@ export const runSummary = pgTable(
     index('run_summary_of_person_id').on(table.personId, table.origin, table.voided, table.gPerL, table.runId),
   ],
 )
+
+/** What a run's trace said to its figures, and of what it was read: as long as the key stands, so do they and its ribbon. */
+export const runReading = pgTable('run_reading', {
+  /** No foreign key: checking one waits for whoever corrects the run, who waits for the series. */
+  runId: uuid('run_id').primaryKey(),
+  key: text('key').notNull(),
+  /** Null: it has no trace. */
+  reading: jsonb('reading').$type<TraceReading>(),
+})
 
 /** A word that a person put on a run; taken off again, it stays with when. */
 export const runTag = pgTable(

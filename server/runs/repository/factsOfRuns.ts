@@ -8,7 +8,7 @@ import type { MeasuredQuantity } from '../../../shared/measuredQuantity'
 import type { Connection } from '../../database/connection'
 import { decision, event, measurement, type EventPayload } from '../../database/schema'
 
-export interface MeasurementFact {
+interface MeasurementFact {
   quantity: MeasuredQuantity
   value: number
   typed: string
@@ -16,7 +16,7 @@ export interface MeasurementFact {
   correction: number | null
   instrumentVersionId: string | null
 }
-export interface EventFact {
+interface EventFact {
   id: string
   kind: EventKind
   atMs: number

@@ -32,7 +32,7 @@ export interface RunKit {
   container: string | null
   method: { id: string; name: string; n: number; body: MethodBody } | null
 }
-export interface RunPart {
+interface RunPart {
   role: PartRole
   name: string
   properties: ThingProperties
