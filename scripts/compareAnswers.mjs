@@ -66,8 +66,9 @@ async function linesOf(url) {
   try {
     const { rows } = await client.query(`select * from ${await tableOf(client)}`)
     const lines = new Map()
-    for (const { line } of rows) {
-      const said = { ...line, id: undefined }
+    for (const { line, ribbon } of rows) {
+      // The ribbon stood in the line once.
+      const said = { ribbon, ...line, id: undefined }
       const key = [said.startedAt, said.setup, said.fuel, said.origin, said.kind, said.place, said.person].join(' · ')
       lines.set(`${key} · ${[...lines.keys()].filter((one) => one.startsWith(key)).length + 1}`, said)
     }
@@ -80,7 +81,7 @@ async function linesOf(url) {
 /** As it was, and as it is called since. */
 async function tableOf(client) {
   const { rows } = await client.query(
-    `select table_name as name from information_schema.tables where table_name in ('run_summary', 'run_summary')`,
+    `select table_name as name from information_schema.tables where table_name in ('run_row', 'run_summary')`,
   )
   if (rows.length === 0) throw new Stop('This commit keeps no list of runs.')
   return rows[0].name
