@@ -168,3 +168,12 @@ export function writeRunList({ filter, sort, group }: RunListQuery): Record<stri
   for (const key of FILTER_KEYS) if (filter[key]) query[key] = filter[key]
   return query
 }
+
+/** The ids of what an address names, as addresses did that were kept before runs were found by ids; null: it names none. */
+export function idsOfNames(query: Record<string, unknown>, choices: RunChoices): Record<string, string> | null {
+  const ids = BY_ID.flatMap((key) => {
+    const named = choices[key as keyof RunChoices].find((one) => one.name === query[key])
+    return named === undefined ? [] : [[key, named.id]]
+  })
+  return ids.length === 0 ? null : Object.fromEntries(ids)
+}

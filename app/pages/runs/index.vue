@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { readRunList, writeRunList, type RunSortKey } from '#shared/runList'
+import { idsOfNames, readRunList, writeRunList, type RunSortKey } from '#shared/runList'
 
 /** The logbook: the runs with their ribbons, filtered, sorted and grouped as the address says. */
 useHead({ title: 'Runs · Vulcanum' })
@@ -11,6 +11,13 @@ function sortBy(by: RunSortKey) {
   const { sort } = query.value
   void go({ ...query.value, sort: { by, down: sort.by === by ? !sort.down : by === 'startedAt' } })
 }
+/** A view or a bookmark that was kept when runs were found by names. */
+function fromNames() {
+  const ids = choices.value ? idsOfNames(route.query, choices.value) : null
+  if (ids !== null) void go(readRunList({ ...route.query, ...ids }))
+}
+onMounted(fromNames)
+watch(() => route.query, fromNames)
 const isPlain = computed(() => Object.keys(route.query).length === 0)
 
 const picked = ref(new Set<string>())
