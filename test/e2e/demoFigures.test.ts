@@ -3,7 +3,7 @@ import pg from 'pg'
 import { formatClock, formatWithU } from '../../core/quantity/format'
 import type { ReduceAnswer, RunAnswer } from '../../core/formats/answer'
 import type { RunList } from '../../shared/runList'
-import type { RunLine, RunPage } from '../../shared/runRecord'
+import type { RunIds, RunPage } from '../../shared/runRecord'
 import { expect, open, test } from './page'
 
 test('every run of the demonstration: its line on the screen, its page’s answer and its row in SQL say the same', async ({
@@ -15,10 +15,10 @@ test('every run of the demonstration: its line on the screen, its page’s answe
   await client.connect()
   const rows = new Map(
     (
-      await client.query<{ run_id: string; line: Omit<RunLine, 'tags' | 'stale'> }>(
-        'select run_id, line from run_summary',
+      await client.query<{ run_id: string; line: object; ribbon: object; ids: RunIds }>(
+        `select run_id, line, ribbon, json_build_object('setupId', setup_id, 'placeId', place_id, 'fuelId', fuel_id, 'methodId', method_id, 'personId', person_id) as ids from run_summary`,
       )
-    ).rows.map((row) => [row.run_id, row.line]),
+    ).rows.map(({ run_id, line, ribbon, ids }) => [run_id, { ...line, ...ids, ribbon }]),
   )
   const lines = ((await (await request.get('/api/runs?voided=shown')).json()) as RunList).lines.filter((line) =>
     line.id.startsWith('019'),
@@ -39,6 +39,14 @@ test('every run of the demonstration: its line on the screen, its page’s answe
   for (const line of lines) {
     expect({ ...rows.get(line.id), tags: line.tags, stale: false }, line.id).toEqual(line)
     const { answer, record } = (await (await request.get(`/api/runs/${line.id}`)).json()) as RunPage
+    const { setupId, placeId, fuelId, personId } = record
+    expect({ setupId, placeId, fuelId, methodId: record.method?.id ?? null, personId }).toEqual({
+      setupId: line.setupId,
+      placeId: line.placeId,
+      fuelId: line.fuelId,
+      methodId: line.methodId,
+      personId: line.personId,
+    })
     expect(
       {
         timeToBoilS: answer.timeToBoilS,
