@@ -146,7 +146,6 @@ export function readRunList(query: Record<string, unknown>): RunListQuery {
       const wrong =
         (ALLOWED[key] && !ALLOWED[key].includes(value)) ||
         ((key === 'from' || key === 'to') && !isDay(value)) ||
-        (BY_ID.includes(key) && !isUuid(value) && value !== NONE) ||
         (key === 'import' && !isUuid(value))
       return [key, wrong ? '' : value]
     }),

@@ -25,6 +25,7 @@ import {
 } from '../../shared/runList'
 import type { Ribbon, RunIds, RunLine } from '../../shared/runRecord'
 import type { TableFigures } from '../../shared/runTable'
+import { isUuid } from '../../shared/uuid'
 import { anyOf } from '../database/anyOf'
 import type { Connection } from '../database/connection'
 import { run, runSummary } from '../database/schema'
@@ -74,8 +75,12 @@ export async function listRuns(
   return { lines: page.map(lineOfSummary), next, count: after === null ? await countRuns(db, passes) : null }
 }
 
-const isOf = (column: AnyColumn, id: string): SQL | undefined =>
-  id === '' ? undefined : id === NONE ? isNull(column) : eq(column, id)
+/** What is no id is of none. */
+function isOf(column: AnyColumn, id: string): SQL | undefined {
+  if (id === '') return undefined
+  if (id === NONE) return isNull(column)
+  return isUuid(id) ? eq(column, id) : sql`false`
+}
 
 export function whereOf(filter: RunFilter): SQL | undefined {
   const {
