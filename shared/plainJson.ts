@@ -16,7 +16,7 @@ function keptText(text: string): string {
 export class TooDeep extends Error {}
 
 /**
- * A copy of parsed JSON in that form. Keys that are not ours to have are left out, as any that a record does not know.
+ * A copy of parsed JSON in that form. Keys that are not ours to have are left out, as those that a record does not know.
  * @throws TooDeep
  */
 export function plainJson(value: unknown, deep = 0): unknown {

@@ -75,7 +75,7 @@ export class LiveSamples {
     })
   }
 
-  /** A run has new samples; null: any may have, since nobody was listening. */
+  /** A run has new samples; null: each of them may have, since nobody was listening. */
   #came(runId: string | null): void {
     if (this.#subscribers.size === 0) return
     if (runId === null) {
