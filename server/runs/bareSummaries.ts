@@ -7,7 +7,7 @@ import { findRuns } from './repository/findRuns'
 import { keepSummaries } from './keepSummaries'
 import { summaryOf, unanswered } from './runLine'
 
-const AT_A_TIME = 1000
+const AT_A_TIME = 500
 
 export async function bareSummaries(tx: Connection, ids: readonly string[]): Promise<void> {
   for (let from = 0; from < ids.length; from += AT_A_TIME) {

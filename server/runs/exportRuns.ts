@@ -18,7 +18,8 @@ export const EXPORT_TYPES: Record<ExportFormat, string> = {
   xlsx: 'application/vnd.openxmlformats-officedocument.spreadsheetml.sheet',
   json: 'application/json; charset=utf-8',
 }
-const AT_A_TIME = 1000
+/** More of them hold others up: 123 ms were seen of a thousand. */
+const AT_A_TIME = 250
 /** Traces are the bulk of a document. */
 const DOCUMENTS_AT_A_TIME = 25
 
