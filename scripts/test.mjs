@@ -41,6 +41,7 @@ async function main() {
   }
   const { passed, failed } = bench
   say(`\n${passed} passed, ${failed} failed`)
+  for (const name of bench.failures) say(`failed: ${name}`)
   if (bench.broken.length > 0) throw new Stop(`Not in order: ${bench.broken.join(', ')}`)
 }
 
@@ -49,6 +50,8 @@ class Bench {
   passed = 0
   failed = 0
   broken = []
+  /** The tests that failed, by name: what stands last is read first. */
+  failures = []
   #undo = []
   #cluster = null
   #folder = null
@@ -125,7 +128,8 @@ class Bench {
     const program = [at('node_modules', '@playwright', 'test', 'cli.js'), 'test', '--reporter=list,json']
     const options = [`--project=${project}`, '--pass-with-no-tests', ...handedOn]
     const code = await runHere(process.execPath, [...program, ...options], { env })
-    const { expected = 0, unexpected = 0, flaky = 0 } = readReport(report).stats ?? {}
+    const { suites = [], stats: { expected = 0, unexpected = 0, flaky = 0 } = {} } = readReport(report)
+    this.failures.push(...suites.flatMap(failedSpecs))
     return { code, passed: expected + flaky, failed: unexpected }
   }
 
@@ -158,7 +162,11 @@ class Bench {
     const code = await runHere(process.execPath, [at('node_modules', 'vitest', 'vitest.mjs'), ...args], {
       env: { ...process.env, ...env },
     })
-    const { numPassedTests = 0, numFailedTests = 0 } = readReport(report)
+    const { numPassedTests = 0, numFailedTests = 0, testResults = [] } = readReport(report)
+    const failed = testResults
+      .flatMap(({ assertionResults }) => assertionResults)
+      .filter((one) => one.status === 'failed')
+    this.failures.push(...failed.map((one) => `${project}: ${one.fullName}`))
     this.#count(project, code, numPassedTests, numFailedTests)
   }
 
@@ -215,6 +223,11 @@ class Bench {
 }
 
 const quiet = () => ({ ...process.env, NUXT_TELEMETRY_DISABLED: '1' })
+/** @returns the names of a Playwright suite's tests that did not do as expected */
+function failedSpecs({ specs = [], suites = [] }) {
+  const failed = specs.filter((spec) => !spec.ok).map((spec) => `${spec.file}:${spec.line} ${spec.title}`)
+  return [...failed, ...suites.flatMap(failedSpecs)]
+}
 const readReport = (file) => (existsSync(file) ? JSON.parse(readFileSync(file, 'utf8')) : {})
 
 runMain(main)

@@ -57,7 +57,7 @@ export function readRow(cells: readonly string[], mapping: TableMapping, nowMs: 
   const problems: RowProblem[] = []
   const faulty = (column: number | null, text: string) => void problems.push({ column, text })
   const filled = mapping.columns.flatMap(({ to, unit }, i) =>
-    to !== '' && (cells[i] ?? '').trim() !== '' ? [{ i, to, unit, cell: fromText(cells[i]!.trim()) }] : [],
+    to !== '' && (cells[i] ?? '').trim() !== '' ? [{ i, to, unit, cell: fromText(cells[i]!.trim()).trim() }] : [],
   )
   const wordAt = (key: TargetKey) => filled.find((one) => one.to === key)
   const words = (key: TargetKey, most: number) => {
