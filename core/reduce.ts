@@ -11,6 +11,7 @@ import { setupSeries, type SetupSeries } from './reduce/setupSeries'
 import { takeRun, traceReadingOf, type TakenRun } from './reduce/takeRun'
 import { setupMeanWorking } from './reduce/workings/setupMean'
 import { isImpossible } from './plausibility/physicalLimit'
+import type { RunInput } from './run/runInput'
 import { CORE_VERSION } from './version'
 
 /**
@@ -31,9 +32,9 @@ export function reduceLight(request: ReduceRequest): {
   answer: ReduceAnswer
   again: (document: RunDocument) => { answer: RunAnswer; traceReading: TraceReading }
 } {
-  const groups = seriesOf(request, false)
-  const groupOf = new Map(groups.flatMap((group) => group.members.map(({ document }) => [document.id, group] as const)))
-  const answer = answerOf(request, groups)
+  const all = seriesOf(request, false)
+  const groupOf = new Map(all.groups.flatMap((group) => group.members.map(({ input }) => [input.id, group] as const)))
+  const answer = answerOf(request, all)
   const means = new Map(answer.runs.map((run) => [run.id, 'error' in run ? null : run.mean]))
   return {
     answer,
@@ -48,13 +49,13 @@ export function reduceLight(request: ReduceRequest): {
   }
 }
 
-function answerOf(request: ReduceRequest, groups: readonly SeriesGroup[]): ReduceAnswer {
-  const answers = new Map<RunDocument | UnreadableRun, RunAnswer>()
+function answerOf(request: ReduceRequest, { groups, asAsked }: AllSeries): ReduceAnswer {
+  const answers = new Map<TakenRun, RunAnswer>()
   const setups = groups.flatMap(({ members, series }) => {
     for (const taken of members)
-      answers.set(taken.document, answerRun(taken, figureRun(taken, request, series), request, series))
+      answers.set(taken, answerRun(taken, figureRun(taken, request, series), request, series))
     return setupOf(
-      members.map(({ document }) => ({ document, answer: answers.get(document)! })),
+      members.map((taken) => ({ input: taken.input, answer: answers.get(taken)! })),
       series,
       request,
     )
@@ -64,7 +65,7 @@ function answerOf(request: ReduceRequest, groups: readonly SeriesGroup[]): Reduc
     version: 1,
     core: CORE_VERSION,
     reference: request.reference,
-    runs: request.runs.map((run) => ('error' in run ? run : answers.get(run)!)),
+    runs: asAsked.map((run) => ('error' in run ? run : answers.get(run)!)),
     setups,
   }
 }
@@ -81,8 +82,8 @@ export interface RunInSeries {
  * in the request or cannot be read.
  */
 export function runInSeries(request: ReduceRequest, runId: string): RunInSeries | null {
-  for (const { members, series } of seriesOf(request, false)) {
-    const taken = members.find(({ document }) => document.id === runId)
+  for (const { members, series } of seriesOf(request, false).groups) {
+    const taken = members.find(({ input }) => input.id === runId)
     if (taken !== undefined) return { taken, figured: figureRun(taken, request, series) }
   }
   return null
@@ -94,20 +95,27 @@ interface SeriesGroup {
   film: SetupSeries['film']
 }
 
+interface AllSeries {
+  groups: SeriesGroup[]
+  /** As the runs stand in the request. */
+  asAsked: (TakenRun | UnreadableRun)[]
+}
+
 /** Every run read, in the set-ups that they are series of. */
-function seriesOf(request: ReduceRequest, workings: Workings): SeriesGroup[] {
-  const readable = request.runs.flatMap((run) =>
-    'error' in run ? [] : [takeRun(run, request, typeof workings === 'boolean' ? workings : workings.has(run.id))],
+function seriesOf(request: ReduceRequest, workings: Workings): AllSeries {
+  const asAsked = request.runs.map((run) =>
+    'error' in run ? run : takeRun(run, request, typeof workings === 'boolean' ? workings : workings.has(run.id)),
   )
-  return groupsOf(readable).map(({ members, besides }) => {
+  const groups = groupsOf(asAsked.flatMap((run) => ('error' in run ? [] : [run]))).map(({ members, besides }) => {
     const film = ownFilm([...members, ...besides])
     for (const taken of members) takeFilm(taken, film)
     return { members, series: setupSeries(members, request, film), film }
   })
+  return { groups, asAsked }
 }
 
-function takeFilm({ document, prepared }: TakenRun, film: SetupSeries['film']): void {
-  if (film !== null && document.lossWPerK === null) prepared.run.filmWPerM2K = film.value
+function takeFilm({ input, prepared }: TakenRun, film: SetupSeries['film']): void {
+  if (film !== null && input.lossWPerK === null) prepared.run.filmWPerM2K = film.value
 }
 
 /**
@@ -136,16 +144,16 @@ function ownFilm(members: readonly TakenRun[]): SetupSeries['film'] {
  * fuel (a cool-down) says something to the series of every fuel, and stands with the first by name.
  */
 function groupsOf(runs: readonly TakenRun[]): { members: TakenRun[]; besides: TakenRun[] }[] {
-  const setups = grouped(runs, ({ document: { setup, origin } }, i) =>
+  const setups = grouped(runs, ({ input: { setup, origin } }, i) =>
     JSON.stringify(setup === null ? [i] : [setup, origin]),
   )
   return setups.flatMap((alike) => {
-    const unfuelled = alike.filter(({ document }) => document.fuel.kind === null)
-    const fuelled = alike.filter(({ document }) => document.fuel.kind !== null)
+    const unfuelled = alike.filter(({ input }) => input.fuel.kind === null)
+    const fuelled = alike.filter(({ input }) => input.fuel.kind !== null)
     if (fuelled.length === 0) return [{ members: inOrder(alike), besides: [] }]
-    const fuels = grouped(fuelled, ({ document }) => fuelHeat(document.fuel))
+    const fuels = grouped(fuelled, ({ input }) => fuelHeat(input.fuel))
     return fuels
-      .sort(([a], [b]) => compared(fuelHeat(a!.document.fuel), fuelHeat(b!.document.fuel)))
+      .sort(([a], [b]) => compared(fuelHeat(a!.input.fuel), fuelHeat(b!.input.fuel)))
       .map((members, i) =>
         i === 0
           ? { members: inOrder([...members, ...unfuelled]), besides: [] }
@@ -156,8 +164,7 @@ function groupsOf(runs: readonly TakenRun[]): { members: TakenRun[]; besides: Ta
 
 const compared = (a: string, b: string): number => (a < b ? -1 : a > b ? 1 : 0)
 /** Sums run in one order whatever order the runs came in: the same figures to the last digit. */
-const inOrder = (runs: readonly TakenRun[]): TakenRun[] =>
-  [...runs].sort((a, b) => compared(a.document.id, b.document.id))
+const inOrder = (runs: readonly TakenRun[]): TakenRun[] => [...runs].sort((a, b) => compared(a.input.id, b.input.id))
 
 function grouped(runs: readonly TakenRun[], keyOf: (run: TakenRun, i: number) => string): TakenRun[][] {
   const groups = new Map<string, TakenRun[]>()
@@ -170,19 +177,24 @@ function grouped(runs: readonly TakenRun[], keyOf: (run: TakenRun, i: number) =>
   return [...groups.values()]
 }
 
+const builtInLhv = (kind: string): number | null => {
+  const fuel = fuelOfKind(kind)
+  return fuel === null ? null : fuel.lowerHeatingValue.value * 1e6
+}
+
 /** What a fuel is as far as heat goes: two kinds, or two heating values, are two fuels. */
-const fuelHeat = ({ kind, lhvMJPerKg }: RunDocument['fuel']): string =>
-  JSON.stringify([kind, lhvMJPerKg ?? (kind === null ? null : (fuelOfKind(kind)?.lowerHeatingValue.value ?? null))])
+const fuelHeat = ({ kind, lhvJPerKg }: RunInput['fuel']): string =>
+  JSON.stringify([kind, lhvJPerKg ?? (kind === null ? null : builtInLhv(kind))])
 
 /** The means of a set-up; each run is told which it enters, and, where its workings are asked for, how that was made. */
 function setupOf(
-  runs: readonly { document: RunDocument; answer: RunAnswer }[],
+  runs: readonly { input: RunInput; answer: RunAnswer }[],
   { wind, windLimits }: SetupSeries,
   { boil }: ReduceOptions,
 ): SetupAnswer[] {
-  const [{ document }] = runs as [{ document: RunDocument; answer: RunAnswer }]
-  const inputs = runs.flatMap(({ document: own, answer }) => meanInput(own, answer) ?? [])
-  if (document.setup === null || inputs.length === 0) return []
+  const [{ input }] = runs as [{ input: RunInput; answer: RunAnswer }]
+  const inputs = runs.flatMap(({ input: own, answer }) => meanInput(own, answer) ?? [])
+  if (input.setup === null || inputs.length === 0) return []
   const means = meansOf(inputs, boil)
   const leftOut = runs.filter(({ answer }) => isImpossible(answer.flags)).map(({ answer }) => answer.id)
   const byId = new Map(means.flatMap(({ mean, ids }) => ids.map((id) => [id, mean] as const)))
@@ -195,9 +207,9 @@ function setupOf(
   const one = means.length === 1 ? means[0]!.mean : null
   return [
     {
-      setup: document.setup,
-      origin: document.origin,
-      fuel: document.fuel.kind,
+      setup: input.setup,
+      origin: input.origin,
+      fuel: input.fuel.kind,
       leftOut,
       n: inputs.length,
       means: means.map(({ mean }) => mean),

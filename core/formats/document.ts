@@ -47,6 +47,12 @@ export type Setting = (typeof SETTINGS)[number]
 
 type Maybe<T> = T | null
 
+/** An event as the contract has it. */
+export interface EventDocument extends Omit<RunEvent, 'massKg'> {
+  /** `fuelAdded`: what was added. */
+  massG?: number | null
+}
+
 export interface RunDocument {
   id: string
   setup: Maybe<string>
@@ -97,7 +103,7 @@ export interface RunDocument {
    */
   boilBy: Maybe<'call' | 'trace'>
   uncertainty: { startC: number; airC: number; boilCallS: number; waterG: number; windMS: number; pressureHPa: number }
-  events: RunEvent[]
+  events: EventDocument[]
   trace: [number, number][]
   /** What its samples said when they were read last, in their place; no part of the contract. */
   traceReading?: TraceReading

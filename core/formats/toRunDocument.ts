@@ -3,11 +3,11 @@ import { pressureFacts, type PressureFacts } from '../air/pressureOf'
 import type { TraceReading } from './traceReading'
 import { densityAt, fuelOfKind } from '../constants/fuels'
 import type { PotMaterial } from '../constants/physical'
-import type { RunEvent } from '../run/events'
 import { liquidDensity } from '../water/liquid'
 import {
   DEFAULT_UNCERTAINTY,
   type BurnerKind,
+  type EventDocument,
   type Head,
   type Origin,
   type RunDocument,
@@ -39,7 +39,7 @@ export interface StoredRun {
   screen: Screen
   fuel: { kind: string; lhvJPerKg: number | null; densityKgPerM3: number | null } | null
   takeBurnShare: boolean
-  events: RunEvent[]
+  events: EventDocument[]
   trace: [number, number][]
   /** [seconds, kg] */
   scaleTrace: [number, number][]

@@ -43,8 +43,8 @@ export interface PowerReadings {
   calm: boolean
   /** Pot-on to the boil, or to the end [s]. */
   heatS: number
-  /** Of a liquid fuel [g/mL]; null: none. */
-  densityGPerMl: number | null
+  /** Of a liquid fuel; null: none. */
+  densityKgPerM3: number | null
   /** Heat in the fuel over flame time. */
   firepower: Power | null
   /** Into water and pot, at the start. */
@@ -97,16 +97,16 @@ interface PowerSlip {
 }
 type SlipsOf = (readings: PowerReadings) => PowerSlip[]
 
-const OUNCE_G = 28.3495
-const FUEL_SLIPS: SlipsOf = ({ densityGPerMl: density }) => [
-  ...(density === null
+const GRAMS_IN_OUNCE = 28.3495
+const FUEL_SLIPS: SlipsOf = ({ densityKgPerM3 }) => [
+  ...(densityKgPerM3 === null
     ? []
     : [
-        { text: 'Fuel in millilitres typed as grams?', factor: density },
-        { text: 'Fuel in grams typed as millilitres?', factor: 1 / density },
+        { text: 'Fuel in millilitres typed as grams?', factor: densityKgPerM3 / 1000 },
+        { text: 'Fuel in grams typed as millilitres?', factor: 1000 / densityKgPerM3 },
       ]),
-  { text: 'Fuel in ounces typed as grams?', factor: OUNCE_G },
-  { text: 'Fuel in grams typed as ounces?', factor: 1 / OUNCE_G },
+  { text: 'Fuel in ounces typed as grams?', factor: GRAMS_IN_OUNCE },
+  { text: 'Fuel in grams typed as ounces?', factor: 1 / GRAMS_IN_OUNCE },
 ]
 const WATER_SLIPS: SlipsOf = () => [
   { text: 'Twice the water was meant?', factor: 2 },

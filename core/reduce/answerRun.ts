@@ -1,6 +1,8 @@
 /** The contract's answer for one run, and the working of each of its numbers. */
 import type { RunAnswer } from '../formats/answer'
-import type { ReduceOptions, RunDocument } from '../formats/document'
+import type { ReduceOptions } from '../formats/document'
+import { waterPutIn, type RunInput } from '../run/runInput'
+import { inGrams } from '../quantity/shown'
 import { SMALLEST_RISE_K } from '../heating/heatingTime'
 import { FIGURE } from '../normalise/figures'
 import { aimTemperature, ownConditions, type HeatRun } from '../normalise/heatRun'
@@ -28,40 +30,40 @@ const finite = (value: number | undefined): number | null =>
  * costs more than the physics.
  */
 export function answerRun(taken: TakenRun, figured: Figured, options: ReduceOptions, series: SetupSeries): RunAnswer {
-  const { document, readings, addWorking } = taken
+  const { input, readings, addWorking } = taken
   const { budget, rungs, run, flags, missing } = figured
   const { times, litres, heatS, leadS, toEnd } = readings
-  const parts: Composition = { document, options, readings, series, figured, addWorking }
+  const parts: Composition = { input, options, readings, series, figured, addWorking }
   const boiled = times.boilS !== null
-  const fuelG = toEnd?.grams ?? null
+  const fuelKg = toEnd?.massKg ?? null
   const flameS = heatS === null ? null : readings.burnS + leadS
   const own = combined(budget, FIGURE.own)
   const eta = combined(budget, FIGURE.efficiency)
   const gPerL = boiled ? finite(own.value) : null
   const normal = rungs.normalisedGPerL === null ? null : combined(budget, FIGURE.afterSupply)
   const stall = stallOf(parts)
-  const firepowerW = firepowerOf(fuelG, flameS, parts)
+  const firepowerW = firepowerOf(fuelKg, flameS, parts)
   const answer: RunAnswer = {
-    id: document.id,
-    setup: document.setup,
-    origin: document.origin,
-    kind: document.kind,
+    id: input.id,
+    setup: input.setup,
+    origin: input.origin,
+    kind: input.kind,
     boilingPointC: readings.boilingC,
     ended: times.ended,
     stallsAtC: stall.atC,
     litres,
     timeToBoilS: boiled && times.clockZeroS !== null ? times.boilS! - times.clockZeroS : null,
-    timeToBoilU: !boiled ? null : times.boilFrom === 'call' ? document.uncertainty.boilCallS : readings.foundU,
+    timeToBoilU: !boiled ? null : times.boilFrom === 'call' ? input.uncertainty.boilCallS : readings.foundU,
     boilFrom: boiled ? times.boilFrom : stall.predicted ? 'extrapolated' : null,
-    fuelToBoilG: boiled ? fuelG : null,
+    fuelToBoilG: boiled ? inGrams(fuelKg) : null,
     efficiency: finite(eta.value),
     efficiencyU: finite(eta.value) === null ? null : finite(eta.u),
     firepowerW,
-    burnRateGPerMin: burnRateOf(fuelG, flameS, addWorking),
+    burnRateGPerMin: burnRateOf(fuelKg, flameS, addWorking),
     q0W: finite(budget.values[FIGURE.q0]),
     gPerL,
     gPerLU: gPerL === null ? null : finite(own.u),
-    gPerLPerK: perKelvin(document, readings, run, fuelG),
+    gPerLPerK: perKelvin(input, readings, run, fuelKg),
     normalisedGPerL: rungs.normalisedGPerL,
     normalisedU: rungs.normalisedU,
     normalisedTimeS: normal === null ? null : finite(budget.values[FIGURE.normalisedTime]),
@@ -78,7 +80,7 @@ export function answerRun(taken: TakenRun, figured: Figured, options: ReduceOpti
       normalisedGPerL: rungs.normalisedGPerL,
       normalisedU: rungs.normalisedU,
     }),
-    test: testFigures({ document, readings, run, series, firepowerW }),
+    test: testFigures({ input, readings, run, series, firepowerW }),
     mean: null,
     boilFound: readings.found,
     traceFit: taken.traceFit,
@@ -103,17 +105,18 @@ type PerLitre = Pick<NonNullable<RunAnswer['otherLitre']>, 'gPerL' | 'gPerLU' | 
  * part of the uncertainty.
  */
 function otherLitreOf(
-  { document: { water, uncertainty }, options, addWorking }: Composition,
+  { input: { water, uncertainty }, options, addWorking }: Composition,
   { gPerL, gPerLU, normalisedGPerL, normalisedU }: PerLitre,
 ): RunAnswer['otherLitre'] {
-  const putInG = water.massG === null && water.snowG === null ? null : (water.massG ?? 0) + (water.snowG ?? 0)
-  if (putInG === null || water.endMassG === null || gPerL === null) return null
+  const putInKg = waterPutIn(water)
+  const leftKg = water.endMassKg
+  if (putInKg === null || leftKg === null || gPerL === null) return null
   const toLeft = options.litre === 'putIn'
-  const ratio = toLeft ? putInG / water.endMassG : water.endMassG / putInG
-  const weighing = uncertainty.waterG / (toLeft ? water.endMassG : putInG)
+  const ratio = toLeft ? putInKg / leftKg : leftKg / putInKg
+  const weighing = uncertainty.waterKg / (toLeft ? leftKg : putInKg)
   const scaled = (value: number | null, u: number | null) =>
     value === null || u === null ? null : ratio * Math.hypot(u, value * weighing)
-  addOtherLitre({ toLeft, gPerL, gPerLU, putInG, leftG: water.endMassG, waterU: uncertainty.waterG, ratio }, addWorking)
+  addOtherLitre({ toLeft, gPerL, gPerLU, putInKg, leftKg, waterU: uncertainty.waterKg, ratio }, addWorking)
   return {
     litre: toLeft ? 'remaining' : 'putIn',
     gPerL: gPerL * ratio,
@@ -140,19 +143,19 @@ function stallOf({ figured: { normalisation, stalls }, readings }: Composition):
 
 /** Fuel per litre and degree; of a run without a boil a lower bound, since waiting at a stall adds fuel and no heat. */
 function perKelvin(
-  { water }: RunDocument,
+  { water }: RunInput,
   { times, litres, endC: lastC }: Readings,
   run: HeatRun,
-  fuelG: number | null,
+  fuelKg: number | null,
 ): number | null {
   const endC = times.boilS === null ? lastC : finite(aimTemperature(run, ownConditions(run)))
   if (
-    fuelG === null ||
+    fuelKg === null ||
     litres === null ||
     endC === null ||
     water.startC === null ||
     endC - water.startC < SMALLEST_RISE_K
   )
     return null
-  return fuelG / litres / (endC - water.startC)
+  return (fuelKg * 1000) / litres / (endC - water.startC)
 }

@@ -1,12 +1,13 @@
 /** All that an answer is composed of. */
 import type { AddWorking } from '../explain/working'
-import type { ReduceOptions, RunDocument } from '../formats/document'
+import type { ReduceOptions } from '../formats/document'
+import type { RunInput } from '../run/runInput'
 import type { Figured } from './figureRun'
 import type { Readings } from './readings'
 import type { SetupSeries } from './setupSeries'
 
 export interface Composition {
-  document: RunDocument
+  input: RunInput
   options: ReduceOptions
   readings: Readings
   series: SetupSeries

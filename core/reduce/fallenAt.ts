@@ -1,4 +1,4 @@
-import type { RunDocument } from '../formats/document'
+import type { RunInput } from '../run/runInput'
 import { medianOf } from '../trace/cleanTrace'
 
 const LEVEL_OVER_S = 30
@@ -10,7 +10,7 @@ const FALLEN_K = 0.5
  * When the water had fallen half a degree below the level it held in the half minute after the boil; two samples must
  * say so.
  */
-export function fallenAt(trace: RunDocument['trace'], boilS: number): number | undefined {
+export function fallenAt(trace: RunInput['trace'], boilS: number): number | undefined {
   const from = trace.findIndex((one) => one[0] >= boilS)
   if (from < 0 || trace.at(-1)![0] < boilS + LEVEL_OVER_S) return undefined
   let after = from

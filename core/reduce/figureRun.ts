@@ -1,6 +1,7 @@
 /** Second pass over a run: the ladder worked out with uncertainty, by what its set-up's series knows. */
 import type { Basis, Flag } from '../formats/answer'
-import type { ReduceOptions, RunDocument } from '../formats/document'
+import type { ReduceOptions } from '../formats/document'
+import { waterPutIn, type RunInput } from '../run/runInput'
 import { normalise, stallsAt, stations, type Normalisation } from '../normalise/normalise'
 import { densityAt } from '../constants/fuels'
 import { efficiency, FIGURE, figuresOf, type FigureOptions } from '../normalise/figures'
@@ -37,7 +38,7 @@ const NOT_NORMALISED: R<Normalisation> = { ok: false, problem: { code: 'notNorma
 
 /** Normalises with uncertainty; where a reading is missing, only what does not need it. */
 export function figureRun(
-  { document, readings, prepared, normalisable, traceFit }: TakenRun,
+  { input, readings, prepared, normalisable, traceFit }: TakenRun,
   options: ReduceOptions,
   series: SetupSeries,
 ): Figured {
@@ -46,26 +47,26 @@ export function figureRun(
   const figureOptions = {
     reference: options.reference,
     model: options.model,
-    scale: prepared.gapsCost * litreRatio(document, options),
-    evaporatedJ: weighedEvaporation(document),
+    scale: prepared.gapsCost * litreRatio(input, options),
+    evaporatedJ: weighedEvaporation(input),
   }
   const evaluate = (moved: HeatRun) =>
     figuresOf(moved, figureOptions, normalisation === null ? NOT_NORMALISED : undefined)
   const onThisNormalisation = (moved: HeatRun) => figuresOf(moved, figureOptions, normalisation ?? NOT_NORMALISED)
-  const budget = propagate(evaluate, run, uncertainInputs(document, readings, options, { ...prepared, run }, series), {
+  const budget = propagate(evaluate, run, uncertainInputs(input, readings, options, { ...prepared, run }, series), {
     scaled: onThisNormalisation,
     copy: copyHeatRun(run),
   })
   const stalls = normalisation?.ok ? stallsAt(run, options.reference, normalisation.value.q0W) : null
   const rungs = ladder(
     budget.values[FIGURE.own]!,
-    rungInputs(document, { run, budget, options, series, windMS: readings.windMS, boilingC: readings.boilingC }),
+    rungInputs(input, { run, budget, options, series, windMS: readings.windMS, boilingC: readings.boilingC }),
   )
   const flags = [
     ...readings.flags,
     ...prepared.flags,
     ...startFlags(run, readings.boilingC),
-    ...kindFlags(document),
+    ...kindFlags(input),
     ...balanceFlags(normalisation),
     ...(normalisation?.ok
       ? stallFlags(run, {
@@ -76,8 +77,8 @@ export function figureRun(
           options,
         })
       : []),
-    ...plausibilityFlags(document, run, budget, readings, figureOptions),
-    ...powerFlagsOf(document, run, budget, readings),
+    ...plausibilityFlags(input, run, budget, readings, figureOptions),
+    ...powerFlagsOf(input, run, budget, readings),
     ...flameFlags(traceFit),
     ...rungFlags(rungs, readings.windMS),
   ]
@@ -115,7 +116,7 @@ interface RungsOf {
   boilingC: number | null
 }
 
-function rungInputs(document: RunDocument, { run, budget, options, series, windMS, boilingC }: RungsOf): RungInput[] {
+function rungInputs(input: RunInput, { run, budget, options, series, windMS, boilingC }: RungsOf): RungInput[] {
   const { reference, model } = options
   const rung = (
     name: RungName,
@@ -134,9 +135,9 @@ function rungInputs(document: RunDocument, { run, budget, options, series, windM
   })
   const ownBoilingC = run.targetC ?? boilingC
   const lossBasis: Basis =
-    document.place.airC === null
+    input.place.airC === null
       ? 'assumed'
-      : document.lossWPerK !== null
+      : input.lossWPerK !== null
         ? 'measured'
         : series.film === null
           ? 'assumed'
@@ -147,11 +148,11 @@ function rungInputs(document: RunDocument, { run, budget, options, series, windM
     open: openWind(run, windMS, options),
   })
   if (wind.open !== null)
-    wind.ghost = windGhost(wind.gPerL, windMS, classGamma({ head: document.burner.head, screen: document.screen }))
+    wind.ghost = windGhost(wind.gPerL, windMS, classGamma({ head: input.burner.head, screen: input.screen }))
   return [
     rung('start', 0, {
       basis: 'measured',
-      moved: { from: run.meltJ > 0 ? 0 : document.water.startC, to: reference.startC, unit: '°C' },
+      moved: { from: run.meltJ > 0 ? 0 : input.water.startC, to: reference.startC, unit: '°C' },
     }),
     rung('boilingPoint', 1, {
       basis: 'measured',
@@ -163,8 +164,8 @@ function rungInputs(document: RunDocument, { run, budget, options, series, windM
     }),
     rung('surroundings', 2, {
       basis: model === 'loss' ? lossBasis : 'notInModel',
-      moved: { from: document.place.airC, to: reference.airC, unit: '°C' },
-      open: model === 'loss' && document.place.airC === null ? 'place.airC' : null,
+      moved: { from: input.place.airC, to: reference.airC, unit: '°C' },
+      open: model === 'loss' && input.place.airC === null ? 'place.airC' : null,
     }),
     wind,
     rung('supply', 4, {
@@ -190,16 +191,16 @@ function windBasis(run: HeatRun, windMS: number | null, { reference }: ReduceOpt
 }
 
 /** Litres put in over litres left, where the figure is per litre left. */
-function litreRatio({ water }: RunDocument, { litre }: ReduceOptions): number {
+function litreRatio({ water }: RunInput, { litre }: ReduceOptions): number {
   if (litre === 'putIn') return 1
-  const putIn = water.massG === null && water.snowG === null ? null : (water.massG ?? 0) + (water.snowG ?? 0)
-  return putIn === null || water.endMassG === null ? NaN : putIn / water.endMassG
+  const putInKg = waterPutIn(water)
+  return putInKg === null || water.endMassKg === null ? NaN : putInKg / water.endMassKg
 }
 
 /** A weighed loss of water beats the model's and the lid's [J]. */
-function weighedEvaporation({ water }: RunDocument): number | null {
-  if (water.massG === null || water.endMassG === null) return null
-  return ((water.massG + (water.snowG ?? 0) - water.endMassG) / 1000) * latentHeat(100) * 1000
+function weighedEvaporation({ water }: RunInput): number | null {
+  if (water.massKg === null || water.endMassKg === null) return null
+  return (water.massKg + (water.snowKg ?? 0) - water.endMassKg) * latentHeat(100) * 1000
 }
 
 function startFlags(run: HeatRun, boilingC: number | null): Flag[] {
@@ -213,7 +214,7 @@ function startFlags(run: HeatRun, boilingC: number | null): Flag[] {
   ]
 }
 
-const kindFlags = ({ kind }: RunDocument): Flag[] =>
+const kindFlags = ({ kind }: RunInput): Flag[] =>
   NORMALISED_KINDS.includes(kind)
     ? []
     : [
@@ -268,7 +269,7 @@ function stallFlags(run: HeatRun, { boiled, windMS, normalisation, stalls, optio
 }
 
 function plausibilityFlags(
-  document: RunDocument,
+  input: RunInput,
   run: HeatRun,
   budget: Propagation<HeatRun>,
   { windMS, fuel, used }: Readings,
@@ -279,14 +280,13 @@ function plausibilityFlags(
     const evaporatedJ =
       options.evaporatedJ ?? eta.value * run.fuelKg * run.lhvJPerKg - efficiency(run, 0) * run.fuelKg * run.lhvJPerKg
     const context = {
-      scaleResolutionG: used === null || document.fuel.usedMl !== null ? null : document.fuel.scaleResolutionG,
-      densityGPerMl: fuel === null ? null : densityInGPerMl(fuel, document),
-      unweighedLeftoverG: unweighedLeftover(document),
-      waterG: run.waterKg * 1000,
+      scaleResolutionKg: used === null || input.fuel.usedM3 !== null ? null : input.fuel.scaleResolutionKg,
+      densityKgPerM3: fuel === null ? null : densityAt(fuel, input.place.airC ?? 20),
+      unweighedLeftoverKg: unweighedLeftover(input),
     }
     return efficiencyFlags(eta.value, eta.u, {
-      burner: document.burner.kind,
-      finned: document.pot.finned,
+      burner: input.burner.kind,
+      finned: input.pot.finned,
       calm: windMS === 0,
       slips: () => slips(run, context, (changed) => efficiency(changed, evaporatedJ)),
     })
@@ -300,30 +300,25 @@ function plausibilityFlags(
 
 /** A power that no burner of the kind gives, where the fuel, or the heating of the water, says one. */
 function powerFlagsOf(
-  document: RunDocument,
+  input: RunInput,
   run: HeatRun,
   budget: Propagation<HeatRun>,
   { windMS, heatS, burnS, leadS, toEnd, used, fuel, times }: Readings,
 ): Flag[] {
   // What was stopped from outside was weighed or timed in haste, if at all.
   if (heatS === null || times.ended === 'stopped') return []
-  const watts = firepower(toEnd?.grams ?? null, burnS + leadS, run.lhvJPerKg)
+  const watts = firepower(toEnd?.massKg ?? null, burnS + leadS, run.lhvJPerKg)
   const q0 = combined(budget, FIGURE.q0)
-  const relativeU = used === null ? 0 : Math.hypot(used.uRandomG, used.uScaleG) / used.grams
+  const relativeU = used === null ? 0 : Math.hypot(used.uRandomKg, used.uScaleKg) / used.massKg
   return powerFlags({
-    kind: document.kind,
-    burner: document.burner.kind,
+    kind: input.kind,
+    burner: input.burner.kind,
     calm: windMS === 0,
     heatS,
-    densityGPerMl: fuel === null ? null : densityInGPerMl(fuel, document),
+    densityKgPerM3: fuel === null ? null : densityAt(fuel, input.place.airC ?? 20),
     firepower: watts === null ? null : { value: watts, u: watts * relativeU },
     heatFlow: Number.isFinite(q0.value) ? q0 : null,
   })
-}
-
-function densityInGPerMl(fuel: NonNullable<Readings['fuel']>, { place }: RunDocument): number | null {
-  const density = densityAt(fuel, place.airC ?? 20)
-  return density === null ? null : density / 1000
 }
 
 const flameFlags = (traceFit: TakenRun['traceFit']): Flag[] =>

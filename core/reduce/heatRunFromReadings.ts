@@ -4,7 +4,8 @@ import { ASSUMED_HUMIDITY } from '../heating/evaporation'
 import { LOSS_ESTIMATE } from '../heating/loss'
 import { potAreas, potHeatCapacity } from '../heating/pot'
 import type { Flag } from '../formats/answer'
-import type { ReduceOptions, RunDocument } from '../formats/document'
+import type { ReduceOptions } from '../formats/document'
+import type { RunInput } from '../run/runInput'
 import { aimTemperature, defaultEnthalpy, heatingIn, ownConditions, type HeatRun } from '../normalise/heatRun'
 import { unbrokenHeatingTime } from '../heating/gaps'
 import { problemText } from '../result'
@@ -26,36 +27,36 @@ export interface Prepared {
 const FIRST_BUBBLES_BELOW_K = { value: 6, u: 4 }
 const PLATEAU_BELOW_K = 0.5
 /** Unknown numbers are NaN inside; they come out as null with a missing reading. */
-export function prepareHeatRun(document: RunDocument, readings: Readings, options: ReduceOptions): Prepared {
-  const { place, pot } = document
+export function prepareHeatRun(input: RunInput, readings: Readings, options: ReduceOptions): Prepared {
+  const { place, pot } = input
   const flags: Flag[] = []
-  const melting = meltingOf(document)
+  const melting = meltingOf(input)
   const waterKg = melting.waterKg
-  const capacity = potHeatCapacity(pot.massG === null ? null : pot.massG / 1000, pot.material)
-  const areas = potAreas(pot.diameterMm === null ? null : pot.diameterMm / 1000, waterKg)
-  const aim = aimOf(document, readings, options)
-  const open = document.lid === false
+  const capacity = potHeatCapacity(pot.massKg, pot.material)
+  const areas = potAreas(pot.diameterM, waterKg)
+  const aim = aimOf(input, readings, options)
+  const open = input.lid === false
   const run: HeatRun = {
     waterKg,
     startC: melting.startC,
     airC: place.airC ?? options.reference.airC,
     pressurePa: readings.pressure?.pressurePa ?? NaN,
     windMS: readings.windMS ?? 0,
-    humidity: place.humidityPct === null ? ASSUMED_HUMIDITY : place.humidityPct / 100,
+    humidity: place.humidity ?? ASSUMED_HUMIDITY,
     belowBoilK: aim.belowBoilK,
     targetC: aim.targetC,
     reachedC: readings.times.boilS === null ? (readings.endC ?? NaN) : null,
     heatS: readings.heatS ?? NaN,
     leadS: readings.leadS,
-    fuelKg: (readings.toEnd?.grams ?? NaN) / 1000,
+    fuelKg: readings.toEnd?.massKg ?? NaN,
     potJPerK: capacity.jPerK,
     lidM2: areas.lidM2,
     sideM2: areas.sideM2,
-    closeCone: document.screen === 'cone',
+    closeCone: input.screen === 'cone',
     filmWPerM2K: LOSS_ESTIMATE.filmWPerM2K.value,
     sideShare: LOSS_ESTIMATE.sideShare.value,
     windSlopePerMS: LOSS_ESTIMATE.windSlopePerMS.value,
-    lossWPerK: document.lossWPerK?.value ?? null,
+    lossWPerK: input.lossWPerK?.value ?? null,
     thetaK: options.theta.value,
     gamma: NaN,
     windExponent: 1,
@@ -64,12 +65,12 @@ export function prepareHeatRun(document: RunDocument, readings: Readings, option
     evaporationScale: open ? 1 : 0,
     lidVapourW: null,
     altitudeFactor: 1,
-    lhvJPerKg: heatingValue(document, readings) * 1e6,
+    lhvJPerKg: heatingValue(input, readings),
     enthalpy: defaultEnthalpy,
   }
-  flags.push(...melting.flags, ...assumptionFlags(document, { capacity, areas, open, readings }))
+  flags.push(...melting.flags, ...assumptionFlags(input, { capacity, areas, open, readings }))
   const whole = asOneBurn(run, readings, flags)
-  return { ...whole, capacityU: capacity.u, belowBoilU: aim.u, missing: missingFor(document, readings), flags }
+  return { ...whole, capacityU: capacity.u, belowBoilU: aim.u, missing: missingFor(input, readings), flags }
 }
 
 /** Several burns become one unbroken burn of the same flame; what the gaps cost is kept as a factor. */
@@ -91,20 +92,21 @@ function asOneBurn(run: HeatRun, { spansS }: Readings, flags: Flag[]): { run: He
 }
 
 /**
- * Gas drawn as a liquid brings the heat of its own evaporation along, which the burner pays [MJ/kg]. Source: formation.
+ * Gas drawn as a liquid brings the heat of its own evaporation along, which the burner pays [J/kg]. Source: formation.
  */
-const LIQUID_FED_GAS = -0.36
+const LIQUID_FED_GAS = -0.36e6
 
-function heatingValue({ fuel, burner }: RunDocument, readings: Readings): number {
+function heatingValue({ fuel, burner }: RunInput, readings: Readings): number {
   const liquidFed = burner.kind === 'liquid-pressure' && readings.fuel?.form === 'gas'
-  return fuel.lhvMJPerKg ?? (readings.fuel?.lowerHeatingValue.value ?? NaN) + (liquidFed ? LIQUID_FED_GAS : 0)
+  const builtIn = (readings.fuel?.lowerHeatingValue.value ?? NaN) * 1e6
+  return fuel.lhvJPerKg ?? builtIn + (liquidFed ? LIQUID_FED_GAS : 0)
 }
 
-function missingFor(document: RunDocument, readings: Readings): string[] {
+function missingFor({ water }: RunInput, readings: Readings): string[] {
   const missing: string[] = []
-  const snow = document.water.snowG !== null
-  if (document.water.massG === null && !snow) missing.push('water.massG')
-  if (document.water.startC === null && !snow) missing.push('water.startC')
+  const snow = water.snowKg !== null
+  if (water.massKg === null && !snow) missing.push('water.massG')
+  if (water.startC === null && !snow) missing.push('water.startC')
   if (readings.pressure === null) missing.push('place.altitudeM')
   if (readings.times.potOnS === null) missing.push('events.potOn')
   if (readings.times.boilS === null && readings.times.endedS === null) missing.push('events.rollingBoil')
@@ -117,28 +119,28 @@ function missingFor(document: RunDocument, readings: Readings): string[] {
  * The temperature aimed at, by the boil convention. Sources: commonPractice; the 6 ± 4 K of first bubbles: estimate.
  */
 function aimOf(
-  document: RunDocument,
+  input: RunInput,
   { boilingC, times }: Readings,
   { boil }: ReduceOptions,
 ): { belowBoilK: number; targetC: number | null; u: number } {
   if (typeof boil === 'object') return { belowBoilK: 0, targetC: boil.targetC, u: 0 }
   if (boil === 'plateau') return { belowBoilK: PLATEAU_BELOW_K, targetC: null, u: 0 }
   if (boil !== 'firstBubbles') return { belowBoilK: 0, targetC: null, u: 0 }
-  const probe = times.boilS === null ? null : probeReading(document, times.boilS)
+  const probe = times.boilS === null ? null : probeReading(input, times.boilS)
   if (probe === null || boilingC === null)
     return { belowBoilK: FIRST_BUBBLES_BELOW_K.value, targetC: null, u: FIRST_BUBBLES_BELOW_K.u }
-  return { belowBoilK: Math.max(0, boilingC - probe), targetC: null, u: document.uncertainty.startC }
+  return { belowBoilK: Math.max(0, boilingC - probe), targetC: null, u: input.uncertainty.startC }
 }
 
 const PROBE_WINDOW_S = 5
 
 /** The sample or reading nearest to a moment, within 5 s of it [°C]. */
-function probeReading(document: RunDocument, atS: number): number | null {
-  const readings = document.events
+function probeReading({ events, trace }: RunInput, atS: number): number | null {
+  const readings = events
     .filter((e) => e.kind === 'reading' && typeof e.waterC === 'number')
     .map((e) => [e.s, e.waterC!] as const)
   let best: readonly [number, number] | null = null
-  for (const one of [...document.trace, ...readings])
+  for (const one of [...trace, ...readings])
     if (best === null || Math.abs(one[0] - atS) < Math.abs(best[0] - atS)) best = one
   return best !== null && Math.abs(best[0] - atS) <= PROBE_WINDOW_S ? best[1] : null
 }
@@ -150,10 +152,10 @@ interface Assumed {
   readings: Readings
 }
 
-function assumptionFlags(document: RunDocument, { capacity, areas, open, readings }: Assumed): Flag[] {
+function assumptionFlags(input: RunInput, { capacity, areas, open, readings }: Assumed): Flag[] {
   const note = (code: string, text: string): Flag => ({ code, severity: 'note', text })
   const flags: Flag[] = []
-  if (document.lossWPerK === null) {
+  if (input.lossWPerK === null) {
     const shape = areas.assumed ? ' No pot diameter: a cylinder as high as wide is assumed.' : ''
     flags.push(
       note('loss-estimated', `Heat loss estimated from the pot’s geometry; a cool-down test would measure it.${shape}`),
@@ -167,13 +169,12 @@ function assumptionFlags(document: RunDocument, { capacity, areas, open, reading
     flags.push(
       note('pot-material-assumed', 'Pot material not given: a specific heat of 700 ± 150 J/(kg·K) is assumed.'),
     )
-  if (document.place.airC === null)
+  if (input.place.airC === null)
     flags.push(
       note('air-not-measured', 'Air temperature not measured: taken as the reference’s, and the rung left open.'),
     )
-  if (document.lid === null) flags.push(note('lid-not-stated', 'Lid not stated: taken as on (assumed).'))
-  if (open && document.place.humidityPct === null)
-    flags.push(note('humidity-assumed', 'Open pot: humidity assumed 50 %.'))
+  if (input.lid === null) flags.push(note('lid-not-stated', 'Lid not stated: taken as on (assumed).'))
+  if (open && input.place.humidity === null) flags.push(note('humidity-assumed', 'Open pot: humidity assumed 50 %.'))
   const altitudeM = readings.pressure === null ? 0 : altitudeFromStationPressure(readings.pressure.pressurePa)
   if (Math.abs(altitudeM) >= 300)
     flags.push(

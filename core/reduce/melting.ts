@@ -1,7 +1,7 @@
 /** Water from snow: what there is to melt, and from where the heating then starts. */
 import { ICE_SPECIFIC_HEAT, MELTING_HEAT } from '../constants/physical'
 import type { Flag } from '../formats/answer'
-import type { RunDocument } from '../formats/document'
+import type { RunInput } from '../run/runInput'
 import { liquidEnthalpy } from '../water/liquid'
 
 export interface Melting {
@@ -17,13 +17,12 @@ export interface Melting {
  * m_snow·(L + c_ice·(0 − T_snow)) − m_starter·h(T_starter): the starter water gives its heat first.
  * The snow is as cold as the air, at most 0 °C (assumed). Sources: crcIce, if97Fit.
  */
-export function meltingOf({ water, place }: RunDocument): Melting {
-  const starterKg = water.massG === null ? NaN : water.massG / 1000
-  if (water.snowG === null || water.snowG === 0)
-    return { waterKg: starterKg, startC: water.startC ?? NaN, meltJ: 0, flags: [] }
-  const snowKg = water.snowG / 1000
+export function meltingOf({ water, place }: RunInput): Melting {
+  if (water.snowKg === null || water.snowKg === 0)
+    return { waterKg: water.massKg ?? NaN, startC: water.startC ?? NaN, meltJ: 0, flags: [] }
+  const { snowKg } = water
   const snowC = Math.min(0, place.airC ?? 0)
-  const poured = water.massG === null ? 0 : starterKg
+  const poured = water.massKg ?? 0
   const starterJ = poured === 0 ? 0 : poured * (liquidEnthalpy(water.startC ?? 0) - liquidEnthalpy(0)) * 1000
   const meltJ = snowKg * (MELTING_HEAT.value - ICE_SPECIFIC_HEAT.value * snowC) - starterJ
   const waterKg = poured + snowKg

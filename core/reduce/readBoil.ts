@@ -1,6 +1,7 @@
 /** The boil that the trace shows, held against the one that was called. */
 import type { Flag } from '../formats/answer'
-import type { ReduceOptions, RunDocument } from '../formats/document'
+import type { ReduceOptions } from '../formats/document'
+import type { RunInput } from '../run/runInput'
 import type { DerivedTimes } from '../run/deriveTimes'
 import type { CleanTrace } from '../trace/cleanTrace'
 import { findBoilInClean, type BoilEstimate } from '../trace/findBoil'
@@ -17,7 +18,7 @@ export function boilIn(clean: CleanTrace, boilingC: number): BoilEstimate | null
 /** A call and a trace further apart are shown both, and asked about [s]. */
 const DISAGREE_S = 10
 
-export function boilFlags({ events, kind, boilBy }: RunDocument, found: BoilEstimate | null): Flag[] {
+export function boilFlags({ events, kind, boilBy }: RunInput, found: BoilEstimate | null): Flag[] {
   if (found === null || kind === 'coolDown') return []
   const call = events.find((event) => event.kind === 'rollingBoil')?.s ?? null
   if (found.atS !== null && call !== null && Math.abs(call - found.atS) > DISAGREE_S) {
@@ -50,7 +51,7 @@ export function boilFlags({ events, kind, boilBy }: RunDocument, found: BoilEsti
 
 /** By the finder for a plateau; for a crossing, the thermometer's uncertainty over the slope there [s]. */
 export function traceBoilU(
-  { trace, uncertainty }: RunDocument,
+  { trace, uncertainty }: RunInput,
   { boilS, boilFrom }: DerivedTimes,
   found: BoilEstimate | null,
   { boil }: ReduceOptions,

@@ -3,8 +3,9 @@ import { fuelOfKind } from '../constants/fuels'
 import { equivalentDryWood } from '../run/dryWood'
 import { fuelUsed } from '../run/fuelUsed'
 import { addFuelToBoil, addFuelUsed } from './workings/fuel'
+import { inGrams, inPercent } from '../quantity/shown'
+import type { RunInput } from '../run/runInput'
 import type { Reading, Readings } from './readings'
-import type { RunDocument } from '../formats/document'
 import { flameTimeBetween } from '../run/burns'
 import type { DerivedTimes } from '../run/deriveTimes'
 import { fuelToBoil, type FuelToBoil } from '../run/fuelToBoil'
@@ -17,18 +18,18 @@ export const SHORTEST_HEATING_S = 1
 
 /** What was used, as dry wood where it was wood. */
 export function readFuel(
-  { document, flags, missing, addWorking }: Reading,
+  { input, flags, missing, addWorking }: Reading,
   times: DerivedTimes,
   boilingC: number | null,
 ): Pick<Readings, 'fuel' | 'used' | 'dryWood'> {
-  const { airC } = document.place
-  const fuel = document.fuel.kind === null ? null : fuelOfKind(document.fuel.kind)
-  const weighed = fuelUsed(document, fuel, airC) ?? usedByScale(document, times)
+  const { airC } = input.place
+  const fuel = input.fuel.kind === null ? null : fuelOfKind(input.fuel.kind)
+  const weighed = fuelUsed(input, fuel, airC) ?? usedByScale(input, times)
   const dryWood =
     weighed === null || fuel?.form !== 'wood'
       ? null
-      : equivalentDryWood(weighed.grams, { ...document.fuel, boilingC, airC })
-  const used = weighed === null || dryWood === null ? weighed : asDryWood(weighed, dryWood, document)
+      : equivalentDryWood(weighed.massKg, { ...input.fuel, boilingC, airC })
+  const used = weighed === null || dryWood === null ? weighed : asDryWood(weighed, dryWood, input)
   if (used === null) missing.push('fuel.usedG')
   else {
     flags.push(...used.flags)
@@ -39,11 +40,11 @@ export function readFuel(
 
 /** Its part to the boil, or to where a run without one ended. */
 export function readFuelToEnd(
-  { document, flags, addWorking }: Reading,
+  { input, flags, addWorking }: Reading,
   used: FuelUsed | null,
   times: DerivedTimes,
 ): FuelToBoil | null {
-  const toEnd = used === null || used.grams <= 0 ? null : fuelToEnd(used.grams, times, document)
+  const toEnd = used === null || used.massKg <= 0 ? null : fuelToEnd(used.massKg, times, input)
   if (used === null || toEnd === null) return null
   flags.push(...toEnd.flags)
   addFuelToBoil(used, toEnd, times, addWorking)
@@ -53,55 +54,55 @@ export function readFuelToEnd(
 /** Fuel, by dry wood of the same heat: its uncertainty shrinks alike. */
 function asDryWood(
   weighed: FuelUsed,
-  { grams, perGram, charAsWoodG, flags }: DryWood,
-  { fuel }: RunDocument,
+  { massKg, perBurnt, charAsWoodKg, flags }: DryWood,
+  { fuel }: RunInput,
 ): FuelUsed {
   return {
     ...weighed,
-    grams,
-    uRandomG: weighed.uRandomG * perGram,
-    uScaleG: weighed.uScaleG * perGram,
+    massKg,
+    uRandomKg: weighed.uRandomKg * perBurnt,
+    uScaleKg: weighed.uScaleKg * perBurnt,
     flags: [...weighed.flags, ...flags],
     formula: `(${weighed.formula}) · {dry} − {char}`,
     source: 'wbt',
     inputs: [
       ...weighed.inputs,
-      ['dry', `Dry wood per gram at ${fuel.moisturePct ?? 0} % moisture`, perGram, ''],
-      ['char', 'Char, as dry wood', charAsWoodG, 'g'],
+      ['dry', `Dry wood per gram at ${inPercent(fuel.moisture ?? 0)} % moisture`, perBurnt, ''],
+      ['char', 'Char, as dry wood', inGrams(charAsWoodKg), 'g'],
     ],
   }
 }
 
-function fuelToEnd(usedG: number, times: DerivedTimes, document: RunDocument): FuelToBoil | null {
+function fuelToEnd(usedKg: number, times: DerivedTimes, input: RunInput): FuelToBoil | null {
   const flameStartS = times.litS ?? times.potOnS
   const endS = times.boilS ?? times.endedS
   if (flameStartS === null || endS === null || flameTimeBetween(times.burns, flameStartS, endS) < SHORTEST_HEATING_S)
     return null
   const flameEndS = times.boilS === null ? null : times.flameEndS
-  return fuelToBoil(usedG, {
+  return fuelToBoil(usedKg, {
     flameEndS,
     boilS: endS,
-    takeShare: document.fuel.burnOutShare,
-    byScale: byScale(document, flameStartS, endS, flameEndS),
+    takeShare: input.fuel.burnOutShare,
+    byScale: byScale(input, flameStartS, endS, flameEndS),
     flameToBoilS: flameTimeBetween(times.burns, flameStartS, endS),
     flameS: flameTimeBetween(times.burns, flameStartS, flameEndS ?? endS),
   })
 }
 
 /** Where no weighing was typed, the scale that followed it has weighed. */
-function usedByScale(document: RunDocument, times: DerivedTimes): FuelUsed | null {
+function usedByScale(input: RunInput, times: DerivedTimes): FuelUsed | null {
   const [fromS, toS] = [times.litS ?? times.potOnS, times.flameEndS ?? times.boilS ?? times.endedS]
   const burned =
-    fromS === null || toS === null || document.scaleTrace.length === 0
+    fromS === null || toS === null || input.scaleTrace.length === 0
       ? null
-      : burnedByScale(document.scaleTrace, fromS, toS, scaleStepG(document))
+      : burnedByScale(input.scaleTrace, fromS, toS, scaleStep(input))
   if (burned === null) return null
   return {
-    grams: burned.grams,
-    uRandomG: burned.u,
-    uScaleG: document.fuel.scaleAccuracyG ?? 0,
+    massKg: burned.massKg,
+    uRandomKg: burned.u,
+    uScaleKg: input.fuel.scaleAccuracyKg ?? 0,
     formula: '{m}',
-    inputs: [['m', 'Lost on the scale while it burned', burned.grams, 'g']],
+    inputs: [['m', 'Lost on the scale while it burned', inGrams(burned.massKg), 'g']],
     source: 'estimate',
     flags: [
       {
@@ -113,20 +114,18 @@ function usedByScale(document: RunDocument, times: DerivedTimes): FuelUsed | nul
   }
 }
 
-/** Where it is not known. Source: estimate. */
-const USUAL_STEP_G = 0.1
+/** Where it is not known [kg]. Source: estimate. */
+const USUAL_STEP_KG = 0.0001
 
-const scaleStepG = ({ fuel }: RunDocument): number => fuel.scaleResolutionG ?? USUAL_STEP_G
+const scaleStep = ({ fuel }: RunInput): number => fuel.scaleResolutionKg ?? USUAL_STEP_KG
 
 function byScale(
-  document: RunDocument,
+  input: RunInput,
   fromS: number,
   boilS: number,
   flameEndS: number | null,
 ): { toBoil: BurnedByScale; inAll: BurnedByScale } | null {
-  if (document.scaleTrace.length === 0 || flameEndS === null) return null
-  const [toBoil, inAll] = [boilS, flameEndS].map((toS) =>
-    burnedByScale(document.scaleTrace, fromS, toS, scaleStepG(document)),
-  )
+  if (input.scaleTrace.length === 0 || flameEndS === null) return null
+  const [toBoil, inAll] = [boilS, flameEndS].map((toS) => burnedByScale(input.scaleTrace, fromS, toS, scaleStep(input)))
   return toBoil && inAll ? { toBoil, inAll } : null
 }

@@ -1,21 +1,20 @@
 /** The pressure at the place of a run. */
 import { stationPressureFromReadings, type StationPressure } from '../air/pressure'
 import type { Flag } from '../formats/answer'
-import type { RunDocument } from '../formats/document'
+import type { RunInput } from '../run/runInput'
 import { BOILING_VALIDITY_PA } from '../water/saturation'
 
 export function readPressure(
-  { place, uncertainty }: RunDocument,
+  { place, uncertainty }: RunInput,
   flags: Flag[],
   missing: string[],
 ): StationPressure | null {
-  const hPa = (value: number | null) => (value === null ? null : value * 100)
   const pressure = stationPressureFromReadings({
-    stationPressurePa: hPa(place.stationPressureHPa),
-    seaLevelPressurePa: hPa(place.seaLevelPressureHPa),
+    stationPressurePa: place.stationPressurePa,
+    seaLevelPressurePa: place.seaLevelPressurePa,
     altitudeM: place.altitudeM,
     airC: place.airC,
-    readingUPa: uncertainty.pressureHPa * 100,
+    readingUPa: uncertainty.pressurePa,
   })
   if (pressure === null) missing.push('place.altitudeM')
   if (

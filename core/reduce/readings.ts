@@ -1,5 +1,5 @@
 /**
- * What a run's document says, read by the conventions asked for: boiling point, times, fuel. Each number's working is
+ * What a run says, read by the conventions asked for: boiling point, times, fuel. Each number's working is
  * written down as it is read.
  */
 import type { StationPressure } from '../air/pressure'
@@ -8,7 +8,8 @@ import { windAtPot } from '../air/wind'
 import type { Fuel } from '../constants/fuels'
 import type { AddWorking } from '../explain/working'
 import type { Flag } from '../formats/answer'
-import type { ReduceOptions, RunDocument } from '../formats/document'
+import type { ReduceOptions } from '../formats/document'
+import type { RunInput } from '../run/runInput'
 import { burnsAndGaps } from '../run/burns'
 import { deriveTimes, type DerivedTimes } from '../run/deriveTimes'
 import type { FuelToBoil } from '../run/fuelToBoil'
@@ -66,17 +67,17 @@ export interface Readings {
 
 /** What is said and what is missing is gathered as the readings are read. */
 export interface Reading {
-  document: RunDocument
+  input: RunInput
   options: ReduceOptions
   flags: Flag[]
   missing: string[]
   addWorking: AddWorking | undefined
 }
 
-export function readRun(document: RunDocument, options: ReduceOptions, addWorking?: AddWorking): Readings {
-  const reading: Reading = { document, options, flags: [], missing: [], addWorking }
-  const { place } = document
-  const pressure = readPressure(document, reading.flags, reading.missing)
+export function readRun(input: RunInput, options: ReduceOptions, addWorking?: AddWorking): Readings {
+  const reading: Reading = { input, options, flags: [], missing: [], addWorking }
+  const { place } = input
+  const pressure = readPressure(input, reading.flags, reading.missing)
   const boilingC = pressure === null ? null : boilingPointFromPressure(pressure.pressurePa)
   if (pressure !== null && boilingC !== null) addBoilingPoint(pressure, boilingC, place, addWorking)
   const ofTrace = readTimes(reading, boilingC)
@@ -84,7 +85,7 @@ export function readRun(document: RunDocument, options: ReduceOptions, addWorkin
   const ofFuel = readFuel(reading, times, boilingC)
   const { heatS, leadS } = heatingSpan(times, reading.flags)
   const toEnd = readFuelToEnd(reading, ofFuel.used, times)
-  const litres = litresOf(document, options, reading.missing, addWorking)
+  const litres = litresOf(input, options, reading.missing, addWorking)
   const spansS = heatS === null ? [] : burnsAndGaps(times.burns, times.potOnS!, times.potOnS! + heatS)
   return {
     pressure,
@@ -96,8 +97,8 @@ export function readRun(document: RunDocument, options: ReduceOptions, addWorkin
     heatS,
     spansS,
     burnS: spansS.reduce((sum, span, i) => (i % 2 === 0 ? sum + span : sum), 0),
-    endC: document.traceReading ? document.traceReading.endC : lastTemperature(document, times),
-    coolDown: coolDownOf(document, boilingC),
+    endC: input.traceReading ? input.traceReading.endC : lastTemperature(input, times),
+    coolDown: coolDownOf(input, boilingC),
     leadS,
     litres,
     flags: reading.flags,
@@ -106,33 +107,32 @@ export function readRun(document: RunDocument, options: ReduceOptions, addWorkin
 }
 
 function readTimes(
-  { document, options, flags }: Reading,
+  { input, options, flags }: Reading,
   boilingC: number | null,
 ): Pick<Readings, 'clean' | 'found' | 'foundU' | 'times' | 'fallenAtS'> {
-  const kept = document.traceReading
-  const clean =
-    boilingC === null || document.trace.length < FEWEST_SAMPLES ? null : cleanTrace(document.trace, boilingC)
+  const kept = input.traceReading
+  const clean = boilingC === null || input.trace.length < FEWEST_SAMPLES ? null : cleanTrace(input.trace, boilingC)
   const found = kept ? kept.found : clean === null ? null : boilIn(clean, boilingC!)
-  const times = deriveTimes(document.events, document.trace, {
+  const times = deriveTimes(input.events, input.trace, {
     clock: options.clock,
     boil: options.boil,
     boilingC,
     plateauS: found?.atS ?? null,
-    boilBy: document.boilBy,
+    boilBy: input.boilBy,
   })
-  flags.push(...timeFlags(times, options, document.kind), ...boilFlags(document, found))
-  const seenAtS = times.boilS === null ? null : (fallenAt(document.trace, times.boilS) ?? null)
+  flags.push(...timeFlags(times, options, input.kind), ...boilFlags(input, found))
+  const seenAtS = times.boilS === null ? null : (fallenAt(input.trace, times.boilS) ?? null)
   return {
     clean,
     found,
-    foundU: traceBoilU(document, times, found, options),
+    foundU: traceBoilU(input, times, found, options),
     times,
     fallenAtS: kept ? kept.fallenAtS : seenAtS,
   }
 }
 
 /** Read, else the trace's last sample within five seconds of the end. */
-function lastTemperature({ water, trace }: RunDocument, { endedS }: DerivedTimes): number | null {
+function lastTemperature({ water, trace }: RunInput, { endedS }: DerivedTimes): number | null {
   if (water.endC !== null || endedS === null) return water.endC
   const near = trace.filter(([s]) => Math.abs(s - endedS) <= NEAR_END_S)
   return near.length === 0 ? null : near.at(-1)![1]

@@ -1,6 +1,8 @@
 /** The means of a set-up's runs: one for each kind of test, end temperature, setting and volume. */
 import type { MeanOf, RunAnswer, SetupMean } from '../formats/answer'
-import type { BoilConvention, RunDocument } from '../formats/document'
+import type { BoilConvention } from '../formats/document'
+import { waterPutIn, type RunInput } from '../run/runInput'
+import { inGrams } from '../quantity/shown'
 import { isImpossible } from '../plausibility/physicalLimit'
 import { setupMean, type NormalisedRun } from '../statistics/setupMean'
 
@@ -12,18 +14,17 @@ export interface MeanInput extends NormalisedRun {
   id: string
   kind: MeanOf['kind']
   setting: MeanOf['setting']
-  waterG: number
+  waterKg: number
 }
 
 /** Null: it enters none. Only a fully normalised figure enters a mean, and none that is impossible. */
-export function meanInput({ kind, setting, water }: RunDocument, answer: RunAnswer): MeanInput | null {
-  const waterG = (water.massG ?? 0) + (water.snowG ?? 0)
+export function meanInput({ kind, setting, water }: RunInput, answer: RunAnswer): MeanInput | null {
   if (answer.status !== 'normalised' || isImpossible(answer.flags)) return null
   return {
     id: answer.id,
     kind,
     setting,
-    waterG,
+    waterKg: waterPutIn(water) ?? 0,
     gPerL: answer.normalisedGPerL!,
     uRandom: answer.normalisedURandom ?? 0,
     shared: answer.normalisedSharedBy,
@@ -45,7 +46,7 @@ export function meansOf(inputs: readonly MeanInput[], boil: BoilConvention): Mea
       kind: runs[0]!.kind,
       endC,
       setting: runs[0]!.setting,
-      volumeG: Math.round(runs.reduce((sum, run) => sum + run.waterG, 0) / runs.length),
+      volumeG: Math.round(inGrams(runs.reduce((sum, run) => sum + run.waterKg, 0) / runs.length)),
       ...setupMean(runs),
     },
   }))
@@ -65,9 +66,9 @@ function alike(inputs: readonly MeanInput[]): MeanInput[][] {
 
 function byVolume(inputs: readonly MeanInput[]): MeanInput[][] {
   const groups: MeanInput[][] = []
-  for (const one of [...inputs].sort((a, b) => a.waterG - b.waterG)) {
+  for (const one of [...inputs].sort((a, b) => a.waterKg - b.waterKg)) {
     const group = groups.at(-1)
-    if (group && isAlikeVolume(group[0]!.waterG, one.waterG)) group.push(one)
+    if (group && isAlikeVolume(group[0]!.waterKg, one.waterKg)) group.push(one)
     else groups.push([one])
   }
   return groups

@@ -3,7 +3,8 @@ import { WATER_SPECIFIC_HEAT } from '../constants/physical'
 import { isImpossiblePower } from '../plausibility/powerLimit'
 import { heatFlowFromTime } from '../heating/heatingTime'
 import { boilingPointFromPressure } from '../water/saturation'
-import type { ReduceOptions, RunDocument } from '../formats/document'
+import type { ReduceOptions } from '../formats/document'
+import type { RunInput } from '../run/runInput'
 import type { Rung } from '../formats/answer'
 import { normalise, fuelOnLadder } from '../normalise/normalise'
 import { efficiency } from '../normalise/figures'
@@ -26,7 +27,7 @@ import type { Readings } from './readings'
 
 /** A run with its heat balance ready, before its set-up's series is known. */
 export interface Member {
-  document: RunDocument
+  input: RunInput
   readings: Readings
   prepared: Prepared
   /** Its time, fuel and conditions are all there: it can be normalised. */
@@ -97,7 +98,7 @@ function windOf(points: readonly RunInWind[], members: readonly Member[]): WindE
   if (own !== null) return own
   const gamma =
     members
-      .map(({ document }) => classGamma({ head: document.burner.head, screen: document.screen }))
+      .map(({ input }) => classGamma({ head: input.burner.head, screen: input.screen }))
       .find((one) => one !== null) ?? null
   return gamma === null ? null : { gamma, gammaU: gamma * Math.log(CLASS_SPREAD), exponent: 1, basis: 'classDefault' }
 }
@@ -110,11 +111,11 @@ interface RunInWind extends WindPoint {
  * More heat in the water than in the fuel, or more power than any such burner has: a slip, which must not lean on the
  * figures of other runs.
  */
-function isSlip({ document, prepared: { run } }: Member): boolean {
+function isSlip({ input, prepared: { run } }: Member): boolean {
   const eta = efficiency(run, 0)
   if (eta > 1) return true
-  const burner = document.burner.kind
-  const watts = firepower(run.fuelKg * 1000, run.heatS + run.leadS, run.lhvJPerKg)
+  const burner = input.burner.kind
+  const watts = firepower(run.fuelKg, run.heatS + run.leadS, run.lhvJPerKg)
   const waterW =
     (run.waterKg * WATER_SPECIFIC_HEAT.value * (aimTemperature(run, ownConditions(run)) - run.startC)) / run.heatS
   return (watts !== null && isImpossiblePower(burner, watts)) || isImpossiblePower(burner, waterW)
@@ -123,7 +124,7 @@ function isSlip({ document, prepared: { run } }: Member): boolean {
 function windPoint(member: Member): RunInWind | null {
   const {
     readings,
-    document,
+    input,
     prepared: { run },
   } = member
   if (readings.windMS === null || isSlip(member)) return null
@@ -132,10 +133,7 @@ function windPoint(member: Member): RunInWind | null {
   const flow = heatFlowFromTime(run.heatS, heatingIn(run, own, endC))
   if (!flow.ok) return null
   const burnRateKgPerS = run.fuelKg / (run.heatS + run.leadS)
-  const u = Math.hypot(
-    document.uncertainty.startC / (endC - run.startC),
-    (readings.used?.uRandomG ?? 0) / 1000 / run.fuelKg,
-  )
+  const u = Math.hypot(input.uncertainty.startC / (endC - run.startC), (readings.used?.uRandomKg ?? 0) / run.fuelKg)
   return { run, u, windMS: readings.windMS, lnHeatPerFuel: Math.log(flow.value.q0W / burnRateKgPerS) }
 }
 
@@ -218,15 +216,15 @@ function slopeU(line: FlameLine, rate: number, reference: number): number {
 
 /** A run without a set-up has no series to have been tried in. */
 function reachOf(members: readonly Member[]): SetupSeries['reach'] {
-  if (members[0]?.document.setup == null) return () => null
+  if (members[0]?.input.setup == null) return () => null
   const tested: Partial<Record<RungName, [number, number] | null>> = {
-    start: range(members.map(({ document }) => document.water.startC)),
+    start: range(members.map(({ input }) => input.water.startC)),
     boilingPoint: range(
       members.map(({ readings }) =>
         readings.pressure === null ? null : boilingPointFromPressure(readings.pressure.pressurePa),
       ),
     ),
-    surroundings: range(members.map(({ document }) => document.place.airC)),
+    surroundings: range(members.map(({ input }) => input.place.airC)),
     wind: range(members.map(({ readings }) => readings.windMS)),
     supply: range(members.map(({ normalisable, prepared }) => (normalisable ? burnRateOf(prepared.run) : null))),
   }
@@ -244,7 +242,7 @@ function range(values: readonly (number | null)[]): [number, number] | null {
 function highestFirepower(members: readonly Member[]): number | null {
   const watts = members.flatMap((member) => {
     const { run } = member.prepared
-    const value = firepower(run.fuelKg * 1000, run.heatS + run.leadS, run.lhvJPerKg)
+    const value = firepower(run.fuelKg, run.heatS + run.leadS, run.lhvJPerKg)
     return value !== null && Number.isFinite(value) && !isSlip(member) ? [value] : []
   })
   return watts.length === 0 ? null : Math.max(...watts)

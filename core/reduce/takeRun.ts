@@ -1,6 +1,8 @@
 /** First pass over a run: its readings by the conventions, and its heat balance made ready. */
 import { finiteWorking, type AddWorking, type Working } from '../explain/working'
 import type { ReduceOptions, RunDocument } from '../formats/document'
+import type { RunInput } from '../run/runInput'
+import { readDocument } from '../formats/readDocument'
 import type { TraceReading } from '../formats/traceReading'
 import { aimTemperature, ownConditions, type HeatRun } from '../normalise/heatRun'
 import { prepareHeatRun } from './heatRunFromReadings'
@@ -26,22 +28,23 @@ export function takeRun(document: RunDocument, options: ReduceOptions, withWorki
       : (working: Working) => {
           workings[working.path] = finiteWorking(working)
         }
-  const readings = readRun(document, options, addWorking)
-  const prepared = prepareHeatRun(document, readings, options)
+  const input = readDocument(document)
+  const readings = readRun(input, options, addWorking)
+  const prepared = prepareHeatRun(input, readings, options)
   const normalisable =
-    NORMALISED_KINDS.includes(document.kind) &&
+    NORMALISED_KINDS.includes(input.kind) &&
     prepared.missing.length === 0 &&
     prepared.run.heatS > 0 &&
     prepared.run.fuelKg > 0 &&
     !startsAboveAim(prepared.run)
   return {
-    document,
+    input,
     readings,
     prepared,
     normalisable,
     workings,
     addWorking,
-    traceFit: document.traceReading ? document.traceReading.traceFit : traceFitOf(document, readings, prepared.run),
+    traceFit: input.traceReading ? input.traceReading.traceFit : traceFitOf(input, readings, prepared.run),
   }
 }
 
@@ -52,7 +55,7 @@ export const traceReadingOf = ({ readings, traceFit }: TakenRun): TraceReading =
   fallenAtS: readings.fallenAtS,
 })
 
-function traceFitOf({ kind }: RunDocument, { times, boilingC, clean }: Readings, run: HeatRun): BurnFit[] | null {
+function traceFitOf({ kind }: RunInput, { times, boilingC, clean }: Readings, run: HeatRun): BurnFit[] | null {
   if (
     clean === null ||
     kind === 'coolDown' ||

@@ -1,6 +1,6 @@
 /** What each kind of test measures in its own terms, besides fuel per litre. */
 import type { TestFigures } from '../formats/answer'
-import type { RunDocument } from '../formats/document'
+import type { RunInput } from '../run/runInput'
 import { densityAt } from '../constants/fuels'
 import { evaporationFrom, evaporationPower } from '../heating/evaporation'
 import { heatFlowFromTime, surplus } from '../heating/heatingTime'
@@ -12,12 +12,13 @@ import {
   sensibleHeat,
   type HeatRun,
 } from '../normalise/heatRun'
+import { inGrams } from '../quantity/shown'
 import { flameTimeBetween } from '../run/burns'
 import type { Readings } from './readings'
 import type { SetupSeries } from './setupSeries'
 
 export interface TestParts {
-  document: RunDocument
+  input: RunInput
   readings: Readings
   run: HeatRun
   series: SetupSeries
@@ -32,32 +33,31 @@ const finite = (value: number | null | undefined): number | null =>
  * commonPractice.
  */
 export function testFigures(parts: TestParts): TestFigures {
-  const { document, readings, run } = parts
+  const { input, readings, run } = parts
   const { times, used, fuel } = readings
   const flameStartS = times.litS ?? times.potOnS
   const burnTimeS =
     flameStartS === null || times.flameEndS === null
       ? null
       : flameTimeBetween(times.burns, flameStartS, times.flameEndS)
-  const litresPerGram = fuel === null ? null : densityAt(fuel, document.place.airC ?? 20)
-  const endC = document.water.endC ?? readings.endC
-  const simmer = document.kind === 'simmer'
+  const densityKgPerM3 = fuel === null ? null : densityAt(fuel, input.place.airC ?? 20)
+  const endC = input.water.endC ?? readings.endC
+  const simmer = input.kind === 'simmer'
   const figures: TestFigures = {
     warmUpS: times.litS !== null && times.bloomedS !== null ? times.bloomedS - times.litS : null,
     burnTimeS,
-    burnRateGPerMin: burnTimeS === null || used === null || burnTimeS <= 0 ? null : (used.grams / burnTimeS) * 60,
+    burnRateGPerMin: burnTimeS === null || used === null || burnTimeS <= 0 ? null : (used.massKg / burnTimeS) * 60_000,
     burnRateMlPerMin:
-      burnTimeS === null || used === null || litresPerGram === null || burnTimeS <= 0
+      burnTimeS === null || used === null || densityKgPerM3 === null || burnTimeS <= 0
         ? null
-        : ((used.grams / burnTimeS) * 60_000) / litresPerGram,
+        : ((used.massKg / burnTimeS) * 60e6) / densityKgPerM3,
     usefulAfterBoilS: usefulAfterBoil(parts),
     boilsPerLoad: finite(
-      used === null || readings.toEnd?.grams == null || readings.toEnd.share === 1 || times.boilS === null
+      used === null || readings.toEnd?.massKg == null || readings.toEnd.share === 1 || times.boilS === null
         ? null
-        : used.grams / readings.toEnd.grams,
+        : used.massKg / readings.toEnd.massKg,
     ),
-    riseK:
-      endC === null || document.water.startC === null || times.boilS !== null ? null : endC - document.water.startC,
+    riseK: endC === null || input.water.startC === null || times.boilS !== null ? null : endC - input.water.startC,
     powerIntoWaterW: powerIntoWater(parts, endC),
     turnDownRatio:
       simmer && parts.firepowerW !== null && parts.series.highFirepowerW !== null
@@ -66,10 +66,10 @@ export function testFigures(parts: TestParts): TestFigures {
     holdingPowerW: simmer ? finite(holdingPower(run)) : null,
     meltEnergyKJ: run.meltJ > 0 ? run.meltJ / 1000 : null,
     toWaterS: run.meltJ > 0 ? finite(timeToWater(run)) : null,
-    pieces: document.kind === 'fed' ? piecesOf(document) : null,
+    pieces: input.kind === 'fed' ? piecesOf(input) : null,
     gapsS:
       readings.spansS.length > 1 ? readings.spansS.reduce((sum, span, i) => (i % 2 === 1 ? sum + span : sum), 0) : null,
-    dryFuelG: readings.dryWood?.grams ?? null,
+    dryFuelG: readings.dryWood === null ? null : inGrams(readings.dryWood.massKg),
     lossWPerK: readings.coolDown?.lossWPerK ?? null,
     lossWPerKU: readings.coolDown?.u ?? null,
   }
@@ -78,7 +78,7 @@ export function testFigures(parts: TestParts): TestFigures {
 }
 
 /** From the boil until the flame left the pot, went out, or the water fell half a degree, whichever came first. */
-function usefulAfterBoil({ readings: { times, fallenAtS }, document: { events } }: TestParts): number | null {
+function usefulAfterBoil({ readings: { times, fallenAtS }, input: { events } }: TestParts): number | null {
   if (times.boilS === null) return null
   const boilS = times.boilS
   const left = events.find((event) => event.kind === 'flameLeftPot' && event.s > boilS)?.s
@@ -127,5 +127,5 @@ function timeToWater(run: HeatRun): number {
   return flow.ok ? run.meltJ / surplus(flow.value.q0W, heating.startC, heating) : NaN
 }
 
-const piecesOf = ({ events, fuel }: RunDocument): number =>
-  events.filter((event) => event.kind === 'fuelAdded').length + (fuel.loadG === null ? 0 : 1)
+const piecesOf = ({ events, fuel }: RunInput): number =>
+  events.filter((event) => event.kind === 'fuelAdded').length + (fuel.loadKg === null ? 0 : 1)

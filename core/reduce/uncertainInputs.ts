@@ -2,7 +2,8 @@
 import { altitudeFromStationPressure } from '../air/pressure'
 import { EVAPORATION_RELATIVE_U, LID_EVAPORATION_U } from '../heating/evaporation'
 import { LOSS_ESTIMATE } from '../heating/loss'
-import type { ReduceOptions, RunDocument } from '../formats/document'
+import type { ReduceOptions } from '../formats/document'
+import type { RunInput } from '../run/runInput'
 import type { HeatRun } from '../normalise/heatRun'
 import { CLASS_SPREAD } from '../normalise/windClass'
 import type { UncertainInput } from '../uncertainty/propagate'
@@ -106,15 +107,14 @@ const input = (name: string, key: Moved, u: number, sharedBy: string | null): In
  * The uncertain inputs with their standard uncertainties, by the contract's defaults. An input with u = 0 is left out.
  */
 export function uncertainInputs(
-  document: RunDocument,
+  { uncertainty, place, lid, lossWPerK, fuel }: RunInput,
   readings: Readings,
   options: ReduceOptions,
   { run, capacityU, belowBoilU }: Prepared,
   series: SetupSeries,
 ): Input[] {
-  const { uncertainty, place } = document
   const called = readings.times.boilS !== null
-  const open = document.lid === false
+  const open = lid === false
   const setting = series.settingOf(run.windMS)
   const all: Input[] = [
     input('Start temperature', 'startC', run.meltJ > 0 ? 0 : uncertainty.startC, null),
@@ -125,15 +125,15 @@ export function uncertainInputs(
       readings.pressure?.uPa ?? 0,
       readings.pressure?.basis === 'measured' ? null : `pressure at ${place.altitudeM} m`,
     ),
-    input('Water', 'waterKg', uncertainty.waterG / 1000, null),
-    input('Fuel weighed', 'fuelKg', fuelU(readings, readings.used?.uRandomG), null),
-    input('Scale accuracy', 'fuelKg', fuelU(readings, readings.used?.uScaleG), 'scale'),
+    input('Water', 'waterKg', uncertainty.waterKg, null),
+    input('Fuel weighed', 'fuelKg', fuelU(readings, readings.used?.uRandomKg), null),
+    input('Scale accuracy', 'fuelKg', fuelU(readings, readings.used?.uScaleKg), 'scale'),
     input('Share of burn time', 'fuelKg', run.fuelKg * (readings.toEnd?.shareU ?? 0), null),
     input('Boil call', 'boilS', called && readings.times.boilFrom === 'call' ? uncertainty.boilCallS : 0, null),
     input('Boil found in the trace', 'boilS', readings.times.boilFrom === 'trace' ? (readings.foundU ?? 0) : 0, null),
     input('Last temperature', 'reachedC', run.reachedC === null ? 0 : uncertainty.startC, null),
     input('Where first bubbles come', 'belowBoilK', belowBoilU, null),
-    ...lossInputs(document, run, series),
+    ...lossInputs(lossWPerK, run, series),
     input('Wind at the pot', 'windMS', run.windMS > 0 ? uncertainty.windMS : 0, `wind, setting ${setting}`),
     ...windInputs(run, series),
     input('Flame temperature excess Θ', 'thetaK', options.theta.u, 'theta'),
@@ -146,12 +146,12 @@ export function uncertainInputs(
     input('Pot’s heat capacity, assumed', 'potJPerK', capacityU, 'pot'),
     input('Altitude beyond the boiling point', 'altitudeFactor', altitudeU(readings, options), 'altitude'),
     input('Burn-rate line of the set-up', 'supplyFactor', series.supplyU(run), 'supply'),
-    input('Lower heating value', 'lhvJPerKg', lhvU(document.fuel.lhvMJPerKg, readings), 'heating value'),
+    input('Lower heating value', 'lhvJPerKg', lhvU(fuel.lhvJPerKg, readings), 'heating value'),
   ]
   return all.filter((one) => one.u > 0)
 }
 
-function lossInputs({ lossWPerK }: RunDocument, run: HeatRun, { film }: SetupSeries): Input[] {
+function lossInputs(lossWPerK: RunInput['lossWPerK'], run: HeatRun, { film }: SetupSeries): Input[] {
   if (lossWPerK !== null) {
     return [input('Heat loss, from a cool-down', 'lossWPerK', lossWPerK.u, 'loss')]
   }
@@ -183,7 +183,7 @@ function windInputs(run: HeatRun, { wind }: SetupSeries): Input[] {
 }
 
 /** [kg], of the fuel to the boil: an error of the weighing shrinks with the share. */
-const fuelU = (readings: Readings, uG = 0): number => (uG * (readings.toEnd?.share ?? 1)) / 1000
+const fuelU = (readings: Readings, uKg = 0): number => uKg * (readings.toEnd?.share ?? 1)
 
 /** 1 % per 1 000 m between here and the reference for gas, 2 % for the others. Source: estimate. */
 function altitudeU({ pressure, fuel }: Readings, { reference }: ReduceOptions): number {
@@ -197,5 +197,5 @@ function altitudeU({ pressure, fuel }: Readings, { reference }: ReduceOptions): 
 /** A value given with the run is taken as good as the built-in one of its kind, or 1 % [J/kg]. Source: estimate. */
 function lhvU(given: number | null, { fuel }: Readings): number {
   const relative = fuel === null ? 0.01 : fuel.lowerHeatingValue.standardUncertainty / fuel.lowerHeatingValue.value
-  return 1e6 * relative * (given ?? fuel?.lowerHeatingValue.value ?? 0)
+  return relative * (given ?? (fuel?.lowerHeatingValue.value ?? 0) * 1e6)
 }

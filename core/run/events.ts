@@ -32,7 +32,7 @@ export interface RunEvent {
   /** Seconds on the run's clock. */
   s: number
   /** `fuelAdded`: what was added. */
-  massG?: number | null
+  massKg?: number | null
   /** `reading`: the water's temperature. `targetReached`: the target it stands for, where that is known. */
   waterC?: number | null
   /** `stopped`: rain, knocked over. */

@@ -9,7 +9,7 @@ const SAME_MOMENT_S = 3
 const BURN_SHARE_U = 0.1
 
 export interface FuelToBoil {
-  grams: number | null
+  massKg: number | null
   /** Share of the fuel used; 1 when the flame was shut off at the boil. */
   share: number
   /** Relative standard uncertainty of that share. */
@@ -20,13 +20,13 @@ export interface FuelToBoil {
 }
 
 /**
- * @param usedG fuel used in the whole run [g]
+ * @param usedKg fuel used in the whole run [kg]
  * @param span the flame's end (null: shut off at the boil), the boil, and the seconds of flame to the boil and in all
  * `byScale`: what a scale under the stove lost to the boil and in all; null: there was none
  * `takeShare`: the tester accepts the share of burn time. Source: commonPractice.
  */
 export function fuelToBoil(
-  usedG: number,
+  usedKg: number,
   {
     flameEndS,
     boilS,
@@ -44,15 +44,15 @@ export function fuelToBoil(
   },
 ): FuelToBoil {
   if (flameEndS === null || flameEndS <= boilS + SAME_MOMENT_S)
-    return { grams: usedG, share: 1, shareU: 0, by: 'whole', flags: [] }
+    return { massKg: usedKg, share: 1, shareU: 0, by: 'whole', flags: [] }
   const ranOn = formatClock(flameEndS - boilS)
-  if (byScale !== null && byScale.toBoil.grams < byScale.inAll.grams) {
-    const share = byScale.toBoil.grams / byScale.inAll.grams
+  if (byScale !== null && byScale.toBoil.massKg < byScale.inAll.massKg) {
+    const share = byScale.toBoil.massKg / byScale.inAll.massKg
     const text = `The flame ran on ${ranOn} after the boil: fuel to the boil is what the scale under it had lost by then. Vapour from a pot on that scale counts as fuel.`
     return {
-      grams: usedG * share,
+      massKg: usedKg * share,
       share,
-      shareU: byScale.toBoil.u / byScale.toBoil.grams,
+      shareU: byScale.toBoil.u / byScale.toBoil.massKg,
       by: 'scale',
       flags: [{ code: 'fuel-by-scale', severity: 'note', text }],
     }
@@ -60,7 +60,7 @@ export function fuelToBoil(
   if (!takeShare) {
     const text = `The flame ran on ${ranOn} after the boil: fuel to the boil is not known. Weigh at the boil, or take the share of burn time.`
     return {
-      grams: null,
+      massKg: null,
       share: NaN,
       shareU: 0,
       by: 'whole',
@@ -70,7 +70,7 @@ export function fuelToBoil(
   const share = flameToBoilS / flameS
   const text = `Fuel to the boil is a share of burn time (the flame ran on ${ranOn}): assumes an even flame.`
   return {
-    grams: usedG * share,
+    massKg: usedKg * share,
     share,
     shareU: BURN_SHARE_U,
     by: 'burnTime',

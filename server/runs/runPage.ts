@@ -1,6 +1,7 @@
 /** A run's page, whole: its answer, what its method says of it, what was said of it since. */
 import { readRun } from '../../core/reduce/readings'
 import { checkRun, type MethodFindings } from '../../core/method/checkRun'
+import { readDocument } from '../../core/formats/readDocument'
 import { toRunDocument } from '../../core/formats/toRunDocument'
 import { judgeClaim, type ClaimVerdict } from '../../core/statistics/claim'
 import { thinTrace } from '../../core/trace/thinTrace'
@@ -86,8 +87,8 @@ async function channelsOf(db: Connection, runId: string, pace: number): Promise<
 
 function findingsOf({ stored, record, method }: FoundRun): MethodFindings | null {
   if (method === null) return null
-  const document = toRunDocument(stored)
-  const { heatS } = readRun(document, fillOptions({ boil: method.boil, clock: method.clock }))
+  const input = readDocument(toRunDocument(stored))
+  const { heatS } = readRun(input, fillOptions({ boil: method.boil, clock: method.clock }))
   return checkRun(method, {
     measured: {
       ...(stored.scale === null ? {} : { scaleResolution: stored.scale.resolution }),
@@ -95,7 +96,7 @@ function findingsOf({ stored, record, method }: FoundRun): MethodFindings | null
     },
     marks: stored.events,
     samples: stored.trace.length,
-    waterKg: document.water.massG === null ? null : document.water.massG / 1000,
+    waterKg: input.water.massKg,
     lid: stored.lid,
     setting: record.setting as 'low' | 'medium' | 'full' | null,
     heatS,

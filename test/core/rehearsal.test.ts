@@ -195,12 +195,12 @@ describe('fuel by weight while it burns', () => {
   // 3 g/min for five minutes, a pot of 700 g put on after 30 s and a tablet of 4 g laid beside it at 200 s: arithmetic.
   const trace = Array.from({ length: 301 }, (_, s): [number, number] => [
     s,
-    Number((500 - s / 20 + (s >= 30 ? 700 : 0) + (s >= 200 ? 4 : 0)).toFixed(1)),
+    Number((500 - s / 20 + (s >= 30 ? 700 : 0) + (s >= 200 ? 4 : 0)).toFixed(1)) / 1000,
   ])
 
   it('steps of a hand are no fuel', () => {
-    expect(burnedByScale(trace, 0, 240, 0.1)!.grams).toBeCloseTo(12, 0)
-    expect(burnedByScale(trace, 60, 120, 0.1)!.grams).toBeCloseTo(3, 1)
-    expect(burnedByScale(trace, 0, 2000, 0.1)).toBeNull()
+    expect(burnedByScale(trace, 0, 240, 0.0001)!.massKg * 1000).toBeCloseTo(12, 0)
+    expect(burnedByScale(trace, 60, 120, 0.0001)!.massKg * 1000).toBeCloseTo(3, 1)
+    expect(burnedByScale(trace, 0, 2000, 0.0001)).toBeNull()
   })
 })

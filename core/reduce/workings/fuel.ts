@@ -1,5 +1,6 @@
 /** Workings of fuel, burn rate and firepower. */
 import type { AddWorking, WorkingInput } from '../../explain/working'
+import { inGrams, inMegajoules } from '../../quantity/shown'
 import type { DerivedTimes } from '../../run/deriveTimes'
 import type { FuelToBoil } from '../../run/fuelToBoil'
 import type { FuelUsed } from '../../run/fuelUsed'
@@ -7,15 +8,15 @@ import type { Composition } from '../composition'
 import { firepower } from '../firepower'
 import { assumed, computed, constant, measured } from './inputs'
 
-export const fuelInput = (grams: number): WorkingInput =>
-  computed('m', 'Fuel to the boil', grams, 'g', { path: 'fuelToBoilG' })
+export const fuelInput = (massKg: number): WorkingInput =>
+  computed('m', 'Fuel to the boil', inGrams(massKg), 'g', { path: 'fuelToBoilG' })
 
 const flameTime = (flameS: number): WorkingInput => measured('t_flame', 'Flame time', flameS, 's')
 
 /** Fuel to the end over flame time, from `lit` when marked, else pot-on [g/min]. */
-export function burnRateOf(fuelG: number | null, flameS: number | null, addWorking?: AddWorking): number | null {
-  if (fuelG === null || flameS === null) return null
-  const value = (fuelG / flameS) * 60
+export function burnRateOf(fuelKg: number | null, flameS: number | null, addWorking?: AddWorking): number | null {
+  if (fuelKg === null || flameS === null) return null
+  const value = (fuelKg / flameS) * 60_000
   addWorking?.({
     path: 'burnRateGPerMin',
     title: 'Burn rate',
@@ -23,20 +24,20 @@ export function burnRateOf(fuelG: number | null, flameS: number | null, addWorki
     unit: 'g/min',
     formula: '{m} / {t_flame} · 60',
     source: 'commonPractice',
-    inputs: [fuelInput(fuelG), flameTime(flameS)],
+    inputs: [fuelInput(fuelKg), flameTime(flameS)],
   })
   return value
 }
 
 /** Firepower with its working [W]. */
 export function firepowerOf(
-  fuelG: number | null,
+  fuelKg: number | null,
   flameS: number | null,
-  { document, figured: { run }, addWorking }: Composition,
+  { input, figured: { run }, addWorking }: Composition,
 ): number | null {
-  const value = firepower(fuelG, flameS, run.lhvJPerKg)
-  if (fuelG === null || flameS === null || value === null) return null
-  const lhv = document.fuel.lhvMJPerKg === null ? constant : measured
+  const value = firepower(fuelKg, flameS, run.lhvJPerKg)
+  if (fuelKg === null || flameS === null || value === null) return null
+  const lhv = input.fuel.lhvJPerKg === null ? constant : measured
   addWorking?.({
     path: 'firepowerW',
     title: 'Firepower',
@@ -44,7 +45,11 @@ export function firepowerOf(
     unit: 'W',
     formula: '{m} · {LHV} · 1000 / {t_flame}',
     source: 'wbt',
-    inputs: [fuelInput(fuelG), lhv('LHV', 'Lower heating value', run.lhvJPerKg / 1e6, 'MJ/kg'), flameTime(flameS)],
+    inputs: [
+      fuelInput(fuelKg),
+      lhv('LHV', 'Lower heating value', inMegajoules(run.lhvJPerKg), 'MJ/kg'),
+      flameTime(flameS),
+    ],
   })
   return value
 }
@@ -53,19 +58,19 @@ export function addFuelUsed(used: FuelUsed, addWorking?: AddWorking): void {
   addWorking?.({
     path: 'usedG',
     title: 'Fuel used',
-    value: used.grams,
+    value: inGrams(used.massKg),
     unit: 'g',
     formula: used.formula,
     source: used.source,
     inputs: used.inputs.map(([symbol, name, value, unit]) =>
       (symbol === 'dry' || symbol === 'char' ? computed : measured)(symbol, name, value, unit),
     ),
-    note: `Standard uncertainty of the weighings ${used.uRandomG.toFixed(3)} g.`,
+    note: `Standard uncertainty of the weighings ${inGrams(used.uRandomKg).toFixed(3)} g.`,
   })
 }
 
 export function addFuelToBoil(used: FuelUsed, toEnd: FuelToBoil, times: DerivedTimes, addWorking?: AddWorking): void {
-  if (toEnd.grams === null) return
+  if (toEnd.massKg === null) return
   const shared = toEnd.share !== 1
   const share =
     toEnd.by === 'scale'
@@ -74,12 +79,12 @@ export function addFuelToBoil(used: FuelUsed, toEnd: FuelToBoil, times: DerivedT
   addWorking?.({
     path: 'fuelToBoilG',
     title: times.boilS === null ? 'Fuel until it ended' : 'Fuel to the boil',
-    value: toEnd.grams,
+    value: inGrams(toEnd.massKg),
     unit: 'g',
     formula: shared ? '{m} · {share}' : '{m}',
     source: 'commonPractice',
     inputs: [
-      computed('m', 'Fuel used', used.grams, 'g', { u: used.uRandomG, path: 'usedG' }),
+      computed('m', 'Fuel used', inGrams(used.massKg), 'g', { u: inGrams(used.uRandomKg), path: 'usedG' }),
       ...(shared ? [share] : []),
     ],
   })

@@ -5,6 +5,7 @@ import { LOSS_ESTIMATE } from '../../heating/loss'
 import { FIGURE } from '../../normalise/figures'
 import { aimTemperature, heatingIn, lossCoefficient, ownConditions } from '../../normalise/heatRun'
 import { sharesOf } from '../../uncertainty/propagate'
+import { inMegajoules, inPercent } from '../../quantity/shown'
 import type { Composition } from '../composition'
 import { fuelInput } from './fuel'
 import { assumed, computed, constant, finite, measured, measuredIf } from './inputs'
@@ -17,7 +18,7 @@ export function addHeatFlow(parts: Composition): void {
 }
 
 function addHeatLoss(parts: Composition): void {
-  const given = parts.document.lossWPerK
+  const given = parts.input.lossWPerK
   const { run } = parts.figured
   parts.addWorking?.({
     path: 'lossWPerK',
@@ -34,10 +35,10 @@ function addHeatLoss(parts: Composition): void {
   })
 }
 
-function lossByGeometry({ document: { pot, place }, series, figured: { run } }: Composition): WorkingInput[] {
+function lossByGeometry({ input: { pot, place }, series, figured: { run } }: Composition): WorkingInput[] {
   const { filmWPerM2K, sideShare, windSlopePerMS } = LOSS_ESTIMATE
   const film = series.film === null ? assumed : computed
-  const area = measuredIf(pot.diameterMm)
+  const area = measuredIf(pot.diameterM)
   return [
     film('h', 'Film coefficient', run.filmWPerM2K, 'W/(m²·K)', { u: series.film?.u ?? filmWPerM2K.u }),
     area('A_lid', 'Lid or surface', run.lidM2, 'm²'),
@@ -48,10 +49,10 @@ function lossByGeometry({ document: { pot, place }, series, figured: { run } }: 
   ]
 }
 
-function addColdFlow({ document, options, figured: { run, budget }, addWorking }: Composition): void {
+function addColdFlow({ input, options, figured: { run, budget }, addWorking }: Composition): void {
   const own = ownConditions(run)
   const heating = heatingIn(run, own, run.reachedC ?? aimTemperature(run, own))
-  const { uncertainty, place } = document
+  const { uncertainty, place } = input
   addWorking?.({
     path: 'q0W',
     title: 'Heat flow into a cold pot, q0',
@@ -73,20 +74,20 @@ function addColdFlow({ document, options, figured: { run, budget }, addWorking }
     note:
       run.evaporationScale === 0
         ? undefined
-        : `Open pot: evaporation is in the balance, at ${Math.round(place.humidityPct ?? ASSUMED_HUMIDITY * 100)} % humidity.`,
+        : `Open pot: evaporation is in the balance, at ${Math.round(inPercent(place.humidity ?? ASSUMED_HUMIDITY))} % humidity.`,
   })
 }
 
 /** Efficiency of the heating. */
-export function addEfficiency({ document, readings, figured: { run, budget }, addWorking }: Composition): void {
+export function addEfficiency({ input, readings, figured: { run, budget }, addWorking }: Composition): void {
   const value = budget.values[FIGURE.efficiency]!
   if (!addWorking || finite(value) === null) return
   const endC = run.reachedC ?? aimTemperature(run, ownConditions(run))
   const heatKJ = (value * run.fuelKg * run.lhvJPerKg) / 1000
   const waterKJ = run.waterKg * (run.enthalpy(endC) - run.enthalpy(run.startC))
   const potKJ = (run.potJPerK * (endC - run.startC)) / 1000
-  const pot = document.pot.massG === null ? assumed : computed
-  const lhv = document.fuel.lhvMJPerKg === null ? constant : measured
+  const pot = input.pot.massKg === null ? assumed : computed
+  const lhv = input.fuel.lhvJPerKg === null ? constant : measured
   addWorking({
     path: 'efficiency',
     title: 'Efficiency',
@@ -99,8 +100,8 @@ export function addEfficiency({ document, readings, figured: { run, budget }, ad
       computed('Q_w', 'Into the water', waterKJ, 'kJ'),
       pot('Q_pot', 'Into the pot', potKJ, 'kJ'),
       computed('Q_ev', 'Into vapour', Math.max(0, heatKJ - waterKJ - potKJ), 'kJ'),
-      fuelInput(readings.toEnd?.grams ?? NaN),
-      lhv('LHV', 'Lower heating value', run.lhvJPerKg / 1e6, 'kJ/g'),
+      fuelInput(readings.toEnd?.massKg ?? NaN),
+      lhv('LHV', 'Lower heating value', inMegajoules(run.lhvJPerKg), 'kJ/g'),
     ],
   })
 }

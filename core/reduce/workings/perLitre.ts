@@ -1,6 +1,7 @@
 /** Workings of litres, and of fuel per litre as measured. */
 import type { AddWorking } from '../../explain/working'
 import { FIGURE } from '../../normalise/figures'
+import { inGrams } from '../../quantity/shown'
 import { sharesOf } from '../../uncertainty/propagate'
 import { DENSITY_20C } from '../../water/liquid'
 import type { Composition } from '../composition'
@@ -9,12 +10,13 @@ import { computed, constant, finite, measured } from './inputs'
 
 interface Water {
   litres: number
-  grams: number
+  massKg: number
+  /** Standard uncertainty of it [kg]. */
   waterU: number
   /** What is left in place of what was put in. */
   remaining: boolean
 }
-export function addLitres({ litres, grams, waterU, remaining }: Water, addWorking?: AddWorking): void {
+export function addLitres({ litres, massKg, waterU, remaining }: Water, addWorking?: AddWorking): void {
   addWorking?.({
     path: 'litres',
     title: remaining ? 'Litres of hot water left' : 'Litres put in',
@@ -23,7 +25,7 @@ export function addLitres({ litres, grams, waterU, remaining }: Water, addWorkin
     formula: '{m_w} / {ρ}',
     source: 'if97Fit',
     inputs: [
-      measured('m_w', remaining ? 'Water left' : 'Water put in', grams, 'g', { u: waterU }),
+      measured('m_w', remaining ? 'Water left' : 'Water put in', inGrams(massKg), 'g', { u: inGrams(waterU) }),
       constant('ρ', 'Density at 20 °C', DENSITY_20C, 'kg/m³'),
     ],
     note: 'A litre is a mass of water at 20 °C, so it does not change with the thermometer.',
@@ -43,7 +45,7 @@ export function addPerLitre({ readings, figured: { budget }, addWorking }: Compo
     source: 'wbt',
     shares: sharesOf(budget, FIGURE.own),
     inputs: [
-      fuelInput(readings.toEnd?.grams ?? NaN),
+      fuelInput(readings.toEnd?.massKg ?? NaN),
       computed('V', 'Litres', readings.litres, 'L', { path: 'litres' }),
     ],
     note: 'The burner runs until the call, so an error of the call moves time and fuel together.',
@@ -54,18 +56,18 @@ interface OtherLitre {
   toLeft: boolean
   gPerL: number
   gPerLU: number | null
-  putInG: number
-  leftG: number
+  putInKg: number
+  leftKg: number
   waterU: number
   ratio: number
 }
 /** The same per litre left in place of per litre put in, or the other way round. */
 export function addOtherLitre(
-  { toLeft, gPerL, gPerLU, putInG, leftG, waterU, ratio }: OtherLitre,
+  { toLeft, gPerL, gPerLU, putInKg, leftKg, waterU, ratio }: OtherLitre,
   addWorking?: AddWorking,
 ): void {
-  const putIn = { name: 'Water put in', grams: putInG }
-  const left = { name: 'Water left', grams: leftG }
+  const putIn = { name: 'Water put in', massKg: putInKg }
+  const left = { name: 'Water left', massKg: leftKg }
   const [from, to] = toLeft ? [putIn, left] : [left, putIn]
   addWorking?.({
     path: 'otherLitre',
@@ -76,8 +78,8 @@ export function addOtherLitre(
     source: 'wbt',
     inputs: [
       computed('figure', toLeft ? 'Per litre put in' : 'Per litre left', gPerL, 'g/L', { u: gPerLU, path: 'gPerL' }),
-      measured('from', from.name, from.grams, 'g', { u: waterU }),
-      measured('to', to.name, to.grams, 'g', { u: waterU }),
+      measured('from', from.name, inGrams(from.massKg), 'g', { u: inGrams(waterU) }),
+      measured('to', to.name, inGrams(to.massKg), 'g', { u: inGrams(waterU) }),
     ],
   })
 }

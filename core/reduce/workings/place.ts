@@ -1,17 +1,18 @@
 /** Workings of pressure and boiling point. */
 import type { StationPressure } from '../../air/pressure'
 import type { AddWorking } from '../../explain/working'
-import type { RunDocument } from '../../formats/document'
+import { inHectopascals } from '../../quantity/shown'
+import type { RunInput } from '../../run/runInput'
 import { computed, measured } from './inputs'
 
 export function addBoilingPoint(
   pressure: StationPressure,
   boilingC: number,
-  place: RunDocument['place'],
+  place: RunInput['place'],
   addWorking?: AddWorking,
 ): void {
-  const pressureHPa = pressure.pressurePa / 100
-  const u = pressure.uPa / 100
+  const pressureHPa = inHectopascals(pressure.pressurePa)
+  const u = inHectopascals(pressure.uPa)
   addWorking?.({
     path: 'pressureHPa',
     title: 'Station pressure',
@@ -20,8 +21,8 @@ export function addBoilingPoint(
     formula: pressure.formula,
     source: pressure.source,
     inputs: [
-      measured('reading', 'Pressure, measured', place.stationPressureHPa, 'hPa', { u }),
-      measured('p_sl', 'Pressure reduced to sea level', place.seaLevelPressureHPa, 'hPa'),
+      measured('reading', 'Pressure, measured', inHectopascals(place.stationPressurePa), 'hPa', { u }),
+      measured('p_sl', 'Pressure reduced to sea level', inHectopascals(place.seaLevelPressurePa), 'hPa'),
       measured('h', 'Altitude', place.altitudeM, 'm'),
     ].filter((input) => pressure.formula.includes(`{${input.symbol}}`)),
     note: pressure.basis === 'altitude' ? 'Weather moves the pressure: ± 8 hPa (standard) is assumed.' : undefined,

@@ -2,6 +2,7 @@
 import type { Working } from '../../explain/working'
 import type { TestFigures } from '../../formats/answer'
 import { aimTemperature, lossCoefficient, ownConditions } from '../../normalise/heatRun'
+import { inGrams, inPercent } from '../../quantity/shown'
 import type { Composition } from '../composition'
 import { assumed, computed, constant, measured } from './inputs'
 
@@ -60,7 +61,7 @@ function ofFlame({ readings: { times } }: Composition, test: TestFigures): TestW
 }
 
 function ofFuel({ readings }: Composition, test: TestFigures): TestWorkings {
-  const fuel = computed('m', 'Fuel used', readings.used?.grams ?? null, 'g', { path: 'usedG' })
+  const fuel = computed('m', 'Fuel used', inGrams(readings.used?.massKg ?? null), 'g', { path: 'usedG' })
   const rate = { path: 'test.burnRateGPerMin' }
   const density =
     test.burnRateGPerMin !== null && test.burnRateMlPerMin !== null
@@ -91,14 +92,14 @@ function ofFuel({ readings }: Composition, test: TestFigures): TestWorkings {
       formula: '{m} / {m_boil}',
       inputs: [
         fuel,
-        computed('m_boil', 'Fuel to the boil', readings.toEnd?.grams ?? null, 'g', { path: 'fuelToBoilG' }),
+        computed('m_boil', 'Fuel to the boil', inGrams(readings.toEnd?.massKg ?? null), 'g', { path: 'fuelToBoilG' }),
       ],
     },
   }
 }
 
 function ofHeat(
-  { document, readings, series, figured: { run } }: Composition,
+  { input, readings, series, figured: { run } }: Composition,
   test: TestFigures,
   firepowerW: number | null,
 ): TestWorkings {
@@ -110,7 +111,7 @@ function ofHeat(
       formula: '{T_end} − {T_start}',
       inputs: [
         measured('T_end', 'Last temperature', readings.endC, '°C'),
-        measured('T_start', 'Start temperature', document.water.startC, '°C'),
+        measured('T_start', 'Start temperature', input.water.startC, '°C'),
       ],
     },
     powerIntoWaterW: {
@@ -119,7 +120,7 @@ function ofHeat(
       unit: 'W',
       formula: '({m_w}·Δh + {C_p}·{ΔT}) / {t}',
       inputs: [
-        measured('m_w', 'Water', run.waterKg * 1000, 'g'),
+        measured('m_w', 'Water', inGrams(run.waterKg), 'g'),
         computed('C_p', 'Pot', run.potJPerK, 'J/K'),
         computed('ΔT', 'Rise', test.riseK, 'K', { path: 'test.riseK' }),
         measured('t', 'Time', readings.heatS, 's'),
@@ -144,21 +145,21 @@ function ofHeat(
       inputs: [
         computed('K_loss', 'Heat loss coefficient', lossCoefficient(run, run.windMS), 'W/K'),
         computed('T_b', 'Boiling point', aimTemperature(run, ownConditions(run)), '°C', { path: 'boilingPointC' }),
-        measured('T_a', 'Air', document.place.airC, '°C'),
+        measured('T_a', 'Air', input.place.airC, '°C'),
       ],
       note: 'P_ev is the evaporation of an open pot; with a lid it is left out.',
     },
   }
 }
 
-const ofSnow = ({ document: { water, place } }: Composition, test: TestFigures): TestWorkings => ({
+const ofSnow = ({ input: { water, place } }: Composition, test: TestFigures): TestWorkings => ({
   meltEnergyKJ: {
     source: 'crcIce',
     title: 'Heat to melt the snow',
     unit: 'kJ',
     formula: '{m_snow}·(333.6 − 2.09·{T_snow})/1000 − heat of the starter water',
     inputs: [
-      measured('m_snow', 'Snow', water.snowG, 'g'),
+      measured('m_snow', 'Snow', inGrams(water.snowKg), 'g'),
       assumed('T_snow', 'Snow', Math.min(0, place.airC ?? 0), '°C'),
     ],
   },
@@ -171,20 +172,20 @@ const ofSnow = ({ document: { water, place } }: Composition, test: TestFigures):
   },
 })
 
-const ofWood = ({ document: { fuel } }: Composition): TestWorkings => ({
+const ofWood = ({ input: { fuel } }: Composition): TestWorkings => ({
   dryFuelG: {
     source: 'wbt',
     title: 'Wood, as dry wood of the same heat',
     unit: 'g',
     formula: 'm·[LHV·(1 − {M}) − {M}·(c_w·(T_b − T_a) + h_fg)]/LHV − {char}·LHV_char/LHV',
     inputs: [
-      measured('M', 'Moisture, wet basis', fuel.moisturePct, '%'),
-      measured('char', 'Char left', fuel.charG, 'g'),
+      measured('M', 'Moisture, wet basis', inPercent(fuel.moisture), '%'),
+      measured('char', 'Char left', inGrams(fuel.charKg), 'g'),
     ],
   },
 })
 
-const ofCooling = ({ document: { place }, readings }: Composition): TestWorkings => ({
+const ofCooling = ({ input: { place }, readings }: Composition): TestWorkings => ({
   lossWPerK: {
     source: 'newton',
     title: 'Heat loss coefficient, by cooling',

@@ -8,7 +8,7 @@ type Found = NonNullable<RunAnswer['boilFound']>
 type Burn = NonNullable<RunAnswer['traceFit']>[number]
 
 export function addTrace(
-  { document: { place }, readings: { boilingC }, addWorking }: Composition,
+  { input: { place }, readings: { boilingC }, addWorking }: Composition,
   { traceFit, boilFound }: Pick<RunAnswer, 'traceFit' | 'boilFound'>,
 ): void {
   if (!addWorking) return
