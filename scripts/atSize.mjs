@@ -120,7 +120,7 @@ class Bench {
       left = (await (await fetch(`${this.server.url}/api/figures`)).json()).stale
     const {
       rows: [{ n }],
-    } = await this.sql.query('select count(*)::int as n from run_summary where stale_since is not null')
+    } = await this.sql.query('select count(*)::int as n from series where stale_since is not null')
     this.#hold('no figure waits', n === 0)
     const mb = peakMB(this.server.pid)
     this.#line('server memory, at its highest', `${mb.toFixed(0)} MB`, `${LIMITS.serverMB} MB`, mb < LIMITS.serverMB)
@@ -194,7 +194,10 @@ class Bench {
   async #anew(setup) {
     const before = await this.#lines(setup)
     const began = performance.now()
-    const { rowCount } = await this.sql.query('update run_summary set stale_since = clock_timestamp()')
+    await this.sql
+      .query(`insert into series (key, stale_since) select distinct series_key, clock_timestamp() from run where series_key is not null
+      on conflict (key) do update set stale_since = excluded.stale_since`)
+    const { n: rowCount } = await this.#one('select count(*)::int as n from run_summary')
     const marked = (performance.now() - began) / 1000
     await this.sql.query("select pg_notify('vulcanum_figures', '')")
     for (let left = 1; left > 0; await sleep(200))

@@ -1,7 +1,6 @@
 /**
  * Rows of many new runs before their figures: found, filtered and sorted at once, worked out with their series later.
  */
-import { sql } from 'drizzle-orm'
 import type { Connection } from '../database/connection'
 import { findRuns } from './repository/findRuns'
 import { keepSummaries } from './keepSummaries'
@@ -15,7 +14,6 @@ export async function bareSummaries(tx: Connection, ids: readonly string[]): Pro
     await keepSummaries(
       tx,
       runs.map(({ record, stored }) => summaryOf(record, stored, unanswered(record.kind))),
-      { since: sql`clock_timestamp()` },
     )
   }
 }

@@ -8,21 +8,13 @@ export type KeptSummary = RunSummary & { meanKey?: string | null }
 
 type Column = [key: string, name: string]
 const ALL: Column[] = Object.entries(getTableColumns(runSummary))
-  .filter(([key]) => !['staleSince', 'tags'].includes(key))
+  .filter(([key]) => key !== 'tags')
   .map(([key, { name }]) => [key, name])
 /** Without what stands as long as the readings do: most of a row's bytes. */
 const FIGURES = ALL.filter(([key]) => key !== 'ribbon')
 
-/**
- * Writes rows of the logbook. Those without a ribbon are there already, and keep the one they have.
- * @param since when they are stale; what became so after `seen` stays so
- */
-export async function keepSummaries(
-  db: Connection,
-  rows: readonly KeptSummary[],
-  { since = null, seen = null }: { since?: SQL | null; seen?: string | null } = {},
-): Promise<void> {
-  const stale = sql`case when ${runSummary.staleSince} > ${seen ?? '-infinity'}::timestamptz then ${runSummary.staleSince} end`
+/** Writes rows of the logbook. Those without a ribbon are there already, and keep the one they have. */
+export async function keepSummaries(db: Connection, rows: readonly KeptSummary[]): Promise<void> {
   const whole = rows.filter((row) => row.ribbon !== undefined)
   if (whole.length > 0) {
     // Another ribbon: what was kept beside the one before says nothing of it.
@@ -33,14 +25,13 @@ export async function keepSummaries(
       ),
     )
     await db.execute(sql`
-      insert into ${runSummary} (${namesOf(ALL)}, stale_since)
-      select ${namesOf(ALL)}, ${since ?? sql`null::timestamptz`} from ${recordset(ALL, whole)}
-      on conflict (run_id) do update set ${settingOf(ALL, 'excluded')}, stale_since = ${stale}`)
+      insert into ${runSummary} (${namesOf(ALL)}) select ${namesOf(ALL)} from ${recordset(ALL, whole)}
+      on conflict (run_id) do update set ${settingOf(ALL, 'excluded')}`)
   }
   const figures = rows.filter((row) => row.ribbon === undefined)
   if (figures.length > 0)
     await db.execute(sql`
-      update ${runSummary} set ${settingOf(FIGURES, 'new')}, stale_since = ${stale}
+      update ${runSummary} set ${settingOf(FIGURES, 'new')}
       from ${recordset(FIGURES, figures)} as new where ${runSummary.runId} = new.run_id`)
 }
 

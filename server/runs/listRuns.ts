@@ -29,19 +29,31 @@ import { isUuid } from '../../shared/uuid'
 import { anyOf } from '../database/anyOf'
 import type { Connection } from '../database/connection'
 import { run, runSummary } from '../database/schema'
+import { isStale } from './stale'
 import { beyond, cursorOf, groupKeys, GROUPED, ordered, orderKeys, writeCursor, type Cursor } from './listOrder'
 
-const { line, ribbon, tags, voided, staleSince, runId, setupId, placeId, fuelId, methodId, personId } =
-  getTableColumns(runSummary)
+const { line, ribbon, tags, voided, runId, setupId, placeId, fuelId, methodId, personId } = getTableColumns(runSummary)
 /** What a line is made of. */
-export const LINE = { id: runId, line, ribbon, tags, voided, staleSince, setupId, placeId, fuelId, methodId, personId }
+export const LINE = {
+  id: runId,
+  line,
+  ribbon,
+  tags,
+  voided,
+  stale: isStale(runId),
+  setupId,
+  placeId,
+  fuelId,
+  methodId,
+  personId,
+}
 
 interface LineRow extends RunIds {
   line: (typeof runSummary.$inferSelect)['line']
   ribbon: Ribbon
   tags: string[]
   voided: boolean
-  staleSince: Date | null
+  stale: boolean
 }
 /** As it is shown: what may change without being worked out anew comes from its columns. */
 export const lineOfSummary = (row: LineRow): RunLine => ({
@@ -49,7 +61,7 @@ export const lineOfSummary = (row: LineRow): RunLine => ({
   ribbon: row.ribbon,
   tags: row.tags,
   voided: row.voided,
-  stale: row.staleSince !== null,
+  stale: row.stale,
   setupId: row.setupId,
   placeId: row.placeId,
   fuelId: row.fuelId,

@@ -2,14 +2,14 @@
  * Keeps the rows of the logbook in step with the facts: a small series at once, in the transaction of its facts; a
  * large one is marked, and worked out in the background.
  */
-import { and, asc, eq, isNotNull, isNull, lt, or, sql, type SQL } from 'drizzle-orm'
+import { and, eq, isNull, sql, type SQL } from 'drizzle-orm'
 import { anyOf } from '../database/anyOf'
 import type { Connection, Database } from '../database/connection'
 import { run, runSummary } from '../database/schema'
 import { bareSummaries } from './bareSummaries'
 import { countUp, isApart, keepKeys, keepMissingKeys, keysOf, LISTED, lockSeries, membersOf } from './series'
 import { dropMeansOfNone } from './setupSummaries'
-import { markStale, rowsIn } from './stale'
+import { markedUntil, markFresh, markStale, stalest } from './stale'
 import { workOutApart, workOutSeries } from './workOut'
 
 /** As many runs are worked out while a person waits. About a millisecond each, facts and all. */
@@ -38,9 +38,6 @@ async function later(tx: Connection, runIds: readonly string[], keys: readonly s
     ),
   )
   const fresh = runIds.filter((id) => !had.has(id))
-  const {
-    rows: [clock],
-  } = await tx.execute<{ at: string }>(sql`select clock_timestamp()::text as at`)
   if (fresh.length > AT_ONCE) await bareSummaries(tx, fresh)
   else await workOutApart(tx, fresh)
   const isVoid = sql`exists (select 1 from ${run} where ${run.id} = ${runSummary.runId} and ${run.state} = 'void')`
@@ -48,11 +45,7 @@ async function later(tx: Connection, runIds: readonly string[], keys: readonly s
     .update(runSummary)
     .set({ voided: isVoid })
     .where(and(anyOf(runSummary.runId, [...had]), sql`${runSummary.voided} is distinct from ${isVoid}`))
-  // What was marked just now needs no second mark.
-  await markStale(
-    tx,
-    and(rowsIn(keys), or(isNull(runSummary.staleSince), lt(runSummary.staleSince, sql`${clock!.at}::timestamptz`)))!,
-  )
+  await markStale(tx, keys)
 }
 
 /** Every run that a condition on `run` picks, as after `recompute` of each. */
@@ -90,18 +83,12 @@ export async function backfillRows(db: Connection): Promise<number> {
  * queue.
  */
 export async function workOutNext(db: Database): Promise<boolean> {
-  const [next] = await db
-    .select({ key: run.seriesKey })
-    .from(runSummary)
-    .innerJoin(run, eq(run.id, runSummary.runId))
-    .where(isNotNull(runSummary.staleSince))
-    .orderBy(asc(runSummary.staleSince))
-    .limit(1)
+  const [next, ...others] = await stalest(db, APART_AT_ONCE)
   if (next === undefined) return false
-  const key = next.key!
-  if (isApart(key) && oneByOne === 0) {
+  if (isApart(next) && oneByOne === 0) {
+    const apart = [next, ...others.filter(isApart)]
     const together = await db
-      .transaction((tx) => workOutManyApart(tx))
+      .transaction((tx) => workOutManyApart(tx, apart))
       .then(
         () => true,
         () => false,
@@ -111,9 +98,9 @@ export async function workOutNext(db: Database): Promise<boolean> {
   }
   oneByOne = Math.max(0, oneByOne - 1)
   try {
-    await db.transaction((tx) => workOutAlone(tx, key))
+    await db.transaction((tx) => workOutAlone(tx, next))
   } catch (error) {
-    await markStale(db, rowsIn([key]))
+    await markStale(db, [next])
     throw error
   }
   return true
@@ -128,29 +115,10 @@ async function workOutAlone(tx: Connection, key: string): Promise<void> {
 const APART_AT_ONCE = 200
 /** As many of them are taken one at a time: one of those together could not be worked out, and holds up no other. */
 let oneByOne = 0
-async function workOutManyApart(tx: Connection): Promise<void> {
-  const isAlone = sql`${run.seriesKey} = ${run.id}::text`
-  const stale = tx
-    .select({ id: runSummary.runId })
-    .from(runSummary)
-    .innerJoin(run, eq(run.id, runSummary.runId))
-    .where(and(isNotNull(runSummary.staleSince), isAlone))
-    .orderBy(asc(runSummary.staleSince))
-    .limit(APART_AT_ONCE)
-  const ids = (await stale).map((one) => one.id)
-  await lockSeries(tx, ids)
-  const [seen] = await tx
-    .select({ at: sql<string | null>`max(${runSummary.staleSince})::text` })
-    .from(runSummary)
-    .where(anyOf(runSummary.runId, ids))
+async function workOutManyApart(tx: Connection, keys: readonly string[]): Promise<void> {
+  await lockSeries(tx, keys)
+  const until = await markedUntil(tx, keys)
   // One that stands in a series again by now is worked out with that.
-  const still = await tx
-    .select({ id: run.id })
-    .from(run)
-    .where(and(anyOf(run.id, ids), isAlone))
-  await workOutApart(
-    tx,
-    still.map((one) => one.id),
-    seen!.at,
-  )
+  await workOutApart(tx, await membersOf(tx, keys))
+  await markFresh(tx, keys, until)
 }

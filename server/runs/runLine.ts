@@ -10,7 +10,7 @@ import type { runSummary } from '../database/schema'
 import { ribbonOf } from './ribbonOf'
 
 /** Without a ribbon: that which it has still stands. */
-export type RunSummary = Omit<typeof runSummary.$inferInsert, 'meanKey' | 'staleSince' | 'tags' | 'ribbon'> & {
+export type RunSummary = Omit<typeof runSummary.$inferInsert, 'meanKey' | 'tags' | 'ribbon'> & {
   ribbon?: Ribbon
 }
 

@@ -2,7 +2,6 @@
  * Works out the rows of a series, and its means: each run read by the conventions of its method, with the whole series
  * behind it.
  */
-import { sql } from 'drizzle-orm'
 import { reduceLight, reduce } from '../../core/reduce'
 import type { RunAnswer } from '../../core/formats/answer'
 import { toRunDocument } from '../../core/formats/toRunDocument'
@@ -10,7 +9,6 @@ import { listedOptions } from '../../shared/runOptions'
 import type { Connection } from '../database/connection'
 import { findRuns, type FoundRun } from './repository/findRuns'
 import { traceChunks, type TraceChunks } from '../database/repositories/traces'
-import { runSummary } from '../database/schema'
 import { needsTrace, readsCalls, requestOf, type Options } from './answerRun'
 import { keepSummaries, type KeptSummary } from './keepSummaries'
 import { keptReadings } from './keptReadings'
@@ -18,7 +16,7 @@ import { tellLong } from './longAnswers'
 import { summaryOf, type RunSummary } from './runLine'
 import { dropMeans, keepMeans } from './setupSummaries'
 import { isApart, membersOf } from './series'
-import { rowsIn } from './stale'
+import { markedUntil, markFresh } from './stale'
 
 /** Chunks of trace held at a time, of at most 4 096 samples each. */
 const CHUNKS_AT_A_TIME = 100
@@ -26,27 +24,24 @@ const ROWS_AT_A_TIME = 500
 
 /** What became stale meanwhile stays so. The series is locked. */
 export async function workOutSeries(tx: Connection, key: string): Promise<void> {
-  const [seen] = await tx
-    .select({ at: sql<string | null>`max(${runSummary.staleSince})::text` })
-    .from(runSummary)
-    .where(rowsIn([key]))
+  const until = await markedUntil(tx, [key])
   const ids = await membersOf(tx, [key])
-  if (isApart(key)) return workOutApart(tx, ids, seen!.at)
-  const chunks = await traceChunks(tx, ids)
+  if (isApart(key)) await workOutApart(tx, ids)
+  else await workOutTogether(tx, key, ids)
+  await markFresh(tx, [key], until)
+}
+
+async function workOutTogether(tx: Connection, key: string, ids: readonly string[]): Promise<void> {
+  const chunks = await traceChunks(tx, [...ids])
   const members = await membersAsNeeded(tx, ids)
   await dropMeans(tx, key)
-  for (const { options, own } of byConventions(members))
-    await workOutAlike(tx, { key, options, own, members, chunks, seenStale: seen!.at })
+  for (const { options, own } of byConventions(members)) await workOutAlike(tx, { key, options, own, members, chunks })
 }
 
 /** Runs that stand apart, each by its own readings; so stand, for a while, those that are new in a large series. */
-export async function workOutApart(
-  tx: Connection,
-  ids: readonly string[],
-  seenStale: string | null = null,
-): Promise<void> {
+export async function workOutApart(tx: Connection, ids: readonly string[]): Promise<void> {
   for (const part of inParts(ids, await traceChunks(tx, [...ids])))
-    await keepSummaries(tx, (await findRuns(tx, part)).map(rowAlone), { seen: seenStale })
+    await keepSummaries(tx, (await findRuns(tx, part)).map(rowAlone))
 }
 
 function rowAlone(found: FoundRun): RunSummary {
@@ -86,12 +81,11 @@ interface Work extends Alike {
   key: string
   members: readonly FoundRun[]
   chunks: ReadonlyMap<string, TraceChunks>
-  seenStale: string | null
 }
 
 /** Runs of one series that are read by the same conventions: their rows, and the means that they enter. */
 async function workOutAlike(tx: Connection, work: Work): Promise<void> {
-  const { key, options, members, chunks, seenStale } = work
+  const { key, options, members, chunks } = work
   const kept = await keptReadings(tx, work)
   const own = work.own.map((one) => kept.take(one))
   const [first] = own as [FoundRun]
@@ -117,7 +111,7 @@ async function workOutAlike(tx: Connection, work: Work): Promise<void> {
       const { ribbon, ...figures } = row(one, answers.get(one.record.id))
       return stands(one) ? figures : { ...figures, ribbon }
     })
-    await keepSummaries(tx, rows, { seen: seenStale })
+    await keepSummaries(tx, rows)
     await kept.keep(part.filter((one) => !stands(one)).map((one) => ({ id: one.record.id, reading: null })))
   }
   const traced = own.filter((one) => !stands(one) && chunks.has(one.record.id)).map((one) => one.record.id)
@@ -127,7 +121,6 @@ async function workOutAlike(tx: Connection, work: Work): Promise<void> {
     await keepSummaries(
       tx,
       whole.map((one, i) => row(one, said[i]!.answer)),
-      { seen: seenStale },
     )
     await kept.keep(whole.map((one, i) => ({ id: one.record.id, reading: said[i]!.traceReading })))
     await tellLong(tx, whole)

@@ -52,15 +52,10 @@ export const runSummary = pgTable(
     coreVersion: text('core_version').notNull(),
     /** The mean of its set-up that it enters: a key of setup_summary. */
     meanKey: text('mean_key'),
-    /** Since when facts behind it are newer; null: it stands. */
-    staleSince: timestamp('stale_since', { withTimezone: true }),
   },
   (table) => [
     index('run_summary_by_start').on(table.startedAt, table.runId),
     index('run_summary_of_mean').on(table.meanKey),
-    index('run_summary_stale')
-      .on(table.staleSince)
-      .where(sql`stale_since is not null`),
     index('run_summary_words').using('gin', sql`${table.words} gin_trgm_ops`),
     index('run_summary_tags').using('gin', table.tags),
     // How many pass, and the first page of one of them: neither reads those of the others.

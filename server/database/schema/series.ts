@@ -1,12 +1,23 @@
-import { doublePrecision, index, integer, pgTable, text, uuid } from 'drizzle-orm/pg-core'
+import { sql } from 'drizzle-orm'
+import { doublePrecision, index, integer, pgTable, text, timestamp, uuid } from 'drizzle-orm/pg-core'
 import type { Origin, Setting, TestKind } from '../../../core/formats/document'
 import { si } from './columns'
 
-/** Counts up whenever facts behind the figures of a series change: what was cached before then is old. */
-export const series = pgTable('series', {
-  key: text('key').primaryKey(),
-  revision: integer('revision').notNull().default(1),
-})
+export const series = pgTable(
+  'series',
+  {
+    key: text('key').primaryKey(),
+    /** Counts up whenever facts behind the figures change: what was cached before then is old. */
+    revision: integer('revision').notNull().default(1),
+    /** Since when facts behind its rows are newer; null: they stand. Here, so that marking them writes none of them. */
+    staleSince: timestamp('stale_since', { withTimezone: true }),
+  },
+  (table) => [
+    index('series_stale')
+      .on(table.staleSince)
+      .where(sql`stale_since is not null`),
+  ],
+)
 
 /**
  * The core's means of the runs of a series, at the Standard bench: one for each kind of test, end temperature, setting,
