@@ -5,8 +5,8 @@
 import PgBoss from 'pg-boss'
 import { openDatabase, type Database } from '../database/connection'
 import { Notices } from '../database/notices'
-import { workOutNext } from '../runs/recompute'
 import { markOldCore } from '../runs/stale'
+import { WaitingSeries } from '../runs/waitingSeries'
 import { answerLater, answerNext, FIGURES_CHANNEL, findUnanswered } from '../runs/longAnswers'
 
 const FIGURES = 'figures'
@@ -14,13 +14,14 @@ const FIGURES = 'figures'
 /** Starts the worker. What it answers ends it. */
 export async function startJobs(url: string): Promise<() => Promise<void>> {
   const { db, close } = openDatabase(url)
+  const series = new WaitingSeries(db)
   const boss = new PgBoss({ connectionString: url, max: 2, schedule: false })
   // The database may go and come again: the worker goes on by itself, and what waits is in the rows, not in the
   // process.
   boss.on('error', () => undefined)
   await boss.start()
   await boss.createQueue(FIGURES, { name: FIGURES, policy: 'short', retryLimit: 5, retryBackoff: true })
-  await boss.work(FIGURES, { pollingIntervalSeconds: 0.5 }, async () => workOffFigures(db))
+  await boss.work(FIGURES, { pollingIntervalSeconds: 0.5 }, async () => workOffFigures(db, series))
   const ask = () => void boss.send(FIGURES, {}).catch(() => undefined)
   const notices = new Notices(url)
   notices.subscribe(FIGURES_CHANNEL, (runId) => {
@@ -37,7 +38,7 @@ export async function startJobs(url: string): Promise<() => Promise<void>> {
   }
 }
 
-async function workOffFigures(db: Database): Promise<void> {
-  while (await workOutNext(db));
+async function workOffFigures(db: Database, series: WaitingSeries): Promise<void> {
+  await series.workOutAll()
   while (await answerNext(db));
 }

@@ -40,13 +40,25 @@ const namesOf = (columns: readonly Column[]): SQL =>
     columns.map(([, name]) => sql.identifier(name)),
     sql`, `,
   )
+/**
+ * Long words in an index are kept where they are the same: they stand beside their row, and written anew they would be
+ * others. As long as no column that is indexed changes, the new row needs no entry in any of the eleven indexes.
+ */
+const KEPT_WHERE_SAME = ['words', 'meanKey']
 const settingOf = (columns: readonly Column[], from: string): SQL =>
   sql.join(
     columns
       .filter(([key]) => key !== 'runId')
-      .map(([, name]) => sql`${sql.identifier(name)} = ${sql.identifier(from)}.${sql.identifier(name)}`),
+      .map(([key, name]) => sql`${sql.identifier(name)} = ${settingTo(key, name, from)}`),
     sql`, `,
   )
+function settingTo(key: string, name: string, from: string): SQL {
+  const own = sql`${runSummary}.${sql.identifier(name)}`
+  const other = sql`${sql.identifier(from)}.${sql.identifier(name)}`
+  return KEPT_WHERE_SAME.includes(key)
+    ? sql`case when ${own} is not distinct from ${other} then ${own} else ${other} end`
+    : other
+}
 
 /** Rows as one word: placeholders for each of their figures take longer to write than the rows. */
 function recordset(columns: readonly Column[], rows: readonly KeptSummary[]): SQL {

@@ -9,7 +9,7 @@ import { toRunDocument } from '../../core/formats/toRunDocument'
 import type { TraceReading } from '../../core/formats/traceReading'
 import { anyOf } from '../database/anyOf'
 import type { Connection } from '../database/connection'
-import { hashOf } from '../database/hash'
+import { sha256 } from '../database/hash'
 import type { TraceChunks } from '../database/repositories/traces'
 import { runReading, runSummary } from '../database/schema'
 import { needsTrace, type Options } from './answerRun'
@@ -77,5 +77,5 @@ function keyOfReading(run: FoundRun, options: Options, chunks: TraceChunks | und
   if (options.boil !== 'rollingBoil' || needsTrace(run)) return null
   const { fuel, setup: _, ...rest } = toRunDocument({ ...run.stored, trace: [], scaleTrace: [] })
   const weighed = { ...fuel, kind: null, lhvMJPerKg: null, densityGPerMl: null }
-  return hashOf([CORE_VERSION, options, chunks?.hash ?? null, rest, weighed])
+  return sha256(JSON.stringify([CORE_VERSION, options, chunks?.hash ?? null, rest, weighed]))
 }

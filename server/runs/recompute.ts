@@ -4,13 +4,14 @@
  */
 import { and, eq, isNull, sql, type SQL } from 'drizzle-orm'
 import { anyOf } from '../database/anyOf'
-import type { Connection, Database } from '../database/connection'
+import type { Connection } from '../database/connection'
 import { run, runSummary } from '../database/schema'
 import { bareSummaries } from './bareSummaries'
 import { countUp, isApart, keepKeys, keepMissingKeys, keysOf, LISTED, lockSeries, membersOf } from './series'
 import { dropMeansOfNone } from './setupSummaries'
-import { markedUntil, markFresh, markStale, stalest } from './stale'
-import { workOutApart, workOutSeries } from './workOut'
+import { markStale } from './stale'
+import { APART_AT_ONCE } from './waitingSeries'
+import { workOutAlone, workOutApart, workOutSeries } from './workOut'
 
 /** As many runs are worked out while a person waits. About a millisecond each, facts and all. */
 const AT_ONCE = 80
@@ -76,49 +77,4 @@ export async function backfillRows(db: Connection): Promise<number> {
   for (const key of new Set(bare.filter((one) => !isApart(one.key!)).map((one) => one.key!)))
     await db.transaction((tx) => workOutAlone(tx, key))
   return bare.length
-}
-
-/**
- * Works out the series that has waited longest; false where none waits. One that cannot be goes to the end of the
- * queue.
- */
-export async function workOutNext(db: Database): Promise<boolean> {
-  const [next, ...others] = await stalest(db, APART_AT_ONCE)
-  if (next === undefined) return false
-  if (isApart(next) && oneByOne === 0) {
-    const apart = [next, ...others.filter(isApart)]
-    const together = await db
-      .transaction((tx) => workOutManyApart(tx, apart))
-      .then(
-        () => true,
-        () => false,
-      )
-    if (together) return true
-    oneByOne = APART_AT_ONCE
-  }
-  oneByOne = Math.max(0, oneByOne - 1)
-  try {
-    await db.transaction((tx) => workOutAlone(tx, next))
-  } catch (error) {
-    await markStale(db, [next])
-    throw error
-  }
-  return true
-}
-
-async function workOutAlone(tx: Connection, key: string): Promise<void> {
-  await lockSeries(tx, [key])
-  await workOutSeries(tx, key)
-}
-
-/** Void runs and break-ins are each a series of one: many of them are worked out together, each alone. */
-const APART_AT_ONCE = 200
-/** As many of them are taken one at a time: one of those together could not be worked out, and holds up no other. */
-let oneByOne = 0
-async function workOutManyApart(tx: Connection, keys: readonly string[]): Promise<void> {
-  await lockSeries(tx, keys)
-  const until = await markedUntil(tx, keys)
-  // One that stands in a series again by now is worked out with that.
-  await workOutApart(tx, await membersOf(tx, keys))
-  await markFresh(tx, keys, until)
 }

@@ -58,7 +58,7 @@ export async function membersOf(db: Connection, keys: readonly string[]): Promis
     .orderBy(asc(run.startedAt), asc(run.id))
   return rows.map((row) => row.id)
 }
-export const hasKey = (keys: readonly string[]): SQL => sql`${run.seriesKey} = any(${sql.param([...keys])}::text[])`
+const hasKey = (keys: readonly string[]): SQL => sql`${run.seriesKey} = any(${sql.param([...keys])}::text[])`
 
 /** How often facts behind a series have changed, and how many runs it has. */
 export async function seriesAt(db: Connection, key: string): Promise<{ revision: number; runs: number }> {

@@ -15,12 +15,18 @@ import { keptReadings } from './keptReadings'
 import { tellLong } from './longAnswers'
 import { summaryOf, type RunSummary } from './runLine'
 import { dropMeans, keepMeans } from './setupSummaries'
-import { isApart, membersOf } from './series'
+import { isApart, lockSeries, membersOf } from './series'
 import { markedUntil, markFresh } from './stale'
 
 /** Chunks of trace held at a time, of at most 4 096 samples each. */
 const CHUNKS_AT_A_TIME = 100
 const ROWS_AT_A_TIME = 500
+
+/** In a transaction of its own, which locks the series. */
+export async function workOutAlone(tx: Connection, key: string): Promise<void> {
+  await lockSeries(tx, [key])
+  await workOutSeries(tx, key)
+}
 
 /** What became stale meanwhile stays so. The series is locked. */
 export async function workOutSeries(tx: Connection, key: string): Promise<void> {

@@ -41,7 +41,7 @@ import { packToFile } from '../../server/package/packToFile'
 import { unjudged } from '../../server/package/rowChecks'
 import { unpackWorkspace } from '../../server/package/unpackWorkspace'
 import { exportRuns } from '../../server/runs/exportRuns'
-import { workOutNext } from '../../server/runs/recompute'
+import { WaitingSeries } from '../../server/runs/waitingSeries'
 import { figuresLeft } from '../../server/runs/stale'
 import { logRun } from '../../server/runs/logRun'
 import { doToRuns } from '../../server/runs/manyRuns'
@@ -183,7 +183,7 @@ describe('a table of runs', () => {
     })
     const [row] = await runsOf(demo, page.id)
     expect(row!.origin).toBe('published')
-    while (await workOutNext(demo.db));
+    await new WaitingSeries(demo.db).workOutAll()
     expect(await shown()).toEqual(before)
   })
 
@@ -277,7 +277,7 @@ it('a logger’s file of several channels goes to its run, moves its figures, is
   const [found] = await findRuns(demo.db, [one!.record.id])
   expect(found!.stored.trace.at(-1)).toEqual([298, Number((((209 - 32) * 5) / 9).toPrecision(9))])
   expect([...(await channelTraces(demo.db, one!.record.id, { but: 'water' })).keys()]).toEqual(['air', 'scale'])
-  while (await workOutNext(demo.db));
+  await new WaitingSeries(demo.db).workOutAll()
   expect(await answer()).toBeGreaterThan(before)
   const twice = await stage(
     demo,
@@ -287,7 +287,7 @@ it('a logger’s file of several channels goes to its run, moves its figures, is
   await store(demo, twice.id, { what: 'trace', mapping: { ...twice.guessedTrace!, runId: one!.record.id } })
   expect((await findImport(demo.db, twice.id))!.trouble).toContain('has a trace of it already')
   expect((await undoImport(demo.db, page.id, { personId, reason: 'another run’s' })).status).toBe('saved')
-  while (await workOutNext(demo.db));
+  await new WaitingSeries(demo.db).workOutAll()
   expect([(await findRuns(demo.db, [one!.record.id]))[0]!.stored.trace.length, await answer()]).toEqual([0, before])
 })
 
@@ -414,7 +414,7 @@ describe('documents of the contract', () => {
           ]),
         )
       expect(figures(await exported(bench, ids))).toEqual(figures(there))
-      while (await workOutNext(bench.db));
+      await new WaitingSeries(bench.db).workOutAll()
       expect(await figuresLeft(bench.db)).toEqual({ stale: 0, total: ids.length })
     } finally {
       await bench.drop()
@@ -481,7 +481,7 @@ describe('a whole workspace', () => {
       for (const [path, bytes] of a)
         expect(b.get(path)!.toString('latin1').replace('2026-11-02', '2026-11-01'), path).toBe(bytes.toString('latin1'))
       expect([...a.keys()].filter((path) => path.startsWith('photos/'))).toHaveLength(2)
-      while (await workOutNext(demo.db));
+      await new WaitingSeries(demo.db).workOutAll()
       const lines = async ({ db }: TestDatabase) =>
         (
           await db

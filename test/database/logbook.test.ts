@@ -31,7 +31,8 @@ import { find } from '../../server/find/find'
 import { compareRuns } from '../../server/runs/compareRuns'
 import { correctRun } from '../../server/runs/correctRun'
 import { exportRuns, type ExportFormat } from '../../server/runs/exportRuns'
-import { backfillRows, recomputeWhere, workOutNext } from '../../server/runs/recompute'
+import { backfillRows, recomputeWhere } from '../../server/runs/recompute'
+import { WaitingSeries } from '../../server/runs/waitingSeries'
 import { figuresLeft, markStale, stalest } from '../../server/runs/stale'
 import { answerRun } from '../../server/runs/answerRun'
 import { made, newRecord } from '../../server/runs/burnOne'
@@ -254,7 +255,7 @@ describe('rows', () => {
       correct(runs[2]!.id, '204.9'),
       care(runs[3]!.id, 'breakIn'),
       correct(runs[5]!.id, '203.1'),
-      workOutNext(bench.db),
+      new WaitingSeries(bench.db).workOutNext(),
     ])
     expect(untagged(await allLines(bench.db))).toEqual(untagged(await rowsAnew()))
   }, 60_000)
@@ -275,7 +276,7 @@ describe('rows', () => {
     expect(listed.filter((line) => line.stale).length).toBeGreaterThan(80)
     // What becomes stale while the work goes on is worked out once more.
     const [, corrected] = await Promise.all([
-      workOutNext(bench.db),
+      new WaitingSeries(bench.db).workOutNext(),
       correctRun(bench.db, one.id, {
         id: uuidv7(),
         revision: 1,
@@ -287,7 +288,7 @@ describe('rows', () => {
       }),
     ])
     expect(corrected).toEqual({ status: 'corrected' })
-    while (await workOutNext(bench.db));
+    await new WaitingSeries(bench.db).workOutAll()
     expect((await figuresLeft(bench.db)).stale).toBe(0)
     expect(untagged(await allLines(bench.db))).toEqual(untagged(await rowsAnew()))
   }, 120_000)
@@ -310,7 +311,7 @@ describe('rows', () => {
         await recomputeWhere(tx, eq(run.fuelBatchId, traced!.batchId!))
       })
     await heat(41e6)
-    while (await workOutNext(bench.db));
+    await new WaitingSeries(bench.db).workOutAll()
     const lineOf = (lines: RunLine[]) => lines.find((line) => line.id === traced!.id)!
     const after = await allLines(bench.db)
     expect(await readings()).toEqual(before.readings)
@@ -318,7 +319,7 @@ describe('rows', () => {
     expect(lineOf(after).ribbon).toEqual(lineOf(before.lines).ribbon)
     expect(untagged(after)).toEqual(untagged(await rowsAnew()))
     await heat(lhv)
-    while (await workOutNext(bench.db));
+    await new WaitingSeries(bench.db).workOutAll()
     expect(untagged(await allLines(bench.db))).toEqual(untagged(before.lines))
   }, 60_000)
 
@@ -355,11 +356,12 @@ describe('rows', () => {
     await bench.db.execute(
       sql`create trigger refuse before insert or update on run_summary for each row execute function refuse()`,
     )
-    await expect(workOutNext(bench.db)).rejects.toThrow()
-    expect(await workOutNext(bench.db)).toBe(true)
+    const waiting = new WaitingSeries(bench.db)
+    await expect(waiting.workOutNext()).rejects.toThrow()
+    expect(await waiting.workOutNext()).toBe(true)
     expect(await stalest(bench.db, 10)).toEqual([bad])
     await bench.db.execute(sql`drop trigger refuse on run_summary`)
-    while (await workOutNext(bench.db));
+    await new WaitingSeries(bench.db).workOutAll()
     await recomputeWhere(bench.db, inArray(run.kind, ['simmer']))
     expect((await figuresLeft(bench.db)).stale).toBe(0)
   }, 60_000)
@@ -461,7 +463,7 @@ describe('many runs at once', () => {
     await doToRuns(bench.db, act('unvoid', ids))
     // The first act sent late changes nothing any more.
     expect(await doToRuns(bench.db, once)).toEqual({ status: 'saved', value: { done: 0 } })
-    while (await workOutNext(bench.db));
+    await new WaitingSeries(bench.db).workOutAll()
     expect(untagged(await allLines(bench.db))).toEqual(untagged(await rowsAnew()))
   }, 60_000)
 

@@ -7,4 +7,4 @@ ON CONFLICT ("key") DO UPDATE SET "stale_since" = excluded."stale_since";--> sta
 CREATE INDEX "series_stale" ON "series" USING btree ("stale_since") WHERE stale_since is not null;--> statement-breakpoint
 ALTER TABLE "run_summary" DROP COLUMN "stale_since";--> statement-breakpoint
 -- A figure that is worked out anew moves few columns that are indexed: the new row finds room beside the old one.
-ALTER TABLE "run_summary" SET (fillfactor = 70);
+ALTER TABLE "run_summary" SET (fillfactor = 45);
