@@ -86,7 +86,7 @@ describe('a back-up', () => {
     expect((await reading(fresh, allLines)).length).toBeGreaterThan(100)
   }, 120_000)
 
-  it.each(['first-schema', 'second-schema'])(
+  it.each(['first-schema', 'second-schema', 'third-schema'])(
     'of the %s comes into this version with its runs',
     async (name) => {
       const { url } = await makeEmptyDatabase(`backup_${name.replace('-', '_')}`)
