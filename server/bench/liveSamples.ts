@@ -8,7 +8,7 @@ import type { ChannelName } from '../../shared/channels'
 import { anyOf } from '../database/anyOf'
 import type { Connection } from '../database/connection'
 import type { Notices } from '../database/notices'
-import { SAMPLES_CHANNEL } from '../instruments/storeBatches'
+import { SAMPLES_CHANNEL } from '../instruments/storeParts'
 import { byKey } from '../database/byKey'
 import { run, trace } from '../database/schema'
 

@@ -7,8 +7,8 @@ import { saveContainer } from '../kit/containers'
 import { saveBatch } from '../kit/fuels'
 import { savePerson, savePlace } from '../kit/places'
 import { addPrice } from '../kit/prices'
-import { saveSetup } from '../kit/setups'
-import { saveThing } from '../kit/things'
+import { saveSetup } from '../kit/saveSetup'
+import { saveThing } from '../kit/saveThing'
 import { made, newRecord } from '../runs/burnOne'
 import {
   CANISTERS,

@@ -10,8 +10,8 @@ import { setNow } from '../database/repositories/now'
 import { saveBatch } from '../kit/fuels'
 import type { Outcome } from '../kit/outcome'
 import { savePerson, savePlace } from '../kit/places'
-import { saveSetup } from '../kit/setups'
-import { saveThing } from '../kit/things'
+import { saveSetup } from '../kit/saveSetup'
+import { saveThing } from '../kit/saveThing'
 
 /** What a service made; one that refuses here is a bug, since the form was read before. */
 export function made<T>(outcome: Outcome<T>): T {

@@ -4,14 +4,11 @@ import { isApart, lockSeries, membersOf } from './series'
 import { markedUntil, markFresh, markStale, stalest } from './stale'
 import { workOutAlone, workOutApart } from './workOut'
 
-/** While one of them waits for the database, the other is reckoned. */
-const AT_A_TIME = 2
 /** Void runs and break-ins are each a series of one: many of them are worked out together, each alone. */
 export const APART_AT_ONCE = 200
 
 export class WaitingSeries {
   readonly #db: Database
-  readonly #inHand = new Set<string>()
   /** So many apart are taken one at a time: one of those together could not be worked out, and holds up no other. */
   #oneByOne = 0
 
@@ -19,57 +16,37 @@ export class WaitingSeries {
     this.#db = db
   }
 
-  /** Until none waits. @throws what the first of them threw that could not be worked out, once the others are done */
+  /** Until none waits. */
   async workOutAll(): Promise<void> {
-    const ends = await Promise.allSettled(Array.from({ length: AT_A_TIME }, () => this.#workOn()))
-    for (const end of ends) if (end.status === 'rejected') throw end.reason
-  }
-
-  async #workOn(): Promise<void> {
     while (await this.workOutNext());
   }
 
-  /** False where none waits that is not in hand. One that cannot be worked out goes to the end of the queue. */
+  /** False where none waits. One that cannot be worked out goes to the end of the queue. */
   async workOutNext(): Promise<boolean> {
-    const waiting = await stalest(this.#db, APART_AT_ONCE + this.#inHand.size)
-    const [next, ...others] = waiting.filter((key) => !this.#inHand.has(key))
+    const [next, ...others] = await stalest(this.#db, APART_AT_ONCE)
     if (next === undefined) return false
     if (isApart(next) && this.#oneByOne === 0) {
-      const apart = [next, ...others.filter(isApart)]
-      if (await this.#together(apart)) return true
+      if (await this.#together([next, ...others.filter(isApart)])) return true
       this.#oneByOne = APART_AT_ONCE
     }
     this.#oneByOne = Math.max(0, this.#oneByOne - 1)
-    await this.#holding([next], async () => {
-      try {
-        await this.#db.transaction((tx) => workOutAlone(tx, next))
-      } catch (error) {
-        await markStale(this.#db, [next])
-        throw error
-      }
-    })
+    try {
+      await this.#db.transaction((tx) => workOutAlone(tx, next))
+    } catch (error) {
+      await markStale(this.#db, [next])
+      throw error
+    }
     return true
   }
 
   /** False where one of them could not be. */
   #together(keys: readonly string[]): Promise<boolean> {
-    return this.#holding(keys, () =>
-      this.#db
-        .transaction((tx) => workOutManyApart(tx, keys))
-        .then(
-          () => true,
-          () => false,
-        ),
-    )
-  }
-
-  async #holding<T>(keys: readonly string[], work: () => Promise<T>): Promise<T> {
-    for (const key of keys) this.#inHand.add(key)
-    try {
-      return await work()
-    } finally {
-      for (const key of keys) this.#inHand.delete(key)
-    }
+    return this.#db
+      .transaction((tx) => workOutManyApart(tx, keys))
+      .then(
+        () => true,
+        () => false,
+      )
   }
 }
 

@@ -1,35 +1,25 @@
 /** One row of somebody's table as a run: read in full, or every fault of it by column. */
-import { SETTINGS, type Setting } from '../../core/formats/document'
+import { SETTINGS, type Setting, TEST_KINDS } from '../../core/formats/document'
 import { TESTS, type TestName } from '../../core/method/method'
-import { TEST_KINDS } from '../../core/formats/document'
-import { parseQuantity, type Quantity } from '../../core/quantity/parseQuantity'
-import { unitOf } from '../../core/quantity/units'
-import { problemText, type R } from '../../core/result'
 import { CONTROL } from '../fields'
 import { MAX_TEXT } from '../limits'
 import type { MeasuredQuantity } from '../measuredQuantity'
 import { shown } from '../readProblems'
 import { fromText } from '../runTable'
 import { crossCheckReadings } from '../typedRunChecks'
-import { isZone, TYPED_EVENTS, type ReadRun, type TypedEventKind } from '../typedRun'
+import { isZone, type ReadRun } from '../typedRun'
 import { isUuid } from '../uuid'
-import {
-  clock24,
-  hangsOnDateOrder,
-  hangsOnDecimalMark,
-  isBareNumber,
-  momentAt,
-  plainNumber,
-  readDate,
-} from '../../core/formats/tableCells'
+import { clock24, hangsOnDateOrder, momentAt, readDate } from '../../core/formats/tableCells'
 import { EARLIEST_MS } from '../moments'
-import { MINUTES_DOT_SECONDS, type TableMapping } from './mapping'
+import type { TableMapping } from './mapping'
 import { targetOf, type NameTarget, type TargetKey } from './targets'
+import { readQuantities } from './readQuantities'
 
 export interface RowProblem {
   /** Column, counted from 0; null: of the row as a whole. */ column: number | null
   text: string
 }
+
 export interface ImportedRow {
   /** Null: it had none. */
   id: string | null
@@ -48,6 +38,7 @@ export interface ImportedRow {
   batch: string
   read: ReadRun
 }
+
 export type ReadRow = { ok: true; row: ImportedRow } | { ok: false; problems: RowProblem[] }
 
 const YES = /^(yes|y|true|1|x|ja|oui|sí|si)$/i
@@ -117,116 +108,16 @@ export function readRow(cells: readonly string[], mapping: TableMapping, nowMs: 
   }
 }
 
-interface Filled {
+export interface Filled {
   i: number
   to: TargetKey
   unit: string
   cell: string
 }
-type Faulty = (column: number | null, text: string) => void
+
+export type Faulty = (column: number | null, text: string) => void
+
 const columnOf = (filled: readonly Filled[], path: string) => filled.find((one) => one.to === path)?.i ?? null
-
-function readQuantities(filled: readonly Filled[], mapping: TableMapping, faulty: Faulty): ReadRun {
-  const measurements: ReadRun['measurements'] = []
-  const events: ReadRun['events'] = []
-  for (const one of filled) {
-    const target = targetOf(one.to)!
-    if (target.quantity === null) continue
-    const quantity = readCell(one, mapping)
-    if (!quantity.ok) {
-      faulty(one.i, `${target.name}: ${problemText(quantity.problem)}`)
-      continue
-    }
-    const { value, unit } = quantity.value
-    // As it stood there, with the unit that its heading gave.
-    const typed =
-      isBareNumber(one.cell) && one.unit !== '' && one.unit !== MINUTES_DOT_SECONDS
-        ? `${one.cell} ${unitOf(one.unit).label}`
-        : one.cell
-    const twice = () => faulty(one.i, `${target.name}: two columns give it, and they differ. Leave one out.`)
-    if (one.to.startsWith('times.'))
-      addOnce(
-        events,
-        { kind: one.to.slice(6) as TypedEventKind, atMs: Math.round(value * 1000), typed },
-        (each) => each.kind,
-        (each) => each.atMs,
-        twice,
-      )
-    else
-      addOnce(
-        measurements,
-        { quantity: one.to.slice(9) as MeasuredQuantity, value, typed, unit },
-        (each) => each.quantity,
-        (each) => each.value,
-        twice,
-      )
-  }
-  const counted = mapping.clock
-  if (events.length > 0 && !events.some((event) => event.kind === 'potOn' || event.kind === 'lit'))
-    events.unshift({ kind: counted, atMs: 0, typed: '0:00' })
-  return {
-    measurements,
-    events: events.sort(
-      (a, b) =>
-        a.atMs - b.atMs ||
-        TYPED_EVENTS.indexOf(a.kind as TypedEventKind) - TYPED_EVENTS.indexOf(b.kind as TypedEventKind),
-    ),
-  }
-}
-
-function addOnce<T>(
-  list: T[],
-  one: T,
-  what: (each: T) => string,
-  value: (each: T) => number,
-  differ: () => void,
-): void {
-  const standing = list.find((each) => what(each) === what(one))
-  if (standing === undefined) list.push(one)
-  else if (Math.abs(value(standing) - value(one)) > 1e-9 * Math.abs(value(one))) differ()
-}
-
-/** A cell's own unit beats its column's. */
-function readCell({ to, unit, cell }: Filled, { decimal }: TableMapping): R<Quantity> {
-  const target = targetOf(to)!
-  if (decimal === '' && hangsOnDecimalMark(cell))
-    return {
-      ok: false,
-      problem: {
-        code: 'ambiguous-number',
-        what: 'A thousand, or three decimals?',
-        got: shown(cell),
-        hint: 'Say which decimal mark the table has.',
-      },
-    }
-  const plain = plainNumber(cell, decimal || null)
-  if (!isBareNumber(plain)) return parseQuantity(plain, target.quantity!, 'metric')
-  if (unit === MINUTES_DOT_SECONDS) return minutesDotSeconds(plain)
-  if (unit === '')
-    return {
-      ok: false,
-      problem: { code: 'no-unit', what: 'No unit', got: shown(cell), hint: 'Say which unit the column is in.' },
-    }
-  return parseQuantity(`${plain} ${SPELT[unit] ?? unitOf(unit).label}`, target.quantity!, 'metric')
-}
-/** Labels that are read another way where weight and volume are both asked. */
-const SPELT: Record<string, string> = { oz: 'oz wt' }
-
-/** "5.12" as a stop-watch's 5:12. One decimal is refused: 5.1 may be 5:10 or 5:01. */
-function minutesDotSeconds(cell: string): R<Quantity> {
-  const parts = /^(\d+)(?:[.,](\d+))?$/.exec(cell)
-  if (!parts || (parts[2] !== undefined && (parts[2].length !== 2 || Number(parts[2]) > 59)))
-    return {
-      ok: false,
-      problem: {
-        code: 'not-a-time',
-        what: 'Not minutes and seconds',
-        got: shown(cell),
-        limit: 'a time such as 5.12 for 5:12',
-      },
-    }
-  return parseQuantity(`${parts[1]}:${parts[2] ?? '00'}`, 'clockTime', 'metric')
-}
 
 function momentOf(
   at: (key: TargetKey) => Filled | undefined,
@@ -265,6 +156,7 @@ function momentOf(
     faulty(day?.i ?? null, `Date: ${shown(written)} is before 1970. Check the year.`)
   return { startedAt, zone }
 }
+
 const ORDER_WORDS = { dmy: 'day first', mdy: 'month first', ymd: 'year first' } as const
 
 function testOf(found: Filled | undefined, faulty: Faulty): TestName {

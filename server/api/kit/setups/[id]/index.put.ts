@@ -1,4 +1,4 @@
-import { saveSetup } from '#server/kit/setups'
+import { saveSetup } from '#server/kit/saveSetup'
 
 export default defineEventHandler((event) => {
   const id = requireId(event)

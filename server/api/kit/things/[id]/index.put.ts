@@ -1,4 +1,4 @@
-import { saveThing } from '#server/kit/things'
+import { saveThing } from '#server/kit/saveThing'
 
 export default defineEventHandler((event) => {
   const id = requireId(event)
