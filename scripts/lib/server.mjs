@@ -32,7 +32,7 @@ export async function startServer({
     DATABASE_URL: databaseUrl,
     VULCANUM_INSTANCE: instance,
     NITRO_SHUTDOWN_TIMEOUT: '1000',
-    // glibc keeps a heap for each thread and gives none back: 451 MB with 50 readers, 425 with two heaps.
+    // glibc keeps a heap for each thread and gives none back: two serve them all.
     MALLOC_ARENA_MAX: '2',
     VULCANUM_SHARE: share === null ? '' : JSON.stringify(share),
     VULCANUM_INSTRUMENT_PORT: String(instrumentPort),

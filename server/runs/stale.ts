@@ -6,7 +6,7 @@ import { run, runSummary, series } from '../database/schema'
 import { FIGURES_CHANNEL } from './longAnswers'
 import { LISTED } from './series'
 
-const isOf = (keys: readonly string[]): SQL => sql`${series.key} = any(${sql.param([...keys])}::text[])`
+const withKey = (keys: readonly string[]): SQL => sql`${series.key} = any(${sql.param([...keys])}::text[])`
 
 /** Marks series, each time anew, and tells the background at the commit. */
 export async function markStale(tx: Connection, keys: readonly string[]): Promise<void> {
@@ -47,7 +47,7 @@ export async function markedUntil(db: Connection, keys: readonly string[]): Prom
   const [row] = await db
     .select({ at: sql<string | null>`max(${series.staleSince})::text` })
     .from(series)
-    .where(isOf(keys))
+    .where(withKey(keys))
   return row!.at
 }
 
@@ -57,7 +57,7 @@ export async function markFresh(db: Connection, keys: readonly string[], until: 
   await db
     .update(series)
     .set({ staleSince: null })
-    .where(and(isOf(keys), lte(series.staleSince, sql`${until}::timestamptz`)))
+    .where(and(withKey(keys), lte(series.staleSince, sql`${until}::timestamptz`)))
 }
 
 const STALE_KEYS = sql`(select ${series.key} from ${series} where ${series.staleSince} is not null)`
