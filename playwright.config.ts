@@ -7,8 +7,8 @@ const benches = JSON.parse(process.env.VULCANUM_BENCHES ?? '[]') as { url: strin
 const bench = benches[Number(process.env.TEST_PARALLEL_INDEX ?? 0)]
 if (bench) process.env.DATABASE_URL = bench.databaseUrl
 
-/** Hold the product to times: nothing else runs beside them. */
-const BY_THE_CLOCK = /(bench|faults|instruments|outside|rehearsal)\.test\.ts$/
+/** Tests that hold the product to times have this tag: nothing else runs beside them. */
+const BY_THE_CLOCK = /@by-the-clock/
 
 export default defineConfig({
   testDir: 'test/e2e',
@@ -16,9 +16,10 @@ export default defineConfig({
   timeout: 150_000,
   expect: { timeout: 12_000 },
   workers: Math.max(1, benches.length),
+  fullyParallel: true,
   projects: [
-    { name: 'side-by-side', testIgnore: BY_THE_CLOCK },
-    { name: 'alone', testMatch: BY_THE_CLOCK },
+    { name: 'side-by-side', grepInvert: BY_THE_CLOCK },
+    { name: 'by-the-clock', grep: BY_THE_CLOCK },
   ],
   forbidOnly: Boolean(process.env.CI),
   use: {

@@ -3,6 +3,7 @@ import { defineConfig } from 'vitest/config'
 /** `unit` needs nothing; `start` needs the build; `db` needs DATABASE_URL, which scripts/test.mjs gives it. */
 export default defineConfig({
   test: {
+    maxWorkers: 2,
     projects: [
       {
         test: {
@@ -24,7 +25,6 @@ export default defineConfig({
           include: ['test/database/**/*.test.ts'],
           testTimeout: 30_000,
           hookTimeout: 60_000,
-          fileParallelism: false,
         },
       },
     ],

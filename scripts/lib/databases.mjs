@@ -30,14 +30,15 @@ export async function connectWhenReady(url, { isAlive, log, patienceMs = 60_000 
 
 const tail = (file) => (existsSync(file) ? readFileSync(file, 'utf8').split('\n').slice(-12).join('\n') : '(no log)')
 
-/** Makes a database where it is missing. */
-export async function ensureDatabase(adminUrl, name) {
+/** Makes a database where it is missing: empty, or as a copy of another that nobody is connected to. */
+export async function ensureDatabase(adminUrl, name, template = 'template1') {
   const { default: pg } = await import('pg')
   const client = new pg.Client({ connectionString: adminUrl })
   await client.connect()
   try {
     const { rowCount } = await client.query('select 1 from pg_database where datname = $1', [name])
-    if (rowCount === 0) await client.query(`create database ${client.escapeIdentifier(name)}`)
+    const [made, from] = [name, template].map((one) => client.escapeIdentifier(one))
+    if (rowCount === 0) await client.query(`create database ${made} template ${from}`)
   } finally {
     await client.end()
   }

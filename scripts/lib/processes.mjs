@@ -29,6 +29,18 @@ export function runHere(program, args, options = {}) {
   })
 }
 
+/** Runs a program; resolves with its exit code and all it printed. */
+export function runKept(program, args, options = {}) {
+  return new Promise((resolve, reject) => {
+    const child = spawn(program, args, { cwd: root, stdio: ['ignore', 'pipe', 'pipe'], ...options })
+    const output = []
+    child.stdout.on('data', (chunk) => output.push(chunk))
+    child.stderr.on('data', (chunk) => output.push(chunk))
+    child.on('error', reject)
+    child.on('close', (code) => resolve({ code: code ?? 1, output: Buffer.concat(output).toString() }))
+  })
+}
+
 /** The command line of a living process; '' where it is gone, or a zombie. */
 export function commandLine(pid) {
   try {

@@ -23,7 +23,7 @@ let bench: TestDatabase
 let typed: () => TypedRun
 
 beforeAll(async () => {
-  bench = await makeTestDatabase('doors_test')
+  bench = await makeTestDatabase('services_test')
   // An empty workspace becomes one that can burn by its own first service.
   const kit = await burnOne(
     bench.db,

@@ -68,60 +68,61 @@ const marksAt = async (url: string) =>
 test.describe('on a small disk', () => {
   test.skip(() => !mayMount(), 'only root may mount a small disk to fill')
 
-  test('a full disk is said on the Bench, presses are kept, and all are stored soon after there is room; a killed database comes back by itself', async ({
-    page,
-    machine: { url, disk, databasePid },
-  }) => {
-    await stage(url, [
-      {
-        lane: 'A',
-        measured: { fuelBefore: '210 g' },
-        marks: [
-          [60, mark('lit', undefined)],
-          [50, mark('potOn', undefined)],
-        ],
-      },
-    ])
-    await open(page, `${url}/bench`)
-    await expect(page.locator('[data-lane=A]')).toBeVisible()
-    const before = await marksAt(url)
-    const { bavail, bsize } = statfsSync(disk)
-    // To the last block, in two steps: the database writes meanwhile.
-    writeFileSync(join(disk, 'full'), Buffer.alloc(bavail * bsize - 4096))
-    spawnSync('sh', ['-c', `cat /dev/zero > ${join(disk, 'fuller')} 2>/dev/null`])
-    let pressed = 0
-    await expect(async () => {
-      await page.keyboard.press('k')
-      pressed++
-      await expect(page.locator('[data-offline]')).toContainText('disk of the machine that runs Vulcanum is full', {
-        timeout: 1500,
+  test(
+    'a full disk is said on the Bench, presses are kept, and all are stored soon after there is room; a killed database comes back by itself',
+    { tag: '@by-the-clock' },
+    async ({ page, machine: { url, disk, databasePid } }) => {
+      await stage(url, [
+        {
+          lane: 'A',
+          measured: { fuelBefore: '210 g' },
+          marks: [
+            [60, mark('lit', undefined)],
+            [50, mark('potOn', undefined)],
+          ],
+        },
+      ])
+      await open(page, `${url}/bench`)
+      await expect(page.locator('[data-lane=A]')).toBeVisible()
+      const before = await marksAt(url)
+      const { bavail, bsize } = statfsSync(disk)
+      // To the last block, in two steps: the database writes meanwhile.
+      writeFileSync(join(disk, 'full'), Buffer.alloc(bavail * bsize - 4096))
+      spawnSync('sh', ['-c', `cat /dev/zero > ${join(disk, 'fuller')} 2>/dev/null`])
+      let pressed = 0
+      await expect(async () => {
+        await page.keyboard.press('k')
+        pressed++
+        await expect(page.locator('[data-offline]')).toContainText('disk of the machine that runs Vulcanum is full', {
+          timeout: 1500,
+        })
+      }).toPass({ timeout: 90_000, intervals: [1300] })
+      await expect(page.locator('[data-kept]')).toBeVisible()
+      // Other pages say it too, and lose nothing that was typed.
+      const refused = await fetch(`${url}/api/kit/people`, {
+        method: 'POST',
+        headers: { 'content-type': 'application/json' },
+        body: JSON.stringify({ id: crypto.randomUUID(), name: 'x'.repeat(100) }),
       })
-    }).toPass({ timeout: 90_000, intervals: [1300] })
-    await expect(page.locator('[data-kept]')).toBeVisible()
-    // Other pages say it too, and lose nothing that was typed.
-    const refused = await fetch(`${url}/api/kit/people`, {
-      method: 'POST',
-      headers: { 'content-type': 'application/json' },
-      body: JSON.stringify({ id: crypto.randomUUID(), name: 'x'.repeat(100) }),
-    })
-    if (refused.status >= 400)
-      expect(await refused.text()).toMatch(/disk of the machine that runs Vulcanum is full|database does not answer/)
-    for (const name of ['full', 'fuller']) rmSync(join(disk, name))
-    const room = Date.now()
-    await expect(page.locator('[data-kept]')).toHaveCount(0, { timeout: 10_000 })
-    expect(Date.now() - room).toBeLessThan(10_000)
-    await expect.poll(() => marksAt(url)).toBe(before + pressed)
+      if (refused.status >= 400)
+        expect(await refused.text()).toMatch(/disk of the machine that runs Vulcanum is full|database does not answer/)
+      for (const name of ['full', 'fuller']) rmSync(join(disk, name))
+      const room = Date.now()
+      await expect(page.locator('[data-kept]')).toHaveCount(0, { timeout: 10_000 })
+      expect(Date.now() - room).toBeLessThan(10_000)
+      await expect.poll(() => marksAt(url)).toBe(before + pressed)
 
-    process.kill(databasePid(), 'SIGKILL')
-    const killed = Date.now()
-    // A reading: a second knock soon after the last would be kept as one with it.
-    await page.keyboard.type('45.0')
-    await page.keyboard.press('Enter')
-    await expect.poll(() => marksAt(url).catch(() => 0), { timeout: 10_000 }).toBe(before + pressed + 1)
-    expect(Date.now() - killed).toBeLessThan(10_000)
-    await page.reload()
-    await expect(page.locator('[data-lane=A]')).toBeVisible()
-  })
+      process.kill(databasePid(), 'SIGKILL')
+      const killed = Date.now()
+      // A reading: a second knock soon after the last would be kept as one with it.
+      await page.keyboard.type('45.0')
+      await page.keyboard.press('Enter')
+      await expect.poll(() => marksAt(url).catch(() => 0), { timeout: 10_000 }).toBe(before + pressed + 1)
+      expect(Date.now() - killed).toBeLessThan(10_000)
+      await page.reload()
+      await expect(page.locator('[data-lane=A]')).toBeVisible()
+    },
+  )
 })
 
 base(
@@ -207,6 +208,7 @@ base(
 
 base(
   'a file that is made to stop the server is refused in words, others go on meanwhile, and so does who brought it',
+  { tag: '@by-the-clock' },
   async ({ page, baseURL }) => {
     const folder = mkdtempSync(join(tmpdir(), 'vulcanum-hostile-'))
     const file = (name: string, text: string) => {

@@ -1,4 +1,5 @@
 /** Logging by keyboard, by stop-watch, by a logger's file; and drafts that nothing loses. */
+import type { RunChoices } from '../../shared/runList'
 import { expect, open, test } from './page'
 import { afterAPress, optionLike, typeTheRun } from './typing'
 
@@ -174,6 +175,9 @@ test('burn one now: a few blanks make the kit, and a lane of the bench is next',
 })
 
 test('a lane at another place than the strip says: asked once, and the strip follows where told', async ({ page }) => {
+  const choices = (await (await page.request.get('/api/runs/choices')).json()) as RunChoices
+  const elsewhere = choices.place.find(({ name }) => name !== 'Harbour store' && name !== 'Crater rim camp')!
+  await page.request.put('/api/now', { data: { units: 'metric', placeId: elsewhere.id, measured: {} } })
   await open(page, '/bench/prepare')
   const strip = page.getByLabel('Conditions', { exact: true })
   const place = page.getByLabel('Place', { exact: true })

@@ -154,42 +154,46 @@ test('a web socket is opened for no other site, at no other address; it takes no
   expect(silent.said).toContain('No token came within 10 s')
 })
 
-test('Monte Carlo of as many draws as there may be holds nobody up, and ends with who asked', async ({ baseURL }) => {
-  const { lines } = (await (await fetch(`${baseURL}/api/runs`)).json()) as {
-    lines: { id: string; normalisedGPerL: number | null }[]
-  }
-  const id = lines.find((line) => line.normalisedGPerL !== null)!.id
-  const draw = (seed: number, signal?: AbortSignal) =>
-    fetch(`${baseURL}/api/runs/${id}/monte-carlo?draws=200000&seed=${seed}`, { signal })
-  const waits: number[] = []
-  let over = false
-  const asking = (async () => {
-    while (!over) {
-      const begun = performance.now()
-      await fetch(`${baseURL}/api/bench/time`)
-      waits.push(performance.now() - begun)
+test(
+  'Monte Carlo of as many draws as there may be holds nobody up, and ends with who asked',
+  { tag: '@by-the-clock' },
+  async ({ baseURL }) => {
+    const { lines } = (await (await fetch(`${baseURL}/api/runs`)).json()) as {
+      lines: { id: string; normalisedGPerL: number | null }[]
     }
-  })()
-  const took = async (answer: Promise<Response>) => {
-    const begun = performance.now()
-    expect((await answer).status).toBe(200)
-    return performance.now() - begun
-  }
-  await draw(1)
-  const aloneMs = await took(draw(60))
-  const left = new AbortController()
-  const abandoned = Array.from({ length: 14 }, (_, i) => draw(i + 2, left.signal).catch(() => null))
-  const kept = draw(50)
-  left.abort()
-  const keptMs = await took(kept)
-  // Fourteen that nobody waits for any more, two at a time, are not worked off first.
-  expect(keptMs).toBeLessThan(5 * Math.max(aloneMs, await took(draw(61))))
-  await Promise.all(abandoned)
-  over = true
-  await asking
-  waits.sort((a, b) => a - b)
-  expect(waits[Math.floor(waits.length * 0.98)]!).toBeLessThan(300)
-})
+    const id = lines.find((line) => line.normalisedGPerL !== null)!.id
+    const draw = (seed: number, signal?: AbortSignal) =>
+      fetch(`${baseURL}/api/runs/${id}/monte-carlo?draws=200000&seed=${seed}`, { signal })
+    const waits: number[] = []
+    let over = false
+    const asking = (async () => {
+      while (!over) {
+        const begun = performance.now()
+        await fetch(`${baseURL}/api/bench/time`)
+        waits.push(performance.now() - begun)
+      }
+    })()
+    const took = async (answer: Promise<Response>) => {
+      const begun = performance.now()
+      expect((await answer).status).toBe(200)
+      return performance.now() - begun
+    }
+    await draw(1)
+    const aloneMs = await took(draw(60))
+    const left = new AbortController()
+    const abandoned = Array.from({ length: 14 }, (_, i) => draw(i + 2, left.signal).catch(() => null))
+    const kept = draw(50)
+    left.abort()
+    const keptMs = await took(kept)
+    // Fourteen that nobody waits for any more, two at a time, are not worked off first.
+    expect(keptMs).toBeLessThan(5 * Math.max(aloneMs, await took(draw(61))))
+    await Promise.all(abandoned)
+    over = true
+    await asking
+    waits.sort((a, b) => a - b)
+    expect(waits[Math.floor(waits.length * 0.98)]!).toBeLessThan(300)
+  },
+)
 
 test('a logger’s seconds since 1970 in a run that is typed are refused in words; the page’s own reader takes them', async ({
   baseURL,
