@@ -46,7 +46,8 @@ function copyOfBuild(user) {
     rmSync(folder, { recursive: true, force: true })
     mkdirSync(join(folder, 'scripts'), { recursive: true, mode: 0o755 })
     cpSync(at('scripts', 'serve.mjs'), join(folder, 'scripts', 'serve.mjs'))
-    cpSync(at('.output'), join(folder, '.output'), { recursive: true })
+    // Links stay relative: made absolute they would lead back into the checkout.
+    cpSync(at('.output'), join(folder, '.output'), { recursive: true, verbatimSymlinks: true })
   }
   say(`  The user "${user.name}" cannot read ${root}: the server runs from a copy of what was built, in ${folder}.`)
   return folder

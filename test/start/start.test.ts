@@ -33,7 +33,6 @@ const COPIED = [
   'simulators',
   'app',
   'public',
-  '.output',
   'package.json',
   'package-lock.json',
   'nuxt.config.ts',
@@ -50,6 +49,9 @@ beforeEach(() => {
   folder = join(outer, 'camp stoves')
   mkdirSync(folder)
   for (const name of COPIED) cpSync(name, join(folder, name), { recursive: true })
+  // Nothing writes into the build: linked where it can be, 46 MB less to write and to delete.
+  const isLinked = spawnSync('cp', ['-al', '.output', folder]).status === 0
+  if (!isLinked) cpSync('.output', join(folder, '.output'), { recursive: true, verbatimSymlinks: true })
   symlinkSync(resolve('node_modules'), join(folder, 'node_modules'))
 })
 
