@@ -17,7 +17,8 @@ import { isUuid } from '../../shared/uuid'
 import type { Connection, Database } from '../database/connection'
 import { container, containerEntry, fuel, fuelBatch, person, run, runSummary } from '../database/schema'
 import { currentMeasurements } from '../database/repositories/current'
-import { editOf, inUse, invalid, invalidAt, notFound, saved, type Outcome } from './outcome'
+import { invalid, invalidAt, notFound, saved, type Outcome } from './outcome'
+import { deleteRecord, keepHead, retiredSince, saveRecord, usedBy } from './saveRecord'
 import { runsWhere } from './runRefs'
 
 type Row = typeof container.$inferSelect
@@ -166,37 +167,33 @@ export async function findContainer(db: Connection, id: string): Promise<Contain
   }
 }
 
+const CONTAINER = { what: 'container', standing: recordOf, page: findContainer }
+
 export async function saveContainer(db: Connection, input: unknown): Promise<Outcome<ContainerPage>> {
   const read = readRecord(CONTAINER_FIELDS, input)
   if (!read.ok) return invalid(read.problems)
   const { typed, values } = read
-  return db.transaction(async (tx): Promise<Outcome<ContainerPage>> => {
-    const standing = await recordOf(tx, typed.id, true)
-    const edit = editOf(standing?.record ?? null, typed, 'container')
-    if (typeof edit !== 'string') return edit
-    if (edit === 'known') return saved((await findContainer(tx, typed.id))!)
+  return saveRecord(db, CONTAINER, { typed }, async (tx, standing) => {
     const fuelBatchId = values.fuelBatchId as string
     const [batch] = isUuid(fuelBatchId)
       ? await tx.select({ id: fuelBatch.id }).from(fuelBatch).where(eq(fuelBatch.id, fuelBatchId))
       : []
     if (batch === undefined)
       return invalidAt('fields.fuelBatchId', 'Fuel in it: this batch is not known here. Choose one from the list.')
-    const row = {
-      name: values.name as string,
-      fuelBatchId,
-      tareKg: values.tareKg as number | null,
-      fullKg: values.fullKg as number | null,
-      typed: typed.fields,
-      notes: values.notes as string,
-      retiredAt: values.retired === true ? (standing?.row.retiredAt ?? new Date()) : null,
-    }
-    if (standing === null) await tx.insert(container).values({ id: typed.id, ...row })
-    else
-      await tx
-        .update(container)
-        .set({ ...row, revision: standing.row.revision + 1 })
-        .where(eq(container.id, typed.id))
-    return saved((await findContainer(tx, typed.id))!)
+    await keepHead(
+      tx,
+      container,
+      { id: typed.id, standing },
+      {
+        name: values.name as string,
+        fuelBatchId,
+        tareKg: values.tareKg as number | null,
+        fullKg: values.fullKg as number | null,
+        typed: typed.fields,
+        notes: values.notes as string,
+        retiredAt: retiredSince(values, standing),
+      },
+    )
   })
 }
 
@@ -237,18 +234,11 @@ export async function weighContainer(
   return saved((await findContainer(db, id))!)
 }
 
-export async function deleteContainer(db: Database, id: string): Promise<Outcome<null>> {
-  return db.transaction(async (tx): Promise<Outcome<null>> => {
-    const standing = await recordOf(tx, id, true)
-    if (standing === null) return notFound('container')
-    const use = await runsWhere(tx, eq(run.containerId, id))
-    if (use.count > 0)
-      return inUse(
-        `${standing.row.name} was burned from in ${use.count} ${use.count === 1 ? 'run' : 'runs'}. Retire it instead: it is then no longer offered.`,
-        use.runs,
-      )
+export function deleteContainer(db: Database, id: string): Promise<Outcome<null>> {
+  return deleteRecord(db, CONTAINER, id, async (tx, { row: { name } }) => {
+    const use = usedBy(await runsWhere(tx, eq(run.containerId, id)), (runs) => `${name} was burned from in ${runs}`)
+    if (use) return use
     await tx.delete(containerEntry).where(eq(containerEntry.containerId, id))
     await tx.delete(container).where(eq(container.id, id))
-    return saved(null)
   })
 }

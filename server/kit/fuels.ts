@@ -10,7 +10,8 @@ import { typedFieldsFrom } from '../../shared/typedFrom'
 import type { Connection, Database } from '../database/connection'
 import { amendment, container, fuel, fuelBatch, person, price, run } from '../database/schema'
 import { recomputeWhere } from '../runs/recompute'
-import { editOf, inUse, invalid, invalidAt, notFound, saved, type Outcome } from './outcome'
+import { inUse, invalid, invalidAt, type Outcome } from './outcome'
+import { countedRuns, deleteRecord, keepHead, retiredSince, saveRecord, usedBy } from './saveRecord'
 import { pricesOf } from './prices'
 import { runsWhere } from './runRefs'
 
@@ -100,64 +101,60 @@ export async function findBatch(db: Connection, id: string): Promise<BatchPage |
   }
 }
 
+const BATCH = { what: 'batch', standing: recordOf, page: findBatch }
+
 export async function saveBatch(db: Connection, input: unknown): Promise<Outcome<BatchPage>> {
   const read = readRecord(BATCH_FIELDS, input)
   if (!read.ok) return invalid(read.problems)
   const { typed, values } = read
   if ((values.lhvJPerKg !== null || values.densityKgPerM3 !== null) && !values.source)
     return invalidAt('fields.source', 'Source of these: read nothing, expected where the value comes from. Type it.')
-  return db.transaction(async (tx): Promise<Outcome<BatchPage>> => {
-    const standing = await recordOf(tx, typed.id, true)
-    const edit = editOf(standing?.record ?? null, typed, 'batch')
-    if (typeof edit !== 'string') return edit
-    if (edit === 'known') return saved((await findBatch(tx, typed.id))!)
-    const uses = standing === null ? null : await runsWhere(tx, eq(run.fuelBatchId, typed.id))
-    const changed =
-      standing === null
-        ? []
-        : BATCH_HEAT.filter((key) => (standing.record.fields[key] ?? '') !== (typed.fields[key] ?? ''))
-    if (uses !== null && uses.count > 0 && changed.length > 0 && !typed.reason.trim()) {
+  return saveRecord(db, BATCH, { typed }, async (tx, standing) => {
+    const uses = standing === null ? 0 : (await runsWhere(tx, eq(run.fuelBatchId, typed.id))).count
+    // While no run was burned with it, a property is as good as new.
+    const amended =
+      uses === 0 ? [] : BATCH_HEAT.filter((key) => (standing!.record.fields[key] ?? '') !== (typed.fields[key] ?? ''))
+    if (amended.length > 0 && !typed.reason.trim())
       return invalidAt(
         'reason',
-        `This changes the figures of ${uses.count} ${uses.count === 1 ? 'run' : 'runs'}. Type why; the old value stays in the history.`,
+        `This changes the figures of ${countedRuns(uses)}. Type why; the old value stays in the history.`,
       )
-    }
     const fuelId = await fuelOf(tx, values.kind as string, values.fuel as string)
-    const row = {
-      fuelId,
-      name: values.batch as string,
-      openedOn: values.openedOn as string | null,
-      storage: values.storage as string,
-      composition: values.composition as string,
-      lhvJPerKg: values.lhvJPerKg as number | null,
-      densityKgPerM3: values.densityKgPerM3 as number | null,
-      source: values.source as string,
-      typed: typed.fields,
-      retiredAt: values.retired === true ? (standing?.row.retiredAt ?? new Date()) : null,
-    }
-    if (standing === null) await tx.insert(fuelBatch).values({ id: typed.id, ...row })
-    else
-      await tx
-        .update(fuelBatch)
-        .set({ ...row, revision: standing.row.revision + 1 })
-        .where(eq(fuelBatch.id, typed.id))
-    if (uses !== null && uses.count > 0 && changed.length > 0) {
-      await tx.insert(amendment).values(
-        changed.map((field) => ({
-          id: uuidv7(),
-          subject: 'fuelBatch' as const,
-          subjectId: typed.id,
-          field,
-          was: String(standing!.record.fields[field] ?? ''),
-          now: String(typed.fields[field] ?? ''),
-          reason: typed.reason.trim(),
-          personId: typed.personId,
-        })),
-      )
-      await recomputeWhere(tx, eq(run.fuelBatchId, typed.id))
-    }
-    return saved((await findBatch(tx, typed.id))!)
+    const row = { fuelId, ...batchFrom(values), typed: typed.fields, retiredAt: retiredSince(values, standing) }
+    await keepHead(tx, fuelBatch, { id: typed.id, standing }, row)
+    if (amended.length > 0) await amend(tx, amended, { was: standing!.record, now: typed })
   })
+}
+
+const batchFrom = (values: Record<string, unknown>) => ({
+  name: values.batch as string,
+  openedOn: values.openedOn as string | null,
+  storage: values.storage as string,
+  composition: values.composition as string,
+  lhvJPerKg: values.lhvJPerKg as number | null,
+  densityKgPerM3: values.densityKgPerM3 as number | null,
+  source: values.source as string,
+})
+
+/** Keeps both values of each, and has the figures of its runs follow. */
+async function amend(
+  tx: Connection,
+  fields: readonly string[],
+  { was, now }: { was: TypedRecord; now: TypedRecord },
+): Promise<void> {
+  await tx.insert(amendment).values(
+    fields.map((field) => ({
+      id: uuidv7(),
+      subject: 'fuelBatch' as const,
+      subjectId: now.id,
+      field,
+      was: String(was.fields[field] ?? ''),
+      now: String(now.fields[field] ?? ''),
+      reason: now.reason.trim(),
+      personId: now.personId,
+    })),
+  )
+  await recomputeWhere(tx, eq(run.fuelBatchId, now.id))
 }
 
 /** The fuel of this kind and name; made where there is none. */
@@ -170,23 +167,14 @@ async function fuelOf(db: Connection, kind: string, name: string): Promise<strin
   return id
 }
 
-export async function deleteBatch(db: Database, id: string): Promise<Outcome<null>> {
-  return db.transaction(async (tx): Promise<Outcome<null>> => {
-    const standing = await recordOf(tx, id, true)
-    if (standing === null) return notFound('batch')
-    const use = await runsWhere(tx, eq(run.fuelBatchId, id))
-    if (use.count > 0)
-      return inUse(
-        `${standing.row.name} was burned in ${use.count} ${use.count === 1 ? 'run' : 'runs'}. Retire it instead: it is then no longer offered.`,
-        use.runs,
-      )
+export function deleteBatch(db: Database, id: string): Promise<Outcome<null>> {
+  return deleteRecord(db, BATCH, id, async (tx, { row: { name } }) => {
+    const use = usedBy(await runsWhere(tx, eq(run.fuelBatchId, id)), (runs) => `${name} was burned in ${runs}`)
+    if (use) return use
     const held = await tx.select({ name: container.name }).from(container).where(eq(container.fuelBatchId, id))
     if (held.length > 0)
-      return inUse(
-        `${standing.row.name} is in ${held.map((one) => one.name).join(', ')}. Delete that first, or retire the batch.`,
-      )
+      return inUse(`${name} is in ${held.map((one) => one.name).join(', ')}. Delete that first, or retire the batch.`)
     await tx.delete(price).where(eq(price.fuelBatchId, id))
     await tx.delete(fuelBatch).where(eq(fuelBatch.id, id))
-    return saved(null)
   })
 }

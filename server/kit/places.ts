@@ -11,7 +11,8 @@ import { typedFieldsFrom } from '../../shared/typedFrom'
 import { isUuid } from '../../shared/uuid'
 import type { Connection, Database } from '../database/connection'
 import { nowPlace, person, place, placeVersion, run, windSurvey } from '../database/schema'
-import { editOf, inUse, invalid, invalidAt, notFound, saved, type Outcome } from './outcome'
+import { inUse, invalid, invalidAt, saved, type Outcome } from './outcome'
+import { deleteRecord, keepHead, saveRecord, usedBy } from './saveRecord'
 import { recomputeWhere } from '../runs/recompute'
 import { runsWhere } from './runRefs'
 
@@ -34,14 +35,9 @@ const lineOf = (
   runs,
 })
 
-const runsAt = (db: Connection, id: string) =>
-  runsWhere(
-    db,
-    inArray(
-      run.placeVersionId,
-      db.select({ id: placeVersion.id }).from(placeVersion).where(eq(placeVersion.placeId, id)),
-    ),
-  )
+/** The condition of runs burned there, at any version of it. */
+const burnedAt = (db: Connection, id: string) =>
+  inArray(run.placeVersionId, db.select({ id: placeVersion.id }).from(placeVersion).where(eq(placeVersion.placeId, id)))
 
 export async function listPlaces(db: Connection): Promise<PlaceLine[]> {
   const rows = await db
@@ -59,11 +55,13 @@ export async function listPlaces(db: Connection): Promise<PlaceLine[]> {
     .sort((a, b) => (a.altitudeM ?? 0) - (b.altitudeM ?? 0))
 }
 
-async function recordOf(
-  db: Connection,
-  id: string,
-  lock = false,
-): Promise<{ row: Row; versions: VersionRow[]; record: TypedRecord } | null> {
+interface Standing {
+  row: Row
+  versions: VersionRow[]
+  record: TypedRecord
+}
+
+async function recordOf(db: Connection, id: string, lock = false): Promise<Standing | null> {
   const query = db.select().from(place).where(eq(place.id, id))
   const [row] = lock ? await query.for('update') : await query
   if (row === undefined) return null
@@ -83,7 +81,7 @@ async function recordOf(
 export async function findPlace(db: Connection, id: string): Promise<PlacePage | null> {
   const found = await recordOf(db, id)
   if (found === null) return null
-  const use = await runsAt(db, id)
+  const use = await runsWhere(db, burnedAt(db, id))
   return {
     record: found.record,
     line: lineOf(found.row, found.versions[0]!, use.count),
@@ -91,6 +89,8 @@ export async function findPlace(db: Connection, id: string): Promise<PlacePage |
     use,
   }
 }
+
+const PLACE = { what: 'place', standing: recordOf, page: findPlace }
 
 export async function savePlace(db: Connection, input: unknown): Promise<Outcome<PlacePage>> {
   const read = readRecord(PLACE_FIELDS, input)
@@ -103,53 +103,37 @@ export async function savePlace(db: Connection, input: unknown): Promise<Outcome
       'fields.altitudeM',
       'Altitude: read nothing, but a pressure reduced to sea level says nothing without it. Type it.',
     )
-  return db.transaction(async (tx): Promise<Outcome<PlacePage>> => {
-    const standing = await recordOf(tx, typed.id, true)
-    const edit = editOf(standing?.record ?? null, typed, 'place')
-    if (typeof edit !== 'string') return edit
-    if (edit === 'known') return saved((await findPlace(tx, typed.id))!)
-    const head = { name: values.name as string, zone: values.zone as string }
-    if (standing === null) await tx.insert(place).values({ id: typed.id, ...head })
-    else
-      await tx
-        .update(place)
-        .set({ ...head, revision: standing.row.revision + 1 })
-        .where(eq(place.id, typed.id))
-    if (standing !== null && standing.row.name !== head.name)
-      await recomputeWhere(
-        tx,
-        inArray(
-          run.placeVersionId,
-          tx.select({ id: placeVersion.id }).from(placeVersion).where(eq(placeVersion.placeId, typed.id)),
-        ),
-      )
-    const last = standing?.versions[0]
-    const heat = Object.fromEntries(PLACE_HEAT.map((key) => [key, values[key] as number | null])) as Record<
-      (typeof PLACE_HEAT)[number],
-      number | null
-    >
-    if (last === undefined || PLACE_HEAT.some((key) => last[key] !== heat[key]))
-      await tx
-        .insert(placeVersion)
-        .values({ id: uuidv7(), placeId: typed.id, n: (last?.n ?? 0) + 1, ...heat, typed: typed.fields })
-    return saved((await findPlace(tx, typed.id))!)
-  })
+  return saveRecord(db, PLACE, { typed }, (tx, standing) => keepPlace(tx, { typed, values, standing }))
 }
 
-export async function deletePlace(db: Database, id: string): Promise<Outcome<null>> {
-  return db.transaction(async (tx): Promise<Outcome<null>> => {
-    const standing = await recordOf(tx, id, true)
-    if (standing === null) return notFound('place')
-    const use = await runsAt(tx, id)
-    if (use.count > 0)
-      return inUse(`${standing.row.name} has ${use.count} ${use.count === 1 ? 'run' : 'runs'}.`, use.runs)
+async function keepPlace(
+  tx: Connection,
+  { typed, values, standing }: { typed: TypedRecord; values: Record<string, unknown>; standing: Standing | null },
+): Promise<undefined> {
+  const head = { name: values.name as string, zone: values.zone as string }
+  await keepHead(tx, place, { id: typed.id, standing }, head)
+  if (standing !== null && standing.row.name !== head.name) await recomputeWhere(tx, burnedAt(tx, typed.id))
+  const last = standing?.versions[0]
+  const heat = Object.fromEntries(PLACE_HEAT.map((key) => [key, values[key] as number | null])) as Record<
+    (typeof PLACE_HEAT)[number],
+    number | null
+  >
+  if (last === undefined || PLACE_HEAT.some((key) => last[key] !== heat[key]))
+    await tx
+      .insert(placeVersion)
+      .values({ id: uuidv7(), placeId: typed.id, n: (last?.n ?? 0) + 1, ...heat, typed: typed.fields })
+}
+
+export function deletePlace(db: Database, id: string): Promise<Outcome<null>> {
+  return deleteRecord(db, PLACE, id, async (tx, { row: { name } }) => {
+    const use = usedBy(await runsWhere(tx, burnedAt(tx, id)), (runs) => `${name} has ${runs}`, '')
+    if (use) return use
     const [here] = await tx.select().from(nowPlace).where(eq(nowPlace.placeId, id))
     if (here !== undefined)
-      return inUse(`The bench stands at ${standing.row.name} now. Choose another place in the conditions strip first.`)
+      return inUse(`The bench stands at ${name} now. Choose another place in the conditions strip first.`)
     await tx.delete(windSurvey).where(eq(windSurvey.placeId, id))
     await tx.delete(placeVersion).where(eq(placeVersion.placeId, id))
     await tx.delete(place).where(eq(place.id, id))
-    return saved(null)
   })
 }
 

@@ -10,10 +10,13 @@ import { isUuid } from '../../shared/uuid'
 import type { Connection, Database } from '../database/connection'
 import { hashOf } from '../database/hash'
 import { photo, run, setup, setupDecision, setupPart, setupVersion, thing, thingVersion } from '../database/schema'
-import { editOf, inUse, invalid, invalidAt, notFound, saved, type Outcome } from './outcome'
+import { invalid, invalidAt, type Outcome } from './outcome'
+import { deleteRecord, keepHead, retiredSince, saveRecord, usedBy } from './saveRecord'
 import { recomputeWhere } from '../runs/recompute'
 import { runsWhere } from './runRefs'
 import { findSetup, recordOf } from './setups'
+
+const SETUP = { what: 'set-up', standing: recordOf, page: findSetup }
 
 /**
  * Saves a new set-up or an edit; other parts or another gap make a new version, with what is dangerous explained and a
@@ -23,75 +26,59 @@ export async function saveSetup(db: Connection, input: unknown): Promise<Outcome
   const read = readRecord(SETUP_FIELDS, input)
   if (!read.ok) return invalid(read.problems)
   const { typed, values } = read
-  const { parts, overrides } = input as Partial<TypedSetup>
-  return db.transaction(async (tx): Promise<Outcome<SetupPage>> => {
-    const standing = await recordOf(tx, typed.id, true)
-    const chosen = await chosenParts(tx, parts)
-    if ('problem' in chosen) return invalidAt(chosen.path, chosen.problem)
-    // The parts are compared with the fields: two pages that swap different parts differ.
-    const asFields = (record: TypedSetup): TypedRecord => ({
-      ...record,
-      fields: { ...record.fields, ...record.parts } as TypedRecord['fields'],
-    })
-    const sent = asFields({
-      ...typed,
-      parts: Object.fromEntries(chosen.parts.map((part) => [part.role, part.thingVersionId])),
-      overrides: {},
-    })
-    const edit = editOf(standing === null ? null : asFields(standing.record), sent, 'set-up')
-    if (typeof edit !== 'string') return edit.theirs === undefined ? edit : { ...edit, theirs: standing!.record }
-    if (edit === 'known') return saved((await findSetup(tx, typed.id))!)
+  const { parts, overrides = {} } = input as Partial<TypedSetup>
+  const chosen = await chosenParts(db, parts)
+  if ('problem' in chosen) return invalidAt(chosen.path, chosen.problem)
+  const versionIds = Object.fromEntries(chosen.parts.map((part) => [part.role, part.thingVersionId]))
+  const sent = { ...typed, parts: versionIds, overrides: {} }
+  return saveRecord(db, SETUP, { typed: sent, compared: withParts }, async (tx, standing) => {
+    const answered = answeredIn(standing?.version, chosen.parts)
     const unanswered = setupWarnings(partsForWarnings(chosen.parts)).filter(
-      (warning) =>
-        !overrides?.[warning.code]?.trim() &&
-        !standing?.version.decisions.some(
-          (one) => one.warning === warning.code && sameParts(standing.version, chosen.parts),
-        ),
+      ({ code }) => !overrides[code]?.trim() && !answered.includes(code),
     )
     if (unanswered.length > 0) return invalid(unanswered.map(({ code, text }) => ({ path: `overrides.${code}`, text })))
-    const head = {
-      name: values.name as string,
-      description: values.description as string,
-      retiredAt: values.retired === true ? (standing?.row.retiredAt ?? new Date()) : null,
-    }
-    if (standing === null) await tx.insert(setup).values({ id: typed.id, ...head })
-    else
-      await tx
-        .update(setup)
-        .set({ ...head, revision: standing.row.revision + 1 })
-        .where(eq(setup.id, typed.id))
-    if (standing !== null && standing.row.name !== head.name)
-      await recomputeWhere(
-        tx,
-        inArray(
-          run.setupVersionId,
-          tx.select({ id: setupVersion.id }).from(setupVersion).where(eq(setupVersion.setupId, typed.id)),
-        ),
-      )
+    const name = values.name as string
+    const head = { name, description: values.description as string, retiredAt: retiredSince(values, standing) }
+    await keepHead(tx, setup, { id: typed.id, standing }, head)
+    if (standing !== null && standing.row.name !== name)
+      await recomputeWhere(tx, inArray(run.setupVersionId, versionsOf(tx, typed.id)))
     const gapM = values.gapM as number | null
-    if (standing === null || standing.version.gapM !== gapM || !sameParts(standing.version, chosen.parts)) {
-      const versionId = await insertVersion(tx, {
-        setupId: typed.id,
-        n: (standing?.version.n ?? 0) + 1,
-        gapM,
-        gapTyped: typed.fields.gapM as string,
-        reason: typed.reason,
-        parts: chosen.parts,
-      })
-      const reasons = Object.entries(overrides ?? {}).filter(([, reason]) => reason.trim())
-      if (reasons.length > 0)
-        await tx.insert(setupDecision).values(
-          reasons.map(([warning, reason]) => ({
-            id: uuidv7(),
-            setupVersionId: versionId,
-            warning,
-            reason: reason.trim(),
-            personId: typed.personId,
-          })),
-        )
-    }
-    return saved((await findSetup(tx, typed.id))!)
+    if (standing !== null && standing.version.gapM === gapM && sameParts(standing.version, chosen.parts)) return
+    const n = (standing?.version.n ?? 0) + 1
+    const versionId = await insertVersion(tx, { typed, n, gapM, parts: chosen.parts })
+    await keepDecisions(tx, { versionId, overrides, personId: typed.personId })
   })
+}
+
+/** The parts are compared with the fields: two pages that swap different parts differ. */
+const withParts = (record: TypedRecord): TypedRecord => ({
+  ...record,
+  fields: { ...record.fields, ...(record as TypedSetup).parts } as TypedRecord['fields'],
+})
+
+/** The warnings that were decided for these very parts. */
+const answeredIn = (version: SetupVersionLine | undefined, parts: readonly ChosenPart[]): string[] =>
+  version !== undefined && sameParts(version, parts) ? version.decisions.map((one) => one.warning) : []
+
+const versionsOf = (tx: Connection, setupId: string) =>
+  tx.select({ id: setupVersion.id }).from(setupVersion).where(eq(setupVersion.setupId, setupId))
+
+/** Why it is burned so all the same, by warning. */
+async function keepDecisions(
+  tx: Connection,
+  { versionId, overrides, personId }: { versionId: string; overrides: Record<string, string>; personId: string | null },
+): Promise<void> {
+  const reasons = Object.entries(overrides).filter(([, reason]) => reason.trim())
+  if (reasons.length === 0) return
+  await tx.insert(setupDecision).values(
+    reasons.map(([warning, reason]) => ({
+      id: uuidv7(),
+      setupVersionId: versionId,
+      warning,
+      reason: reason.trim(),
+      personId,
+    })),
+  )
 }
 
 interface ChosenPart {
@@ -143,39 +130,36 @@ const setupHeatHash = (gapM: number | null, parts: readonly { role: PartRole; he
 
 async function insertVersion(
   db: Connection,
-  {
-    setupId,
-    n,
-    gapM,
-    gapTyped,
-    reason,
-    parts,
-  }: { setupId: string; n: number; gapM: number | null; gapTyped: string; reason: string; parts: ChosenPart[] },
+  { typed, n, gapM, parts }: { typed: TypedRecord; n: number; gapM: number | null; parts: ChosenPart[] },
 ): Promise<string> {
   const id = uuidv7()
-  await db.insert(setupVersion).values({ id, setupId, n, gapM, gapTyped, reason, heatHash: setupHeatHash(gapM, parts) })
+  await db.insert(setupVersion).values({
+    id,
+    setupId: typed.id,
+    n,
+    gapM,
+    gapTyped: typed.fields.gapM as string,
+    reason: typed.reason,
+    heatHash: setupHeatHash(gapM, parts),
+  })
   await db
     .insert(setupPart)
     .values(parts.map(({ role, thingVersionId }) => ({ setupVersionId: id, role, thingVersionId })))
   return id
 }
 
-export async function deleteSetup(db: Database, id: string): Promise<Outcome<null>> {
-  return db.transaction(async (tx): Promise<Outcome<null>> => {
-    const standing = await recordOf(tx, id, true)
-    if (standing === null) return notFound('set-up')
-    const use = await runsWhere(tx, eq(setupVersion.setupId, id))
-    if (use.count > 0)
-      return inUse(
-        `${standing.row.name} has ${use.count} ${use.count === 1 ? 'run' : 'runs'}, and a run keeps what it was burned with. Retire it instead: it is then no longer offered.`,
-        use.runs,
-      )
-    const versions = tx.select({ id: setupVersion.id }).from(setupVersion).where(eq(setupVersion.setupId, id))
+export function deleteSetup(db: Database, id: string): Promise<Outcome<null>> {
+  return deleteRecord(db, SETUP, id, async (tx, { row: { name } }) => {
+    const use = usedBy(
+      await runsWhere(tx, eq(setupVersion.setupId, id)),
+      (runs) => `${name} has ${runs}, and a run keeps what it was burned with`,
+    )
+    if (use) return use
+    const versions = versionsOf(tx, id)
     await tx.delete(photo).where(eq(photo.setupId, id))
     await tx.delete(setupDecision).where(inArray(setupDecision.setupVersionId, versions))
     await tx.delete(setupPart).where(inArray(setupPart.setupVersionId, versions))
     await tx.delete(setupVersion).where(eq(setupVersion.setupId, id))
     await tx.delete(setup).where(eq(setup.id, id))
-    return saved(null)
   })
 }

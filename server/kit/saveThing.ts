@@ -1,8 +1,8 @@
 /** Things are made, changed by new versions, and deleted while nothing rests on them. */
-import { and, eq } from 'drizzle-orm'
+import { eq } from 'drizzle-orm'
 import { v7 as uuidv7 } from 'uuid'
 import type { ThingPage } from '../../shared/kitRecords'
-import { readRecord } from '../../shared/record'
+import { readRecord, type TypedRecord } from '../../shared/record'
 import {
   heatFields,
   isThingKind,
@@ -15,7 +15,8 @@ import { isUuid } from '../../shared/uuid'
 import type { Connection, Database } from '../database/connection'
 import { hashOf } from '../database/hash'
 import { instrumentCheck, photo, price, thing, thingVersion } from '../database/schema'
-import { editOf, inUse, invalid, invalidAt, notFound, saved, type Outcome } from './outcome'
+import { inUse, invalid, invalidAt, type Outcome, type Refused } from './outcome'
+import { deleteRecord, keepHead, retiredSince, saveRecord, usedBy } from './saveRecord'
 import { runsWhere, usesThing } from './runRefs'
 import { findThing, readBy, setupsWith, recordOf } from './things'
 
@@ -33,6 +34,8 @@ function heatHashOf(kind: ThingKind, properties: ThingProperties, id: string): s
   })
 }
 
+const THING = { what: 'thing', standing: recordOf, page: findThing }
+
 /** Saves a new thing or an edit. Only a change that matters to heat makes a new version. */
 export async function saveThing(db: Connection, input: unknown): Promise<Outcome<ThingPage>> {
   const kind = (input as { kind?: unknown } | null)?.kind
@@ -40,49 +43,51 @@ export async function saveThing(db: Connection, input: unknown): Promise<Outcome
   const read = readRecord(thingFields(kind), input)
   if (!read.ok) return invalid(read.problems)
   const { typed, values } = read
-  return db.transaction(async (tx): Promise<Outcome<ThingPage>> => {
-    const standing = await recordOf(tx, typed.id, true)
+  return saveRecord(db, THING, { typed }, async (tx, standing) => {
     if (standing !== null && standing.row.kind !== kind)
       return invalidAt(
         'id',
         `This id belongs to a ${standing.row.kind}, not to a ${kind}. Nothing was saved; reload and try again.`,
       )
-    const edit = editOf(standing?.record ?? null, typed, 'thing')
-    if (typeof edit !== 'string') return edit
-    if (edit === 'known') return saved((await findThing(tx, typed.id))!)
     const madeFromId = (values.madeFromId as string | null) || null
     const loop = await madeFromProblem(tx, { id: typed.id, kind, madeFromId })
     if (loop !== null) return invalidAt('fields.madeFromId', loop)
-    const head = {
-      name: values.name as string,
-      description: values.description as string,
-      madeFromId,
-      retiredAt: values.retired === true ? (standing?.row.retiredAt ?? new Date()) : null,
-    }
-    const properties = propertiesFrom(kind, values)
-    if (standing === null) await tx.insert(thing).values({ id: typed.id, kind, ...head })
-    else
-      await tx
-        .update(thing)
-        .set({ ...head, revision: standing.row.revision + 1 })
-        .where(eq(thing.id, typed.id))
-    if (
-      standing === null ||
-      heatHashOf(kind, standing.version.properties, typed.id) !== heatHashOf(kind, properties, typed.id)
-    ) {
-      const own = Object.fromEntries(heatFields(kind).map(({ key }) => [key, typed.fields[key]!]))
-      await tx.insert(thingVersion).values({
-        id: uuidv7(),
-        thingId: typed.id,
-        n: (standing?.version.n ?? 0) + 1,
-        properties,
-        typed: own,
-        heatHash: heatHashOf(kind, properties, typed.id),
-        reason: typed.reason,
-      })
-    }
-    return saved((await findThing(tx, typed.id))!)
+    await keepHead(
+      tx,
+      thing,
+      { id: typed.id, standing },
+      {
+        kind,
+        name: values.name as string,
+        description: values.description as string,
+        madeFromId,
+        retiredAt: retiredSince(values, standing),
+      },
+    )
+    await keepVersion(tx, { kind, typed, properties: propertiesFrom(kind, values), last: standing?.version ?? null })
   })
+}
+
+/** A new version where what matters to heat changed. */
+async function keepVersion(
+  tx: Connection,
+  {
+    kind,
+    typed: { id, fields, reason },
+    properties,
+    last,
+  }: {
+    kind: ThingKind
+    typed: TypedRecord
+    properties: ThingProperties
+    last: typeof thingVersion.$inferSelect | null
+  },
+): Promise<void> {
+  const heatHash = heatHashOf(kind, properties, id)
+  if (last !== null && heatHashOf(kind, last.properties, id) === heatHash) return
+  const own = Object.fromEntries(heatFields(kind).map(({ key }) => [key, fields[key]!]))
+  const n = (last?.n ?? 0) + 1
+  await tx.insert(thingVersion).values({ id: uuidv7(), thingId: id, n, properties, typed: own, heatHash, reason })
 }
 
 /** A thing can be made from another of its kind, but not, through any others, from itself. */
@@ -105,34 +110,29 @@ async function madeFromProblem(
   return null
 }
 
-export async function deleteThing(db: Database, id: string): Promise<Outcome<null>> {
-  return db.transaction(async (tx): Promise<Outcome<null>> => {
-    const standing = await recordOf(tx, id, true)
-    if (standing === null) return notFound('thing')
-    const { name } = standing.row
-    const use = await runsWhere(tx, usesThing(tx, id))
-    if (use.count > 0)
-      return inUse(
-        `${name} is in ${use.count} ${use.count === 1 ? 'run' : 'runs'}, and a run keeps what it was burned with. Retire it instead: it is then no longer offered.`,
-        use.runs,
-      )
-    const setups = await setupsWith(tx, id)
-    if (setups.length > 0)
-      return inUse(
-        `${name} is a part of ${setups.map((one) => one.name).join(', ')}. Delete or swap it there first, or retire it.`,
-      )
-    const read = await runsWhere(tx, readBy(tx, id))
-    if (read.count > 0)
-      return inUse(
-        `${name} read ${read.count} ${read.count === 1 ? 'run' : 'runs'}. Retire it instead: it is then no longer offered.`,
-        read.runs,
-      )
-    const made = await tx.select({ name: thing.name }).from(thing).where(eq(thing.madeFromId, id))
-    if (made.length > 0)
-      return inUse(`${made.map((one) => one.name).join(', ')} was made from ${name}. Change that first, or retire it.`)
+export function deleteThing(db: Database, id: string): Promise<Outcome<null>> {
+  return deleteRecord(db, THING, id, async (tx, { row: { name } }) => {
+    const refused = await restingOn(tx, id, name)
+    if (refused) return refused
     for (const table of [photo, price, instrumentCheck]) await tx.delete(table).where(eq(table.thingId, id))
     await tx.delete(thingVersion).where(eq(thingVersion.thingId, id))
-    await tx.delete(thing).where(and(eq(thing.id, id)))
-    return saved(null)
+    await tx.delete(thing).where(eq(thing.id, id))
   })
+}
+
+/** The refusal where runs, set-ups or other things rest on it. */
+async function restingOn(tx: Connection, id: string, name: string): Promise<Refused | undefined> {
+  const burned = usedBy(
+    await runsWhere(tx, usesThing(tx, id)),
+    (runs) => `${name} is in ${runs}, and a run keeps what it was burned with`,
+  )
+  if (burned) return burned
+  const names = (rows: readonly { name: string }[]) => rows.map((one) => one.name).join(', ')
+  const setups = await setupsWith(tx, id)
+  if (setups.length > 0)
+    return inUse(`${name} is a part of ${names(setups)}. Delete or swap it there first, or retire it.`)
+  const read = usedBy(await runsWhere(tx, readBy(tx, id)), (runs) => `${name} read ${runs}`)
+  if (read) return read
+  const made = await tx.select({ name: thing.name }).from(thing).where(eq(thing.madeFromId, id))
+  return made.length > 0 ? inUse(`${names(made)} was made from ${name}. Change that first, or retire it.`) : undefined
 }

@@ -1,5 +1,5 @@
 /** Methods: those that ship, and testers' own; versions are kept, since runs keep theirs. */
-import { and, desc, eq, inArray, sql } from 'drizzle-orm'
+import { desc, eq, inArray, sql } from 'drizzle-orm'
 import { v5 as uuidv5, v7 as uuidv7 } from 'uuid'
 import { SHIPPED } from '../../core/method/shipped'
 import { TESTS, type MethodBody, type TestName } from '../../core/method/method'
@@ -16,7 +16,8 @@ import { isUuid } from '../../shared/uuid'
 import type { Connection, Database } from '../database/connection'
 import { hashOf } from '../database/hash'
 import { method, methodVersion, run } from '../database/schema'
-import { editOf, inUse, invalid, invalidAt, notFound, saved, type Outcome } from '../kit/outcome'
+import { inUse, invalid, invalidAt, type Outcome } from '../kit/outcome'
+import { deleteRecord, keepHead, retiredSince, saveRecord, usedBy } from '../kit/saveRecord'
 import { runsWhere } from '../kit/runRefs'
 import { recomputeWhere } from '../runs/recompute'
 import { schoolFigures } from './schoolFigures'
@@ -158,6 +159,8 @@ const usesMethod = (db: Connection, id: string) =>
     db.select({ id: methodVersion.id }).from(methodVersion).where(eq(methodVersion.methodId, id)),
   )
 
+const METHOD = { what: 'method', standing: recordOf, page: findMethod }
+
 /** Saves a copy, or an edit of one. What ships is not edited: it is copied. */
 export async function saveMethod(db: Connection, input: unknown): Promise<Outcome<MethodPage>> {
   const read = readRecord(METHOD_FIELDS, input)
@@ -167,40 +170,19 @@ export async function saveMethod(db: Connection, input: unknown): Promise<Outcom
     windowProblem(values.startLow, values.startHigh, 'startHigh', 'Start to') ??
     windowProblem(values.windLow, values.windHigh, 'windHigh', 'Wind to')
   if (problem !== null) return problem
-  return db.transaction(async (tx): Promise<Outcome<MethodPage>> => {
-    const standing = await recordOf(tx, typed.id, true)
+  return saveRecord(db, METHOD, { typed }, async (tx, standing) => {
     if (standing?.row.shippedKey)
       return invalidAt('', 'This method ships with Vulcanum and is not changed. Copy it, and change the copy.')
-    const edit = editOf(standing?.record ?? null, typed, 'method')
-    if (typeof edit !== 'string') return edit.theirs ? { ...edit, theirs: standing!.record } : edit
-    if (edit === 'known') return saved((await findMethod(tx, typed.id))!)
-    const copiedFromId =
-      standing === null ? ((input as Partial<TypedMethod>).copiedFromId ?? '') : standing.row.copiedFromId
-    const from =
-      standing ?? (isUuid(copiedFromId ?? '') && copiedFromId !== typed.id ? await recordOf(tx, copiedFromId!) : null)
+    const asked = (input as Partial<TypedMethod>).copiedFromId ?? ''
+    const copiedFromId = standing === null ? asked : standing.row.copiedFromId
+    const from = standing ?? (isUuid(asked) && asked !== typed.id ? await recordOf(tx, asked) : null)
     if (from === null)
       return invalidAt('copiedFromId', 'A new method begins as a copy of another. Open one and copy it.')
+    const head = { name: values.name as string, copiedFromId, retiredAt: retiredSince(values, standing) }
+    await keepHead(tx, method, { id: typed.id, standing }, head)
+    if (standing !== null && standing.row.name !== head.name) await recomputeWhere(tx, usesMethod(tx, typed.id))
     const body = methodFrom(from.version.body.test, values)
-    const head = {
-      name: values.name as string,
-      retiredAt: values.retired === true ? (standing?.row.retiredAt ?? new Date()) : null,
-    }
-    if (standing === null) await tx.insert(method).values({ id: typed.id, ...head, copiedFromId })
-    else
-      await tx
-        .update(method)
-        .set({ ...head, revision: standing.row.revision + 1 })
-        .where(eq(method.id, typed.id))
-    if (standing !== null && standing.row.name !== head.name)
-      await recomputeWhere(
-        tx,
-        inArray(
-          run.methodVersionId,
-          tx.select({ id: methodVersion.id }).from(methodVersion).where(eq(methodVersion.methodId, typed.id)),
-        ),
-      )
     await addVersion(tx, typed.id, { body, standing, reason: typed.reason })
-    return saved((await findMethod(tx, typed.id))!)
   })
 }
 
@@ -222,27 +204,20 @@ function windowProblem(low: unknown, high: unknown, key: string, label: string) 
     : null
 }
 
-export async function deleteMethod(db: Database, id: string): Promise<Outcome<null>> {
-  return db.transaction(async (tx): Promise<Outcome<null>> => {
-    const standing = await recordOf(tx, id, true)
-    if (standing === null) return notFound('method')
-    if (standing.row.shippedKey) return inUse('This method ships with Vulcanum. It can be left unused, not deleted.')
-    const use = await runsWhere(tx, usesMethod(tx, id))
-    if (use.count > 0)
-      return inUse(
-        `${standing.row.name} was followed in ${use.count} ${use.count === 1 ? 'run' : 'runs'}, and a run keeps its method. Retire it instead: it is then no longer offered.`,
-        use.runs,
-      )
-    const copies = await tx
-      .select({ name: method.name })
-      .from(method)
-      .where(and(eq(method.copiedFromId, id)))
+export function deleteMethod(db: Database, id: string): Promise<Outcome<null>> {
+  return deleteRecord(db, METHOD, id, async (tx, { row: { name, shippedKey } }) => {
+    if (shippedKey) return inUse('This method ships with Vulcanum. It can be left unused, not deleted.')
+    const use = usedBy(
+      await runsWhere(tx, usesMethod(tx, id)),
+      (runs) => `${name} was followed in ${runs}, and a run keeps its method`,
+    )
+    if (use) return use
+    const copies = await tx.select({ name: method.name }).from(method).where(eq(method.copiedFromId, id))
     if (copies.length > 0)
       return inUse(
-        `${copies.map((one) => one.name).join(', ')} is a copy of ${standing.row.name}. Delete that first, or retire this one.`,
+        `${copies.map((one) => one.name).join(', ')} is a copy of ${name}. Delete that first, or retire this one.`,
       )
     await tx.delete(methodVersion).where(eq(methodVersion.methodId, id))
     await tx.delete(method).where(eq(method.id, id))
-    return saved(null)
   })
 }

@@ -1,0 +1,94 @@
+/**
+ * What saving and deleting have in common, whatever the record: its row is locked, what stands is compared with what
+ * was seen, and all is stored or nothing.
+ */
+import { eq, type InferInsertModel } from 'drizzle-orm'
+import type { PgTable } from 'drizzle-orm/pg-core'
+import type { TypedRecord } from '../../shared/record'
+import type { Connection } from '../database/connection'
+import type { container, fuelBatch, method, place, setup, thing } from '../database/schema'
+import type { RunUse } from './runRefs'
+import { editOf, inUse, notFound, saved, type Outcome, type Refused } from './outcome'
+
+type HeadTable = typeof container | typeof fuelBatch | typeof method | typeof place | typeof setup | typeof thing
+
+/** A record as it stands. */
+interface Standing {
+  row: { revision: number; retiredAt?: Date | null }
+  record: TypedRecord
+}
+
+export interface RecordKind<S extends Standing, Page> {
+  /** Its word, for refusals. */
+  what: string
+  /** Null where there is none of this id; `lock`: until the transaction ends. */
+  standing: (db: Connection, id: string, lock: boolean) => Promise<S | null>
+  page: (db: Connection, id: string) => Promise<Page | null>
+}
+
+/**
+ * Saves a new record or an edit.
+ * @param store given what stood (null: it is new), keeps what is sent, or refuses before it has written anything
+ * @param sent.compared what is compared with what stands, where that is more than the fields
+ */
+export async function saveRecord<S extends Standing, Page>(
+  db: Connection,
+  { what, standing: find, page }: RecordKind<S, Page>,
+  sent: { typed: TypedRecord; compared?: (record: S['record']) => TypedRecord },
+  store: (tx: Connection, standing: S | null) => Promise<Refused | undefined>,
+): Promise<Outcome<Page>> {
+  const { typed, compared = (record: S['record']) => record } = sent
+  return db.transaction(async (tx): Promise<Outcome<Page>> => {
+    const standing = await find(tx, typed.id, true)
+    const edit = editOf(standing && compared(standing.record), compared(typed), what)
+    if (typeof edit !== 'string') return edit.theirs === undefined ? edit : { ...edit, theirs: standing!.record }
+    const refused = edit === 'known' ? undefined : await store(tx, standing)
+    return refused ?? saved((await page(tx, typed.id))!)
+  })
+}
+
+/** The record's own row: new, or with its next revision. */
+export async function keepHead<T extends HeadTable>(
+  tx: Connection,
+  table: T,
+  { id, standing }: { id: string; standing: Standing | null },
+  values: Omit<InferInsertModel<T>, 'id' | 'revision'>,
+): Promise<void> {
+  const any = table as PgTable
+  if (standing === null) await tx.insert(any).values({ id, ...values })
+  else
+    await tx
+      .update(any)
+      .set({ ...values, revision: standing.row.revision + 1 })
+      .where(eq(table.id, id))
+}
+
+/** Since when it is retired: what is ticked keeps the day it was first ticked. */
+export const retiredSince = (values: Record<string, unknown>, standing: Standing | null): Date | null =>
+  values.retired === true ? (standing?.row.retiredAt ?? new Date()) : null
+
+/**
+ * Deletes a record that nothing rests on.
+ * @param remove refuses, or deletes what belongs to it and itself
+ */
+export async function deleteRecord<S extends Standing>(
+  db: Connection,
+  { what, standing: find }: RecordKind<S, unknown>,
+  id: string,
+  remove: (tx: Connection, standing: S) => Promise<Refused | undefined>,
+): Promise<Outcome<null>> {
+  return db.transaction(async (tx): Promise<Outcome<null>> => {
+    const standing = await find(tx, id, true)
+    if (standing === null) return notFound(what)
+    return (await remove(tx, standing)) ?? saved(null)
+  })
+}
+
+const RETIRE = 'Retire it instead: it is then no longer offered.'
+export const countedRuns = (count: number) => `${count} ${count === 1 ? 'run' : 'runs'}`
+/** The refusal where runs rest on it, `said` as in "Tin can has 3 runs"; undefined where none do. */
+export const usedBy = (
+  { count, runs }: RunUse,
+  said: (runs: string) => string,
+  advice = RETIRE,
+): Refused | undefined => (count > 0 ? inUse(`${said(countedRuns(count))}. ${advice}`.trim(), runs) : undefined)
