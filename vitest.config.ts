@@ -10,6 +10,7 @@ export default defineConfig({
           name: 'unit',
           include: [
             'test/core/**/*.test.ts',
+            'test/app/**/*.test.ts',
             'test/server/**/*.test.ts',
             'test/shared/**/*.test.ts',
             'test/scripts/**/*.test.ts',

@@ -1,3 +1,4 @@
+import { keep } from '~/bench/disk'
 import { FetchError } from 'ofetch'
 import type { FieldProblem } from '#shared/readProblems'
 import type { ClaimAnswer, PairingClaim } from '#shared/share'

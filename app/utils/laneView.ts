@@ -11,7 +11,7 @@ import type { Lane } from '#shared/bench'
 import { LANES } from '#shared/benchAct'
 import { asideWords, type AsidePress } from '#shared/keptPress'
 import { lastWaterC, laneWater, thinSentWater } from './laneWater'
-import { liveTrace } from './liveSamples'
+import { liveTrace } from '~/bench/samples'
 import { shownParts } from './shownQuantity'
 
 /**

@@ -5,7 +5,7 @@
 import type { WaterPoint } from '#core/bench/lane'
 import { waterZero, laneSeconds, once } from '#core/bench/laneTimes'
 import type { Lane } from '#shared/bench'
-import { liveTrace, type LiveTrace } from './liveSamples'
+import { liveTrace, type LiveTrace } from '~/bench/samples'
 
 /**
  * Water since pot-on, with the start, in order; where a thermometer sends, its points, with what was read by eye among

@@ -1,4 +1,6 @@
 /** A lane set up: from the choices of the kit, to the act that is sent and the lane as it will look meanwhile. */
+import { benchNowMs } from '~/bench/clock'
+import { keep, kept } from '~/bench/disk'
 import { fuelOfKind } from '#core/constants/fuels'
 import { burnerFuelMismatch } from '#core/kit/burnerFuel'
 import { benchOrder } from '#core/method/benchOrder'

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import type { RefusedAct } from '~/bench/disk'
 import { EVENT_NAMES } from '#core/run/events'
 
 /** What the server would not take, and why: kept in this browser until it is read. */

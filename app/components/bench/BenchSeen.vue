@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import { benchNowMs } from '~/bench/clock'
+import { liveTrace } from '~/bench/samples'
 import { formatNumber } from '#core/quantity/format'
 import type { Lane } from '#shared/bench'
 

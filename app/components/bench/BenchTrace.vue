@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { liveTrace } from '~/bench/samples'
 import { laneSeconds } from '#core/bench/laneTimes'
 import type { Lane } from '#shared/bench'
 

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { liveTrace } from '~/bench/samples'
 import { readingFor } from '#core/bench/laneNext'
 import { laneSeconds } from '#core/bench/laneTimes'
 import { parseQuantity } from '#core/quantity/parseQuantity'

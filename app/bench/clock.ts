@@ -1,6 +1,6 @@
 /** This page's place on the bench's clock; see core/run/deviceClock. */
 import { benchTime, takeServerTime, lookAtClocks, startClock, type DeviceClock } from '#core/run/deviceClock'
-import { keep, kept } from './benchDisk'
+import { keep, kept } from './disk'
 
 const read = () => ({ monoMs: performance.now(), wallMs: Date.now() })
 const pageId = crypto.randomUUID()
