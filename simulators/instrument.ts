@@ -34,7 +34,7 @@ const NUMBERS = {
   'battery-after': [null, 0, 1e6],
 } as const satisfies Record<string, NumberRule>
 /** Told to end while nobody acknowledges. */
-const ENDS_WITHIN_MS = 2000
+const ENDS_WITHIN_MS = 10_000
 const TEXTS = { bench: 'http://127.0.0.1:3000', lane: 'A', setup: 'narrow-open', log: null }
 
 const help = ({ name, about }: Kind) => `${about}

@@ -373,12 +373,13 @@ test(
       const real = Date.now.bind(Date)
       Date.now = () => real() + 3_600_000
     })
-    await page.waitForTimeout(1500)
+    await expect.poll(shownS).toBeGreaterThan(before)
     expect((await shownS()) - before).toBeLessThan(5)
     await takeReading(page, '40')
     const devtools = await page.context().newCDPSession(page)
     await devtools.send('Page.setWebLifecycleState', { state: 'frozen' })
-    await page.waitForTimeout(3000)
+    const frozenMs = (await bench(page)).serverMs
+    await expect.poll(async () => (await bench(page)).serverMs - frozenMs).toBeGreaterThan(3000)
     await devtools.send('Page.setWebLifecycleState', { state: 'active' })
     await expect.poll(async () => (await shownS()) - before).toBeGreaterThanOrEqual(4)
     await page.keyboard.press('Enter')

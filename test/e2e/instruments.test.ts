@@ -14,8 +14,8 @@ import type { Bench, SamplesPush } from '../../shared/bench'
 import type { NewFeed } from '../../shared/feed'
 import { ownServer } from './ownServer'
 import { expect, open, test } from './page'
+import { afterAPress } from './typing'
 
-const sleep = (ms: number) => new Promise((done) => setTimeout(done, ms))
 /** [ms since 1970, value as it was sent]. */
 const sentBy = (file: string) =>
   readFileSync(file, 'utf8')
@@ -82,38 +82,34 @@ test('two lanes, four instruments, a reload and a killed server: every sample th
     await open(page, '/bench')
     const lane = (name: string) => page.locator(`[data-lane=${name}]`)
     await expect(lane('A').getByText('sent', { exact: false }).first()).toBeVisible({ timeout: 20_000 })
+    const standing = async () => (await (await request.get(`${server.url}/api/bench`)).json()) as Bench
+    const marksOf = async (name: string) =>
+      (await standing()).lanes.find((one) => one.lane === name)?.state.marks.map((mark) => mark.kind)
     for (const name of ['A', 'B']) {
       await page.keyboard.press(name.toLowerCase())
       await page.keyboard.press('Space')
-      await sleep(1400)
+      await expect.poll(() => marksOf(name)).toEqual(['lit'])
+      await afterAPress(page)
       await page.keyboard.press('Space')
-      await sleep(300)
+      await expect.poll(() => marksOf(name)).toEqual(['lit', 'potOn'])
     }
     await page.reload()
-    await sleep(1000)
+    await expect(lane('B').getByText('sent', { exact: false }).first()).toBeVisible()
     server.kill()
-    await sleep(1500)
+    await expect(page.locator('[data-offline]')).toBeVisible()
     await server.again()
     // At sixty times the pace the water boils within seconds; nobody pressed, and the trace says when.
     await expect(lane('A').getByText(/The readings say it boiled at/)).toBeVisible({ timeout: 30_000 })
     await lane('A').getByRole('button', { name: 'I was late' }).click()
     await page.keyboard.press('b')
     await page.keyboard.press('Space')
-    await sleep(1500)
     for (const name of ['A', 'B']) {
+      await expect.poll(() => marksOf(name)).toEqual(['lit', 'potOn', 'rollingBoil'])
       await page.keyboard.press(name.toLowerCase())
       await page.keyboard.press('o')
-      await sleep(300)
+      await expect.poll(() => marksOf(name)).toEqual(['lit', 'potOn', 'rollingBoil', 'flameOut'])
     }
-    const standing = async () => (await (await request.get(`${server.url}/api/bench`)).json()) as Bench
-    await expect
-      .poll(async () => (await standing()).lanes.map((one) => one.state.marks.map((mark) => mark.kind)))
-      .toEqual([
-        ['lit', 'potOn', 'rollingBoil', 'flameOut'],
-        ['lit', 'potOn', 'rollingBoil', 'flameOut'],
-      ])
     const bench = await standing()
-    await sleep(1000)
     // Each ends when what it sent is stored.
     for (const one of programs) one.kill('SIGTERM')
     await Promise.all(programs.map((one) => one.exitCode ?? once(one, 'exit')))

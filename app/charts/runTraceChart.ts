@@ -1,0 +1,141 @@
+/** The chart of a run's trace: temperatures, marks, the fitted model and, below, what it leaves. */
+import type { ChartConfiguration, ScaleOptionsByType } from 'chart.js'
+import type { AnnotationOptions } from 'chartjs-plugin-annotation'
+import { formatClock } from '#core/quantity/format'
+import { EVENT_NAMES, type EventKind } from '#core/run/events'
+import { fittedTemperature, type BurnFit } from '#core/trace/fitHeating'
+
+/** Times in s on the run's clock, temperatures in °C. */
+export interface TraceShown {
+  trace: readonly (readonly [number, number])[]
+  marks: readonly { kind: EventKind; s: number }[]
+  boilingC: number | null
+  fit: readonly BurnFit[] | null
+  /** The boil, by the trace. */
+  foundS: number | null
+}
+/** Colours of the light, and the unit that temperatures are shown in. */
+export interface ChartLook {
+  ink: string
+  edge: string
+  water: string
+  sheet: string
+  unitLabel: string
+  inUnit: (tempC: number) => number
+}
+
+const FONT = { family: 'Atkinson Hyperlegible Mono Variable', size: 12 }
+
+export const runTraceChart = (shown: TraceShown, look: ChartLook): ChartConfiguration<'line'> => ({
+  type: 'line',
+  data: { datasets: datasets(shown, look) },
+  options: {
+    animation: false,
+    responsive: true,
+    maintainAspectRatio: false,
+    interaction: { mode: 'index', intersect: false },
+    scales: scales(look, shown.fit !== null && shown.fit.length > 0),
+    plugins: {
+      legend: { display: false },
+      decimation: { enabled: true, algorithm: 'lttb', samples: 600 },
+      annotation: { annotations: annotations(shown, look) },
+      tooltip: tooltip(look),
+    },
+  },
+})
+
+function datasets({ trace, fit }: TraceShown, { ink, water, inUnit }: ChartLook) {
+  const thin = { pointRadius: 0, pointHitRadius: 0, parsing: false as const, borderWidth: 1.5, borderColor: ink }
+  const measured = {
+    data: trace.map(([s, tempC]) => ({ x: s, y: inUnit(tempC) })),
+    borderColor: water,
+    borderWidth: 2,
+    pointRadius: 0,
+    pointHitRadius: 8,
+    parsing: false as const,
+    yAxisID: 'y',
+  }
+  const fitted = (fit ?? []).flatMap((burn) => {
+    const inside = trace.filter(([s]) => s >= burn.fromS && s <= burn.toS)
+    const curve = inside.map(([s]) => ({ x: s, y: inUnit(fittedTemperature(burn, s)) }))
+    const left = inside.map(([s, tempC], i) => ({ x: s, y: inUnit(tempC) - curve[i]!.y }))
+    return [
+      { ...thin, data: curve, borderDash: [5, 3], yAxisID: 'y' },
+      { ...thin, data: left, borderWidth: 1, yAxisID: 'left' },
+    ]
+  })
+  return [measured, ...fitted]
+}
+
+function annotations({ marks, boilingC, foundS }: TraceShown, look: ChartLook): Record<string, AnnotationOptions> {
+  const { ink, edge, water, inUnit } = look
+  const upright = (s: number) => ({ type: 'line' as const, yScaleID: 'y', xMin: s, xMax: s })
+  const label = labelled(look)
+  const all: Record<string, AnnotationOptions> = {}
+  for (const [i, { kind, s }] of marks.entries())
+    all[`mark${i}`] = { ...upright(s), borderColor: ink, borderWidth: 1.5, label: label(EVENT_NAMES[kind], 'start') }
+  if (boilingC !== null) {
+    const y = inUnit(boilingC)
+    const line = { borderColor: edge, borderDash: [6, 4], borderWidth: 1 }
+    all.boiling = { type: 'line', yScaleID: 'y', yMin: y, yMax: y, ...line }
+  }
+  if (foundS !== null) {
+    const line = { borderColor: water, borderDash: [3, 3], borderWidth: 2 }
+    all.found = { ...upright(foundS), ...line, label: label('Boil, by the trace', 'center') }
+  }
+  return all
+}
+
+const labelled =
+  ({ ink, sheet }: ChartLook) =>
+  (content: string, position: 'start' | 'center') => ({
+    display: true,
+    content,
+    position,
+    backgroundColor: sheet,
+    color: ink,
+    font: FONT,
+    padding: 2,
+  })
+
+function scales({ ink, edge, unitLabel }: ChartLook, hasFit: boolean) {
+  const grid = { color: edge, lineWidth: 0.3 }
+  const ticks = { color: ink, font: FONT }
+  const upright = (text: string, stackWeight: number, weight: number) => ({
+    type: 'linear' as const,
+    stack: 'trace',
+    stackWeight,
+    weight,
+    title: { display: true, text, color: ink, font: FONT },
+    grid,
+  })
+  const x = {
+    type: 'linear' as const,
+    min: 0,
+    ticks: { ...ticks, callback: (value: string | number) => formatClock(Number(value)) },
+    grid,
+  }
+  const y = { ...upright(unitLabel, 3, 1), ticks }
+  if (!hasFit) return { x, y }
+  // Its topmost number would stand on the lowest of the temperatures.
+  const callback: ScaleOptionsByType<'linear'>['ticks']['callback'] = (value, i, all) =>
+    i === all.length - 1 ? '' : value
+  const left = {
+    ...upright('left over', 1, 0),
+    position: 'left' as const,
+    ticks: { ...ticks, maxTicksLimit: 3, callback },
+  }
+  return { x, y, left }
+}
+
+const tooltip = ({ ink, sheet, unitLabel }: ChartLook) => ({
+  backgroundColor: ink,
+  titleColor: sheet,
+  bodyColor: sheet,
+  titleFont: FONT,
+  bodyFont: FONT,
+  callbacks: {
+    title: (items: { parsed: { x: number | null } }[]) => formatClock(items[0]?.parsed.x ?? 0),
+    label: (item: { parsed: { y: number | null } }) => `${item.parsed.y?.toFixed(1)} ${unitLabel}`,
+  },
+})
