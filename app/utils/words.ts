@@ -1,5 +1,6 @@
 /** Words and figures that several screens share. */
 import { formatNumber, formatWithU } from '#core/quantity/format'
+import { shown, shownParts } from './shownQuantity'
 import type { Basis, MeanOf, ReduceAnswer, Rung } from '#core/formats/answer'
 import type { UnitSystem } from '#core/quantity/kinds'
 import { TEST_WORDS } from '#shared/method'
