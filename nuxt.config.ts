@@ -37,7 +37,15 @@ export default defineNuxtConfig({
     strict: true,
     tsConfig: { compilerOptions: { noUncheckedIndexedAccess: true } },
     nodeTsConfig: {
-      include: ['../cli/**/*.ts', '../core/**/*.ts', '../test/**/*.ts', '../*.ts', '../server/demo/**/*.ts'],
+      include: [
+        '../cli/**/*.ts',
+        '../core/**/*.ts',
+        '../test/**/*.ts',
+        '../*.ts',
+        '../scripts/**/*.ts',
+        '../simulators/**/*.ts',
+        '../server/demo/**/*.ts',
+      ],
       compilerOptions: { noUncheckedIndexedAccess: true },
     },
   },

@@ -8,7 +8,7 @@ interface Rules<N extends string, T extends string> {
   help: string
   numbers: Record<N, NumberRule>
   texts: Record<T, string | null>
-  needed: readonly T[]
+  needed: readonly NoInfer<T>[]
 }
 
 /**

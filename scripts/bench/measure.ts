@@ -67,7 +67,7 @@ function ladders(): void {
   const request = requestOf(2000, 40)
   const taken = request.runs.flatMap((run) => ('error' in run ? [] : [takeRun(run, request, false)]))
   const series = setupSeries(
-    taken.filter((one) => one.document.setup === 's1'),
+    taken.filter((one) => one.input.setup === 's1'),
     request,
     null,
   )
