@@ -5,13 +5,13 @@ import { KIND_OF_TEST } from '../../core/method/method'
 import { fuelOfKind } from '../../core/constants/fuels'
 import type { UnitSystem } from '../../core/quantity/kinds'
 import { parseQuantity } from '../../core/quantity/parseQuantity'
-import { LANES, type Preparation } from '../../shared/benchAct'
+import { LANES, type LaneName, type Preparation } from '../../shared/benchAct'
 import { MEASURED_QUANTITIES, type MeasuredQuantity } from '../../shared/measuredQuantity'
 import { sceneOf, waterKgOf } from '../../shared/rehearsal'
 import { emptyTypedRun, type ReadRun } from '../../shared/typedRun'
 import type { Connection } from '../database/connection'
 import { hashOf } from '../database/hash'
-import { resolveRun } from '../runs/repository/resolveRun'
+import { resolveRun, type ResolvedRun } from '../runs/repository/resolveRun'
 import { insertDecisions, insertMeasurements } from '../runs/repository/insertRun'
 import { run } from '../database/schema'
 import { keepKeys } from '../runs/series'
@@ -21,22 +21,12 @@ import { refused, refusedFor, TAKEN, type Ack, type Deed } from './acknowledge'
 const LANE_LOCK = 7_202_602
 
 export async function prepare(tx: Connection, { act, deed: { preparation } }: Deed<'prepare'>): Promise<Ack> {
-  const typed = {
-    ...emptyTypedRun(act.runId, act.units),
-    ...preparation,
-    methodId: preparation.methodId || null,
-    placeId: preparation.placeId || null,
-    containerId: preparation.rehearsal ? null : preparation.containerId || null,
-    startedAt: new Date(act.atMs).toISOString(),
-  }
+  const typed = typedOf(act, preparation)
   const resolved = await resolveRun(tx, typed)
-  if (!resolved.ok)
-    return refusedFor([
-      {
-        path: resolved.path,
-        text: `${resolved.what}: this one is not known here. It may have been deleted; choose again.`,
-      },
-    ])
+  if (!resolved.ok) {
+    const text = `${resolved.what}: this one is not known here. It may have been deleted; choose again.`
+    return refusedFor([{ path: resolved.path, text }])
+  }
   const why = burnerFuelMismatch(resolved.value.burner?.burner ?? null, resolved.value.fuelKind)
   if (why !== null && !preparation.overrides.burnerAndFuel?.trim())
     return refusedFor([{ path: 'overrides.burnerAndFuel', text: why }])
@@ -45,33 +35,47 @@ export async function prepare(tx: Connection, { act, deed: { preparation } }: De
     return refused('This lane was set up already. Set it up anew.')
   const lane = await freeLane(tx, preparation.lane, LANES)
   if (lane === null) return refused('All six lanes are taken. Finish one, then prepare this again.', 'lane')
-  // What stands in for instruments needs none of theirs, nor their corrections.
-  const instruments = preparation.rehearsal
-    ? {}
-    : Object.fromEntries(Object.entries(preparation.instruments).filter(([, id]) => id !== ''))
+  await keepDraft(tx, { act, preparation, lane, resolved: resolved.value })
+  await insertDecisions(tx, typed)
+  return lane === preparation.lane ? TAKEN : { ...TAKEN, lane }
+}
+
+const typedOf = ({ runId, units, atMs }: Prepared['act'], preparation: Preparation) => ({
+  ...emptyTypedRun(runId, units),
+  ...preparation,
+  methodId: preparation.methodId || null,
+  placeId: preparation.placeId || null,
+  containerId: containerOf(preparation),
+  startedAt: new Date(atMs).toISOString(),
+})
+/** A rehearsal burns from none. */
+const containerOf = ({ rehearsal, containerId }: Preparation) => (rehearsal ? null : containerId || null)
+
+interface Prepared {
+  act: Deed<'prepare'>['act']
+  preparation: Preparation
+  lane: LaneName
+  resolved: ResolvedRun
+}
+
+/** The run as a draft on its lane, with what was measured before. */
+async function keepDraft(tx: Connection, { act, preparation, lane, resolved }: Prepared): Promise<void> {
   const measurements = readingsOf(preparation, act.units)
-  const rehearsal =
-    preparation.rehearsal === null
-      ? undefined
-      : sceneOf(preparation.rehearsal, act.runId, {
-          waterKg: waterKgOf(measurements) ?? resolved.value.method?.waterKg ?? null,
-          altitudeM: resolved.value.place?.altitudeM ?? null,
-          lid: resolved.value.lid,
-          lhvMJPerKg: fuelOfKind(resolved.value.fuelKind)?.lowerHeatingValue.value ?? null,
-          setting: preparation.setting || null,
-          test: preparation.test,
-        })
+  const rehearsal = rehearsalOf(preparation, { act, measurements, resolved })
+  // What stands in for instruments needs none of theirs, nor their corrections.
+  const chosen = Object.entries(preparation.instruments).filter(([, id]) => id !== '')
+  const instruments = rehearsal ? {} : Object.fromEntries(chosen)
   await tx.insert(run).values({
     id: act.runId,
     origin: rehearsal ? 'rehearsal' : 'measured',
     kind: KIND_OF_TEST[preparation.test],
     state: 'draft',
-    setupVersionId: resolved.value.setupVersionId,
-    placeVersionId: resolved.value.placeVersionId,
+    setupVersionId: resolved.setupVersionId,
+    placeVersionId: resolved.placeVersionId,
     fuelBatchId: preparation.fuelBatchId,
     personId: preparation.personId,
-    methodVersionId: resolved.value.methodVersionId,
-    containerId: typed.containerId,
+    methodVersionId: resolved.methodVersionId,
+    containerId: containerOf(preparation),
     setting: preparation.setting || null,
     breakIn: preparation.breakIn,
     startedAt: new Date(act.atMs),
@@ -81,18 +85,24 @@ export async function prepare(tx: Connection, { act, deed: { preparation } }: De
     bench: { units: act.units, instruments, armedAtMs: act.atMs, ...(rehearsal ? { rehearsal } : {}) },
   })
   await keepKeys(tx, eq(run.id, act.runId))
-  await insertMeasurements(
-    tx,
-    {
-      runId: act.runId,
-      personId: preparation.personId,
-      atMs: act.atMs,
-      instruments: rehearsal ? {} : resolved.value.instruments,
-    },
-    measurements,
-  )
-  await insertDecisions(tx, typed)
-  return lane === preparation.lane ? TAKEN : { ...TAKEN, lane }
+  const { runId, atMs } = act
+  const by = { runId, personId: preparation.personId, atMs, instruments: rehearsal ? {} : resolved.instruments }
+  await insertMeasurements(tx, by, measurements)
+}
+
+function rehearsalOf(
+  preparation: Preparation,
+  { act, measurements, resolved }: Pick<Prepared, 'act' | 'resolved'> & { measurements: ReadRun['measurements'] },
+) {
+  if (preparation.rehearsal === null) return undefined
+  return sceneOf(preparation.rehearsal, act.runId, {
+    waterKg: waterKgOf(measurements) ?? resolved.method?.waterKg ?? null,
+    altitudeM: resolved.place?.altitudeM ?? null,
+    lid: resolved.lid,
+    lhvMJPerKg: fuelOfKind(resolved.fuelKind)?.lowerHeatingValue.value ?? null,
+    setting: preparation.setting || null,
+    test: preparation.test,
+  })
 }
 
 const readingsOf = ({ measured }: Preparation, units: UnitSystem): ReadRun['measurements'] =>

@@ -16,7 +16,7 @@ import type { ReadRun } from '../../shared/typedRun'
 import { isUuid } from '../../shared/uuid'
 import type { Connection } from '../database/connection'
 import type { RowIds } from './makeKit'
-import type { RunToStore } from './storeRuns'
+import type { RunToStore } from './runRows'
 import { DocumentKit } from './documentKit'
 
 export interface ReadDocuments {

@@ -17,7 +17,8 @@ import { kitByName } from './kitNames'
 import { makeKit } from './makeKit'
 import { readTable, withoutKnown } from './preview'
 import { rowsOf } from './stage'
-import { storeRuns, type RunToStore } from './storeRuns'
+import type { RunToStore } from './runRows'
+import { storeRuns } from './storeRuns'
 
 export interface StoreOptions {
   mapping: StoredMapping
