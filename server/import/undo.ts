@@ -1,9 +1,10 @@
 /** A whole import taken back: its runs are void with the reason, its traces out, the kit it made offered no more. */
-import { and, eq, inArray, isNull, sql } from 'drizzle-orm'
+import { and, eq, isNull, not, sql } from 'drizzle-orm'
 import { v7 as uuidv7 } from 'uuid'
 import { MAX_TEXT } from '../../shared/limits'
 import { isUuid } from '../../shared/uuid'
-import type { Database } from '../database/connection'
+import { anyOf } from '../database/anyOf'
+import type { Connection, Database } from '../database/connection'
 import { bulkInsert } from '../database/bulkInsert'
 import { person, run, runVoid, tableImport, trace } from '../database/schema'
 import { invalidAt, notFound, saved, type Outcome } from '../kit/outcome'
@@ -25,51 +26,53 @@ export async function undoImport(
     const why = reason.trim()
     if (why === '' || why.length > MAX_TEXT.reason)
       return invalidAt('reason', `Reason: expected 1 to ${MAX_TEXT.reason} characters. Type why.`)
-    const standing = await tx
-      .select({ id: run.id })
-      .from(run)
-      .where(and(eq(run.importId, id), eq(run.state, 'finished')))
-      .orderBy(run.id)
-      .for('update')
-    const ids = standing.map((one) => one.id)
-    await bulkInsert(
-      tx,
-      runVoid,
-      ids.map((runId) => ({
-        id: uuidv7(),
-        runId,
-        voided: true,
-        reason: `Import undone: ${why}`.slice(0, MAX_TEXT.reason),
-        personId,
-        recordedAt: new Date(),
-      })),
-    )
-    for (let from = 0; from < ids.length; from += 5000)
-      await tx
-        .update(run)
-        .set({ state: 'void', revision: sql`${run.revision} + 1` })
-        .where(inArray(run.id, ids.slice(from, from + 5000)))
-    // Of a trace: the run it belongs to goes on without it.
-    const taken = await tx
-      .update(trace)
-      .set({ removedAt: new Date() })
-      .where(
-        and(
-          eq(trace.importId, id),
-          isNull(trace.removedAt),
-          sql`not exists (select 1 from ${run} where ${run.id} = ${trace.runId} and ${run.importId} = ${id})`,
-        ),
-      )
-      .returning({ runId: trace.runId })
-    const others = [...new Set(taken.map((one) => one.runId))]
-    for (const runId of others)
-      await tx
-        .update(run)
-        .set({ revision: sql`${run.revision} + 1` })
-        .where(eq(run.id, runId))
+    const runs = await voidRuns(tx, id, { personId, reason: `Import undone: ${why}`.slice(0, MAX_TEXT.reason) })
+    const others = await takeTracesOut(tx, id)
     if (row.made) await retireMade(tx, row.made)
     await tx.update(tableImport).set({ state: 'undone', undoneAt: new Date() }).where(eq(tableImport.id, id))
-    await recompute(tx, [...ids, ...others])
+    await recompute(tx, [...runs, ...others])
     return saved(null)
   })
+}
+
+const AT_ONCE = 5000
+const NEXT_REVISION = sql`${run.revision} + 1`
+
+/** Runs of the import that are not void already. @returns their ids */
+async function voidRuns(
+  tx: Connection,
+  importId: string,
+  { personId, reason }: { personId: string; reason: string },
+): Promise<string[]> {
+  const standing = await tx
+    .select({ id: run.id })
+    .from(run)
+    .where(and(eq(run.importId, importId), eq(run.state, 'finished')))
+    .orderBy(run.id)
+    .for('update')
+  const ids = standing.map((one) => one.id)
+  await bulkInsert(
+    tx,
+    runVoid,
+    ids.map((runId) => ({ id: uuidv7(), runId, voided: true, reason, personId, recordedAt: new Date() })),
+  )
+  for (let from = 0; from < ids.length; from += AT_ONCE)
+    await tx
+      .update(run)
+      .set({ state: 'void', revision: NEXT_REVISION })
+      .where(anyOf(run.id, ids.slice(from, from + AT_ONCE)))
+  return ids
+}
+
+/** Traces that went to runs which were there before: those go on without. @returns the ids of these runs */
+async function takeTracesOut(tx: Connection, importId: string): Promise<string[]> {
+  const isOwn = sql`exists (select 1 from ${run} where ${run.id} = ${trace.runId} and ${run.importId} = ${importId})`
+  const taken = await tx
+    .update(trace)
+    .set({ removedAt: new Date() })
+    .where(and(eq(trace.importId, importId), isNull(trace.removedAt), not(isOwn)))
+    .returning({ runId: trace.runId })
+  const ids = [...new Set(taken.map((one) => one.runId))]
+  if (ids.length > 0) await tx.update(run).set({ revision: NEXT_REVISION }).where(anyOf(run.id, ids))
+  return ids
 }

@@ -19,74 +19,94 @@ interface Wire {
   close: () => void
 }
 
-export function openSession({ db, clock, intake }: Pick<Workspace, 'db' | 'clock' | 'intake'>, wire: Wire): Session {
-  let from: Feed | null = null
-  let lines: string[] = []
-  let bytes = 0
-  let token = ''
-  let over = false
-  const late = setTimeout(
-    () => refuse(`No token came within ${SOCKETS.greetWithinMs / 1000} s. Say it first: {"token":"…"}`),
-    SOCKETS.greetWithinMs,
-  ).unref()
-  const refuse = (text: string) => {
-    over = true
-    wire.say({ error: text })
-    wire.close()
+type Parts = Pick<Workspace, 'db' | 'clock' | 'intake'>
+
+const NO_TOKEN = 'Expected the token first: {"token":"…"}'
+const NOT_STORED = problemText({
+  code: 'away',
+  what: 'It was not stored: the database did not answer',
+  hint: 'Send the batch again under the same id.',
+})
+
+export function openSession(parts: Parts, wire: Wire): Session {
+  const session = new OpenSession(parts, wire)
+  return { take: (lines) => session.take(lines), end: () => session.end() }
+}
+
+class OpenSession {
+  #parts: Parts
+  #wire: Wire
+  #from: Feed | null = null
+  #token = ''
+  #lines: string[] = []
+  #characters = 0
+  #isOver = false
+  /** The batch before this one, still being stored: this one is read meanwhile, the next after it waits. */
+  #before = Promise.resolve()
+  #late: NodeJS.Timeout
+
+  constructor(parts: Parts, wire: Wire) {
+    this.#parts = parts
+    this.#wire = wire
+    const why = `No token came within ${SOCKETS.greetWithinMs / 1000} s. Say it first: {"token":"…"}`
+    this.#late = setTimeout(() => this.#refuse(why), SOCKETS.greetWithinMs).unref()
   }
-  function hold(text: string) {
-    if (from === null) return refuse('Expected the token first: {"token":"…"}')
-    bytes += text.length
-    if (lines.length >= INGEST.maxLines || bytes > INGEST.maxBytes)
-      return refuse(
+
+  async take(texts: readonly string[]): Promise<void> {
+    for (const text of texts) {
+      if (this.#isOver) return
+      const said = commandOf(text)
+      if (said === null) this.#hold(text)
+      else await (typeof said.token === 'string' ? this.#greet(said.token) : this.#store(String(said.batch)))
+    }
+  }
+
+  end(): void {
+    clearTimeout(this.#late)
+  }
+
+  #refuse(text: string): void {
+    this.#isOver = true
+    this.#wire.say({ error: text })
+    this.#wire.close()
+  }
+
+  #hold(text: string): void {
+    if (this.#from === null) return this.#refuse(NO_TOKEN)
+    this.#characters += text.length
+    if (this.#lines.length >= INGEST.maxLines || this.#characters > INGEST.maxBytes)
+      return this.#refuse(
         `More than ${INGEST.maxLines} lines or ${INGEST.maxBytes} characters without a batch’s id. Send {"batch":"…"} more often.`,
       )
-    lines.push(text)
+    this.#lines.push(text)
   }
-  async function greet(shown: string) {
-    token = shown
-    from = await feedOf(db, token)
-    if (from === null) return refuse('This token is not known here, or was taken back. Take a new one on the Bench.')
-    clearTimeout(late)
-    wire.say({ hello: from.name, nowMs: await clock.now() })
+
+  async #greet(token: string): Promise<void> {
+    const { db, clock } = this.#parts
+    this.#token = token
+    this.#from = await feedOf(db, token)
+    if (this.#from === null)
+      return this.#refuse('This token is not known here, or was taken back. Take a new one on the Bench.')
+    this.end()
+    this.#wire.say({ hello: this.#from.name, nowMs: await clock.now() })
   }
-  /** The batch before this one, still being stored: this one is read meanwhile, the next after it waits. */
-  let before = Promise.resolve()
-  async function store(id: string) {
-    if (from === null) return refuse('Expected the token first: {"token":"…"}')
-    const batch = { id, lines }
-    lines = []
-    bytes = 0
+
+  async #store(id: string): Promise<void> {
+    if (this.#from === null) return this.#refuse(NO_TOKEN)
+    const { db, clock, intake } = this.#parts
+    const batch = { id, lines: this.#lines }
+    this.#lines = []
+    this.#characters = 0
     // A token that was taken back opens nothing more, on an open connection either.
-    const still = await feedOf(db, token)
-    if (still === null) return refuse('This token was taken back. Take a new one on the Bench.')
+    const still = await feedOf(db, this.#token)
+    if (still === null) return this.#refuse('This token was taken back. Take a new one on the Bench.')
     const mine = intake.take(still, batch, await clock.now()).then(
-      (taken) => wire.say(taken.ok ? taken.ack : { batch: id, error: taken.text }),
-      () =>
-        wire.say({
-          batch: id,
-          error: problemText({
-            code: 'away',
-            what: 'It was not stored: the database did not answer',
-            hint: 'Send the batch again under the same id.',
-          }),
-          again: true,
-        }),
+      (taken) => this.#wire.say(taken.ok ? taken.ack : { batch: id, error: taken.text }),
+      () => this.#wire.say({ batch: id, error: NOT_STORED, again: true }),
     )
-    const earlier = before
-    before = mine
+    const earlier = this.#before
+    this.#before = mine
     await earlier
-  }
-  return {
-    end: () => clearTimeout(late),
-    async take(texts) {
-      for (const text of texts) {
-        if (over) return
-        const said = commandOf(text)
-        if (said === null) hold(text)
-        else await (typeof said.token === 'string' ? greet(said.token) : store(String(said.batch)))
-      }
-    },
   }
 }
 

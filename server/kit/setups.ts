@@ -63,6 +63,33 @@ export async function findSetup(db: Connection, id: string): Promise<SetupPage |
 async function versionLines(db: Connection, ids: string[]): Promise<SetupVersionLine[]> {
   if (ids.length === 0) return []
   const versions = await db.select().from(setupVersion).where(anyOf(setupVersion.id, ids))
+  const uses = await db
+    .select({ id: run.setupVersionId, count: sql<number>`count(*)::int` })
+    .from(run)
+    .where(anyOf(run.setupVersionId, ids))
+    .groupBy(run.setupVersionId)
+  const usesOf = new Map(uses.map((use) => [use.id, use.count]))
+  const partsOf = await partLines(db, ids)
+  const decisionsOf = await decisionLines(db, ids)
+  return versions.map(({ id, n, gapM, reason, createdAt }) => {
+    const parts = partsOf.get(id) ?? []
+    return {
+      id,
+      n,
+      gapM,
+      reason,
+      createdAt: createdAt.toISOString(),
+      parts,
+      runs: usesOf.get(id) ?? 0,
+      massKg: massOf(parts),
+      warnings: setupWarnings(partsForWarnings(parts)),
+      decisions: decisionsOf.get(id) ?? [],
+    }
+  })
+}
+
+/** The parts of set-up versions, in the order of their roles, each with the newest version of its thing. */
+async function partLines(db: Connection, versionIds: string[]): Promise<Map<string, SetupPartLine[]>> {
   const parts = await db
     .select({
       setupVersionId: setupPart.setupVersionId,
@@ -76,52 +103,37 @@ async function versionLines(db: Connection, ids: string[]): Promise<SetupVersion
     .from(setupPart)
     .innerJoin(thingVersion, eq(thingVersion.id, setupPart.thingVersionId))
     .innerJoin(thing, eq(thing.id, thingVersion.thingId))
-    .where(anyOf(setupPart.setupVersionId, ids))
+    .where(anyOf(setupPart.setupVersionId, versionIds))
   const newest = await db
     .selectDistinctOn([thingVersion.thingId], { thingId: thingVersion.thingId, id: thingVersion.id, n: thingVersion.n })
     .from(thingVersion)
     .where(anyOf(thingVersion.thingId, [...new Set(parts.map((part) => part.thingId))]))
     .orderBy(thingVersion.thingId, desc(thingVersion.n))
-  const decisions = await db
+  const newestOf = new Map(newest.map((one) => [one.thingId, one]))
+  const inOrder = parts.sort((a, b) => PART_ROLES.indexOf(a.role) - PART_ROLES.indexOf(b.role))
+  const lineOf = ({ setupVersionId: _, ...part }: (typeof parts)[number]): SetupPartLine => {
+    const last = newestOf.get(part.thingId)!
+    return { ...part, newestN: last.n, newestVersionId: last.id }
+  }
+  return new Map([...byKey(inOrder, (part) => part.setupVersionId)].map(([id, mine]) => [id, mine.map(lineOf)]))
+}
+
+async function decisionLines(
+  db: Connection,
+  versionIds: string[],
+): Promise<Map<string, SetupVersionLine['decisions']>> {
+  const rows = await db
     .select({ decision: setupDecision, person: person.name })
     .from(setupDecision)
     .leftJoin(person, eq(person.id, setupDecision.personId))
-    .where(anyOf(setupDecision.setupVersionId, ids))
-  const uses = await db
-    .select({ id: run.setupVersionId, count: sql<number>`count(*)::int` })
-    .from(run)
-    .where(anyOf(run.setupVersionId, ids))
-    .groupBy(run.setupVersionId)
-  const partsOf = byKey(parts, (part) => part.setupVersionId)
-  const newestOf = new Map(newest.map((one) => [one.thingId, one]))
-  const usesOf = new Map(uses.map((use) => [use.id, use.count]))
-  const decisionsOf = byKey(decisions, (one) => one.decision.setupVersionId)
-  return versions.map(({ id, n, gapM, reason, createdAt }) => {
-    const mine = partsOf.get(id) ?? []
-    const own: SetupPartLine[] = PART_ROLES.flatMap((role) => mine.filter((part) => part.role === role)).map(
-      ({ setupVersionId: _, ...part }) => {
-        const last = newestOf.get(part.thingId)!
-        return { ...part, newestN: last.n, newestVersionId: last.id }
-      },
-    )
-    return {
-      id,
-      n,
-      gapM,
-      reason,
-      createdAt: createdAt.toISOString(),
-      parts: own,
-      runs: usesOf.get(id) ?? 0,
-      massKg: massOf(own),
-      warnings: setupWarnings(partsForWarnings(own)),
-      decisions: (decisionsOf.get(id) ?? []).map(({ decision, person: who }) => ({
-        warning: decision.warning,
-        reason: decision.reason,
-        person: who,
-        at: decision.recordedAt.toISOString(),
-      })),
-    }
+    .where(anyOf(setupDecision.setupVersionId, versionIds))
+  const lineOf = ({ decision: { warning, reason, recordedAt }, person: who }: (typeof rows)[number]) => ({
+    warning,
+    reason,
+    person: who,
+    at: recordedAt.toISOString(),
   })
+  return new Map([...byKey(rows, (one) => one.decision.setupVersionId)].map(([id, mine]) => [id, mine.map(lineOf)]))
 }
 
 function massOf(parts: readonly SetupPartLine[]): SetupVersionLine['massKg'] {
