@@ -19,24 +19,7 @@ export async function insertTypedRun(
   return db.transaction(async (tx) => {
     const inserted = await tx
       .insert(run)
-      .values({
-        id: typed.id,
-        origin: 'measured',
-        kind: KIND_OF_TEST[typed.test],
-        state: 'finished',
-        setupVersionId: resolved.setupVersionId,
-        placeVersionId: resolved.placeVersionId,
-        fuelBatchId: typed.fuelBatchId,
-        personId: typed.personId,
-        methodVersionId: resolved.methodVersionId,
-        containerId: typed.containerId,
-        setting: typed.setting || null,
-        breakIn: typed.breakIn,
-        startedAt: new Date(typed.startedAt),
-        zone: typed.zone,
-        notes: typed.notes,
-        bodyHash,
-      })
+      .values({ ...runRow(typed, resolved), bodyHash })
       .onConflictDoNothing()
       .returning({ id: run.id })
     if (inserted.length === 0) return false
@@ -46,29 +29,51 @@ export async function insertTypedRun(
       { runId, personId, atMs: Date.parse(typed.startedAt), instruments: resolved.instruments },
       read.measurements,
     )
-    const target = typeof resolved.method?.boil === 'object' ? resolved.method.boil.targetC : undefined
-    const ordered = [...read.events].sort((a, b) => a.atMs - b.atMs)
-    const events = ordered.map(({ kind, atMs, typed: text, massG, waterC }, i) => ({
-      id: uuidv7(),
-      runId,
-      personId,
-      seq: i + 1,
-      kind,
-      atMs,
-      source: 'typed',
-      payload: {
-        typed: text,
-        ...(massG === undefined ? {} : { massG }),
-        ...(waterC === undefined ? {} : { waterC }),
-        ...(kind === 'targetReached' && target !== undefined ? { waterC: target } : {}),
-        ...(kind === 'stopped' && typed.stoppedReason ? { reason: typed.stoppedReason } : {}),
-      },
-    }))
+    const events = eventRows(typed, read, resolved)
     if (events.length > 0) await tx.insert(event).values(events)
     await insertWaterTrace(tx, runId, typed.trace)
     await insertDecisions(tx, typed)
     return true
   })
+}
+
+const runRow = (typed: TypedRun, resolved: ResolvedRun) => ({
+  id: typed.id,
+  origin: 'measured' as const,
+  kind: KIND_OF_TEST[typed.test],
+  state: 'finished' as const,
+  setupVersionId: resolved.setupVersionId,
+  placeVersionId: resolved.placeVersionId,
+  fuelBatchId: typed.fuelBatchId,
+  personId: typed.personId,
+  methodVersionId: resolved.methodVersionId,
+  containerId: typed.containerId,
+  setting: typed.setting || null,
+  breakIn: typed.breakIn,
+  startedAt: new Date(typed.startedAt),
+  zone: typed.zone,
+  notes: typed.notes,
+})
+
+function eventRows({ id: runId, personId, stoppedReason }: TypedRun, read: ReadRun, { method }: ResolvedRun) {
+  const target = typeof method?.boil === 'object' ? method.boil.targetC : undefined
+  const ordered = [...read.events].sort((a, b) => a.atMs - b.atMs)
+  return ordered.map(({ kind, atMs, typed, massG, waterC }, i) => ({
+    id: uuidv7(),
+    runId,
+    personId,
+    seq: i + 1,
+    kind,
+    atMs,
+    source: 'typed',
+    payload: {
+      typed,
+      ...(massG === undefined ? {} : { massG }),
+      ...(waterC === undefined ? {} : { waterC }),
+      ...(kind === 'targetReached' && target !== undefined ? { waterC: target } : {}),
+      ...(kind === 'stopped' && stoppedReason ? { reason: stoppedReason } : {}),
+    },
+  }))
 }
 
 export interface MeasuredBy {

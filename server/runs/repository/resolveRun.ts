@@ -30,71 +30,101 @@ const PLACE_PRESSURE = {
 
 type Resolved = { ok: true; value: ResolvedRun } | { ok: false; path: string; what: string }
 
-const unknown = (path: string, what: string): Resolved => ({ ok: false, path, what })
+/** An id that is not known here, thrown by what looks for it. */
+class Unknown extends Error {
+  constructor(
+    readonly path: string,
+    readonly what: string,
+  ) {
+    super(path)
+  }
+}
 
 /** The newest versions of what a typed run names; the field whose id is not known, where one is not. */
 export async function resolveRun(db: Connection, typed: TypedRun): Promise<Resolved> {
-  const [who] = await db.select({ id: person.id }).from(person).where(eq(person.id, typed.personId))
-  if (!who) return unknown('personId', 'Who')
-  const [batch] = await db
-    .select({ id: fuelBatch.id, kind: fuel.kind })
-    .from(fuelBatch)
-    .innerJoin(fuel, eq(fuel.id, fuelBatch.fuelId))
-    .where(eq(fuelBatch.id, typed.fuelBatchId))
-  if (!batch) return unknown('fuelBatchId', 'Fuel')
-  const [version] = await db
+  try {
+    return { ok: true, value: await resolved(db, typed) }
+  } catch (error) {
+    if (error instanceof Unknown) return { ok: false, path: error.path, what: error.what }
+    throw error
+  }
+}
+
+async function resolved(db: Connection, typed: TypedRun): Promise<ResolvedRun> {
+  const who = await db.select({ id: person.id }).from(person).where(eq(person.id, typed.personId))
+  known(who, 'personId', 'Who')
+  const { kind: fuelKind } = await batchOf(db, typed.fuelBatchId)
+  const versions = await db
     .select({ id: setupVersion.id })
     .from(setupVersion)
     .where(eq(setupVersion.setupId, typed.setupId))
     .orderBy(desc(setupVersion.n))
     .limit(1)
-  if (!version) return unknown('setupId', 'Set-up')
-  const [where] =
-    typed.placeId === null
-      ? [null]
-      : await db
-          .select({ id: placeVersion.id, ...PLACE_PRESSURE })
-          .from(placeVersion)
-          .where(eq(placeVersion.placeId, typed.placeId))
-          .orderBy(desc(placeVersion.n))
-          .limit(1)
-  if (where === undefined) return unknown('placeId', 'Place')
-  const [by] =
-    typed.methodId === null
-      ? [null]
-      : await db
-          .select({ id: methodVersion.id, body: methodVersion.body })
-          .from(methodVersion)
-          .where(eq(methodVersion.methodId, typed.methodId))
-          .orderBy(desc(methodVersion.n))
-          .limit(1)
-  if (by === undefined || (by !== null && by.body.test !== typed.test)) return unknown('methodId', 'Method')
-  const [held] =
-    typed.containerId === null
-      ? [null]
-      : await db.select({ id: container.id }).from(container).where(eq(container.id, typed.containerId))
-  if (held === undefined) return unknown('containerId', 'Container')
+  const { id: setupVersionId } = known(versions, 'setupId', 'Set-up')
+  const place = typed.placeId === null ? null : await placeOf(db, typed.placeId)
+  const method = typed.methodId === null ? null : await methodOf(db, typed.methodId, typed.test)
+  if (typed.containerId !== null) {
+    const held = await db.select({ id: container.id }).from(container).where(eq(container.id, typed.containerId))
+    known(held, 'containerId', 'Container')
+  }
+  const instruments = await instrumentsOf(db, typed.instruments)
+  const parts = await partsOf(db, [setupVersionId])
+  return {
+    setupVersionId,
+    placeVersionId: place?.id ?? null,
+    place,
+    methodVersionId: method?.id ?? null,
+    method: method?.body ?? null,
+    instruments,
+    burner: (parts.find((part) => part.role === 'burner')?.properties ?? null) as BurnerProperties | null,
+    lid: parts.some((part) => part.role === 'lid'),
+    fuelKind,
+  }
+}
+
+function known<T>([row]: readonly T[], path: string, what: string): T {
+  if (row === undefined) throw new Unknown(path, what)
+  return row
+}
+
+async function batchOf(db: Connection, id: string) {
+  const rows = await db
+    .select({ kind: fuel.kind })
+    .from(fuelBatch)
+    .innerJoin(fuel, eq(fuel.id, fuelBatch.fuelId))
+    .where(eq(fuelBatch.id, id))
+  return known(rows, 'fuelBatchId', 'Fuel')
+}
+
+async function placeOf(db: Connection, id: string) {
+  const rows = await db
+    .select({ id: placeVersion.id, ...PLACE_PRESSURE })
+    .from(placeVersion)
+    .where(eq(placeVersion.placeId, id))
+    .orderBy(desc(placeVersion.n))
+    .limit(1)
+  return known(rows, 'placeId', 'Place')
+}
+
+/** A method is for tests of its kind alone. */
+async function methodOf(db: Connection, id: string, test: TypedRun['test']) {
+  const rows = await db
+    .select({ id: methodVersion.id, body: methodVersion.body })
+    .from(methodVersion)
+    .where(eq(methodVersion.methodId, id))
+    .orderBy(desc(methodVersion.n))
+    .limit(1)
+  const ofTest = rows.filter(({ body }) => body.test === test)
+  return known(ofTest, 'methodId', 'Method')
+}
+
+async function instrumentsOf(db: Connection, chosen: TypedRun['instruments']): Promise<ResolvedRun['instruments']> {
   const instruments: ResolvedRun['instruments'] = {}
-  for (const [measures, id] of Object.entries(typed.instruments) as [ReadingInstrument, string][]) {
+  for (const [measures, id] of Object.entries(chosen) as [ReadingInstrument, string][]) {
     if (id === '') continue
     const instrument = await instrumentOf(db, id)
-    if (instrument === null || instrument.properties.measures !== measures)
-      return unknown(`instruments.${measures}`, 'Instrument')
+    if (instrument?.properties.measures !== measures) throw new Unknown(`instruments.${measures}`, 'Instrument')
     instruments[measures] = instrument
   }
-  const parts = await partsOf(db, [version.id])
-  return {
-    ok: true,
-    value: {
-      setupVersionId: version.id,
-      placeVersionId: where?.id ?? null,
-      place: where,
-      methodVersionId: by?.id ?? null,
-      method: by?.body ?? null,
-      instruments,
-      burner: (parts.find((part) => part.role === 'burner')?.properties ?? null) as BurnerProperties | null,
-      lid: parts.some((part) => part.role === 'lid'),
-      fuelKind: batch.kind,
-    },
-  }
+  return instruments
 }
