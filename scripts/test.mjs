@@ -17,7 +17,7 @@ const STAGES = [
   [['start'], ['fuzz']],
   [['soak']],
 ]
-/** Made where a part needs it, too. */
+/** What may be asked for by name; the build is made by whatever part needs it. */
 const PARTS = STAGES.flat(2).filter((part) => part !== 'build')
 const HELP = `npm test                    all: ${PARTS.join(', ')}
 npm test -- unit db         some, one after the other

@@ -2,6 +2,7 @@
  * What a device tells the bench: each act with its own id, the moment by three clocks, and what was done; and what it
  * is told back.
  */
+import { overridesSchema } from './overrides'
 import { array, boolean, lazy, mixed, number, object, ValidationError, type Schema } from 'yup'
 import { EVENT_KINDS, type EventKind } from '../core/run/events'
 import { SETTINGS, type Setting } from '../core/formats/document'
@@ -139,15 +140,7 @@ const preparationSchema = object({
     ),
   ),
   measured: boxes(MEASURED, (key) => quantityBox(MEASURED_NAMES[key], MEASURED_QUANTITIES[key])),
-  overrides: lazy((value) =>
-    object(
-      Object.fromEntries(
-        Object.keys(typeof value === 'object' && value !== null ? (value as object) : {})
-          .slice(0, 20)
-          .map((key) => [key, plainText('Reason', MAX_TEXT.reason)]),
-      ),
-    ),
-  ),
+  overrides: overridesSchema,
   rehearsal: rehearsalSchema,
 })
 const payloadSchema = object({

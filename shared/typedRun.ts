@@ -1,7 +1,8 @@
 /**
  * A run typed by hand: what was typed, kept as typed; its schema; and the reading of it into measurements and events.
  */
-import { array, boolean, lazy, object, ValidationError } from 'yup'
+import { overridesSchema } from './overrides'
+import { array, boolean, object, ValidationError } from 'yup'
 import { parseQuantity, type Quantity } from '../core/quantity/parseQuantity'
 import type { QuantityKindName, UnitSystem } from '../core/quantity/kinds'
 import { SETTINGS, type Setting } from '../core/formats/document'
@@ -192,15 +193,7 @@ const typedRunSchema = object({
     .oneOf(['', ...SETTINGS], 'Setting: choose one from the list.'),
   breakIn: boolean().default(false),
   lines: array(lineSchema).default([]).max(MAX_EVENTS, `Lines: expected at most ${MAX_EVENTS}.`),
-  overrides: lazy((value) =>
-    object(
-      Object.fromEntries(
-        Object.keys(typeof value === 'object' && value !== null ? (value as object) : {})
-          .slice(0, 20)
-          .map((key) => [key, plainText('Reason', MAX_TEXT.reason)]),
-      ),
-    ),
-  ),
+  overrides: overridesSchema,
   measured: boxes(MEASURED, (key) => quantityBox(MEASURED_NAMES[key], MEASURED_QUANTITIES[key])),
   times: boxes(TYPED_EVENTS, (key) => quantityBox(TIME_NAMES[key], 'clockTime')),
   stoppedReason: plainText('Reason', MAX_TEXT.reason),

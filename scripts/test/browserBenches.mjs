@@ -4,18 +4,22 @@ import { anyFreePort } from '../lib/ports.mjs'
 import { say, step } from '../lib/say.mjs'
 import { startServer } from '../lib/server.mjs'
 
-/** @returns `benches`: address and database of each; `stop` ends their servers */
-export async function makeBrowserBenches(cluster, count) {
+/**
+ * @param onStarted given what ends each server, as soon as it runs
+ * @returns address and database of each
+ */
+export async function makeBrowserBenches(cluster, count, onStarted) {
   const names = Array.from({ length: count }, (_, index) => `e2e_${index + 1}`)
   await step('Preparing the demonstration', () => makeDatabases(cluster, names))
-  const servers = []
-  const stop = () => Promise.all(servers.map((server) => server.stop()))
+  const benches = []
   for (const name of names) {
+    const databaseUrl = cluster.url(name)
     const onExit = (code) => say(`The test server of ${name} ended (${code}).`)
-    servers.push(await startServer({ port: await anyFreePort(), databaseUrl: cluster.url(name), onExit }))
+    const { url, stop } = await startServer({ port: await anyFreePort(), databaseUrl, onExit })
+    onStarted(stop)
+    benches.push({ url, databaseUrl })
   }
-  const benches = names.map((name, index) => ({ url: servers[index].url, databaseUrl: cluster.url(name) }))
-  return { benches, stop }
+  return benches
 }
 
 /** The first is filled, the others are copies of it, made while nobody is connected to it. */

@@ -97,8 +97,8 @@ export class TestRun {
   async e2e(run) {
     await requireChromium()
     await this.build()
-    const { benches, stop } = await makeBrowserBenches(await this.#cluster(), BROWSER_BENCHES)
-    this.#undo.push(stop)
+    const cluster = await this.#cluster()
+    const benches = await makeBrowserBenches(cluster, BROWSER_BENCHES, (stop) => this.#undo.push(stop))
     await this.#playwright('side-by-side', run, benches)
     await this.#playwright('by-the-clock', run, benches.slice(0, 1))
   }

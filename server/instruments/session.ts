@@ -28,12 +28,9 @@ const NOT_STORED = problemText({
   hint: 'Send the batch again under the same id.',
 })
 
-export function openSession(parts: Parts, wire: Wire): Session {
-  const session = new OpenSession(parts, wire)
-  return { take: (lines) => session.take(lines), end: () => session.end() }
-}
+export const openSession = (parts: Parts, wire: Wire): Session => new OpenSession(parts, wire)
 
-class OpenSession {
+class OpenSession implements Session {
   #parts: Parts
   #wire: Wire
   #from: Feed | null = null

@@ -4,6 +4,7 @@ import { v7 as uuidv7 } from 'uuid'
 import { setupWarnings } from '../../core/kit/setupWarnings'
 import type { SetupPage, SetupVersionLine, TypedSetup } from '../../shared/kitRecords'
 import { readRecord, type TypedRecord } from '../../shared/record'
+import { readOverrides } from '../../shared/overrides'
 import { partsForWarnings } from '../../shared/setupParts'
 import { PART_ROLES, SETUP_FIELDS, type PartRole } from '../../shared/thing'
 import { isUuid } from '../../shared/uuid'
@@ -26,8 +27,10 @@ export async function saveSetup(db: Connection, input: unknown): Promise<Outcome
   const read = readRecord(SETUP_FIELDS, input)
   if (!read.ok) return invalid(read.problems)
   const { typed, values } = read
-  const { parts, overrides = {} } = input as Partial<TypedSetup>
-  const chosen = await chosenParts(db, parts)
+  const reasons = readOverrides(input)
+  if (!reasons.ok) return invalid(reasons.problems)
+  const { overrides } = reasons
+  const chosen = await chosenParts(db, (input as Partial<TypedSetup>).parts)
   if ('problem' in chosen) return invalidAt(chosen.path, chosen.problem)
   const versionIds = Object.fromEntries(chosen.parts.map((part) => [part.role, part.thingVersionId]))
   const sent = { ...typed, parts: versionIds, overrides: {} }

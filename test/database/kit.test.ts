@@ -239,6 +239,11 @@ describe('a set-up', () => {
       path: 'overrides.screen-round-canister',
       text: expect.stringMatching(/overheats/),
     })
+    for (const overrides of [null, 7, { 'screen-round-canister': ['a'] }, { 'screen-round-canister': 'a\u0000b' }])
+      expect(refused(await saveSetup(bench.db, { ...sent, overrides })), JSON.stringify(overrides)).toMatchObject({
+        status: 'invalid',
+        path: expect.stringMatching(/^overrides/),
+      })
     const page = made(
       await saveSetup(bench.db, { ...sent, overrides: { 'screen-round-canister': 'half open, hand on the canister' } }),
     )

@@ -2,6 +2,7 @@
  * What other pages, other programs and other people's cookies may do to the server: nothing that is seen by a tester.
  */
 import { connect, type Socket } from 'node:net'
+import { othersWait } from './othersWait'
 import { expect, open, test } from './page'
 
 /** A connection of its own, and what the server said on it. */
@@ -164,33 +165,23 @@ test(
     const id = lines.find((line) => line.normalisedGPerL !== null)!.id
     const draw = (seed: number, signal?: AbortSignal) =>
       fetch(`${baseURL}/api/runs/${id}/monte-carlo?draws=200000&seed=${seed}`, { signal })
-    const waits: number[] = []
-    let over = false
-    const asking = (async () => {
-      while (!over) {
-        const begun = performance.now()
-        await fetch(`${baseURL}/api/bench/time`)
-        waits.push(performance.now() - begun)
-      }
-    })()
     const took = async (answer: Promise<Response>) => {
       const begun = performance.now()
       expect((await answer).status).toBe(200)
       return performance.now() - begun
     }
-    await draw(1)
-    const aloneMs = await took(draw(60))
-    const left = new AbortController()
-    const abandoned = Array.from({ length: 14 }, (_, i) => draw(i + 2, left.signal).catch(() => null))
-    const kept = draw(50)
-    left.abort()
-    const keptMs = await took(kept)
-    // Fourteen that nobody waits for any more, two at a time, are not worked off first.
-    expect(keptMs).toBeLessThan(5 * Math.max(aloneMs, await took(draw(61))))
-    await Promise.all(abandoned)
-    over = true
-    await asking
-    waits.sort((a, b) => a - b)
+    const waits = await othersWait(baseURL!, async () => {
+      await draw(1)
+      const aloneMs = await took(draw(60))
+      const left = new AbortController()
+      const abandoned = Array.from({ length: 14 }, (_, i) => draw(i + 2, left.signal).catch(() => null))
+      const kept = draw(50)
+      left.abort()
+      const keptMs = await took(kept)
+      // Fourteen that nobody waits for any more, two at a time, are not worked off first.
+      expect(keptMs).toBeLessThan(5 * Math.max(aloneMs, await took(draw(61))))
+      await Promise.all(abandoned)
+    })
     expect(waits[Math.floor(waits.length * 0.98)]!).toBeLessThan(300)
   },
 )
