@@ -61,7 +61,7 @@ async function commandLine() {
   const file = join(folder, 'thousand.json')
   writeFileSync(file, JSON.stringify({ ...contract, runs }))
   const from = performance.now()
-  const child = spawn(process.execPath, ['--max-semi-space-size=32', '--import', 'tsx', 'cli/reduce.ts', file], {
+  const child = spawn(process.execPath, ['--max-semi-space-size=32', 'scripts/reduce.mjs', file], {
     cwd: root,
     stdio: ['ignore', 'pipe', 'inherit'],
   })

@@ -11,7 +11,31 @@ export type Cell = string | number | null
 export interface TableColumn {
   key: string
   header: string
-  of: (record: RunRecord, line: TableFigures | null) => Cell
+  of: (record: TableRecord, line: TableFigures | null) => Cell
+}
+/** What a table writes of a run itself. */
+export type TableRecord = Pick<
+  RunRecord,
+  | 'id'
+  | 'startedAt'
+  | 'zone'
+  | 'origin'
+  | 'kind'
+  | 'setup'
+  | 'place'
+  | 'fuel'
+  | 'batch'
+  | 'person'
+  | 'setting'
+  | 'state'
+  | 'breakIn'
+  | 'takeBurnShare'
+  | 'notes'
+> & {
+  method: string | null
+  container: string | null
+  measurements: Pick<RunRecord['measurements'][number], 'quantity' | 'value' | 'unit'>[]
+  events: Pick<RunRecord['events'][number], 'kind' | 'atMs' | 'reason'>[]
 }
 /** What was made of a run, as a table writes it. */
 export type TableFigures = Pick<
@@ -69,12 +93,12 @@ export const TABLE_COLUMNS: readonly TableColumn[] = [
   words('zone', 'Time zone', (record) => record.zone),
   words('origin', 'Origin', (record) => record.origin),
   words('kind', 'Test', (record) => record.kind),
-  words('method', 'Method', (record) => record.method?.name ?? null),
+  words('method', 'Method', (record) => record.method),
   words('setup', 'Set-up', (record) => record.setup),
   words('place', 'Place', (record) => record.place),
   words('fuel', 'Fuel', (record) => record.fuel),
   words('batch', 'Batch', (record) => record.batch),
-  words('container', 'Container', (record) => record.container?.name ?? null),
+  words('container', 'Container', (record) => record.container),
   words('person', 'Who', (record) => record.person),
   words('setting', 'Setting', (record) => record.setting),
   words('state', 'State', (record) => record.state),

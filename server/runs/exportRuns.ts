@@ -3,13 +3,14 @@
  * fit.
  */
 import { PassThrough, Readable } from 'node:stream'
+import { setImmediate } from 'node:timers/promises'
 import Papa from 'papaparse'
 import { toRunDocument } from '../../core/formats/toRunDocument'
 import { defaultOptions } from '../../shared/reduceRequest'
 import { asText, TABLE_COLUMNS, type Cell } from '../../shared/runTable'
 import type { Connection } from '../database/connection'
-import { findRuns, type FoundRun } from './repository/findRuns'
-import { figuresOf } from './listRuns'
+import { findRuns } from './repository/findRuns'
+import { tableRuns } from './repository/tableRuns'
 
 export const EXPORT_FORMATS = ['csv', 'xlsx', 'json'] as const
 export type ExportFormat = (typeof EXPORT_FORMATS)[number]
@@ -18,8 +19,9 @@ export const EXPORT_TYPES: Record<ExportFormat, string> = {
   xlsx: 'application/vnd.openxmlformats-officedocument.spreadsheetml.sheet',
   json: 'application/json; charset=utf-8',
 }
-/** More of them hold others up: 123 ms were seen of a thousand. */
-const AT_A_TIME = 250
+/** Rows of a table are read many at a time; as many are written in one go as hold nobody up. */
+const READ_AT_A_TIME = 1000
+const WRITTEN_AT_A_TIME = 250
 /** Traces are the bulk of a document. */
 const DOCUMENTS_AT_A_TIME = 25
 
@@ -34,37 +36,30 @@ export function exportRuns(db: Connection, ids: readonly string[], format: Expor
   }
 }
 
-/** In the order asked for. */
-async function* found(
-  db: Connection,
+/** Parts of a list, in its order; the database reads on while one is written. */
+async function* inParts<T>(
   ids: readonly string[],
-  { size, traces }: { size: number; traces: boolean },
-): AsyncGenerator<FoundRun[]> {
-  const read = async (from: number) => {
-    const part = ids.slice(from, from + size)
-    const runs = new Map((await findRuns(db, part, { traces })).map((one) => [one.record.id, one]))
-    return part.flatMap((id) => runs.get(id) ?? [])
-  }
-  let next = read(0)
+  size: number,
+  read: (part: readonly string[]) => Promise<T[]>,
+): AsyncGenerator<T[]> {
+  let next = read(ids.slice(0, size))
   for (let from = 0; from < ids.length; from += size) {
     const part = await next
-    // The database reads on while these are written.
-    next = read(from + size)
+    next = read(ids.slice(from + size, from + 2 * size))
     next.catch(() => undefined)
     yield part
   }
 }
 
 async function* rows(db: Connection, ids: readonly string[]): AsyncGenerator<Cell[][]> {
-  for await (const part of found(db, ids, { size: AT_A_TIME, traces: false })) {
-    const lines = await figuresOf(
-      db,
-      part.map((one) => one.record.id),
-    )
-    yield part.map(({ record }) =>
-      TABLE_COLUMNS.map((column) => asText(column.of(record, lines.get(record.id) ?? null))),
-    )
-  }
+  for await (const part of inParts(ids, READ_AT_A_TIME, (some) => tableRuns(db, some)))
+    for (let from = 0; from < part.length; from += WRITTEN_AT_A_TIME) {
+      yield part
+        .slice(from, from + WRITTEN_AT_A_TIME)
+        .map(({ record, figures }) => TABLE_COLUMNS.map((column) => asText(column.of(record, figures))))
+      // Others have their turn.
+      await setImmediate()
+    }
 }
 
 const HEADERS = TABLE_COLUMNS.map((column) => column.header)
@@ -78,7 +73,11 @@ async function* csv(db: Connection, ids: readonly string[]): AsyncGenerator<stri
 async function* documents(db: Connection, ids: readonly string[]): AsyncGenerator<string> {
   yield `${JSON.stringify(defaultOptions()).slice(0, -1)},"runs":[\n`
   let first = true
-  for await (const part of found(db, ids, { size: DOCUMENTS_AT_A_TIME, traces: true })) {
+  const whole = async (some: readonly string[]) => {
+    const runs = new Map((await findRuns(db, [...some])).map((one) => [one.record.id, one]))
+    return some.flatMap((id) => runs.get(id) ?? [])
+  }
+  for await (const part of inParts(ids, DOCUMENTS_AT_A_TIME, whole)) {
     for (const { stored, apart } of part) {
       yield `${first ? '' : ',\n'}${JSON.stringify(toRunDocument(apart ? { ...stored, setup: null } : stored))}`
       first = false

@@ -24,9 +24,7 @@ import {
   type RunListQuery,
 } from '../../shared/runList'
 import type { Ribbon, RunIds, RunLine } from '../../shared/runRecord'
-import type { TableFigures } from '../../shared/runTable'
 import { isUuid } from '../../shared/uuid'
-import { anyOf } from '../database/anyOf'
 import type { Connection } from '../database/connection'
 import { run, runSummary } from '../database/schema'
 import { isStale } from './stale'
@@ -216,13 +214,4 @@ export async function idsOf(db: Connection, filter: RunFilter, most: number): Pr
     .select({ ids: sql<string | null>`string_agg(${picked.id}::text, ',' order by ${picked.at}, ${picked.id})` })
     .from(picked)
   return row?.ids?.split(',') ?? []
-}
-
-/** What a table says of runs beside their readings, by their ids. */
-export async function figuresOf(db: Connection, ids: readonly string[]): Promise<Map<string, TableFigures>> {
-  const rows = await db
-    .select({ id: runSummary.runId, line: runSummary.line, tags: runSummary.tags })
-    .from(runSummary)
-    .where(anyOf(runSummary.runId, ids))
-  return new Map(rows.map((row) => [row.id, { ...row.line, tags: row.tags }]))
 }

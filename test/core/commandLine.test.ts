@@ -6,7 +6,7 @@ import type { ReduceAnswer, RunAnswer } from '../../core/formats/answer'
 import contract from '../reference/contract-run.json'
 
 const reduce = (document: unknown, ...args: string[]) =>
-  spawnSync(process.execPath, ['--import', 'tsx', 'cli/reduce.ts', '-', ...args], {
+  spawnSync(process.execPath, ['scripts/reduce.mjs', '-', ...args], {
     input: JSON.stringify(document),
     encoding: 'utf8',
     maxBuffer: 1e8,

@@ -499,9 +499,9 @@ describe('a series', () => {
 
 describe('command line', () => {
   const run = (args: string[], input?: string) =>
-    spawnSync(process.execPath, ['--import', 'tsx', 'cli/reduce.ts', ...args], { input, encoding: 'utf8' })
+    spawnSync(process.execPath, ['scripts/reduce.mjs', ...args], { input, encoding: 'utf8' })
   it('prints one JSON document, from a file or standard input, and nothing else', () => {
-    const out = execFileSync(process.execPath, ['--import', 'tsx', 'cli/reduce.ts', contractFile], { encoding: 'utf8' })
+    const out = execFileSync(process.execPath, ['scripts/reduce.mjs', contractFile], { encoding: 'utf8' })
     expect(JSON.parse(out)).toMatchObject({
       format: 'vulcanum-reduced',
       version: 1,

@@ -32,7 +32,7 @@ test('a run typed in trail units gives a figure with its rungs, is found again, 
   const downloading = page.waitForEvent('download')
   await page.getByRole('link', { name: 'Run as JSON' }).click()
   const file = await (await downloading).path()
-  const reduced = spawnSync(process.execPath, ['--import', 'tsx', 'cli/reduce.ts', file], { encoding: 'utf8' })
+  const reduced = spawnSync(process.execPath, ['scripts/reduce.mjs', file], { encoding: 'utf8' })
   const answer = (JSON.parse(reduced.stdout) as { runs: [RunAnswer] }).runs[0]
   expect(figures.measured).toBe(formatWithU(answer.gPerL!, 2 * answer.gPerLU!))
   expect(figures.normalised).toBe(formatWithU(answer.normalisedGPerL!, 2 * answer.normalisedU!))

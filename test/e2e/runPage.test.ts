@@ -13,7 +13,7 @@ const NO_WIND = '/runs/01960000-0000-7000-8000-000000000004'
 async function reduced(page: Page): Promise<RunAnswer> {
   const link = await page.getByRole('link', { name: 'Run as JSON' }).getAttribute('href')
   const document = await (await page.request.get(link!)).text()
-  const out = spawnSync(process.execPath, ['--import', 'tsx', 'cli/reduce.ts', '-'], {
+  const out = spawnSync(process.execPath, ['scripts/reduce.mjs', '-'], {
     input: document,
     encoding: 'utf8',
   })

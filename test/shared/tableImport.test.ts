@@ -7,7 +7,7 @@ import { guessMapping, asksDateOrder, askedDecimal, asksUnit } from '../../share
 import { readHeading, targetOfHeading } from '../../shared/tableImport/header'
 import { MINUTES_DOT_SECONDS, type TableMapping } from '../../shared/tableImport/mapping'
 import { readRow } from '../../shared/tableImport/readRow'
-import { asText, fromText, TABLE_COLUMNS } from '../../shared/runTable'
+import { asText, fromText, TABLE_COLUMNS, type TableRecord } from '../../shared/runTable'
 import { guessChannels, readChannels } from '../../shared/tableImport/traceMapping'
 import { decodeText } from '../../server/import/decodeText'
 import { readFile } from '../../server/import/readFile'
@@ -345,17 +345,14 @@ it('law: what an exported table holds of a run is read back as it was', () => {
         measurements: measured.map(([quantity, value, unit]) => ({
           quantity,
           value,
-          typed: '',
           unit,
-          correction: null,
-          instrument: null,
         })),
         events: [
           ['lit', 0],
           ['potOn', lit],
           ['rollingBoil', lit + boil],
-        ].map(([kind, s]) => ({ kind, atMs: Number(s) * 1000, reason: null, massG: null, waterC: null })),
-      } as never
+        ].map(([kind, s]) => ({ kind, atMs: Number(s) * 1000, reason: null })),
+      } as TableRecord
       const cells = TABLE_COLUMNS.map((column) => {
         const cell = asText(column.of(record, null))
         return cell === null ? '' : String(cell)
