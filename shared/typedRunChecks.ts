@@ -5,6 +5,7 @@ import { pressureOf, type PressureFacts } from '../core/air/pressureOf'
 import { formatClock, formatNumber } from '../core/quantity/format'
 import { fromSI, unitOf } from '../core/quantity/units'
 import type { MeasuredQuantity } from './measuredQuantity'
+import type { TestKind } from '../core/formats/document'
 import { KIND_OF_TEST, type TestName } from '../core/method/method'
 import type { FieldProblem } from './readProblems'
 import type { ReadRun, TypedEventKind, TypedRun } from './typedRun'
@@ -33,36 +34,37 @@ function dateProblem({ startedAt }: TypedRun, nowMs: number): FieldProblem | nul
 }
 
 function fuelProblems(read: ReadRun): FieldProblem[] {
-  const before = find(read, 'fuelBefore')
-  const after = find(read, 'fuelAfter')
-  const used = find(read, 'fuelUsed')
-  if (before && after && after.value > before.value) {
-    return [
-      {
-        path: 'measured.fuelAfter',
-        text: `Fuel after (${after.typed}) is more than fuel before (${before.typed}). Swapped?`,
-      },
-    ]
+  const problem = fuelProblem(find(read, 'fuelBefore'), find(read, 'fuelAfter'), find(read, 'fuelUsed'))
+  return problem === null ? [] : [problem]
+}
+
+type Reading = ReadRun['measurements'][number] | undefined
+function fuelProblem(before: Reading, after: Reading, used: Reading): FieldProblem | null {
+  if (before && after) return weighingProblem(before, after) ?? (used ? TWO_WAYS : null)
+  if (!before && !after) return null
+  if (used) return TWO_WAYS
+  const missing = before ? ['fuelAfter', 'after'] : ['fuelBefore', 'before']
+  return {
+    path: `measured.${missing[0]}`,
+    text: `Fuel ${missing[1]}: read nothing, expected the other weighing. Type it, or clear the one.`,
   }
-  if (before && after && after.value === before.value) {
-    return [
-      {
-        path: 'measured.fuelAfter',
-        text: `Fuel before and after are the same (${after.typed}): nothing was burned. Check both readings.`,
-      },
-    ]
-  }
-  if (used && (before || after))
-    return [{ path: 'measured.fuelUsed', text: 'Fuel used and fuel by two weighings were both typed. Clear one.' }]
-  const alone = before ? 'fuelAfter' : after ? 'fuelBefore' : null
-  if (alone && !(before && after))
-    return [
-      {
-        path: `measured.${alone}`,
-        text: `Fuel ${alone === 'fuelAfter' ? 'after' : 'before'}: read nothing, expected the other weighing. Type it, or clear the one.`,
-      },
-    ]
-  return []
+}
+
+const TWO_WAYS: FieldProblem = {
+  path: 'measured.fuelUsed',
+  text: 'Fuel used and fuel by two weighings were both typed. Clear one.',
+}
+
+function weighingProblem(before: NonNullable<Reading>, after: NonNullable<Reading>): FieldProblem | null {
+  const path = 'measured.fuelAfter'
+  if (after.value > before.value)
+    return { path, text: `Fuel after (${after.typed}) is more than fuel before (${before.typed}). Swapped?` }
+  if (after.value === before.value)
+    return {
+      path,
+      text: `Fuel before and after are the same (${after.typed}): nothing was burned. Check both readings.`,
+    }
+  return null
 }
 
 function startProblems(read: ReadRun, place: PressureFacts | null): FieldProblem[] {
@@ -125,50 +127,60 @@ const EARLIER_NAMES: Partial<Record<TypedEventKind, string>> = {
 const MAY_SWAP = new Set(['lit>potOn'])
 
 function timeProblems(read: ReadRun, test: TestName): FieldProblem[] {
-  const at = (kind: TypedEventKind) => read.events.find((one) => one.kind === kind)
+  const problem = orderProblem(read) ?? endProblem(read, test)
+  return problem === null ? [] : [problem]
+}
+
+const eventOf = (read: ReadRun, kind: TypedEventKind) => read.events.find((one) => one.kind === kind)
+
+function orderProblem(read: ReadRun): FieldProblem | null {
   for (const [earlier, later, name] of ORDER) {
-    const a = at(earlier)
-    const b = at(later)
+    const a = eventOf(read, earlier)
+    const b = eventOf(read, later)
     if (!a || !b || b.atMs > a.atMs || MAY_SWAP.has(`${earlier}>${later}`)) continue
     const relation = b.atMs < a.atMs ? 'before' : 'at the same moment as'
-    return [
-      {
-        path: `times.${later}`,
-        text: `${name} (${formatClock(b.atMs / 1000)}) is ${relation} ${EARLIER_NAMES[earlier]} (${formatClock(a.atMs / 1000)}). Swapped?`,
-      },
-    ]
+    return {
+      path: `times.${later}`,
+      text: `${name} (${formatClock(b.atMs / 1000)}) is ${relation} ${EARLIER_NAMES[earlier]} (${formatClock(a.atMs / 1000)}). Swapped?`,
+    }
   }
+  return null
+}
+
+/** Any of these says how a test ended. */
+const ENDS: readonly TypedEventKind[] = [
+  'rollingBoil',
+  'targetReached',
+  'firstBubbles',
+  'snuffed',
+  'gaveUp',
+  'stopped',
+  'flameOut',
+  'shutOff',
+]
+/** Kinds of test that go on to a boil. */
+const TO_THE_BOIL: ReadonlySet<TestKind> = new Set(['boil', 'snow', 'fed', 'wood', 'boilBurnOut'])
+
+/** What it cannot do without: when it began, and when what it was burned for was reached. */
+function endProblem(read: ReadRun, test: TestName): FieldProblem | null {
   const kind = KIND_OF_TEST[test]
-  // A cool-down is its trace; a warm-up is over at full flame.
-  if (kind === 'coolDown') return []
-  const started = at('potOn') ?? at('lit')
-  const ended =
-    (kind === 'warmUp' ? at('bloomed') : undefined) ??
-    at('rollingBoil') ??
-    at('targetReached') ??
-    at('firstBubbles') ??
-    at('snuffed') ??
-    at('gaveUp') ??
-    at('stopped') ??
-    at('flameOut') ??
-    at('shutOff')
-  if (!started)
-    return [
-      { path: 'times.potOn', text: 'Pot on: read nothing, expected a time such as 0:00. Type when the pot went on.' },
-    ]
-  if (!ended && kind !== 'boil' && kind !== 'snow' && kind !== 'fed' && kind !== 'wood' && kind !== 'boilBurnOut')
-    return [
-      {
-        path: 'times.flameOut',
-        text: `${kind === 'warmUp' ? 'Full flame' : 'The flame’s end'}: read nothing, expected a time such as 7:20. Type when it was reached.`,
-      },
-    ]
-  if (!ended)
-    return [
-      {
-        path: 'times.rollingBoil',
-        text: 'Boil: read nothing, expected a time such as 5:12. Type it, or when it was given up.',
-      },
-    ]
-  return []
+  // A cool-down is its trace.
+  if (kind === 'coolDown') return null
+  if (!eventOf(read, 'potOn') && !eventOf(read, 'lit'))
+    return {
+      path: 'times.potOn',
+      text: 'Pot on: read nothing, expected a time such as 0:00. Type when the pot went on.',
+    }
+  // A warm-up is over at full flame.
+  const ends = kind === 'warmUp' ? [...ENDS, 'bloomed' as const] : ENDS
+  if (ends.some((end) => eventOf(read, end))) return null
+  if (TO_THE_BOIL.has(kind))
+    return {
+      path: 'times.rollingBoil',
+      text: 'Boil: read nothing, expected a time such as 5:12. Type it, or when it was given up.',
+    }
+  return {
+    path: 'times.flameOut',
+    text: `${kind === 'warmUp' ? 'Full flame' : 'The flame’s end'}: read nothing, expected a time such as 7:20. Type when it was reached.`,
+  }
 }

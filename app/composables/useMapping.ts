@@ -1,7 +1,7 @@
 import { guessMapping } from '#shared/tableImport/guess'
 import type { ImportPage, StoredMapping } from '#shared/tableImport/imports'
 import type { NameTarget } from '#shared/tableImport/targets'
-import { guessChannels } from '#shared/tableImport/traceMapping'
+import { guessChannels } from '#shared/tableImport/guessChannels'
 
 /** Both readings of a file, of runs and of a trace, and which of them is meant. */
 export function useMapping(page: ImportPage, runId: string) {

@@ -89,48 +89,62 @@ function feeding(lane: LaneFacts, lastC: number | null): Saying | null {
   }
 }
 
+const say = (key: string, words: string): Saying => ({ key, words, kind: 'say' })
+const readingOf = (lane: LaneFacts, quantity: string): number | undefined =>
+  lane.readings.find((one) => one.quantity === quantity)?.value
+
 function warnings(lane: LaneFacts, { nowMs, prediction, windMS }: SeenNow): Saying[] {
-  const say = (key: string, words: string): Saying => ({ key, words, kind: 'say' })
   const body = lane.method?.body
-  const reading = (quantity: string) => lane.readings.find((one) => one.quantity === quantity)?.value
-  const window = (
-    name: string,
-    value: number | undefined,
-    low: number | null | undefined,
-    high: number | null | undefined,
-    unit: string,
-  ) =>
-    value === undefined || ((low == null || value >= low) && (high == null || value <= high))
-      ? []
-      : [
-          say(
-            `window.${name}`,
-            `${name} ${formatNumber(value, 1)} ${unit} is outside the method’s ${low == null ? `at most ${formatNumber(high!, 1)}` : high == null ? `at least ${formatNumber(low, 1)}` : `${formatNumber(low, 1)} to ${formatNumber(high, 1)}`} ${unit}.`,
-          ),
-        ]
-  const [before, after] = [reading('fuelBefore'), reading('fuelAfter')]
-  const zero = timeOf(lane, 'potOn')
-  const late =
-    body?.giveUpS != null &&
-    zero !== null &&
-    isLit(lane) &&
-    timeOf(lane, 'rollingBoil', 'targetReached') === null &&
-    laneSeconds(lane, nowMs - zero) > body.giveUpS
-  const over =
-    body?.durationS != null && zero !== null && isLit(lane) && laneSeconds(lane, nowMs - zero) > body.durationS
   return [
-    ...(before !== undefined && after !== undefined && after > before
-      ? [
-          say(
-            'swapped',
-            `Fuel after (${formatNumber(after * 1000, 1)} g) is more than fuel before (${formatNumber(before * 1000, 1)} g). Swapped?`,
-          ),
-        ]
-      : []),
-    ...(over ? [say('duration', `${formatClock(body!.durationS!)} are over: shut off, stir and read.`)] : []),
-    ...(late ? [say('giveUp', `${formatClock(body!.giveUpS!)} without a boil: the method gives up here.`)] : []),
-    ...(prediction?.fallingSinceS != null && isLit(lane) ? [say('falling', 'The water falls. Is the flame out?')] : []),
-    ...window('Start', reading('waterStart'), body?.startC.low, body?.startC.high, '°C'),
-    ...window('Wind at the pot', windMS ?? reading('wind'), body?.windMS.low, body?.windMS.high, 'm/s'),
+    swapped(lane),
+    ...overdue(lane, nowMs),
+    prediction?.fallingSinceS != null && isLit(lane) ? say('falling', 'The water falls. Is the flame out?') : null,
+    outside('Start', readingOf(lane, 'waterStart'), body?.startC, '°C'),
+    outside('Wind at the pot', windMS ?? readingOf(lane, 'wind'), body?.windMS, 'm/s'),
+  ].filter((one) => one !== null)
+}
+
+function swapped(lane: LaneFacts): Saying | null {
+  const [before, after] = [readingOf(lane, 'fuelBefore'), readingOf(lane, 'fuelAfter')]
+  if (before === undefined || after === undefined || after <= before) return null
+  const grams = (massKg: number) => `${formatNumber(massKg * 1000, 1)} g`
+  return say('swapped', `Fuel after (${grams(after)}) is more than fuel before (${grams(before)}). Swapped?`)
+}
+
+/** A lit flame past the time its method gives it: to be shut off, or to boil. */
+function overdue(lane: LaneFacts, nowMs: number): (Saying | null)[] {
+  const body = lane.method?.body
+  const zero = timeOf(lane, 'potOn')
+  if (!body || zero === null || !isLit(lane)) return []
+  const seconds = laneSeconds(lane, nowMs - zero)
+  const { durationS, giveUpS } = body
+  const boiled = timeOf(lane, 'rollingBoil', 'targetReached') !== null
+  return [
+    durationS != null && seconds > durationS
+      ? say('duration', `${formatClock(durationS)} are over: shut off, stir and read.`)
+      : null,
+    giveUpS != null && seconds > giveUpS && !boiled
+      ? say('giveUp', `${formatClock(giveUpS)} without a boil: the method gives up here.`)
+      : null,
   ]
+}
+
+interface Window {
+  low: number | null
+  high: number | null
+}
+function outside(name: string, value: number | undefined, window: Window | undefined, unit: string): Saying | null {
+  if (value === undefined || window === undefined) return null
+  const { low, high } = window
+  if ((low == null || value >= low) && (high == null || value <= high)) return null
+  return say(
+    `window.${name}`,
+    `${name} ${formatNumber(value, 1)} ${unit} is outside the method’s ${windowWords(window)} ${unit}.`,
+  )
+}
+
+function windowWords({ low, high }: Window): string {
+  if (low == null) return `at most ${formatNumber(high!, 1)}`
+  if (high == null) return `at least ${formatNumber(low, 1)}`
+  return `${formatNumber(low, 1)} to ${formatNumber(high, 1)}`
 }

@@ -64,6 +64,30 @@ export function rawSeconds(cell: string, format: TimeFormat, order: DateOrder | 
 const SECONDS_IN = { seconds: 1, milliseconds: 0.001, minutes: 60 }
 export const isClock = (cell: string): boolean => CLOCK.test(cell.trim())
 
+interface Sample {
+  seconds: number
+  /** Of each channel; null: nothing was read. */
+  values: (number | null)[]
+}
+
+/** @param i of the row, counted from 0 */
+function readSample(row: readonly string[], i: number, mapping: ChannelMapping): R<Sample> {
+  const { channels, timeColumn, time, dateOrder = null, decimal = null } = mapping
+  const timeCell = row[timeColumn] ?? ''
+  const written = time === 'stamp' || time === 'clock' ? timeCell : plainNumber(timeCell.trim(), decimal)
+  const seconds = rawSeconds(written, time, dateOrder)
+  if (seconds === null) return fail(at(i, timeColumn, timeCell, TIME_WORDS[time]))
+  const values: (number | null)[] = []
+  for (const channel of channels) {
+    const value = readValue(row[channel.column] ?? '', channel, decimal)
+    if (value === 'fault') return fail(at(i, channel.column, row[channel.column]!, channel.what))
+    if (value !== null && (value < channel.low || value > channel.high))
+      return fail({ ...at(i, channel.column, row[channel.column]!, channel.limit), hint: channel.hint })
+    values.push(value)
+  }
+  return ok({ seconds, values })
+}
+
 /**
  * Reads a table as traces.
  * @param rows cells as text; `mapping` which columns are what
@@ -71,32 +95,20 @@ export const isClock = (cell: string): boolean => CLOCK.test(cell.trim())
  * finds it in the file
  */
 export function parseChannelRows(rows: readonly (readonly string[])[], mapping: ChannelMapping): R<ParsedChannels> {
-  const { channels, timeColumn, time, dateOrder = null, decimal = null } = mapping
+  const { channels } = mapping
   const times: number[] = []
   const read: (number | null)[][] = channels.map(() => [])
   const empty = channels.map(() => 0)
   for (let i = mapping.headerRows; i < rows.length; i++) {
     const row = rows[i]!
     if (channels.every(({ column }) => NOTHING.test((row[column] ?? '').trim()))) {
-      if (row.some((cell) => cell.trim() !== ''))
-        empty.forEach((_, c) => {
-          empty[c]! += 1
-        })
+      if (row.some((cell) => cell.trim() !== '')) channels.forEach((_, c) => (empty[c]! += 1))
       continue
     }
-    const timeCell = row[timeColumn] ?? ''
-    const seconds = rawSeconds(
-      time === 'stamp' || time === 'clock' ? timeCell : plainNumber(timeCell.trim(), decimal),
-      time,
-      dateOrder,
-    )
-    if (seconds === null) return fail(at(i, timeColumn, timeCell, TIME_WORDS[time]))
-    times.push(seconds)
-    for (const [c, channel] of channels.entries()) {
-      const value = readValue(row[channel.column] ?? '', channel, decimal)
-      if (value === 'fault') return fail(at(i, channel.column, row[channel.column]!, channel.what))
-      if (value !== null && (value < channel.low || value > channel.high))
-        return fail({ ...at(i, channel.column, row[channel.column]!, channel.limit), hint: channel.hint })
+    const sample = readSample(row, i, mapping)
+    if (!sample.ok) return sample
+    times.push(sample.value.seconds)
+    for (const [c, value] of sample.value.values.entries()) {
       if (value === null) empty[c]! += 1
       read[c]!.push(value)
     }

@@ -19,28 +19,14 @@ const pa = inSI(100)
 const fraction = parted(100)
 
 export function readDocument(document: RunDocument): RunInput {
-  const { place, water, pot, uncertainty } = document
+  const { pot } = document
   return {
     id: document.id,
     setup: document.setup,
     origin: document.origin,
     kind: document.kind,
-    place: {
-      altitudeM: place.altitudeM,
-      stationPressurePa: pa(place.stationPressureHPa),
-      seaLevelPressurePa: pa(place.seaLevelPressureHPa),
-      airC: place.airC,
-      windMS: place.windMS,
-      windHeightM: place.windHeightM,
-      humidity: fraction(place.humidityPct),
-    },
-    water: {
-      massKg: kg(water.massG),
-      startC: water.startC,
-      endMassKg: kg(water.endMassG),
-      endC: water.endC,
-      snowKg: kg(water.snowG),
-    },
+    place: readPlaceOf(document.place),
+    water: readWaterOf(document.water),
     pot: { massKg: kg(pot.massG), material: pot.material, diameterM: m(pot.diameterMm), finned: pot.finned },
     lid: document.lid,
     screen: document.screen,
@@ -49,14 +35,7 @@ export function readDocument(document: RunDocument): RunInput {
     lossWPerK: document.lossWPerK,
     setting: document.setting,
     boilBy: document.boilBy,
-    uncertainty: {
-      startC: uncertainty.startC,
-      airC: uncertainty.airC,
-      boilCallS: uncertainty.boilCallS,
-      waterKg: uncertainty.waterG / 1000,
-      windMS: uncertainty.windMS,
-      pressurePa: uncertainty.pressureHPa * 100,
-    },
+    uncertainty: readUncertaintyOf(document.uncertainty),
     events: document.events.map(({ massG, ...event }) => ({
       ...event,
       massKg: massG === null || massG === undefined ? null : massG / 1000,
@@ -66,6 +45,33 @@ export function readDocument(document: RunDocument): RunInput {
     scaleTrace: document.scaleTrace.map(([s, grams]): [number, number] => [s, grams / 1000]),
   }
 }
+
+const readPlaceOf = (place: RunDocument['place']): RunInput['place'] => ({
+  altitudeM: place.altitudeM,
+  stationPressurePa: pa(place.stationPressureHPa),
+  seaLevelPressurePa: pa(place.seaLevelPressureHPa),
+  airC: place.airC,
+  windMS: place.windMS,
+  windHeightM: place.windHeightM,
+  humidity: fraction(place.humidityPct),
+})
+
+const readWaterOf = (water: RunDocument['water']): RunInput['water'] => ({
+  massKg: kg(water.massG),
+  startC: water.startC,
+  endMassKg: kg(water.endMassG),
+  endC: water.endC,
+  snowKg: kg(water.snowG),
+})
+
+const readUncertaintyOf = (uncertainty: RunDocument['uncertainty']): RunInput['uncertainty'] => ({
+  startC: uncertainty.startC,
+  airC: uncertainty.airC,
+  boilCallS: uncertainty.boilCallS,
+  waterKg: uncertainty.waterG / 1000,
+  windMS: uncertainty.windMS,
+  pressurePa: uncertainty.pressureHPa * 100,
+})
 
 const readFuelOf = (fuel: RunDocument['fuel']): FuelInput => ({
   kind: fuel.kind,

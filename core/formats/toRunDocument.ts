@@ -73,8 +73,7 @@ const scaled = (value: number | null | undefined, factor: number): number | null
 
 /** The document that screen, CSV, JSON and command line all reduce. */
 export function toRunDocument(run: StoredRun): RunDocument {
-  const si = (quantity: string) => run.measured[quantity]?.value ?? null
-  const water = waterOf(run)
+  const water = waterMassOf(run)
   const { scaleAccuracyG, ...given } = run.given ?? {}
   const fuel = fuelOf(run)
   return {
@@ -82,26 +81,9 @@ export function toRunDocument(run: StoredRun): RunDocument {
     setup: run.setup,
     origin: run.origin,
     kind: run.kind,
-    place: {
-      ...pressureIn(run),
-      airC: scaled(si('air'), 1),
-      windMS: scaled(si('wind'), 1),
-      windHeightM: scaled(si('windHeight') ?? run.placeWindHeightM, 1),
-      humidityPct: scaled(si('humidity'), 100),
-    },
-    water: {
-      massG: water.massG,
-      startC: scaled(si('waterStart'), 1),
-      endMassG: scaled(si('waterEndMass'), 1000),
-      endC: scaled(si('waterLast'), 1),
-      snowG: scaled(si('snow'), 1000),
-    },
-    pot: {
-      massG: scaled(run.pot?.massKg, 1000),
-      material: run.pot?.material ?? null,
-      diameterMm: scaled(run.pot?.diameterM, 1000),
-      finned: run.pot?.finned ?? null,
-    },
+    place: placeOf(run),
+    water: waterOf(run, water.massG),
+    pot: potOf(run.pot),
     lid: run.lid,
     screen: run.screen,
     burner: { kind: run.burner?.kind ?? null, head: run.burner?.head ?? null },
@@ -109,13 +91,7 @@ export function toRunDocument(run: StoredRun): RunDocument {
     lossWPerK: null,
     setting: run.setting,
     boilBy: run.boilBy,
-    uncertainty: {
-      ...DEFAULT_UNCERTAINTY,
-      waterG: water.uG,
-      ...(run.thermometer === null || !run.measured.waterStart
-        ? {}
-        : { startC: exported(finenessU(run.thermometer, STIRRED_U_K)) }),
-    },
+    uncertainty: { ...DEFAULT_UNCERTAINTY, waterG: water.uG, ...startU(run) },
     events: run.events,
     trace: run.trace,
     scaleTrace: run.scaleTrace.map(([s, massKg]): [number, number] => [s, exported(massKg * 1000)]),
@@ -123,6 +99,35 @@ export function toRunDocument(run: StoredRun): RunDocument {
     ...given,
   }
 }
+
+function placeOf(run: StoredRun): RunDocument['place'] {
+  const { air, wind, windHeight, humidity } = run.measured
+  return {
+    ...pressureIn(run),
+    airC: scaled(air?.value, 1),
+    windMS: scaled(wind?.value, 1),
+    windHeightM: scaled(windHeight?.value ?? run.placeWindHeightM, 1),
+    humidityPct: scaled(humidity?.value, 100),
+  }
+}
+
+const waterOf = ({ measured }: StoredRun, massG: number | null): RunDocument['water'] => ({
+  massG,
+  startC: scaled(measured.waterStart?.value, 1),
+  endMassG: scaled(measured.waterEndMass?.value, 1000),
+  endC: scaled(measured.waterLast?.value, 1),
+  snowG: scaled(measured.snow?.value, 1000),
+})
+
+const potOf = (pot: StoredRun['pot']): RunDocument['pot'] => ({
+  massG: scaled(pot?.massKg, 1000),
+  material: pot?.material ?? null,
+  diameterMm: scaled(pot?.diameterM, 1000),
+  finned: pot?.finned ?? null,
+})
+
+const startU = ({ thermometer, measured }: StoredRun): { startC?: number } =>
+  thermometer === null || !measured.waterStart ? {} : { startC: exported(finenessU(thermometer, STIRRED_U_K)) }
 
 function pressureIn(
   run: StoredRun,
@@ -156,7 +161,7 @@ const finenessU = ({ resolution, accuracy }: Fineness, otherU: number): number =
   Math.hypot(resolution / Math.sqrt(12), (accuracy ?? 0) / Math.sqrt(3), otherU)
 
 /** Water by volume becomes a mass at its own temperature. */
-function waterOf({ measured }: StoredRun): { massG: number | null; uG: number } {
+function waterMassOf({ measured }: StoredRun): { massG: number | null; uG: number } {
   const water = measured.water
   if (!water) return { massG: null, uG: DEFAULT_UNCERTAINTY.waterG }
   if (water.dimension === 'mass') return { massG: exported(water.value * 1000), uG: DEFAULT_UNCERTAINTY.waterG }
@@ -167,28 +172,30 @@ function waterOf({ measured }: StoredRun): { massG: number | null; uG: number } 
 }
 
 function fuelOf({ measured, fuel, takeBurnShare, scale }: StoredRun): RunDocument['fuel'] {
-  const used = measured.fuelUsed
-  const byVolume = used?.dimension === 'volume'
-  const load = measured.fuelLoad
-  const loadByVolume = load?.dimension === 'volume' && used === undefined
-  const builtIn = fuel === null ? null : fuelOfKind(fuel.kind)
+  const [used, load] = [measured.fuelUsed, measured.fuelLoad]
+  // A load by volume stands for the fuel used, where that was not measured by itself.
+  const volume = inDimension(used ?? load, 'volume')
   return {
-    kind: builtIn === null ? null : fuel!.kind,
+    kind: fuel === null || fuelOfKind(fuel.kind) === null ? null : fuel.kind,
     lhvMJPerKg: scaled(fuel?.lhvJPerKg, 1e-6),
-    usedG: used && !byVolume ? exported(used.value * 1000) : null,
-    usedMl: used && byVolume ? exported(used.value * 1e6) : loadByVolume ? exported(load.value * 1e6) : null,
+    usedG: scaled(used === volume ? null : used?.value, 1000),
+    usedMl: scaled(volume?.value, 1e6),
     beforeG: scaled(measured.fuelBefore?.value, 1000),
     afterG: scaled(measured.fuelAfter?.value, 1000),
     leftoverG: scaled(measured.fuelLeftover?.value, 1000),
-    densityGPerMl: byVolume || loadByVolume ? densityOf(fuel, measured.fuelTemp?.value ?? null) : null,
+    densityGPerMl: volume === null ? null : densityOf(fuel, measured.fuelTemp?.value ?? null),
     moisturePct: scaled(measured.moisture?.value, 100),
     charG: scaled(measured.char?.value, 1000),
     scaleResolutionG: scaled(measured.scaleResolution?.value ?? scale?.resolution, 1000),
     scaleAccuracyG: scale?.accuracy == null ? null : exported((scale.accuracy * 1000) / Math.sqrt(3)),
-    loadG: load && load.dimension === 'mass' ? exported(load.value * 1000) : null,
+    loadG: scaled(inDimension(load, 'mass')?.value, 1000),
     burnOutShare: takeBurnShare,
   }
 }
+
+type Measured = StoredRun['measured'][string]
+const inDimension = (one: Measured, dimension: 'mass' | 'volume'): NonNullable<Measured> | null =>
+  one?.dimension === dimension ? one : null
 
 /**
  * Density of the batch, or of the fuel at a temperature that was read [g/mL]; null: the core takes the built-in one at

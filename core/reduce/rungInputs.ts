@@ -20,13 +20,23 @@ interface RungsOf {
   boilingC: number | null
 }
 
-export function rungInputs(input: RunInput, { run, budget, options, series, windMS, boilingC }: RungsOf): RungInput[] {
-  const { reference, model } = options
-  const rung = (
-    name: RungName,
-    i: number,
-    { basis, moved, open = null }: Pick<RungInput, 'basis' | 'moved'> & { open?: string | null },
-  ): RungInput => ({
+export function rungInputs(input: RunInput, of: RungsOf): RungInput[] {
+  return [
+    rung(of, 'start', startMove(input, of)),
+    rung(of, 'boilingPoint', boilingPointMove(of)),
+    rung(of, 'surroundings', surroundingsMove(input, of)),
+    windRung(input, of),
+    rung(of, 'supply', supplyMove(of)),
+  ]
+}
+
+type Move = Pick<RungInput, 'basis' | 'moved'> & { open?: string | null }
+/** In the order of their figures. */
+const ORDER: readonly RungName[] = ['start', 'boilingPoint', 'surroundings', 'wind', 'supply']
+
+function rung({ budget, series }: RungsOf, name: RungName, { basis, moved, open = null }: Move): RungInput {
+  const i = ORDER.indexOf(name)
+  return {
     rung: name,
     basis,
     moved,
@@ -36,49 +46,47 @@ export function rungInputs(input: RunInput, { run, budget, options, series, wind
     gPerL: budget.values[FIGURE.afterStart + i]!,
     u: combined(budget, FIGURE.afterStart + i).u,
     factorU: ratioUncertainty(budget, FIGURE.afterStart + i, FIGURE.own + i),
-  })
-  const ownBoilingC = run.targetC ?? boilingC
-  const lossBasis: Basis =
-    input.place.airC === null
-      ? 'assumed'
-      : input.lossWPerK !== null
-        ? 'measured'
-        : series.film === null
-          ? 'assumed'
-          : 'ownSeries'
-  const wind = rung('wind', 3, {
+  }
+}
+
+const startMove = ({ water }: RunInput, { run, options }: RungsOf): Move => ({
+  basis: 'measured',
+  moved: { from: run.meltJ > 0 ? 0 : water.startC, to: options.reference.startC, unit: '°C' },
+})
+
+const boilingPointMove = ({ run, boilingC, options: { reference } }: RungsOf): Move => ({
+  basis: 'measured',
+  moved: {
+    from: run.targetC ?? boilingC,
+    to: run.targetC ?? boilingPointFromPressure(reference.pressureHPa * 100),
+    unit: '°C',
+  },
+})
+
+function surroundingsMove({ place, lossWPerK }: RunInput, { options, series }: RungsOf): Move {
+  const moved = { from: place.airC, to: options.reference.airC, unit: '°C' }
+  if (options.model !== 'loss') return { basis: 'notInModel', moved }
+  if (place.airC === null) return { basis: 'assumed', moved, open: 'place.airC' }
+  if (lossWPerK !== null) return { basis: 'measured', moved }
+  return { basis: series.film === null ? 'assumed' : 'ownSeries', moved }
+}
+
+function windRung({ burner, screen }: RunInput, of: RungsOf): RungInput {
+  const { run, windMS, options, series } = of
+  const wind = rung(of, 'wind', {
     basis: windBasis(run, windMS, options, series),
-    moved: { from: windMS, to: reference.windMS, unit: 'm/s' },
+    moved: { from: windMS, to: options.reference.windMS, unit: 'm/s' },
     open: openWind(run, windMS, options),
   })
-  if (wind.open !== null)
-    wind.ghost = windGhost(wind.gPerL, windMS, classGamma({ head: input.burner.head, screen: input.screen }))
-  return [
-    rung('start', 0, {
-      basis: 'measured',
-      moved: { from: run.meltJ > 0 ? 0 : input.water.startC, to: reference.startC, unit: '°C' },
-    }),
-    rung('boilingPoint', 1, {
-      basis: 'measured',
-      moved: {
-        from: ownBoilingC,
-        to: run.targetC ?? boilingPointFromPressure(reference.pressureHPa * 100),
-        unit: '°C',
-      },
-    }),
-    rung('surroundings', 2, {
-      basis: model === 'loss' ? lossBasis : 'notInModel',
-      moved: { from: input.place.airC, to: reference.airC, unit: '°C' },
-      open: model === 'loss' && input.place.airC === null ? 'place.airC' : null,
-    }),
-    wind,
-    rung('supply', 4, {
-      basis: options.supply ? 'ownSeries' : 'notInModel',
-      moved: { from: burnRate(run), to: series.supplyReferenceGPerMin ?? reference.burnRateGPerMin, unit: 'g/min' },
-      open: series.supplyFactor(run) === null ? 'series.burnRate' : null,
-    }),
-  ]
+  if (wind.open !== null) wind.ghost = windGhost(wind.gPerL, windMS, classGamma({ head: burner.head, screen }))
+  return wind
 }
+
+const supplyMove = ({ run, series, options: { supply, reference } }: RungsOf): Move => ({
+  basis: supply ? 'ownSeries' : 'notInModel',
+  moved: { from: burnRate(run), to: series.supplyReferenceGPerMin ?? reference.burnRateGPerMin, unit: 'g/min' },
+  open: series.supplyFactor(run) === null ? 'series.burnRate' : null,
+})
 
 const burnRate = (run: HeatRun): number | null => {
   const rate = (run.fuelKg * 60_000) / (run.heatS + run.leadS)

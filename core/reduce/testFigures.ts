@@ -34,41 +34,19 @@ const finite = (value: number | null | undefined): number | null =>
  */
 export function testFigures(parts: TestParts): TestFigures {
   const { input, readings, run } = parts
-  const { times, used, fuel } = readings
-  const flameStartS = times.litS ?? times.potOnS
-  const burnTimeS =
-    flameStartS === null || times.flameEndS === null
-      ? null
-      : flameTimeBetween(times.burns, flameStartS, times.flameEndS)
-  const densityKgPerM3 = fuel === null ? null : densityAt(fuel, input.place.airC ?? 20)
   const endC = input.water.endC ?? readings.endC
-  const simmer = input.kind === 'simmer'
   const figures: TestFigures = {
-    warmUpS: times.litS !== null && times.bloomedS !== null ? times.bloomedS - times.litS : null,
-    burnTimeS,
-    burnRateGPerMin: burnTimeS === null || used === null || burnTimeS <= 0 ? null : (used.massKg / burnTimeS) * 60_000,
-    burnRateMlPerMin:
-      burnTimeS === null || used === null || densityKgPerM3 === null || burnTimeS <= 0
-        ? null
-        : ((used.massKg / burnTimeS) * 60e6) / densityKgPerM3,
+    warmUpS: between(readings.times.litS, readings.times.bloomedS),
+    ...burnFigures(parts),
     usefulAfterBoilS: usefulAfterBoil(parts),
-    boilsPerLoad: finite(
-      used === null || readings.toEnd?.massKg == null || readings.toEnd.share === 1 || times.boilS === null
-        ? null
-        : used.massKg / readings.toEnd.massKg,
-    ),
-    riseK: endC === null || input.water.startC === null || times.boilS !== null ? null : endC - input.water.startC,
+    boilsPerLoad: boilsPerLoad(readings),
+    riseK: readings.times.boilS === null ? between(input.water.startC, endC) : null,
     powerIntoWaterW: powerIntoWater(parts, endC),
-    turnDownRatio:
-      simmer && parts.firepowerW !== null && parts.series.highFirepowerW !== null
-        ? parts.series.highFirepowerW / parts.firepowerW
-        : null,
-    holdingPowerW: simmer ? finite(holdingPower(run)) : null,
+    ...simmerFigures(parts),
     meltEnergyKJ: run.meltJ > 0 ? run.meltJ / 1000 : null,
-    toWaterS: run.meltJ > 0 ? finite(timeToWater(run)) : null,
+    toWaterS: run.meltJ > 0 ? timeToWater(run) : null,
     pieces: input.kind === 'fed' ? piecesOf(input) : null,
-    gapsS:
-      readings.spansS.length > 1 ? readings.spansS.reduce((sum, span, i) => (i % 2 === 1 ? sum + span : sum), 0) : null,
+    gapsS: gapsOf(readings),
     dryFuelG: readings.dryWood === null ? null : inGrams(readings.dryWood.massKg),
     lossWPerK: readings.coolDown?.lossWPerK ?? null,
     lossWPerKU: readings.coolDown?.u ?? null,
@@ -76,6 +54,51 @@ export function testFigures(parts: TestParts): TestFigures {
   for (const key of Object.keys(figures) as (keyof TestFigures)[]) figures[key] = finite(figures[key])
   return figures
 }
+
+const between = (from: number | null, to: number | null): number | null =>
+  from === null || to === null ? null : to - from
+
+function burnFigures({
+  input,
+  readings: { times, used, fuel },
+}: TestParts): Pick<TestFigures, 'burnTimeS' | 'burnRateGPerMin' | 'burnRateMlPerMin'> {
+  const startS = times.litS ?? times.potOnS
+  const burnTimeS =
+    startS === null || times.flameEndS === null ? null : flameTimeBetween(times.burns, startS, times.flameEndS)
+  if (burnTimeS === null || used === null || burnTimeS <= 0)
+    return { burnTimeS, burnRateGPerMin: null, burnRateMlPerMin: null }
+  const kgPerS = used.massKg / burnTimeS
+  const densityKgPerM3 = fuel === null ? null : densityAt(fuel, input.place.airC ?? 20)
+  return {
+    burnTimeS,
+    burnRateGPerMin: kgPerS * 60_000,
+    burnRateMlPerMin: densityKgPerM3 === null ? null : (kgPerS * 60e6) / densityKgPerM3,
+  }
+}
+
+/** Null too where the load was burned for one boil alone. */
+function boilsPerLoad({ used, toEnd, times }: Readings): number | null {
+  if (used === null || times.boilS === null || toEnd === null || toEnd.massKg === null || toEnd.share === 1) return null
+  return used.massKg / toEnd.massKg
+}
+
+function simmerFigures({
+  input,
+  run,
+  series,
+  firepowerW,
+}: TestParts): Pick<TestFigures, 'turnDownRatio' | 'holdingPowerW'> {
+  if (input.kind !== 'simmer') return { turnDownRatio: null, holdingPowerW: null }
+  const { highFirepowerW } = series
+  return {
+    turnDownRatio: firepowerW === null || highFirepowerW === null ? null : highFirepowerW / firepowerW,
+    holdingPowerW: holdingPower(run),
+  }
+}
+
+/** Every second span is one without a flame [s]. */
+const gapsOf = ({ spansS }: Readings): number | null =>
+  spansS.length > 1 ? spansS.reduce((sum, span, i) => (i % 2 === 1 ? sum + span : sum), 0) : null
 
 /** From the boil until the flame left the pot, went out, or the water fell half a degree, whichever came first. */
 function usefulAfterBoil({ readings: { times, fallenAtS }, input: { events } }: TestParts): number | null {

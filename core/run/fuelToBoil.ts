@@ -19,54 +19,46 @@ export interface FuelToBoil {
   flags: Flag[]
 }
 
-/**
- * @param usedKg fuel used in the whole run [kg]
- * @param span the flame's end (null: shut off at the boil), the boil, and the seconds of flame to the boil and in all
- * `byScale`: what a scale under the stove lost to the boil and in all; null: there was none
- * `takeShare`: the tester accepts the share of burn time. Source: commonPractice.
- */
-export function fuelToBoil(
-  usedKg: number,
-  {
-    flameEndS,
-    boilS,
-    flameToBoilS,
-    flameS,
-    takeShare,
-    byScale,
-  }: {
-    flameEndS: number | null
-    boilS: number
-    flameToBoilS: number
-    flameS: number
-    takeShare: boolean
-    byScale: { toBoil: BurnedByScale; inAll: BurnedByScale } | null
-  },
-): FuelToBoil {
+interface BurnedSpan {
+  /** Null: shut off at the boil. */
+  flameEndS: number | null
+  boilS: number
+  /** Seconds of flame to the boil, and in all. */
+  flameToBoilS: number
+  flameS: number
+  /** The tester accepts the share of burn time. */
+  takeShare: boolean
+  /** What a scale under the stove lost to the boil and in all; null: there was none. */
+  byScale: { toBoil: BurnedByScale; inAll: BurnedByScale } | null
+}
+
+/** @param usedKg fuel used in the whole run [kg]. Source: commonPractice. */
+export function fuelToBoil(usedKg: number, span: BurnedSpan): FuelToBoil {
+  const { flameEndS, boilS, byScale } = span
   if (flameEndS === null || flameEndS <= boilS + SAME_MOMENT_S)
     return { massKg: usedKg, share: 1, shareU: 0, by: 'whole', flags: [] }
   const ranOn = formatClock(flameEndS - boilS)
-  if (byScale !== null && byScale.toBoil.massKg < byScale.inAll.massKg) {
-    const share = byScale.toBoil.massKg / byScale.inAll.massKg
-    const text = `The flame ran on ${ranOn} after the boil: fuel to the boil is what the scale under it had lost by then. Vapour from a pot on that scale counts as fuel.`
-    return {
-      massKg: usedKg * share,
-      share,
-      shareU: byScale.toBoil.u / byScale.toBoil.massKg,
-      by: 'scale',
-      flags: [{ code: 'fuel-by-scale', severity: 'note', text }],
-    }
+  if (byScale !== null && byScale.toBoil.massKg < byScale.inAll.massKg) return shareByScale(usedKg, byScale, ranOn)
+  return span.takeShare ? shareByTime(usedKg, span, ranOn) : unknownShare(ranOn)
+}
+
+function shareByScale(
+  usedKg: number,
+  { toBoil, inAll }: NonNullable<BurnedSpan['byScale']>,
+  ranOn: string,
+): FuelToBoil {
+  const share = toBoil.massKg / inAll.massKg
+  const text = `The flame ran on ${ranOn} after the boil: fuel to the boil is what the scale under it had lost by then. Vapour from a pot on that scale counts as fuel.`
+  return {
+    massKg: usedKg * share,
+    share,
+    shareU: toBoil.u / toBoil.massKg,
+    by: 'scale',
+    flags: [{ code: 'fuel-by-scale', severity: 'note', text }],
   }
-  if (!takeShare) {
-    const text = `The flame ran on ${ranOn} after the boil: fuel to the boil is not known. Weigh at the boil, or take the share of burn time.`
-    return {
-      massKg: null,
-      share: NaN,
-      shareU: 0,
-      by: 'whole',
-      flags: [{ code: 'flame-ran-on', severity: 'warning', text }],
-    }
-  }
+}
+
+function shareByTime(usedKg: number, { flameToBoilS, flameS }: BurnedSpan, ranOn: string): FuelToBoil {
   const share = flameToBoilS / flameS
   const text = `Fuel to the boil is a share of burn time (the flame ran on ${ranOn}): assumes an even flame.`
   return {
@@ -75,5 +67,16 @@ export function fuelToBoil(
     shareU: BURN_SHARE_U,
     by: 'burnTime',
     flags: [{ code: 'even-flame-assumed', severity: 'warning', text }],
+  }
+}
+
+function unknownShare(ranOn: string): FuelToBoil {
+  const text = `The flame ran on ${ranOn} after the boil: fuel to the boil is not known. Weigh at the boil, or take the share of burn time.`
+  return {
+    massKg: null,
+    share: NaN,
+    shareU: 0,
+    by: 'whole',
+    flags: [{ code: 'flame-ran-on', severity: 'warning', text }],
   }
 }

@@ -65,57 +65,61 @@ export function unweighedLeftover({ fuel, events, kind }: Pick<RunInput, 'fuel' 
   return fed.at(-1)?.massKg ?? fuel.loadKg
 }
 
+/** Two weighings, or one of what was used, or of a load. */
 function byDifference(readings: FuelInput, events: readonly RunEvent[], fed: boolean): Way | null {
-  const { usedKg, beforeKg, afterKg, leftoverKg, loadKg, scaleResolutionKg } = readings
-  const addedKg = events.reduce((sum, event) => sum + (event.kind === 'fuelAdded' ? (event.massKg ?? 0) : 0), 0)
-  const flags: Flag[] =
-    scaleResolutionKg === null
-      ? [
-          {
-            code: 'scale-resolution-assumed',
-            severity: 'note',
-            text: `Scale resolution not given: assumed ${inGrams(ASSUMED_RESOLUTION_KG)} g.`,
-          },
-        ]
-      : []
+  const weighing = weighingOf(readings, events)
+  if (weighing === null) return null
+  const { scaleResolutionKg } = readings
   const restKg = fed ? unweighedLeftover({ fuel: readings, events: [...events], kind: 'fed' }) : null
-  if (restKg !== null)
-    flags.push({
-      code: 'leftover-not-weighed',
-      severity: 'warning',
-      text: `Leftover not weighed: up to ${inGrams(restKg)} g less was burnt. Weigh it dry.`,
-    })
   // Anything between none and all of the last piece may be left: its mean square about none is a third.
   const uKg = Math.hypot(differenceU(scaleResolutionKg ?? ASSUMED_RESOLUTION_KG), (restKg ?? 0) / Math.sqrt(3))
+  const flags = [
+    ...(scaleResolutionKg === null ? [RESOLUTION_ASSUMED] : []),
+    ...(restKg === null ? [] : [leftoverNotWeighed(restKg)]),
+    ...weighing.flags,
+  ]
+  return { ...weighing, uKg, flags }
+}
+
+const RESOLUTION_ASSUMED: Flag = {
+  code: 'scale-resolution-assumed',
+  severity: 'note',
+  text: `Scale resolution not given: assumed ${inGrams(ASSUMED_RESOLUTION_KG)} g.`,
+}
+const leftoverNotWeighed = (restKg: number): Flag => ({
+  code: 'leftover-not-weighed',
+  severity: 'warning',
+  text: `Leftover not weighed: up to ${inGrams(restKg)} g less was burnt. Weigh it dry.`,
+})
+
+function weighingOf(
+  { usedKg, beforeKg, afterKg, leftoverKg, loadKg }: FuelInput,
+  events: readonly RunEvent[],
+): Omit<Way, 'uKg'> | null {
   if (usedKg !== null)
-    return { massKg: usedKg, uKg, formula: '{m}', inputs: [['m', 'Fuel used, weighed', inGrams(usedKg), 'g']], flags }
+    return { massKg: usedKg, formula: '{m}', inputs: [['m', 'Fuel used, weighed', inGrams(usedKg), 'g']], flags: [] }
+  const addedKg = events.reduce((sum, event) => sum + (event.kind === 'fuelAdded' ? (event.massKg ?? 0) : 0), 0)
   const leftKg = leftoverKg ?? 0
-  if (beforeKg !== null && afterKg !== null) {
-    if (afterKg > beforeKg + addedKg) flags.push(swapped(beforeKg, afterKg))
+  const added: FuelUsed['inputs'][number] = ['m₊', 'Added while burning', inGrams(addedKg), 'g']
+  const left: FuelUsed['inputs'][number] = ['m_left', 'Left over', inGrams(leftKg), 'g']
+  if (beforeKg !== null && afterKg !== null)
     return {
       massKg: beforeKg + addedKg - afterKg - leftKg,
-      uKg,
-      flags,
       formula: '{m₁} + {m₊} − {m₂} − {m_left}',
       inputs: [
         ['m₁', 'Weighed before', inGrams(beforeKg), 'g'],
-        ['m₊', 'Added while burning', inGrams(addedKg), 'g'],
+        added,
         ['m₂', 'Weighed after', inGrams(afterKg), 'g'],
-        ['m_left', 'Left over', inGrams(leftKg), 'g'],
+        left,
       ],
+      flags: afterKg > beforeKg + addedKg ? [swapped(beforeKg, afterKg)] : [],
     }
-  }
   if (loadKg === null && addedKg === 0) return null
   return {
     massKg: (loadKg ?? 0) + addedKg - leftKg,
-    uKg,
-    flags,
     formula: '{m_load} + {m₊} − {m_left}',
-    inputs: [
-      ['m_load', 'Load', inGrams(loadKg ?? 0), 'g'],
-      ['m₊', 'Added while burning', inGrams(addedKg), 'g'],
-      ['m_left', 'Left over', inGrams(leftKg), 'g'],
-    ],
+    inputs: [['m_load', 'Load', inGrams(loadKg ?? 0), 'g'], added, left],
+    flags: [],
   }
 }
 

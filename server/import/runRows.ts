@@ -32,8 +32,9 @@ export interface RunToStore {
   decisions: { question: string; answer: string }[]
 }
 
-export const runRow = (id: string, importId: string, one: RunToStore) => ({
+export const runRow = (id: string, importId: string, seriesKey: string, one: RunToStore) => ({
   id,
+  seriesKey,
   origin: one.origin,
   kind: KIND_OF_TEST[one.test],
   state: 'finished' as const,

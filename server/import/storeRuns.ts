@@ -7,10 +7,15 @@ import { inserting, inTurn } from '../database/bulkInsert'
 import { decision, event, measurement, run, runTag } from '../database/schema'
 import { insertTrace } from '../database/repositories/traces'
 import { recompute } from '../runs/recompute'
+import { keysOfNew, type NewRun } from '../runs/series'
 import { showTags } from '../runs/manyRuns'
 
-/** Whose id a run without one gets: the same row of the same import is the same run. */
-const idOf = (importId: string, { id, row }: RunToStore) => id ?? uuidv5(String(row), importId)
+/** A run with its id and the key of its series. */
+interface Keyed {
+  id: string
+  seriesKey: string
+  one: RunToStore
+}
 const AT_A_TIME = 500
 const TOLD_EVERY_MS = 300
 
@@ -20,13 +25,13 @@ export async function storeRuns(
   importId: string,
   runs: readonly RunToStore[],
   told: (done: number) => Promise<void>,
-): Promise<string[]> {
-  const ids = runs.map((one) => idOf(importId, one))
+): Promise<void> {
+  const keyed = await withKeys(tx, importId, runs)
   let done = 0
   function* all(): Generator<SQL> {
-    for (let from = 0; from < runs.length; from += AT_A_TIME) {
-      yield* storing(importId, runs.slice(from, from + AT_A_TIME))
-      done = Math.min(runs.length, from + AT_A_TIME)
+    for (let from = 0; from < keyed.length; from += AT_A_TIME) {
+      yield* storing(importId, keyed.slice(from, from + AT_A_TIME))
+      done = Math.min(keyed.length, from + AT_A_TIME)
     }
   }
   const telling = setInterval(() => void told(done).catch(() => undefined), TOLD_EVERY_MS)
@@ -35,30 +40,43 @@ export async function storeRuns(
   } finally {
     clearInterval(telling)
   }
-  await told(runs.length)
-  for (const one of runs)
-    if (one.trace.length > 0)
-      await insertTrace(tx, { runId: idOf(importId, one), channel: 'water', importId }, one.trace)
-  for (const one of runs)
-    if (one.scaleTrace.length > 0)
-      await insertTrace(
-        tx,
-        { runId: idOf(importId, one), channel: 'scale', importId },
-        one.scaleTrace.map(([s, grams]) => [s, grams / 1000]),
-      )
-  await recompute(tx, ids)
-  const tagged = runs.flatMap((one, i) => (one.tags.length > 0 ? [ids[i]!] : []))
+  await told(keyed.length)
+  for (const { id: runId, one } of keyed) {
+    await insertTrace(tx, { runId, channel: 'water', importId }, one.trace)
+    await insertTrace(
+      tx,
+      { runId, channel: 'scale', importId },
+      one.scaleTrace.map(([s, grams]) => [s, grams / 1000]),
+    )
+  }
+  await recompute(
+    tx,
+    keyed.map(({ id }) => id),
+  )
+  const tagged = keyed.flatMap(({ id, one }) => (one.tags.length > 0 ? [id] : []))
   if (tagged.length > 0) await showTags(tx, tagged)
-  return ids
+}
+
+/** A run without an id gets that of its row: the same row of the same import is the same run. */
+async function withKeys(tx: Connection, importId: string, runs: readonly RunToStore[]): Promise<Keyed[]> {
+  const named = runs.map((one) => ({ one, id: one.id ?? uuidv5(String(one.row), importId) }))
+  const facts = ({ id, one }: (typeof named)[number]): NewRun => ({
+    id,
+    setupVersionId: one.ids.setupVersionId,
+    fuelBatchId: one.ids.fuelBatchId,
+    breakIn: one.breakIn,
+    origin: one.origin,
+  })
+  const keyOf = await keysOfNew(tx, named.map(facts))
+  return named.map((each) => ({ ...each, seriesKey: keyOf(facts(each)) }))
 }
 
 /** The statements that store some runs, in the order in which each finds what it points to. */
-function* storing(importId: string, part: readonly RunToStore[]): Generator<SQL> {
-  const rowsOf = <T>(make: (runId: string, one: RunToStore) => T[]): T[] =>
-    part.flatMap((one) => make(idOf(importId, one), one))
+function* storing(importId: string, part: readonly Keyed[]): Generator<SQL> {
+  const rowsOf = <T>(make: (runId: string, one: RunToStore) => T[]): T[] => part.flatMap(({ id, one }) => make(id, one))
   yield* inserting(
     run,
-    rowsOf((runId, one) => [runRow(runId, importId, one)]),
+    part.map(({ id, seriesKey, one }) => runRow(id, importId, seriesKey, one)),
   )
   yield* inserting(measurement, rowsOf(measurementRows))
   yield* inserting(event, rowsOf(eventRows))

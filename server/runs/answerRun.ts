@@ -57,24 +57,22 @@ const isCall = ({ boil }: Options): boolean => boil === 'rollingBoil' || boil ==
 /** Whether its method reads boils that are called. */
 export const readsCalls = ({ method }: FoundRun): boolean => isCall(listedOptions(method))
 
-/**
- * Runs of one series, whatever their set-ups are called. A void run or a break-in is in none.
- * @param whole ids of runs that are answered for as the first is: with their traces
- */
+/** Runs of one series, whatever their set-ups are called. A void run or a break-in is in none. */
 export function requestOf(
   { stored, apart }: Pick<Asked, 'stored' | 'apart'>,
   others: readonly StoredRun[],
   options: Options,
-  whole: ReadonlySet<string> = new Set(),
+  documentOf: (stored: StoredRun) => RunDocument = toRunDocument,
 ): ReduceRequest {
-  if (apart) return { ...options, runs: [toRunDocument({ ...stored, setup: null })] }
+  if (apart) return { ...options, runs: [{ ...documentOf(stored), setup: null }] }
   const series = [...others]
     .sort((a, b) => (a.id < b.id ? -1 : 1))
     .map((other) => ({
-      ...toRunDocument({ ...other, setup: stored.setup }),
-      trace: !isCall(options) || whole.has(other.id) || readsTrace(other) ? other.trace : [],
+      ...documentOf(other),
+      setup: stored.setup,
+      trace: !isCall(options) || readsTrace(other) ? other.trace : [],
     }))
-  return { ...options, runs: [toRunDocument(stored), ...series] }
+  return { ...options, runs: [documentOf(stored), ...series] }
 }
 
 const inputHash = (

@@ -36,17 +36,25 @@ export function exportRuns(db: Connection, ids: readonly string[], format: Expor
   }
 }
 
-/** Parts of a list, in its order; the database reads on while one is written. */
+/** Parts of a list, in its order; the database is at work on the next two while one is read and written. */
 async function* inParts<T>(
   ids: readonly string[],
   size: number,
   read: (part: readonly string[]) => Promise<T[]>,
 ): AsyncGenerator<T[]> {
-  let next = read(ids.slice(0, size))
+  const asked: Promise<T[]>[] = []
+  const ask = (from: number) => {
+    if (from >= ids.length) return
+    const part = read(ids.slice(from, from + size))
+    // Its failure is met when its turn comes.
+    part.catch(() => undefined)
+    asked.push(part)
+  }
+  ask(0)
+  ask(size)
   for (let from = 0; from < ids.length; from += size) {
-    const part = await next
-    next = read(ids.slice(from + size, from + 2 * size))
-    next.catch(() => undefined)
+    const part = await asked.shift()!
+    ask(from + 2 * size)
     yield part
   }
 }

@@ -5,7 +5,8 @@
 import { isDeepStrictEqual } from 'node:util'
 import { eq, sql } from 'drizzle-orm'
 import { CORE_VERSION } from '../../core/version'
-import { toRunDocument } from '../../core/formats/toRunDocument'
+import type { RunDocument } from '../../core/formats/document'
+import type { StoredRun } from '../../core/formats/toRunDocument'
 import type { TraceReading } from '../../core/formats/traceReading'
 import { anyOf } from '../database/anyOf'
 import type { Connection } from '../database/connection'
@@ -19,6 +20,7 @@ interface ToRead {
   options: Options
   own: readonly FoundRun[]
   chunks: ReadonlyMap<string, TraceChunks>
+  documentOf: (stored: StoredRun) => RunDocument
 }
 interface KeptReadings {
   /** Its ribbon and what its trace said are as they were. */
@@ -29,8 +31,8 @@ interface KeptReadings {
   keep: (read: readonly { id: string; reading: TraceReading | null }[]) => Promise<void>
 }
 
-export async function keptReadings(db: Connection, { options, own, chunks }: ToRead): Promise<KeptReadings> {
-  const keys = new Map(own.map((one) => [one.record.id, keyOfReading(one, options, chunks.get(one.record.id))]))
+export async function keptReadings(db: Connection, toRead: ToRead): Promise<KeptReadings> {
+  const keys = new Map(toRead.own.map((one) => [one.record.id, keyOfReading(one, toRead)]))
   const rows = await db
     .select({ id: runReading.runId, key: runReading.key, reading: runReading.reading })
     .from(runReading)
@@ -73,9 +75,10 @@ const withReading = (run: FoundRun, traceReading: TraceReading | null): FoundRun
   traceReading === null ? run : { ...run, stored: { ...run.stored, traceReading } }
 
 /** Null: it is read anew each time, since more than its rolling boil rests on samples. */
-function keyOfReading(run: FoundRun, options: Options, chunks: TraceChunks | undefined): string | null {
+function keyOfReading(run: FoundRun, { options, chunks, documentOf }: ToRead): string | null {
   if (options.boil !== 'rollingBoil' || needsTrace(run)) return null
-  const { fuel, setup: _, ...rest } = toRunDocument({ ...run.stored, trace: [], scaleTrace: [] })
+  const { fuel, setup: _, ...rest } = documentOf(run.stored)
+  const untraced = { ...rest, trace: [], scaleTrace: [] }
   const weighed = { ...fuel, kind: null, lhvMJPerKg: null, densityGPerMl: null }
-  return sha256(JSON.stringify([CORE_VERSION, options, chunks?.hash ?? null, rest, weighed]))
+  return sha256(JSON.stringify([CORE_VERSION, options, chunks.get(run.record.id)?.hash ?? null, untraced, weighed]))
 }

@@ -4,6 +4,7 @@
  */
 import { and, asc, eq, inArray, isNull, sql, type SQL } from 'drizzle-orm'
 import { anyOf } from '../database/anyOf'
+import type { Origin } from '../../core/formats/document'
 import type { Connection } from '../database/connection'
 import { run, series } from '../database/schema'
 import { isUuid } from '../../shared/uuid'
@@ -16,6 +17,32 @@ const KEY_BY_FACTS = sql<string>`(select case when run.state = 'void' or run.bre
   else concat_ws('.', v.heat_hash, coalesce(f.kind || coalesce('@' || b.lhv_j_per_kg::text, ''), '-'), run.origin) end
   from setup_version v left join fuel_batch b on b.id = run.fuel_batch_id left join fuel f on f.id = b.fuel_id
   where v.id = run.setup_version_id)`
+
+export interface NewRun {
+  id: string
+  setupVersionId: string
+  fuelBatchId: string | null
+  breakIn: boolean
+  origin: Origin
+}
+/** @returns the key of each run that is about to be stored, so that it need not be written twice */
+export async function keysOfNew(tx: Connection, runs: readonly NewRun[]): Promise<(one: NewRun) => string> {
+  const alike = ({ setupVersionId, fuelBatchId, origin }: NewRun) => [setupVersionId, fuelBatchId, origin].join()
+  const kinds = [...new Map(runs.map((one) => [alike(one), one])).values()]
+  const lists = [
+    sql`${sql.param(kinds.map((one) => one.id))}::uuid[]`,
+    sql`${sql.param(kinds.map((one) => one.setupVersionId))}::uuid[]`,
+    sql`${sql.param(kinds.map((one) => one.fuelBatchId))}::uuid[]`,
+    sql`${sql.param(kinds.map((one) => one.origin))}::text[]`,
+  ]
+  const { rows } = await tx.execute<{ id: string; key: string }>(sql`
+    select run.id, ${KEY_BY_FACTS} as key from (
+      select *, 'finished' as state, false as break_in
+      from unnest(${sql.join(lists, sql`, `)}) as new (id, setup_version_id, fuel_batch_id, origin)) as run`)
+  const keyById = new Map(rows.map(({ id, key }) => [id, key]))
+  const keyByKind = new Map(kinds.map((one) => [alike(one), keyById.get(one.id)!]))
+  return (one) => (one.breakIn ? one.id : keyByKind.get(alike(one))!)
+}
 
 /** Keys of series are no ids. */
 export const isApart = (key: string): boolean => isUuid(key)

@@ -7,8 +7,13 @@ import { workOutAlone, workOutApart } from './workOut'
 /** Void runs and break-ins are each a series of one: many of them are worked out together, each alone. */
 export const APART_AT_ONCE = 200
 
+/** While the database works at one series, the other is read and reckoned. */
+const AT_A_TIME = 2
+
 export class WaitingSeries {
   readonly #db: Database
+  /** Those that are worked out at this moment. */
+  readonly #begun = new Set<string>()
   /** So many apart are taken one at a time: one of those together could not be worked out, and holds up no other. */
   #oneByOne = 0
 
@@ -18,25 +23,46 @@ export class WaitingSeries {
 
   /** Until none waits. */
   async workOutAll(): Promise<void> {
+    const ended = await Promise.allSettled(Array.from({ length: AT_A_TIME }, () => this.#workOutRest()))
+    const failed = ended.find((one) => one.status === 'rejected')
+    if (failed) throw failed.reason
+  }
+
+  async #workOutRest(): Promise<void> {
     while (await this.workOutNext());
   }
 
   /** False where none waits. One that cannot be worked out goes to the end of the queue. */
   async workOutNext(): Promise<boolean> {
-    const [next, ...others] = await stalest(this.#db, APART_AT_ONCE)
+    const waiting = await stalest(this.#db, APART_AT_ONCE + this.#begun.size)
+    const [next, ...others] = waiting.filter((key) => !this.#begun.has(key))
     if (next === undefined) return false
     if (isApart(next) && this.#oneByOne === 0) {
-      if (await this.#together([next, ...others.filter(isApart)])) return true
+      const keys = [next, ...others.filter(isApart)].slice(0, APART_AT_ONCE)
+      if (await this.#working(keys, () => this.#together(keys))) return true
       this.#oneByOne = APART_AT_ONCE
     }
     this.#oneByOne = Math.max(0, this.#oneByOne - 1)
+    await this.#working([next], () => this.#alone(next))
+    return true
+  }
+
+  async #working<T>(keys: readonly string[], work: () => Promise<T>): Promise<T> {
+    for (const key of keys) this.#begun.add(key)
     try {
-      await this.#db.transaction((tx) => workOutAlone(tx, next))
+      return await work()
+    } finally {
+      for (const key of keys) this.#begun.delete(key)
+    }
+  }
+
+  async #alone(key: string): Promise<void> {
+    try {
+      await this.#db.transaction((tx) => workOutAlone(tx, key))
     } catch (error) {
-      await markStale(this.#db, [next])
+      await markStale(this.#db, [key])
       throw error
     }
-    return true
   }
 
   /** False where one of them could not be. */

@@ -4,7 +4,8 @@
  */
 import { reduceLight, reduce } from '../../core/reduce'
 import type { RunAnswer } from '../../core/formats/answer'
-import { toRunDocument } from '../../core/formats/toRunDocument'
+import type { RunDocument } from '../../core/formats/document'
+import { toRunDocument, type StoredRun } from '../../core/formats/toRunDocument'
 import { listedOptions } from '../../shared/runOptions'
 import type { Connection } from '../database/connection'
 import { findRuns, type FoundRun } from './repository/findRuns'
@@ -92,12 +93,13 @@ interface Work extends Alike {
 /** Runs of one series that are read by the same conventions: their rows, and the means that they enter. */
 async function workOutAlike(tx: Connection, work: Work): Promise<void> {
   const { key, options, members, chunks } = work
-  const kept = await keptReadings(tx, work)
+  const documentOf = madeOnce(toRunDocument)
+  const kept = await keptReadings(tx, { ...work, documentOf })
   const own = work.own.map((one) => kept.take(one))
   const [first] = own as [FoundRun]
   const ownIds = new Set(own.map((one) => one.record.id))
   const others = [...own.slice(1), ...members.filter((one) => !ownIds.has(one.record.id))].map((one) => one.stored)
-  const { answer, again } = reduceLight(requestOf(first, others, options))
+  const { answer, again } = reduceLight(requestOf(first, others, options, documentOf))
   const meanKeyOf = await keepMeans(tx, {
     key,
     options,
@@ -130,6 +132,16 @@ async function workOutAlike(tx: Connection, work: Work): Promise<void> {
     )
     await kept.keep(whole.map((one, i) => ({ id: one.record.id, reading: said[i]!.traceReading })))
     await tellLong(tx, whole)
+  }
+}
+
+/** A run's document is asked for by its key and by its request. */
+function madeOnce(make: (stored: StoredRun) => RunDocument): (stored: StoredRun) => RunDocument {
+  const made = new Map<string, RunDocument>()
+  return (stored) => {
+    const document = made.get(stored.id) ?? make(stored)
+    made.set(stored.id, document)
+    return stored.traceReading === undefined ? document : { ...document, traceReading: stored.traceReading }
   }
 }
 

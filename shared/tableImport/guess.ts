@@ -28,27 +28,13 @@ export function guessMapping(
   const width = Math.max(0, ...rows.map((row) => row.length))
   const body = rows.slice(headerRow + 1)
   const taken = new Set<TargetKey>()
-  const columns = Array.from({ length: width }, (_, i): ColumnMapping => {
-    const written = rows[headerRow]?.[i] ?? ''
-    const heading = readHeading(written)
-    const target =
-      headerRow < 0 || WORKED_OUT.has(written.trim())
-        ? null
-        : targetOfHeading(heading, areFigures(body.map((row) => row[i] ?? '')))
-    // A quantity may have a column for each way of measuring it, as water by mass and by volume; a name or a moment has
-    // one.
-    if (target === null || (taken.has(target.key) && !target.key.startsWith('measured.'))) return { to: '', unit: '' }
-    taken.add(target.key)
-    return {
-      to: target.key,
-      unit:
-        unitFor(target, heading.unit) ||
-        unitFromValues(
-          target,
-          body.map((row) => row[i] ?? ''),
-        ),
-    }
-  })
+  const columns = Array.from({ length: width }, (_, i) =>
+    guessColumn(
+      headerRow < 0 ? null : (rows[headerRow]![i] ?? ''),
+      body.map((row) => row[i] ?? ''),
+      taken,
+    ),
+  )
   return {
     sheet,
     headerRow,
@@ -62,6 +48,18 @@ export function guessMapping(
     names: NO_NAMES(),
     usual: { setup: '', place: '', fuel: '', person: '', method: '' },
   }
+}
+
+/** @param written its heading; null: the table has none */
+function guessColumn(written: string | null, cells: readonly string[], taken: Set<TargetKey>): ColumnMapping {
+  if (written === null || WORKED_OUT.has(written.trim())) return { to: '', unit: '' }
+  const heading = readHeading(written)
+  const target = targetOfHeading(heading, areFigures(cells))
+  // A quantity may have a column for each way of measuring it, as water by mass and by volume; a name or a moment has
+  // one.
+  if (target === null || (taken.has(target.key) && !target.key.startsWith('measured.'))) return { to: '', unit: '' }
+  taken.add(target.key)
+  return { to: target.key, unit: unitFor(target, heading.unit) || unitFromValues(target, cells) }
 }
 
 /** Columns of an exported table that are worked out anew from the readings. */

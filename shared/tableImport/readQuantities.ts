@@ -11,8 +11,7 @@ import { targetOf } from './targets'
 import type { Filled, Faulty } from './readRow'
 
 export function readQuantities(filled: readonly Filled[], mapping: TableMapping, faulty: Faulty): ReadRun {
-  const measurements: ReadRun['measurements'] = []
-  const events: ReadRun['events'] = []
+  const read: ReadRun = { measurements: [], events: [] }
   for (const one of filled) {
     const target = targetOf(one.to)!
     if (target.quantity === null) continue
@@ -21,42 +20,42 @@ export function readQuantities(filled: readonly Filled[], mapping: TableMapping,
       faulty(one.i, `${target.name}: ${problemText(quantity.problem)}`)
       continue
     }
-    const { value, unit } = quantity.value
-    // As it stood there, with the unit that its heading gave.
-    const typed =
-      isBareNumber(one.cell) && one.unit !== '' && one.unit !== MINUTES_DOT_SECONDS
-        ? `${one.cell} ${unitOf(one.unit).label}`
-        : one.cell
-    const twice = () => faulty(one.i, `${target.name}: two columns give it, and they differ. Leave one out.`)
-    if (one.to.startsWith('times.'))
-      addOnce(
-        events,
-        { kind: one.to.slice(6) as TypedEventKind, atMs: Math.round(value * 1000), typed },
-        (each) => each.kind,
-        (each) => each.atMs,
-        twice,
-      )
-    else
-      addOnce(
-        measurements,
-        { quantity: one.to.slice(9) as MeasuredQuantity, value, typed, unit },
-        (each) => each.quantity,
-        (each) => each.value,
-        twice,
-      )
+    addTo(read, one, quantity.value, () =>
+      faulty(one.i, `${target.name}: two columns give it, and they differ. Leave one out.`),
+    )
   }
-  const counted = mapping.clock
+  const { events } = read
   if (events.length > 0 && !events.some((event) => event.kind === 'potOn' || event.kind === 'lit'))
-    events.unshift({ kind: counted, atMs: 0, typed: '0:00' })
-  return {
-    measurements,
-    events: events.sort(
-      (a, b) =>
-        a.atMs - b.atMs ||
-        TYPED_EVENTS.indexOf(a.kind as TypedEventKind) - TYPED_EVENTS.indexOf(b.kind as TypedEventKind),
-    ),
-  }
+    events.unshift({ kind: mapping.clock, atMs: 0, typed: '0:00' })
+  events.sort((a, b) => a.atMs - b.atMs || rankOf(a) - rankOf(b))
+  return read
 }
+
+const rankOf = ({ kind }: ReadRun['events'][number]): number => TYPED_EVENTS.indexOf(kind as TypedEventKind)
+
+function addTo({ measurements, events }: ReadRun, one: Filled, { value, unit }: Quantity, twice: () => void): void {
+  const typed = asTyped(one)
+  if (one.to.startsWith('times.'))
+    addOnce(
+      events,
+      { kind: one.to.slice(6) as TypedEventKind, atMs: Math.round(value * 1000), typed },
+      (each) => each.kind,
+      (each) => each.atMs,
+      twice,
+    )
+  else
+    addOnce(
+      measurements,
+      { quantity: one.to.slice(9) as MeasuredQuantity, value, typed, unit },
+      (each) => each.quantity,
+      (each) => each.value,
+      twice,
+    )
+}
+
+/** As it stood there, with the unit that its heading gave. */
+const asTyped = ({ cell, unit }: Filled): string =>
+  isBareNumber(cell) && unit !== '' && unit !== MINUTES_DOT_SECONDS ? `${cell} ${unitOf(unit).label}` : cell
 
 function addOnce<T>(
   list: T[],

@@ -129,7 +129,12 @@ export const measurement = pgTable(
       .references(() => person.id),
     recordedAt: timestamp('recorded_at', { withTimezone: true }).notNull().defaultNow(),
   },
-  (table) => [index('measurement_by_run').on(table.runId)],
+  (table) => [
+    index('measurement_by_run').on(table.runId),
+    index('measurement_corrections')
+      .on(table.runId)
+      .where(sql`supersedes_id is not null`),
+  ],
 )
 
 /** The id is the idempotency key; an undo is a superseding, voided row. */
@@ -161,7 +166,12 @@ export const event = pgTable(
       .references(() => person.id),
     recordedAt: timestamp('recorded_at', { withTimezone: true }).notNull().defaultNow(),
   },
-  (table) => [unique().on(table.runId, table.seq)],
+  (table) => [
+    unique().on(table.runId, table.seq),
+    index('event_corrections')
+      .on(table.runId)
+      .where(sql`supersedes_id is not null`),
+  ],
 )
 
 export const trace = pgTable(

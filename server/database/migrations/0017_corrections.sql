@@ -1,0 +1,2 @@
+CREATE INDEX "event_corrections" ON "event" USING btree ("run_id") WHERE supersedes_id is not null;--> statement-breakpoint
+CREATE INDEX "measurement_corrections" ON "measurement" USING btree ("run_id") WHERE supersedes_id is not null;
