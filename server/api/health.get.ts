@@ -1,8 +1,8 @@
-import { sql } from 'drizzle-orm'
+import { ping } from '#server/database/connection'
 import { CORE_VERSION } from '#core/version'
 
 /** For the start command: this server, of this instance, reaches its database. */
 export default defineEventHandler(async (event) => {
-  await contextOf(event).db.execute(sql`select 1`)
+  await ping(contextOf(event).db)
   return { ok: true, instance: process.env.VULCANUM_INSTANCE ?? null, core: CORE_VERSION }
 })

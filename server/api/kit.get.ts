@@ -1,3 +1,3 @@
-import { kitChoices } from '#server/database/repositories/kit'
+import { kitChoices } from '#server/kit/kitChoices'
 
 export default defineEventHandler((event) => answerInCommon(event, () => kitChoices(contextOf(event).db, Date.now())))

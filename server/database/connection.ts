@@ -1,4 +1,5 @@
 /** The connection to PostgreSQL: one pool a process. */
+import { sql } from 'drizzle-orm'
 import { drizzle, type NodePgDatabase } from 'drizzle-orm/node-postgres'
 import pg from 'pg'
 import * as schema from './schema'
@@ -13,6 +14,11 @@ export function openDatabase(url: string, maximum = 10): { db: Database; close: 
   pool.on('error', () => undefined)
   pool.on('connect', (client) => client.on('error', () => undefined))
   return { db: drizzle(pool, { schema }), close: () => pool.end() }
+}
+
+/** Whether it answers; throws where it does not. */
+export async function ping(db: Connection): Promise<void> {
+  await db.execute(sql`select 1`)
 }
 
 /**

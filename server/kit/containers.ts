@@ -1,5 +1,4 @@
 /** Containers: canisters and bottles as physical things, each with its ledger. */
-import { and, asc, eq, inArray } from 'drizzle-orm'
 import {
   boilsLeft,
   containerLedger,
@@ -15,14 +14,23 @@ import { readRecord, type TypedRecord } from '../../shared/record'
 import { typedFieldsFrom } from '../../shared/typedFrom'
 import { isUuid } from '../../shared/uuid'
 import type { Connection, Database } from '../database/connection'
-import { container, containerEntry, fuel, fuelBatch, person, run, runSummary } from '../database/schema'
-import { currentMeasurements } from '../database/repositories/current'
+import { byKey } from '../database/byKey'
 import { invalid, invalidAt, notFound, saved, type Outcome } from './outcome'
-import { deleteRecord, keepHead, retiredSince, saveRecord, usedBy } from './saveRecord'
-import { runsWhere } from './runRefs'
-
-type Row = typeof container.$inferSelect
-type EntryRow = typeof containerEntry.$inferSelect & { person: string | null }
+import {
+  batchNames,
+  burnedFrom,
+  containerRow,
+  containerRows,
+  entriesOf,
+  insertEntry,
+  removeContainer,
+  type BurnedFrom,
+  type ContainerRow,
+  type EntryRow,
+} from './repository/containers'
+import { keepContainer } from './repository/heads'
+import { fromContainer, runsWhere } from './repository/runRefs'
+import { deleteRecord, retiredSince, saveRecord, usedBy } from './saveRecord'
 
 interface Account {
   ledger: Ledger
@@ -32,63 +40,44 @@ interface Account {
 }
 
 /** Entries and runs of containers, as ledgers. */
-async function accounts(db: Connection, rows: readonly Row[]): Promise<Map<string, Account>> {
+async function accounts(db: Connection, rows: readonly ContainerRow[]): Promise<Map<string, Account>> {
   const ids = rows.map((row) => row.id)
   if (ids.length === 0) return new Map()
-  const entries = (
-    await db
-      .select({ entry: containerEntry, person: person.name })
-      .from(containerEntry)
-      .leftJoin(person, eq(person.id, containerEntry.personId))
-      .where(inArray(containerEntry.containerId, ids))
-      .orderBy(asc(containerEntry.at))
-  ).map(({ entry, person: who }) => ({ ...entry, person: who }))
-  const runs = await db
-    .select({ id: run.id, containerId: run.containerId, startedAt: run.startedAt, line: runSummary.line })
-    .from(run)
-    .leftJoin(runSummary, eq(runSummary.runId, run.id))
-    .where(and(inArray(run.containerId, ids), inArray(run.state, ['finished', 'void'])))
-  const measured = await currentMeasurements(db, [...runs.map((one) => one.id), ...NONE])
-  const used = (runId: string) => {
-    const of = (quantity: string) =>
-      measured.find((one) => one.runId === runId && one.quantity === quantity)?.value ?? null
-    const [before, after] = [of('fuelBefore'), of('fuelAfter')]
-    return of('fuelUsed') ?? (before === null || after === null ? null : before - after)
-  }
-  return new Map(
-    rows.map((row) => {
-      const own = entries.filter((entry) => entry.containerId === row.id)
-      const takes: LedgerTake[] = runs
-        .filter((one) => one.containerId === row.id)
-        .map((one) => ({ runId: one.id, usedKg: used(one.id), atMs: one.startedAt.getTime() }))
-      const ledger = containerLedger(
-        own.map((entry): LedgerEntry => ({
-          id: entry.id,
-          kind: entry.kind,
-          massKg: entry.massKg,
-          atMs: entry.at.getTime(),
-        })),
-        takes,
-        row,
-      )
-      const boiled = new Set(
-        runs.filter((one) => one.line?.ended === 'boiled' && one.line.gPerL !== null).map((one) => one.id),
-      )
-      return [
-        row.id,
-        {
-          ledger,
-          entries: own,
-          perBoilKg: takes.flatMap((take) => (boiled.has(take.runId) && take.usedKg !== null ? [take.usedKg] : [])),
-          runs: takes.length,
-        },
-      ]
-    }),
-  )
+  const entries = byKey(await entriesOf(db, ids), (entry) => entry.containerId)
+  const runs = byKey(await burnedFrom(db, ids), (one) => one.containerId)
+  return new Map(rows.map((row) => [row.id, accountOf(row, entries.get(row.id) ?? [], runs.get(row.id) ?? [])]))
 }
-const NONE = ['00000000-0000-0000-0000-000000000000']
 
-function lineOf(row: Row, batch: { fuel: string; batch: string }, { ledger, perBoilKg, runs }: Account): ContainerLine {
+function accountOf(row: ContainerRow, entries: EntryRow[], runs: readonly BurnedFrom[]): Account {
+  const takes = runs.map((one): LedgerTake => ({
+    runId: one.id,
+    usedKg: usedFrom(one),
+    atMs: one.startedAt.getTime(),
+  }))
+  const ledger = containerLedger(
+    entries.map(({ id, kind, massKg, at }): LedgerEntry => ({ id, kind, massKg, atMs: at.getTime() })),
+    takes,
+    row,
+  )
+  const boiled = new Set(runs.filter((one) => one.boiled).map((one) => one.id))
+  return {
+    ledger,
+    entries,
+    perBoilKg: takes.flatMap(({ runId, usedKg }) => (boiled.has(runId) && usedKg !== null ? [usedKg] : [])),
+    runs: takes.length,
+  }
+}
+
+function usedFrom({ fuelKg }: BurnedFrom): number | null {
+  const [before, after] = [fuelKg.get('fuelBefore'), fuelKg.get('fuelAfter')]
+  return fuelKg.get('fuelUsed') ?? (before === undefined || after === undefined ? null : before - after)
+}
+
+function lineOf(
+  row: ContainerRow,
+  batch: { fuel: string; batch: string },
+  { ledger, perBoilKg, runs }: Account,
+): ContainerLine {
   return {
     id: row.id,
     name: row.name,
@@ -103,12 +92,7 @@ function lineOf(row: Row, batch: { fuel: string; batch: string }, { ledger, perB
 }
 
 export async function listContainers(db: Connection): Promise<ContainerLine[]> {
-  const rows = await db
-    .select({ row: container, fuel: fuel.name, batch: fuelBatch.name })
-    .from(container)
-    .innerJoin(fuelBatch, eq(fuelBatch.id, container.fuelBatchId))
-    .innerJoin(fuel, eq(fuel.id, fuelBatch.fuelId))
-    .orderBy(asc(container.name))
+  const rows = await containerRows(db)
   const of = await accounts(
     db,
     rows.map((one) => one.row),
@@ -116,10 +100,13 @@ export async function listContainers(db: Connection): Promise<ContainerLine[]> {
   return rows.map(({ row, ...batch }) => lineOf(row, batch, of.get(row.id)!))
 }
 
-async function recordOf(db: Connection, id: string, lock = false): Promise<{ row: Row; record: TypedRecord } | null> {
-  const query = db.select().from(container).where(eq(container.id, id))
-  const [row] = lock ? await query.for('update') : await query
-  if (row === undefined) return null
+async function recordOf(
+  db: Connection,
+  id: string,
+  lock = false,
+): Promise<{ row: ContainerRow; record: TypedRecord } | null> {
+  const row = await containerRow(db, id, lock)
+  if (row === null) return null
   const fields = {
     ...typedFieldsFrom(CONTAINER_FIELDS, { ...row }, row.typed),
     name: row.name,
@@ -134,13 +121,9 @@ export async function findContainer(db: Connection, id: string): Promise<Contain
   const found = await recordOf(db, id)
   if (found === null) return null
   const { row, record } = found
-  const [batch] = await db
-    .select({ fuel: fuel.name, batch: fuelBatch.name })
-    .from(fuelBatch)
-    .innerJoin(fuel, eq(fuel.id, fuelBatch.fuelId))
-    .where(eq(fuelBatch.id, row.fuelBatchId))
+  const batch = await batchNames(db, row.fuelBatchId)
   const account = (await accounts(db, [row])).get(id)!
-  const use = await runsWhere(db, eq(run.containerId, id))
+  const use = await runsWhere(db, fromContainer(id))
   const { ledger, entries } = account
   return {
     record,
@@ -148,24 +131,30 @@ export async function findContainer(db: Connection, id: string): Promise<Contain
     tareKg: ledger.tareKg,
     tareFrom: ledger.tareFrom,
     use,
-    ledger: ledger.lines.map(({ atMs, entry, take, fillKg, unexplainedKg }) => {
-      const stored = entries.find((one) => one.id === entry?.id)
-      return {
-        at: new Date(atMs).toISOString(),
-        what: entry?.kind ?? 'run',
-        typed: stored?.typed ?? '',
-        massKg: entry?.massKg ?? null,
-        usedKg: take?.usedKg ?? null,
-        fillKg,
-        unexplainedKg,
-        runId: take?.runId ?? null,
-        setup: use.runs.find((one) => one.id === take?.runId)?.setup ?? null,
-        note: stored?.note ?? '',
-        person: stored?.person ?? null,
-      }
+    ledger: ledger.lines.map((line) => {
+      const setup = use.runs.find((one) => one.id === line.take?.runId)?.setup ?? null
+      return ledgerLine(line, setup, entries.find((one) => one.id === line.entry?.id) ?? null)
     }),
   }
 }
+
+const ledgerLine = (
+  { atMs, entry, take, fillKg, unexplainedKg }: Ledger['lines'][number],
+  setup: string | null,
+  stored: EntryRow | null,
+): ContainerPage['ledger'][number] => ({
+  at: new Date(atMs).toISOString(),
+  what: entry?.kind ?? 'run',
+  typed: stored?.typed ?? '',
+  massKg: entry?.massKg ?? null,
+  usedKg: take?.usedKg ?? null,
+  fillKg,
+  unexplainedKg,
+  runId: take?.runId ?? null,
+  setup,
+  note: stored?.note ?? '',
+  person: stored?.person ?? null,
+})
 
 const CONTAINER = { what: 'container', standing: recordOf, page: findContainer }
 
@@ -175,14 +164,10 @@ export async function saveContainer(db: Connection, input: unknown): Promise<Out
   const { typed, values } = read
   return saveRecord(db, CONTAINER, { typed }, async (tx, standing) => {
     const fuelBatchId = values.fuelBatchId as string
-    const [batch] = isUuid(fuelBatchId)
-      ? await tx.select({ id: fuelBatch.id }).from(fuelBatch).where(eq(fuelBatch.id, fuelBatchId))
-      : []
-    if (batch === undefined)
+    if (!isUuid(fuelBatchId) || (await batchNames(tx, fuelBatchId)) === null)
       return invalidAt('fields.fuelBatchId', 'Fuel in it: this batch is not known here. Choose one from the list.')
-    await keepHead(
+    await keepContainer(
       tx,
-      container,
       { id: typed.id, standing },
       {
         name: values.name as string,
@@ -218,27 +203,23 @@ export async function weighContainer(
       'fields.massKg',
       `The scale says ${typed.fields.massKg as string}, less than the empty container (${(page.tareKg * 1000).toFixed(1)} g). Which is misread?`,
     )
-  await db
-    .insert(containerEntry)
-    .values({
-      id: typed.id,
-      containerId: id,
-      kind,
-      massKg,
-      typed: typed.fields.massKg as string,
-      note: values.note as string,
-      at,
-      personId: typed.personId,
-    })
-    .onConflictDoNothing()
+  await insertEntry(db, {
+    id: typed.id,
+    containerId: id,
+    kind,
+    massKg,
+    typed: typed.fields.massKg as string,
+    note: values.note as string,
+    at,
+    personId: typed.personId,
+  })
   return saved((await findContainer(db, id))!)
 }
 
 export function deleteContainer(db: Database, id: string): Promise<Outcome<null>> {
   return deleteRecord(db, CONTAINER, id, async (tx, { row: { name } }) => {
-    const use = usedBy(await runsWhere(tx, eq(run.containerId, id)), (runs) => `${name} was burned from in ${runs}`)
+    const use = usedBy(await runsWhere(tx, fromContainer(id)), (runs) => `${name} was burned from in ${runs}`)
     if (use) return use
-    await tx.delete(containerEntry).where(eq(containerEntry.containerId, id))
-    await tx.delete(container).where(eq(container.id, id))
+    await removeContainer(tx, id)
   })
 }

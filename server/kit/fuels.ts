@@ -1,61 +1,54 @@
 /**
  * Batches of fuel. A property that moves figures may be changed after runs used it, with a reason; both values stay.
  */
-import { asc, desc, eq, sql } from 'drizzle-orm'
-import { v7 as uuidv7 } from 'uuid'
 import { BATCH_FIELDS, BATCH_HEAT } from '../../shared/fuelBatch'
 import type { BatchLine, BatchPage } from '../../shared/kitRecords'
 import { readRecord, type TypedRecord } from '../../shared/record'
 import { typedFieldsFrom } from '../../shared/typedFrom'
 import type { Connection, Database } from '../database/connection'
-import { amendment, container, fuel, fuelBatch, person, price, run } from '../database/schema'
 import { recomputeWhere } from '../runs/recompute'
 import { inUse, invalid, invalidAt, type Outcome } from './outcome'
-import { countedRuns, deleteRecord, keepHead, retiredSince, saveRecord, usedBy } from './saveRecord'
 import { pricesOf } from './prices'
-import { runsWhere } from './runRefs'
+import {
+  amendmentsOf,
+  batchRow,
+  batchRows,
+  containersOf,
+  fuelOf,
+  insertAmendments,
+  removeBatch,
+  runsByBatch,
+  type BatchRow,
+} from './repository/batches'
+import { keepBatch } from './repository/heads'
+import { newestPrices } from './repository/prices'
+import { ofBatch, runsWhere } from './repository/runRefs'
+import { countedRuns, deleteRecord, retiredSince, saveRecord, usedBy } from './saveRecord'
 
 export async function listBatches(db: Connection): Promise<BatchLine[]> {
-  const rows = await db
-    .select({ batch: fuelBatch, fuel })
-    .from(fuelBatch)
-    .innerJoin(fuel, eq(fuel.id, fuelBatch.fuelId))
-    .orderBy(asc(fuel.name), asc(fuelBatch.name))
-  const uses = await db
-    .select({ id: run.fuelBatchId, count: sql<number>`count(*)::int` })
-    .from(run)
-    .groupBy(run.fuelBatchId)
-  const prices = await db.select().from(price).orderBy(desc(price.fromDay))
-  return rows.map(({ batch, fuel: { name, kind } }) => {
-    const last = prices.find((one) => one.fuelBatchId === batch.id)
-    return {
-      id: batch.id,
-      fuel: name,
-      kind,
-      batch: batch.name,
-      openedOn: batch.openedOn,
-      storage: batch.storage,
-      retired: batch.retiredAt !== null,
-      runs: uses.find((use) => use.id === batch.id)?.count ?? 0,
-      price: last
-        ? { id: last.id, fromDay: last.fromDay, amount: last.amount, currency: last.currency, forKg: last.forKg }
-        : null,
-    }
-  })
+  const rows = await batchRows(db)
+  const uses = await runsByBatch(db)
+  const prices = await newestPrices(db)
+  return rows.map(({ batch, fuel: { name, kind } }) => ({
+    id: batch.id,
+    fuel: name,
+    kind,
+    batch: batch.name,
+    openedOn: batch.openedOn,
+    storage: batch.storage,
+    retired: batch.retiredAt !== null,
+    runs: uses.get(batch.id) ?? 0,
+    price: prices.get(batch.id) ?? null,
+  }))
 }
 
 async function recordOf(
   db: Connection,
   id: string,
   lock = false,
-): Promise<{ row: typeof fuelBatch.$inferSelect; kind: string; record: TypedRecord } | null> {
-  const query = db
-    .select({ row: fuelBatch, fuel })
-    .from(fuelBatch)
-    .innerJoin(fuel, eq(fuel.id, fuelBatch.fuelId))
-    .where(eq(fuelBatch.id, id))
-  const [found] = lock ? await query.for('update', { of: fuelBatch }) : await query
-  if (found === undefined) return null
+): Promise<{ row: BatchRow; kind: string; record: TypedRecord } | null> {
+  const found = await batchRow(db, id, lock)
+  if (found === null) return null
   const {
     row,
     fuel: { kind, name },
@@ -74,30 +67,13 @@ async function recordOf(
 export async function findBatch(db: Connection, id: string): Promise<BatchPage | null> {
   const found = await recordOf(db, id)
   if (found === null) return null
-  const amendments = await db
-    .select({ one: amendment, person: person.name })
-    .from(amendment)
-    .leftJoin(person, eq(person.id, amendment.personId))
-    .where(eq(amendment.subjectId, id))
-    .orderBy(desc(amendment.recordedAt))
   return {
     record: found.record,
     kind: found.kind,
     prices: await pricesOf(db, { fuelBatchId: id }),
-    use: await runsWhere(db, eq(run.fuelBatchId, id)),
-    amendments: amendments.map(({ one: { field, was, now, reason, recordedAt }, person: who }) => ({
-      field,
-      was,
-      now,
-      reason,
-      person: who,
-      at: recordedAt.toISOString(),
-    })),
-    containers: await db
-      .select({ id: container.id, name: container.name })
-      .from(container)
-      .where(eq(container.fuelBatchId, id))
-      .orderBy(asc(container.name)),
+    use: await runsWhere(db, ofBatch(id)),
+    amendments: await amendmentsOf(db, id),
+    containers: await containersOf(db, id),
   }
 }
 
@@ -110,7 +86,7 @@ export async function saveBatch(db: Connection, input: unknown): Promise<Outcome
   if ((values.lhvJPerKg !== null || values.densityKgPerM3 !== null) && !values.source)
     return invalidAt('fields.source', 'Source of these: read nothing, expected where the value comes from. Type it.')
   return saveRecord(db, BATCH, { typed }, async (tx, standing) => {
-    const uses = standing === null ? 0 : (await runsWhere(tx, eq(run.fuelBatchId, typed.id))).count
+    const uses = standing === null ? 0 : (await runsWhere(tx, ofBatch(typed.id))).count
     // While no run was burned with it, a property is as good as new.
     const amended =
       uses === 0 ? [] : BATCH_HEAT.filter((key) => (standing!.record.fields[key] ?? '') !== (typed.fields[key] ?? ''))
@@ -121,7 +97,7 @@ export async function saveBatch(db: Connection, input: unknown): Promise<Outcome
       )
     const fuelId = await fuelOf(tx, values.kind as string, values.fuel as string)
     const row = { fuelId, ...batchFrom(values), typed: typed.fields, retiredAt: retiredSince(values, standing) }
-    await keepHead(tx, fuelBatch, { id: typed.id, standing }, row)
+    await keepBatch(tx, { id: typed.id, standing }, row)
     if (amended.length > 0) await amend(tx, amended, { was: standing!.record, now: typed })
   })
 }
@@ -142,11 +118,10 @@ async function amend(
   fields: readonly string[],
   { was, now }: { was: TypedRecord; now: TypedRecord },
 ): Promise<void> {
-  await tx.insert(amendment).values(
+  await insertAmendments(
+    tx,
+    now.id,
     fields.map((field) => ({
-      id: uuidv7(),
-      subject: 'fuelBatch' as const,
-      subjectId: now.id,
       field,
       was: String(was.fields[field] ?? ''),
       now: String(now.fields[field] ?? ''),
@@ -154,27 +129,16 @@ async function amend(
       personId: now.personId,
     })),
   )
-  await recomputeWhere(tx, eq(run.fuelBatchId, now.id))
-}
-
-/** The fuel of this kind and name; made where there is none. */
-async function fuelOf(db: Connection, kind: string, name: string): Promise<string> {
-  const rows = await db.select().from(fuel).where(eq(fuel.kind, kind))
-  const known = rows.find((row) => row.name === name)
-  if (known) return known.id
-  const id = uuidv7()
-  await db.insert(fuel).values({ id, kind, name })
-  return id
+  await recomputeWhere(tx, ofBatch(now.id))
 }
 
 export function deleteBatch(db: Database, id: string): Promise<Outcome<null>> {
   return deleteRecord(db, BATCH, id, async (tx, { row: { name } }) => {
-    const use = usedBy(await runsWhere(tx, eq(run.fuelBatchId, id)), (runs) => `${name} was burned in ${runs}`)
+    const use = usedBy(await runsWhere(tx, ofBatch(id)), (runs) => `${name} was burned in ${runs}`)
     if (use) return use
-    const held = await tx.select({ name: container.name }).from(container).where(eq(container.fuelBatchId, id))
+    const held = await containersOf(tx, id)
     if (held.length > 0)
       return inUse(`${name} is in ${held.map((one) => one.name).join(', ')}. Delete that first, or retire the batch.`)
-    await tx.delete(price).where(eq(price.fuelBatchId, id))
-    await tx.delete(fuelBatch).where(eq(fuelBatch.id, id))
+    await removeBatch(tx, id)
   })
 }

@@ -1,41 +1,17 @@
 /** Photos: taken in upright, without where they were taken, with a thumbnail; anything that is not one is refused. */
-import { and, asc, eq, isNull } from 'drizzle-orm'
 import sharp from 'sharp'
 import { PHOTO } from '../../shared/limits'
 import type { PhotoMeta, PhotoOwner } from '../../shared/photo'
 import type { Connection } from '../database/connection'
 import { sha256 } from '../database/hash'
-import { person, photo, run, setup, thing } from '../database/schema'
 import { invalidAt, notFound, saved, type Outcome } from './outcome'
+import { hasOwner, insertPhoto, photoLines, pictureOf, putOutOfSight, type PhotoOf } from './repository/photos'
 
-type Of = { runId: string } | { thingId: string } | { setupId: string }
-const isOf = (of: Of) =>
-  'runId' in of
-    ? eq(photo.runId, of.runId)
-    : 'thingId' in of
-      ? eq(photo.thingId, of.thingId)
-      : eq(photo.setupId, of.setupId)
-export const ownedBy = (owner: PhotoOwner, id: string): Of =>
+export const ownedBy = (owner: PhotoOwner, id: string): PhotoOf =>
   owner === 'run' ? { runId: id } : owner === 'thing' ? { thingId: id } : { setupId: id }
 
 /** Without the pictures themselves; in the order of the run's clock, then as they came. */
-export async function photosOf(db: Connection, of: Of): Promise<PhotoMeta[]> {
-  const rows = await db
-    .select({
-      id: photo.id,
-      width: photo.width,
-      height: photo.height,
-      caption: photo.caption,
-      atMs: photo.atMs,
-      person: person.name,
-      createdAt: photo.createdAt,
-    })
-    .from(photo)
-    .leftJoin(person, eq(person.id, photo.personId))
-    .where(and(isOf(of), isNull(photo.removedAt)))
-    .orderBy(asc(photo.atMs), asc(photo.createdAt))
-  return rows.map(({ createdAt, ...row }) => ({ ...row, at: createdAt.toISOString() }))
-}
+export const photosOf = photoLines
 
 const TYPES: Record<string, string> = { jpeg: 'image/jpeg', png: 'image/png', webp: 'image/webp' }
 const NOT_ONE =
@@ -81,7 +57,7 @@ async function take(bytes: Buffer): Promise<Taken | null> {
 
 export interface SentPhoto {
   id: string
-  of: Of
+  of: PhotoOf
   bytes: Buffer
   caption: string
   atMs: number | null
@@ -93,19 +69,10 @@ export async function savePhoto(
   db: Connection,
   { id, of, bytes, caption, atMs, personId }: SentPhoto,
 ): Promise<Outcome<PhotoMeta[]>> {
-  const [owner] =
-    'runId' in of
-      ? await db.select({ id: run.id }).from(run).where(eq(run.id, of.runId))
-      : 'thingId' in of
-        ? await db.select({ id: thing.id }).from(thing).where(eq(thing.id, of.thingId))
-        : await db.select({ id: setup.id }).from(setup).where(eq(setup.id, of.setupId))
-  if (owner === undefined) return notFound('run, thing or set-up')
+  if (!(await hasOwner(db, of))) return notFound('run, thing or set-up')
   const taken = await take(bytes)
   if (taken === null) return invalidAt('', NOT_ONE)
-  await db
-    .insert(photo)
-    .values({ id, ...of, ...taken, caption, atMs, personId, sentHash: sha256(bytes) })
-    .onConflictDoNothing()
+  await insertPhoto(db, { id, ...of, ...taken, caption, atMs, personId, sentHash: sha256(bytes) })
   return saved(await photosOf(db, of))
 }
 
@@ -114,19 +81,10 @@ export async function readPhoto(
   id: string,
   thumbnail: boolean,
 ): Promise<{ type: string; bytes: Buffer } | null> {
-  const [row] = await db
-    .select({ type: photo.type, bytes: thumbnail ? photo.thumbnail : photo.bytes })
-    .from(photo)
-    .where(and(eq(photo.id, id), isNull(photo.removedAt)))
-  return row === undefined ? null : { type: thumbnail ? 'image/jpeg' : row.type, bytes: row.bytes }
+  const picture = await pictureOf(db, id, thumbnail)
+  return picture === null || !thumbnail ? picture : { ...picture, type: 'image/jpeg' }
 }
 
 /** Takes a photo out of sight. */
-export async function removePhoto(db: Connection, id: string): Promise<Outcome<null>> {
-  const rows = await db
-    .update(photo)
-    .set({ removedAt: new Date() })
-    .where(and(eq(photo.id, id), isNull(photo.removedAt)))
-    .returning({ id: photo.id })
-  return rows.length === 0 ? notFound('photo') : saved(null)
-}
+export const removePhoto = async (db: Connection, id: string): Promise<Outcome<null>> =>
+  (await putOutOfSight(db, id)) ? saved(null) : notFound('photo')

@@ -2,15 +2,10 @@
  * What saving and deleting have in common, whatever the record: its row is locked, what stands is compared with what
  * was seen, and all is stored or nothing.
  */
-import { eq, type InferInsertModel } from 'drizzle-orm'
-import type { PgTable } from 'drizzle-orm/pg-core'
 import type { TypedRecord } from '../../shared/record'
 import type { Connection } from '../database/connection'
-import type { container, fuelBatch, method, place, setup, thing } from '../database/schema'
-import type { RunUse } from './runRefs'
+import type { RunUse } from './repository/runRefs'
 import { editOf, inUse, notFound, saved, type Outcome, type Refused } from './outcome'
-
-type HeadTable = typeof container | typeof fuelBatch | typeof method | typeof place | typeof setup | typeof thing
 
 /** A record as it stands. */
 interface Standing {
@@ -45,22 +40,6 @@ export async function saveRecord<S extends Standing, Page>(
     const refused = edit === 'known' ? undefined : await store(tx, standing)
     return refused ?? saved((await page(tx, typed.id))!)
   })
-}
-
-/** The record's own row: new, or with its next revision. */
-export async function keepHead<T extends HeadTable>(
-  tx: Connection,
-  table: T,
-  { id, standing }: { id: string; standing: Standing | null },
-  values: Omit<InferInsertModel<T>, 'id' | 'revision'>,
-): Promise<void> {
-  const any = table as PgTable
-  if (standing === null) await tx.insert(any).values({ id, ...values })
-  else
-    await tx
-      .update(any)
-      .set({ ...values, revision: standing.row.revision + 1 })
-      .where(eq(table.id, id))
 }
 
 /** Since when it is retired: what is ticked keeps the day it was first ticked. */

@@ -1,20 +1,19 @@
 /** Set-ups are made, changed by new versions, and deleted while nothing was burned on them. */
-import { eq, inArray } from 'drizzle-orm'
-import { v7 as uuidv7 } from 'uuid'
 import { setupWarnings } from '../../core/kit/setupWarnings'
 import type { SetupPage, SetupVersionLine, TypedSetup } from '../../shared/kitRecords'
 import { readRecord, type TypedRecord } from '../../shared/record'
 import { readOverrides } from '../../shared/overrides'
 import { partsForWarnings } from '../../shared/setupParts'
-import { PART_ROLES, SETUP_FIELDS, type PartRole } from '../../shared/thing'
+import { PART_ROLES, SETUP_FIELDS, type PartRole, type ThingProperties } from '../../shared/thing'
 import { isUuid } from '../../shared/uuid'
 import type { Connection, Database } from '../database/connection'
 import { hashOf } from '../database/hash'
-import { photo, run, setup, setupDecision, setupPart, setupVersion, thing, thingVersion } from '../database/schema'
-import { invalid, invalidAt, type Outcome } from './outcome'
-import { deleteRecord, keepHead, retiredSince, saveRecord, usedBy } from './saveRecord'
 import { recomputeWhere } from '../runs/recompute'
-import { runsWhere } from './runRefs'
+import { invalid, invalidAt, type Outcome } from './outcome'
+import { keepSetup } from './repository/heads'
+import { onSetup, runsWhere } from './repository/runRefs'
+import { insertDecisions, insertSetupVersion, removeSetup, thingVersionOf } from './repository/setups'
+import { deleteRecord, retiredSince, saveRecord, usedBy } from './saveRecord'
 import { findSetup, recordOf } from './setups'
 
 const SETUP = { what: 'set-up', standing: recordOf, page: findSetup }
@@ -42,14 +41,21 @@ export async function saveSetup(db: Connection, input: unknown): Promise<Outcome
     if (unanswered.length > 0) return invalid(unanswered.map(({ code, text }) => ({ path: `overrides.${code}`, text })))
     const name = values.name as string
     const head = { name, description: values.description as string, retiredAt: retiredSince(values, standing) }
-    await keepHead(tx, setup, { id: typed.id, standing }, head)
-    if (standing !== null && standing.row.name !== name)
-      await recomputeWhere(tx, inArray(run.setupVersionId, versionsOf(tx, typed.id)))
+    await keepSetup(tx, { id: typed.id, standing }, head)
+    if (standing !== null && standing.row.name !== name) await recomputeWhere(tx, onSetup(tx, typed.id))
     const gapM = values.gapM as number | null
     if (standing !== null && standing.version.gapM === gapM && sameParts(standing.version, chosen.parts)) return
     const n = (standing?.version.n ?? 0) + 1
-    const versionId = await insertVersion(tx, { typed, n, gapM, parts: chosen.parts })
-    await keepDecisions(tx, { versionId, overrides, personId: typed.personId })
+    const version = {
+      setupId: typed.id,
+      n,
+      gapM,
+      gapTyped: typed.fields.gapM as string,
+      reason: typed.reason,
+      heatHash: setupHeatHash(gapM, chosen.parts),
+    }
+    const versionId = await insertSetupVersion(tx, version, chosen.parts)
+    await insertDecisions(tx, versionId, decisionsFrom(overrides, typed.personId))
   })
 }
 
@@ -63,32 +69,17 @@ const withParts = (record: TypedRecord): TypedRecord => ({
 const answeredIn = (version: SetupVersionLine | undefined, parts: readonly ChosenPart[]): string[] =>
   version !== undefined && sameParts(version, parts) ? version.decisions.map((one) => one.warning) : []
 
-const versionsOf = (tx: Connection, setupId: string) =>
-  tx.select({ id: setupVersion.id }).from(setupVersion).where(eq(setupVersion.setupId, setupId))
-
 /** Why it is burned so all the same, by warning. */
-async function keepDecisions(
-  tx: Connection,
-  { versionId, overrides, personId }: { versionId: string; overrides: Record<string, string>; personId: string | null },
-): Promise<void> {
-  const reasons = Object.entries(overrides).filter(([, reason]) => reason.trim())
-  if (reasons.length === 0) return
-  await tx.insert(setupDecision).values(
-    reasons.map(([warning, reason]) => ({
-      id: uuidv7(),
-      setupVersionId: versionId,
-      warning,
-      reason: reason.trim(),
-      personId,
-    })),
-  )
-}
+const decisionsFrom = (overrides: Record<string, string>, personId: string | null) =>
+  Object.entries(overrides)
+    .map(([warning, reason]) => ({ warning, reason: reason.trim(), personId }))
+    .filter(({ reason }) => reason !== '')
 
 interface ChosenPart {
   role: PartRole
   thingVersionId: string
   heatHash: string
-  properties: (typeof thingVersion.$inferSelect)['properties']
+  properties: ThingProperties
 }
 
 const sameParts = (version: SetupVersionLine, parts: readonly ChosenPart[]) =>
@@ -104,14 +95,8 @@ async function chosenParts(
   for (const role of PART_ROLES) {
     const id = parts?.[role]
     if (!id) continue
-    const [row] = isUuid(id)
-      ? await db
-          .select({ version: thingVersion, kind: thing.kind })
-          .from(thingVersion)
-          .innerJoin(thing, eq(thing.id, thingVersion.thingId))
-          .where(eq(thingVersion.id, id))
-      : []
-    if (row === undefined)
+    const row = isUuid(id) ? await thingVersionOf(db, id) : null
+    if (row === null)
       return { path: `parts.${role}`, problem: `This ${role} is not known here. Choose one from the list.` }
     if (row.kind !== role)
       return { path: `parts.${role}`, problem: `That is a ${row.kind}, not a ${role}. Choose one from the list.` }
@@ -131,38 +116,13 @@ const setupHeatHash = (gapM: number | null, parts: readonly { role: PartRole; he
     ),
   })
 
-async function insertVersion(
-  db: Connection,
-  { typed, n, gapM, parts }: { typed: TypedRecord; n: number; gapM: number | null; parts: ChosenPart[] },
-): Promise<string> {
-  const id = uuidv7()
-  await db.insert(setupVersion).values({
-    id,
-    setupId: typed.id,
-    n,
-    gapM,
-    gapTyped: typed.fields.gapM as string,
-    reason: typed.reason,
-    heatHash: setupHeatHash(gapM, parts),
-  })
-  await db
-    .insert(setupPart)
-    .values(parts.map(({ role, thingVersionId }) => ({ setupVersionId: id, role, thingVersionId })))
-  return id
-}
-
 export function deleteSetup(db: Database, id: string): Promise<Outcome<null>> {
   return deleteRecord(db, SETUP, id, async (tx, { row: { name } }) => {
     const use = usedBy(
-      await runsWhere(tx, eq(setupVersion.setupId, id)),
+      await runsWhere(tx, onSetup(tx, id)),
       (runs) => `${name} has ${runs}, and a run keeps what it was burned with`,
     )
     if (use) return use
-    const versions = versionsOf(tx, id)
-    await tx.delete(photo).where(eq(photo.setupId, id))
-    await tx.delete(setupDecision).where(inArray(setupDecision.setupVersionId, versions))
-    await tx.delete(setupPart).where(inArray(setupPart.setupVersionId, versions))
-    await tx.delete(setupVersion).where(eq(setupVersion.setupId, id))
-    await tx.delete(setup).where(eq(setup.id, id))
+    await removeSetup(tx, id)
   })
 }

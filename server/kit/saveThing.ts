@@ -1,5 +1,4 @@
 /** Things are made, changed by new versions, and deleted while nothing rests on them. */
-import { eq } from 'drizzle-orm'
 import { v7 as uuidv7 } from 'uuid'
 import type { ThingPage } from '../../shared/kitRecords'
 import { readRecord, type TypedRecord } from '../../shared/record'
@@ -14,11 +13,19 @@ import {
 import { isUuid } from '../../shared/uuid'
 import type { Connection, Database } from '../database/connection'
 import { hashOf } from '../database/hash'
-import { instrumentCheck, photo, price, thing, thingVersion } from '../database/schema'
 import { inUse, invalid, invalidAt, type Outcome, type Refused } from './outcome'
-import { deleteRecord, keepHead, retiredSince, saveRecord, usedBy } from './saveRecord'
-import { runsWhere, usesThing } from './runRefs'
-import { findThing, readBy, setupsWith, recordOf } from './things'
+import { keepThing as keepHead } from './repository/heads'
+import { readBy, runsWhere, withThing } from './repository/runRefs'
+import {
+  insertThingVersion,
+  madeFrom,
+  removeThing,
+  setupsWith,
+  thingRow,
+  type ThingVersionRow,
+} from './repository/things'
+import { deleteRecord, retiredSince, saveRecord, usedBy } from './saveRecord'
+import { findThing, recordOf } from './things'
 
 /**
  * Hash of what matters to heat; what is not measured does not count, so that a new property changes no old hash. A
@@ -54,7 +61,6 @@ export async function saveThing(db: Connection, input: unknown): Promise<Outcome
     if (loop !== null) return invalidAt('fields.madeFromId', loop)
     await keepHead(
       tx,
-      thing,
       { id: typed.id, standing },
       {
         kind,
@@ -80,14 +86,14 @@ async function keepVersion(
     kind: ThingKind
     typed: TypedRecord
     properties: ThingProperties
-    last: typeof thingVersion.$inferSelect | null
+    last: ThingVersionRow | null
   },
 ): Promise<void> {
   const heatHash = heatHashOf(kind, properties, id)
   if (last !== null && heatHashOf(kind, last.properties, id) === heatHash) return
   const own = Object.fromEntries(heatFields(kind).map(({ key }) => [key, fields[key]!]))
   const n = (last?.n ?? 0) + 1
-  await tx.insert(thingVersion).values({ id: uuidv7(), thingId: id, n, properties, typed: own, heatHash, reason })
+  await insertThingVersion(tx, { id: uuidv7(), thingId: id, n, properties, typed: own, heatHash, reason })
 }
 
 /** A thing can be made from another of its kind, but not, through any others, from itself. */
@@ -101,8 +107,8 @@ async function madeFromProblem(
       return path.length === 0
         ? 'Made from: it cannot be made from itself. Choose another, or none.'
         : `Made from: that goes round in a loop (${path.join(', which was made from ')}, which was made from this one). Choose another, or none.`
-    const [row] = isUuid(next) ? await db.select().from(thing).where(eq(thing.id, next)) : []
-    if (row === undefined || row.kind !== kind)
+    const row = isUuid(next) ? await thingRow(db, next) : null
+    if (row === null || row.kind !== kind)
       return `Made from: this is not a ${kind} of the kit. Choose one from the list.`
     path.push(row.name)
     next = row.madeFromId
@@ -114,16 +120,14 @@ export function deleteThing(db: Database, id: string): Promise<Outcome<null>> {
   return deleteRecord(db, THING, id, async (tx, { row: { name } }) => {
     const refused = await restingOn(tx, id, name)
     if (refused) return refused
-    for (const table of [photo, price, instrumentCheck]) await tx.delete(table).where(eq(table.thingId, id))
-    await tx.delete(thingVersion).where(eq(thingVersion.thingId, id))
-    await tx.delete(thing).where(eq(thing.id, id))
+    await removeThing(tx, id)
   })
 }
 
 /** The refusal where runs, set-ups or other things rest on it. */
 async function restingOn(tx: Connection, id: string, name: string): Promise<Refused | undefined> {
   const burned = usedBy(
-    await runsWhere(tx, usesThing(tx, id)),
+    await runsWhere(tx, withThing(tx, id)),
     (runs) => `${name} is in ${runs}, and a run keeps what it was burned with`,
   )
   if (burned) return burned
@@ -133,6 +137,6 @@ async function restingOn(tx: Connection, id: string, name: string): Promise<Refu
     return inUse(`${name} is a part of ${names(setups)}. Delete or swap it there first, or retire it.`)
   const read = usedBy(await runsWhere(tx, readBy(tx, id)), (runs) => `${name} read ${runs}`)
   if (read) return read
-  const made = await tx.select({ name: thing.name }).from(thing).where(eq(thing.madeFromId, id))
+  const made = await madeFrom(tx, id)
   return made.length > 0 ? inUse(`${names(made)} was made from ${name}. Change that first, or retire it.`) : undefined
 }

@@ -1,5 +1,4 @@
 /** Methods: those that ship, and testers' own; versions are kept, since runs keep theirs. */
-import { desc, eq, inArray, sql } from 'drizzle-orm'
 import { v5 as uuidv5, v7 as uuidv7 } from 'uuid'
 import { SHIPPED } from '../../core/method/shipped'
 import { TESTS, type MethodBody, type TestName } from '../../core/method/method'
@@ -15,11 +14,25 @@ import { readRecord } from '../../shared/record'
 import { isUuid } from '../../shared/uuid'
 import type { Connection, Database } from '../database/connection'
 import { hashOf } from '../database/hash'
-import { method, methodVersion, run } from '../database/schema'
 import { inUse, invalid, invalidAt, type Outcome } from '../kit/outcome'
-import { deleteRecord, keepHead, retiredSince, saveRecord, usedBy } from '../kit/saveRecord'
-import { runsWhere } from '../kit/runRefs'
+import { keepMethod } from '../kit/repository/heads'
+import { runsWhere } from '../kit/repository/runRefs'
+import { deleteRecord, retiredSince, saveRecord, usedBy } from '../kit/saveRecord'
 import { recomputeWhere } from '../runs/recompute'
+import {
+  byMethod,
+  copiesOf,
+  insertMethodVersion,
+  insertShipped,
+  methodRow,
+  methodRows,
+  removeMethod,
+  runsByMethod,
+  runsByVersion,
+  versionsOfMethod,
+  type MethodRow,
+  type MethodVersionRow,
+} from './repository/methods'
 import { schoolFigures } from './schoolFigures'
 
 /** Shipped methods have the same ids on every bench. */
@@ -32,15 +45,10 @@ export async function ensureShippedMethods(db: Database): Promise<void> {
     for (const test of TESTS) {
       const { name, body } = SHIPPED[test]
       const id = shippedId(test)
-      await tx.insert(method).values({ id, name, shippedKey: test }).onConflictDoNothing()
-      const [last] = await tx
-        .select({ n: methodVersion.n, hash: methodVersion.bodyHash })
-        .from(methodVersion)
-        .where(eq(methodVersion.methodId, id))
-        .orderBy(desc(methodVersion.n))
-        .limit(1)
-      if (last?.hash !== hashOf(body))
-        await tx.insert(methodVersion).values({
+      await insertShipped(tx, { id, name, shippedKey: test })
+      const [last] = await versionsOfMethod(tx, id)
+      if (last?.bodyHash !== hashOf(body))
+        await insertMethodVersion(tx, {
           id: uuidv7(),
           methodId: id,
           n: (last?.n ?? 0) + 1,
@@ -53,21 +61,15 @@ export async function ensureShippedMethods(db: Database): Promise<void> {
 }
 
 interface Standing {
-  row: typeof method.$inferSelect
-  version: typeof methodVersion.$inferSelect
+  row: MethodRow
+  version: MethodVersionRow
   record: TypedMethod
 }
 
 async function recordOf(db: Connection, id: string, lock = false): Promise<Standing | null> {
-  const query = db.select().from(method).where(eq(method.id, id))
-  const [row] = lock ? await query.for('update') : await query
-  if (row === undefined) return null
-  const [version] = await db
-    .select()
-    .from(methodVersion)
-    .where(eq(methodVersion.methodId, id))
-    .orderBy(desc(methodVersion.n))
-    .limit(1)
+  const row = await methodRow(db, id, lock)
+  if (row === null) return null
+  const [version] = await versionsOfMethod(db, id)
   return {
     row,
     version: version!,
@@ -85,16 +87,8 @@ async function recordOf(db: Connection, id: string, lock = false): Promise<Stand
 
 /** Shipped ones first, in the order of the trade; then testers' own, by name. */
 export async function listMethods(db: Connection): Promise<MethodLine[]> {
-  const rows = await db
-    .selectDistinctOn([method.id], { method, version: methodVersion })
-    .from(method)
-    .innerJoin(methodVersion, eq(methodVersion.methodId, method.id))
-    .orderBy(method.id, desc(methodVersion.n))
-  const uses = await db
-    .select({ id: methodVersion.methodId, count: sql<number>`count(*)::int` })
-    .from(run)
-    .innerJoin(methodVersion, eq(methodVersion.id, run.methodVersionId))
-    .groupBy(methodVersion.methodId)
+  const rows = await methodRows(db)
+  const uses = await runsByMethod(db)
   const lines = rows.map(({ method: row, version }): MethodLine => ({
     id: row.id,
     name: row.name,
@@ -102,7 +96,7 @@ export async function listMethods(db: Connection): Promise<MethodLine[]> {
     shipped: row.shippedKey !== null,
     n: version.n,
     retired: row.retiredAt !== null,
-    runs: uses.find((use) => use.id === row.id)?.count ?? 0,
+    runs: uses.get(row.id) ?? 0,
     why: version.body.why,
     body: version.body,
     copiedFrom: rows.find((one) => one.method.id === row.copiedFromId)?.method.name ?? null,
@@ -118,46 +112,27 @@ export async function findMethod(db: Connection, id: string): Promise<MethodPage
   const found = await recordOf(db, id)
   const line = (await listMethods(db)).find((one) => one.id === id)
   if (found === null || line === undefined) return null
-  const versions = await db
-    .select()
-    .from(methodVersion)
-    .where(eq(methodVersion.methodId, id))
-    .orderBy(desc(methodVersion.n))
-  const uses = await db
-    .select({ id: run.methodVersionId, count: sql<number>`count(*)::int` })
-    .from(run)
-    .where(
-      inArray(
-        run.methodVersionId,
-        versions.map((version) => version.id),
-      ),
-    )
-    .groupBy(run.methodVersionId)
-  const [from] =
-    found.row.copiedFromId === null
-      ? []
-      : await db.select({ id: method.id, name: method.name }).from(method).where(eq(method.id, found.row.copiedFromId))
+  const versions = await versionsOfMethod(db, id)
+  const uses = await runsByVersion(
+    db,
+    versions.map((version) => version.id),
+  )
+  const from = found.row.copiedFromId === null ? null : await methodRow(db, found.row.copiedFromId)
   return {
     record: found.record,
     line,
-    copiedFrom: from ?? null,
-    use: await runsWhere(db, usesMethod(db, id)),
+    copiedFrom: from === null ? null : { id: from.id, name: from.name },
+    use: await runsWhere(db, byMethod(db, id)),
     figures: await schoolFigures(db, id, found.version.body),
     versions: versions.map(({ id: versionId, n, reason, createdAt, body }) => ({
       n,
       reason,
       createdAt: createdAt.toISOString(),
       body,
-      runs: uses.find((use) => use.id === versionId)?.count ?? 0,
+      runs: uses.get(versionId) ?? 0,
     })),
   }
 }
-
-const usesMethod = (db: Connection, id: string) =>
-  inArray(
-    run.methodVersionId,
-    db.select({ id: methodVersion.id }).from(methodVersion).where(eq(methodVersion.methodId, id)),
-  )
 
 const METHOD = { what: 'method', standing: recordOf, page: findMethod }
 
@@ -179,8 +154,8 @@ export async function saveMethod(db: Connection, input: unknown): Promise<Outcom
     if (from === null)
       return invalidAt('copiedFromId', 'A new method begins as a copy of another. Open one and copy it.')
     const head = { name: values.name as string, copiedFromId, retiredAt: retiredSince(values, standing) }
-    await keepHead(tx, method, { id: typed.id, standing }, head)
-    if (standing !== null && standing.row.name !== head.name) await recomputeWhere(tx, usesMethod(tx, typed.id))
+    await keepMethod(tx, { id: typed.id, standing }, head)
+    if (standing !== null && standing.row.name !== head.name) await recomputeWhere(tx, byMethod(tx, typed.id))
     const body = methodFrom(from.version.body.test, values)
     await addVersion(tx, typed.id, { body, standing, reason: typed.reason })
   })
@@ -193,9 +168,14 @@ async function addVersion(
 ): Promise<void> {
   const bodyHash = hashOf(body)
   if (standing?.version.bodyHash !== bodyHash)
-    await db
-      .insert(methodVersion)
-      .values({ id: uuidv7(), methodId, n: (standing?.version.n ?? 0) + 1, body, bodyHash, reason })
+    await insertMethodVersion(db, {
+      id: uuidv7(),
+      methodId,
+      n: (standing?.version.n ?? 0) + 1,
+      body,
+      bodyHash,
+      reason,
+    })
 }
 
 function windowProblem(low: unknown, high: unknown, key: string, label: string) {
@@ -208,16 +188,15 @@ export function deleteMethod(db: Database, id: string): Promise<Outcome<null>> {
   return deleteRecord(db, METHOD, id, async (tx, { row: { name, shippedKey } }) => {
     if (shippedKey) return inUse('This method ships with Vulcanum. It can be left unused, not deleted.')
     const use = usedBy(
-      await runsWhere(tx, usesMethod(tx, id)),
+      await runsWhere(tx, byMethod(tx, id)),
       (runs) => `${name} was followed in ${runs}, and a run keeps its method`,
     )
     if (use) return use
-    const copies = await tx.select({ name: method.name }).from(method).where(eq(method.copiedFromId, id))
+    const copies = await copiesOf(tx, id)
     if (copies.length > 0)
       return inUse(
         `${copies.map((one) => one.name).join(', ')} is a copy of ${name}. Delete that first, or retire this one.`,
       )
-    await tx.delete(methodVersion).where(eq(methodVersion.methodId, id))
-    await tx.delete(method).where(eq(method.id, id))
+    await removeMethod(tx, id)
   })
 }

@@ -1,5 +1,4 @@
 /** What the other schools would have made of the newest run of a method: the same marks, read otherwise. */
-import { and, desc, eq, inArray } from 'drizzle-orm'
 import { BOILS, CLOCKS, LITRES, type ReduceOptions, type RunDocument } from '../../core/formats/document'
 import { toRunDocument } from '../../core/formats/toRunDocument'
 import type { MethodBody } from '../../core/method/method'
@@ -8,8 +7,8 @@ import { reduce } from '../../core/reduce'
 import type { MethodPage, SchoolFigure } from '../../shared/method'
 import { listedOptions } from '../../shared/runOptions'
 import type { Connection } from '../database/connection'
-import { methodVersion, run, setup, setupVersion } from '../database/schema'
 import { findRuns, type FoundRun } from '../runs/repository/findRuns'
+import { newestRunsBy } from './repository/methods'
 
 /** Read each way; a fixed target is the one the run was called by, where it was. */
 const otherwise = (targetC: number): { key: SchoolKey; value: string; change: Partial<ReduceOptions> }[] => [
@@ -32,30 +31,11 @@ export async function schoolFigures(
   methodId: string,
   body: MethodBody,
 ): Promise<MethodPage['figures']> {
-  const newest = await db
-    .select({ id: run.id, startedAt: run.startedAt, zone: run.zone, setup: setup.name })
-    .from(run)
-    .innerJoin(setupVersion, eq(setupVersion.id, run.setupVersionId))
-    .innerJoin(setup, eq(setup.id, setupVersion.setupId))
-    .where(
-      and(
-        eq(run.state, 'finished'),
-        eq(run.breakIn, false),
-        inArray(
-          run.methodVersionId,
-          db.select({ id: methodVersion.id }).from(methodVersion).where(eq(methodVersion.methodId, methodId)),
-        ),
-      ),
-    )
-    .orderBy(desc(run.startedAt), desc(run.id))
-    .limit(LOOK_BACK)
-  const found =
-    newest.length === 0
-      ? []
-      : await findRuns(
-          db,
-          newest.map((one) => one.id),
-        )
+  const newest = await newestRunsBy(db, methodId, LOOK_BACK)
+  const found = await findRuns(
+    db,
+    newest.map((one) => one.id),
+  )
   const lines = newest.flatMap((line) =>
     found
       .filter((one) => one.stored.id === line.id)

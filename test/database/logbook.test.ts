@@ -24,7 +24,7 @@ import {
 import type { RunLine } from '../../shared/runRecord'
 import { emptyTypedRun, type TypedRun } from '../../shared/typedRun'
 import { fuelBatch, run, runReading, runSummary, setup as setupTable, setupSummary } from '../../server/database/schema'
-import { kitChoices } from '../../server/database/repositories/kit'
+import { kitChoices } from '../../server/kit/kitChoices'
 import { findSetup, listSetups } from '../../server/kit/setups'
 import { saveSetup } from '../../server/kit/saveSetup'
 import { loadDemonstration } from '../../server/demo/load'

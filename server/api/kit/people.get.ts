@@ -1,8 +1,3 @@
-import { asc } from 'drizzle-orm'
-import { person } from '#server/database/schema'
+import { listPeople } from '#server/kit/repository/people'
 
-export default defineEventHandler((event) =>
-  answerInCommon(event, () =>
-    contextOf(event).db.select({ id: person.id, name: person.name }).from(person).orderBy(asc(person.name)),
-  ),
-)
+export default defineEventHandler((event) => answerInCommon(event, () => listPeople(contextOf(event).db)))

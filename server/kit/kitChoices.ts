@@ -1,15 +1,14 @@
 /** Everything a run can be made of, newest versions, by name. */
-import { asc } from 'drizzle-orm'
-import type { BurnerProperties, InstrumentProperties } from '../../../shared/thing'
-import type { KitChoices } from '../../../shared/kitChoices'
-import { listBatches } from '../../kit/fuels'
-import { listContainers } from '../../kit/containers'
-import { listPlaces } from '../../kit/places'
-import { listSetups } from '../../kit/setups'
-import { listThings } from '../../kit/things'
-import { listMethods } from '../../methods/methods'
-import type { Connection } from '../connection'
-import { person } from '../schema'
+import type { BurnerProperties, InstrumentProperties } from '../../shared/thing'
+import type { KitChoices } from '../../shared/kitChoices'
+import { listBatches } from './fuels'
+import { listContainers } from './containers'
+import { listPlaces } from './places'
+import { listSetups } from './setups'
+import { listThings } from './things'
+import { listMethods } from '../methods/methods'
+import type { Connection } from '../database/connection'
+import { listPeople } from './repository/people'
 
 const offered = <T extends { retired: boolean }>(rows: readonly T[]) => rows.filter((row) => !row.retired)
 
@@ -28,7 +27,7 @@ export async function kitChoices(db: Connection, nowMs: number): Promise<KitChoi
       return { id, name, measures, resolution, overdueDays }
     })
   return {
-    people: await db.select({ id: person.id, name: person.name }).from(person).orderBy(asc(person.name)),
+    people: await listPeople(db),
     setups,
     instruments,
     places: (await listPlaces(db)).map(({ id, name, zone, altitudeM, stationPressurePa, seaLevelPressurePa }) => ({
