@@ -7,7 +7,7 @@ import pg from 'pg'
 import * as schema from '../server/database/schema'
 import { openDatabase } from '../server/database/connection'
 import { backfillRows } from '../server/runs/recompute'
-import { listRuns } from '../server/runs/listRuns'
+import { listRuns } from '../server/runs/repository/listRuns'
 import { PAGE_OF_RUNS } from '../shared/limits'
 import { readRunList } from '../shared/runList'
 

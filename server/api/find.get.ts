@@ -1,4 +1,4 @@
-import { find } from '#server/find/find'
+import { find } from '#server/find/repository/find'
 
 const MOST_CHARACTERS = 200
 

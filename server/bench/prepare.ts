@@ -14,7 +14,7 @@ import { hashOf } from '../database/hash'
 import { resolveRun, type ResolvedRun } from '../runs/repository/resolveRun'
 import { insertDecisions, insertMeasurements } from '../runs/repository/insertRun'
 import { run } from '../database/schema'
-import { keepKeys } from '../runs/series'
+import { keepKeyOf } from '../runs/repository/series'
 import { freeLane } from './lanes'
 import { refused, refusedFor, TAKEN, type Ack, type Deed } from './acknowledge'
 
@@ -84,7 +84,7 @@ async function keepDraft(tx: Connection, { act, preparation, lane, resolved }: P
     lane,
     bench: { units: act.units, instruments, armedAtMs: act.atMs, ...(rehearsal ? { rehearsal } : {}) },
   })
-  await keepKeys(tx, eq(run.id, act.runId))
+  await keepKeyOf(tx, act.runId)
   const { runId, atMs } = act
   const by = { runId, personId: preparation.personId, atMs, instruments: rehearsal ? {} : resolved.instruments }
   await insertMeasurements(tx, by, measurements)

@@ -7,8 +7,8 @@ import { inserting, inTurn } from '../database/bulkInsert'
 import { decision, event, measurement, run, runTag } from '../database/schema'
 import { insertTrace } from '../database/repositories/traces'
 import { recompute } from '../runs/recompute'
-import { keysOfNew, type NewRun } from '../runs/series'
-import { showTags } from '../runs/manyRuns'
+import { keysOfNew, type NewRun } from '../runs/repository/series'
+import { showTags } from '../runs/repository/manyRuns'
 
 /** A run with its id and the key of its series. */
 interface Keyed {

@@ -5,9 +5,10 @@
 import PgBoss from 'pg-boss'
 import { openDatabase, type Database } from '../database/connection'
 import { Notices } from '../database/notices'
-import { markOldCore } from '../runs/stale'
+import { markOldCore } from '../runs/repository/stale'
 import { WaitingSeries } from '../runs/waitingSeries'
-import { answerLater, answerNext, FIGURES_CHANNEL, findUnanswered } from '../runs/longAnswers'
+import { answerLater, answerNext, findUnanswered } from '../runs/longAnswers'
+import { FIGURES_CHANNEL } from '../runs/repository/notify'
 
 const FIGURES = 'figures'
 

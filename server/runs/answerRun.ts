@@ -15,7 +15,7 @@ import { hashOf, hashOfSamples } from '../database/hash'
 import { cachedResult, keepResult } from '../database/repositories/results'
 import { findRuns, type FoundRun } from './repository/findRuns'
 import { inThread } from '../workers/pool'
-import { membersOf, seriesAt } from './series'
+import { membersOf, seriesAt } from './repository/series'
 
 export type Options = ReturnType<typeof defaultOptions>
 type Asked = Pick<FoundRun, 'stored' | 'apart' | 'seriesKey'>

@@ -3,7 +3,7 @@
  */
 import type { Connection } from '../database/connection'
 import { findRuns } from './repository/findRuns'
-import { keepSummaries } from './keepSummaries'
+import { keepSummaries } from './repository/keepSummaries'
 import { summaryOf, unanswered } from './runLine'
 
 const AT_A_TIME = 500

@@ -3,18 +3,16 @@
  * and no reading.
  */
 import { isDeepStrictEqual } from 'node:util'
-import { eq, sql } from 'drizzle-orm'
 import { CORE_VERSION } from '../../core/version'
 import type { RunDocument } from '../../core/formats/document'
 import type { StoredRun } from '../../core/formats/toRunDocument'
 import type { TraceReading } from '../../core/formats/traceReading'
-import { anyOf } from '../database/anyOf'
 import type { Connection } from '../database/connection'
 import { sha256 } from '../database/hash'
 import type { TraceChunks } from '../database/repositories/traces'
-import { runReading, runSummary } from '../database/schema'
 import { needsTrace, type Options } from './answerRun'
 import type { FoundRun } from './repository/findRuns'
+import { keepRunReadings, runReadings } from './repository/runReadings'
 
 interface ToRead {
   options: Options
@@ -33,19 +31,15 @@ interface KeptReadings {
 
 export async function keptReadings(db: Connection, toRead: ToRead): Promise<KeptReadings> {
   const keys = new Map(toRead.own.map((one) => [one.record.id, keyOfReading(one, toRead)]))
-  const rows = await db
-    .select({ id: runReading.runId, key: runReading.key, reading: runReading.reading })
-    .from(runReading)
-    .innerJoin(runSummary, eq(runSummary.runId, runReading.runId))
-    .where(anyOf(runReading.runId, [...keys.keys()]))
+  const rows = await runReadings(db, [...keys.keys()])
   const standing = new Map(
-    rows.flatMap(({ id, key, reading }) => (key === keys.get(id) ? [[id, reading] as const] : [])),
+    rows.flatMap(({ runId, key, reading }) => (key === keys.get(runId) ? [[runId, reading] as const] : [])),
   )
   return {
     stands: (id) => standing.has(id),
     take: (run) => withReading(run, standing.get(run.record.id) ?? null),
     keep: (read) =>
-      keepReadings(
+      keepRunReadings(
         db,
         read.flatMap(({ id, reading }) => {
           const key = keys.get(id) ?? null
@@ -58,18 +52,6 @@ export async function keptReadings(db: Connection, toRead: ToRead): Promise<Kept
 /** It comes back from the database as it was. */
 const isPlain = (reading: TraceReading | null): boolean =>
   isDeepStrictEqual(JSON.parse(JSON.stringify(reading)), reading)
-
-async function keepReadings(db: Connection, rows: readonly (typeof runReading.$inferInsert)[]): Promise<void> {
-  if (rows.length === 0) return
-  const ordered = [...rows].sort((a, b) => (a.runId < b.runId ? -1 : 1))
-  await db
-    .insert(runReading)
-    .values(ordered)
-    .onConflictDoUpdate({
-      target: runReading.runId,
-      set: { key: sql`excluded.key`, reading: sql`excluded.reading` },
-    })
-}
 
 const withReading = (run: FoundRun, traceReading: TraceReading | null): FoundRun =>
   traceReading === null ? run : { ...run, stored: { ...run.stored, traceReading } }

@@ -1,14 +1,11 @@
 /** Which means of set-ups a day moved, and their places among those that they may be held against. */
-import { and, desc, eq, getTableColumns, isNotNull, sql } from 'drizzle-orm'
 import { setupMean } from '../../core/statistics/setupMean'
 import { isAlikeVolume } from '../../core/reduce/setupMeans'
 import type { MeanOf } from '../../core/formats/answer'
 import type { Moved } from '../../shared/today'
 import type { Connection } from '../database/connection'
-import { runSummary, setupSummary } from '../database/schema'
+import { figuresBefore, measuredMeans, setupsOfDay, type MeanRow } from './repository/means'
 
-const { runIds: _, figuresGPerL: __, ...SHOWN } = getTableColumns(setupSummary)
-type Summary = Omit<typeof setupSummary.$inferSelect, 'runIds' | 'figuresGPerL'>
 /** A mean that moved by less is as it was. */
 const MOVED = 0.005
 
@@ -17,14 +14,9 @@ const MOVED = 0.005
  * other tests, do not compare by themselves.
  */
 export async function moved(db: Connection, date: string): Promise<Moved[]> {
-  const burned = await db
-    .selectDistinctOn([runSummary.meanKey], { key: runSummary.meanKey, id: runSummary.setupId, name: runSummary.setup })
-    .from(runSummary)
-    .where(and(eq(runSummary.day, date), eq(runSummary.origin, 'measured'), isNotNull(runSummary.meanKey)))
-    .orderBy(runSummary.meanKey, desc(runSummary.startedAt))
-  if (burned.length === 0) return []
-  const names = new Map(burned.map(({ key, ...setup }) => [key!, setup]))
-  const all = await db.select(SHOWN).from(setupSummary).where(eq(setupSummary.origin, 'measured'))
+  const names = await setupsOfDay(db, date)
+  if (names.size === 0) return []
+  const all = await measuredMeans(db)
   const before = await meansBefore(db, [...names.keys()], date)
   return all
     .filter((one) => names.has(one.key))
@@ -34,10 +26,7 @@ export async function moved(db: Connection, date: string): Promise<Moved[]> {
 
 /** What each of these means was before the day; none where it had no run. */
 async function meansBefore(db: Connection, keys: string[], date: string): Promise<Map<string, number>> {
-  const { rows } = await db.execute<{ key: string; figures: number[] }>(
-    sql`select s.key, to_json(array_agg(one.figure)) as figures from setup_summary s, unnest(s.run_ids, s.figures_g_per_l) as one (id, figure)
-      join run_summary w on w.run_id = one.id where s.key = any(${sql.param(keys)}::text[]) and w.day < ${date} group by s.key`,
-  )
+  const rows = await figuresBefore(db, keys, date)
   return new Map(
     rows.map(({ key, figures }) => [
       key,
@@ -47,14 +36,14 @@ async function meansBefore(db: Connection, keys: string[], date: string): Promis
 }
 
 interface Known {
-  all: readonly Summary[]
+  all: readonly MeanRow[]
   /** The set-ups of the means that have a run of the day. */
   names: ReadonlyMap<string, { id: string; name: string }>
   before: ReadonlyMap<string, number>
 }
-function movedMean(one: Summary, { all, names, before }: Known): Moved[] {
+function movedMean(one: MeanRow, { all, names, before }: Known): Moved[] {
   const others = all.filter((other) => other.key !== one.key && mayCompare(one, other))
-  const figureBefore = ({ key, meanGPerL }: Summary) => (names.has(key) ? before.get(key) : meanGPerL)
+  const figureBefore = ({ key, meanGPerL }: MeanRow) => (names.has(key) ? before.get(key) : meanGPerL)
   const placed = (gPerL: number, figures: readonly number[]) => ({
     gPerL,
     rank: 1 + figures.filter((figure) => figure < gPerL).length,
@@ -76,13 +65,13 @@ function movedMean(one: Summary, { all, names, before }: Known): Moved[] {
   return [{ setupId: id, setup: name, n: one.n, of: labelOf(one), among: others.length + 1, was, now }]
 }
 
-const mayCompare = (one: Summary, other: Summary): boolean =>
+const mayCompare = (one: MeanRow, other: MeanRow): boolean =>
   one.conventions === other.conventions &&
   one.fuelKind === other.fuelKind &&
   one.kind === other.kind &&
   isAlikeVolume(one.volumeKg, other.volumeKg)
 
-const labelOf = ({ kind, endC, setting, volumeKg }: Summary): MeanOf => ({
+const labelOf = ({ kind, endC, setting, volumeKg }: MeanRow): MeanOf => ({
   kind,
   endC,
   setting,

@@ -2,18 +2,16 @@
  * A rehearsal's end, for its page: its calls against the stove that stood in, and how its tester calls over all
  * rehearsals.
  */
-import { and, desc, eq } from 'drizzle-orm'
 import { toRunDocument } from '../../core/formats/toRunDocument'
 import { CALLED, callBias, judgeCalls, judgeRehearsal } from '../../core/rehearse/judge'
 import type { RehearsalScene, SceneMark } from '../../core/simulate/rehearsal'
 import { conventionsOf, optionsFor, runViewFrom } from '../../shared/runOptions'
 import type { Rehearsed } from '../../shared/rehearsal'
-import { anyOf } from '../database/anyOf'
 import { byKey } from '../database/byKey'
 import type { Connection } from '../database/connection'
 import { currentEvents } from '../database/repositories/current'
 import { findRuns, type FoundRun } from './repository/findRuns'
-import { run } from '../database/schema'
+import { newestRehearsals, scenesOfRuns } from './repository/rehearsals'
 
 /** As many of the newest say how somebody calls. */
 const LOOKED_BACK_ON = 30
@@ -22,17 +20,7 @@ export async function rehearsedOf(db: Connection, found: FoundRun): Promise<Rehe
   if (found.record.origin !== 'rehearsal') return null
   const [own] = await scenesOf(db, [found.record.id])
   if (own === undefined) return null
-  const [row] = await db.select({ personId: run.personId }).from(run).where(eq(run.id, found.record.id))
-  const newest = await db
-    .select({ id: run.id })
-    .from(run)
-    .where(and(eq(run.origin, 'rehearsal'), eq(run.state, 'finished'), eq(run.personId, row!.personId)))
-    .orderBy(desc(run.startedAt))
-    .limit(LOOKED_BACK_ON)
-  const scenes = await scenesOf(
-    db,
-    newest.map((one) => one.id),
-  )
+  const scenes = await scenesOf(db, await newestRehearsals(db, found.record.personId, LOOKED_BACK_ON))
   const calls = (
     await findRuns(
       db,
@@ -65,9 +53,7 @@ interface Scened {
 async function scenesOf(db: Connection, ids: string[]): Promise<Scened[]> {
   if (ids.length === 0) return []
   const events = byKey(await currentEvents(db, ids), (one) => one.runId)
-  const rows = (await findBenches(db, ids)).flatMap(({ id, bench }) =>
-    bench?.rehearsal ? [{ id, scene: bench.rehearsal }] : [],
-  )
+  const rows = await scenesOfRuns(db, ids)
   return rows.map(({ id, scene }) => ({
     id,
     scene,
@@ -81,5 +67,3 @@ async function scenesOf(db: Connection, ids: string[]): Promise<Scened[]> {
       })),
   }))
 }
-const findBenches = (db: Connection, ids: string[]) =>
-  db.select({ id: run.id, bench: run.bench }).from(run).where(anyOf(run.id, ids))

@@ -1,7 +1,7 @@
 /** The series that wait for their figures, worked out in the background: the one that has waited longest first. */
 import type { Connection, Database } from '../database/connection'
-import { isApart, lockSeries, membersOf } from './series'
-import { markedUntil, markFresh, markStale, stalest } from './stale'
+import { isApart, lockSeries, membersOf } from './repository/series'
+import { markedUntil, markFresh, markStale, stalest } from './repository/stale'
 import { workOutAlone, workOutApart } from './workOut'
 
 /** Void runs and break-ins are each a series of one: many of them are worked out together, each alone. */

@@ -11,13 +11,13 @@ import type { Connection } from '../database/connection'
 import { findRuns, type FoundRun } from './repository/findRuns'
 import { traceChunks, type TraceChunks } from '../database/repositories/traces'
 import { needsTrace, readsCalls, requestOf, type Options } from './answerRun'
-import { keepSummaries, type KeptSummary } from './keepSummaries'
+import { keepSummaries, type KeptSummary } from './repository/keepSummaries'
 import { keptReadings } from './keptReadings'
 import { tellLong } from './longAnswers'
 import { summaryOf, type RunSummary } from './runLine'
-import { dropMeans, keepMeans } from './setupSummaries'
-import { isApart, lockSeries, membersOf } from './series'
-import { markedUntil, markFresh } from './stale'
+import { dropMeans, keepMeans } from './repository/setupSummaries'
+import { isApart, lockSeries, membersOf } from './repository/series'
+import { markedUntil, markFresh } from './repository/stale'
 
 /** Chunks of trace held at a time, of at most 4 096 samples each. */
 const CHUNKS_AT_A_TIME = 100

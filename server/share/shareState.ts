@@ -3,7 +3,7 @@ import QRCode from 'qrcode'
 import type { ShareState } from '../../shared/share'
 import type { Connection } from '../database/connection'
 import type { Pairing } from './pairing'
-import { pairedDevices } from './devices'
+import { pairedDevices } from './repository/devices'
 import { shareSettings } from './settings'
 
 export async function shareState(

@@ -1,5 +1,5 @@
 /** The lines of the logbook, all of them. */
-import { listRuns } from '../../server/runs/listRuns'
+import { listRuns } from '../../server/runs/repository/listRuns'
 import { readRunList } from '../../shared/runList'
 import type { RunLine } from '../../shared/runRecord'
 import type { Connection } from '../../server/database/connection'

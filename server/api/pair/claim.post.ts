@@ -1,4 +1,4 @@
-import { pairDevice } from '#server/share/devices'
+import { pairDevice } from '#server/share/repository/devices'
 import { DEVICE_COOKIE, readClaim, type ClaimAnswer } from '#shared/share'
 
 const A_YEAR_S = 365 * 24 * 3600

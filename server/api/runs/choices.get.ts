@@ -1,3 +1,3 @@
-import { runChoices } from '#server/runs/listRuns'
+import { runChoices } from '#server/runs/repository/listRuns'
 
 export default defineEventHandler((event) => answerInCommon(event, () => runChoices(contextOf(event).db)))

@@ -1,5 +1,5 @@
 import { EXPORT_FORMATS, EXPORT_TYPES, exportRuns } from '#server/runs/exportRuns'
-import { idsOf } from '#server/runs/listRuns'
+import { idsOf } from '#server/runs/repository/listRuns'
 import { MAX_RUNS } from '#shared/limits'
 import { readRunList } from '#shared/runList'
 import { isUuid } from '#shared/uuid'

@@ -1,4 +1,4 @@
-import { listGroups } from '#server/runs/listRuns'
+import { listGroups } from '#server/runs/repository/listRuns'
 import { readRunList } from '#shared/runList'
 
 export default defineEventHandler((event) =>

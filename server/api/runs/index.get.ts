@@ -1,5 +1,5 @@
-import { readCursor } from '#server/runs/listOrder'
-import { listRuns } from '#server/runs/listRuns'
+import { readCursor } from '#server/runs/repository/listOrder'
+import { listRuns } from '#server/runs/repository/listRuns'
 import { PAGE_OF_RUNS } from '#shared/limits'
 import { readRunList } from '#shared/runList'
 

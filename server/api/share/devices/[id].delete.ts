@@ -1,4 +1,4 @@
-import { forgetDevice, pairedDevices } from '#server/share/devices'
+import { forgetDevice, pairedDevices } from '#server/share/repository/devices'
 
 export default defineEventHandler(async (event) => {
   const { db, workspace } = contextOf(event)

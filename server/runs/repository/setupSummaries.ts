@@ -1,11 +1,11 @@
 /** The core's means of the runs of each series, as they stand. */
 import { and, eq, inArray, notExists } from 'drizzle-orm'
-import type { MeanOf, ReduceAnswer, RunAnswer, SetupMean } from '../../core/formats/answer'
-import type { StoredRun } from '../../core/formats/toRunDocument'
-import type { Connection } from '../database/connection'
-import { hashOf } from '../database/hash'
-import { run, setupSummary } from '../database/schema'
-import type { Options } from './answerRun'
+import type { MeanOf, ReduceAnswer, RunAnswer, SetupMean } from '../../../core/formats/answer'
+import type { StoredRun } from '../../../core/formats/toRunDocument'
+import type { Connection } from '../../database/connection'
+import { hashOf } from '../../database/hash'
+import { run, setupSummary } from '../../database/schema'
+import type { Options } from '../answerRun'
 
 /** A series that all its runs have left has no mean, and no row that would have it worked out. */
 export const dropMeansOfNone = (tx: Connection, seriesKeys: readonly string[]) =>

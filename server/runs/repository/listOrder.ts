@@ -1,9 +1,9 @@
 /** Orders of the logbook, and where a page of it ended. A page begins after the last line of the one before. */
 import { sql, type AnyColumn, type SQL } from 'drizzle-orm'
-import { SETTLED_KEYS, type RunGroup, type RunListQuery, type RunSortKey } from '../../shared/runList'
-import { isDay, isMoment } from '../../shared/moments'
-import { isUuid } from '../../shared/uuid'
-import { runSummary } from '../database/schema'
+import { SETTLED_KEYS, type RunGroup, type RunListQuery, type RunSortKey } from '../../../shared/runList'
+import { isDay, isMoment } from '../../../shared/moments'
+import { isUuid } from '../../../shared/uuid'
+import { runSummary } from '../../database/schema'
 
 const isText = (value: unknown): value is string => typeof value === 'string'
 const byWords = (column: AnyColumn): SQL => sql`${column} collate "und-x-icu"`

@@ -1,8 +1,8 @@
 import { getTableColumns, sql, type SQL } from 'drizzle-orm'
-import { anyOf } from '../database/anyOf'
-import type { Connection } from '../database/connection'
-import { runReading, runSummary } from '../database/schema'
-import type { RunSummary } from './runLine'
+import { anyOf } from '../../database/anyOf'
+import type { Connection } from '../../database/connection'
+import { runReading, runSummary } from '../../database/schema'
+import type { RunSummary } from '../runLine'
 
 export type KeptSummary = RunSummary & { meanKey?: string | null }
 

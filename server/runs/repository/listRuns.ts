@@ -22,11 +22,11 @@ import {
   type RunGroupLine,
   type RunList,
   type RunListQuery,
-} from '../../shared/runList'
-import type { Ribbon, RunIds, RunLine } from '../../shared/runRecord'
-import { isUuid } from '../../shared/uuid'
-import type { Connection } from '../database/connection'
-import { run, runSummary } from '../database/schema'
+} from '../../../shared/runList'
+import type { Ribbon, RunIds, RunLine } from '../../../shared/runRecord'
+import { isUuid } from '../../../shared/uuid'
+import type { Connection } from '../../database/connection'
+import { run, runSummary } from '../../database/schema'
 import { isStale } from './stale'
 import { beyond, cursorOf, groupKeys, GROUPED, ordered, orderKeys, writeCursor, type Cursor } from './listOrder'
 

@@ -2,10 +2,10 @@
 import { randomBytes } from 'node:crypto'
 import { and, desc, eq, isNotNull, isNull } from 'drizzle-orm'
 import { v7 as uuidv7 } from 'uuid'
-import type { PairedDevice } from '../../shared/share'
-import type { Connection } from '../database/connection'
-import { sha256 } from '../database/hash'
-import { device } from '../database/schema'
+import type { PairedDevice } from '../../../shared/share'
+import type { Connection } from '../../database/connection'
+import { sha256 } from '../../database/hash'
+import { device } from '../../database/schema'
 
 export async function pairDevice(db: Connection, name: string): Promise<{ id: string; token: string }> {
   const token = randomBytes(32).toString('base64url')

@@ -3,11 +3,11 @@
  * and one origin. A void run or a break-in stands apart: it is its own.
  */
 import { and, asc, eq, inArray, isNull, sql, type SQL } from 'drizzle-orm'
-import { anyOf } from '../database/anyOf'
-import type { Origin } from '../../core/formats/document'
-import type { Connection } from '../database/connection'
-import { run, series } from '../database/schema'
-import { isUuid } from '../../shared/uuid'
+import { anyOf } from '../../database/anyOf'
+import type { Origin } from '../../../core/formats/document'
+import type { Connection } from '../../database/connection'
+import { run, series } from '../../database/schema'
+import { isUuid } from '../../../shared/uuid'
 
 /** Runs that the logbook lists: a draft or a live one has no figures yet. */
 export const LISTED: SQL = inArray(run.state, ['finished', 'void'])
@@ -57,12 +57,16 @@ export async function keysOf(tx: Connection, runIds: readonly string[]): Promise
 }
 
 /** Stores the keys that the facts of these runs say. */
-export async function keepKeys(tx: Connection, where: SQL): Promise<void> {
+async function keepKeys(tx: Connection, where: SQL): Promise<void> {
   const other = and(where, sql`${run.seriesKey} is distinct from ${KEY_BY_FACTS}`)
   // In one order, as all who write many rows: two that cross would wait for each other.
   await tx.select({ id: run.id }).from(run).where(other).orderBy(asc(run.id)).for('update')
   await tx.update(run).set({ seriesKey: KEY_BY_FACTS }).where(other)
 }
+export const keepKeysOf = (tx: Connection, runIds: readonly string[]): Promise<void> =>
+  keepKeys(tx, and(LISTED, anyOf(run.id, runIds))!)
+/** Of a run that stands on the bench. */
+export const keepKeyOf = (tx: Connection, runId: string): Promise<void> => keepKeys(tx, eq(run.id, runId))
 /** Those that a migration, a package or a bench left without. */
 export const keepMissingKeys = (tx: Connection): Promise<void> => keepKeys(tx, isNull(run.seriesKey))
 

@@ -1,9 +1,9 @@
 /** Series whose facts are newer than the figures in the rows of their runs. */
 import { and, asc, eq, inArray, isNotNull, lte, ne, sql, type AnyColumn, type SQL } from 'drizzle-orm'
-import { CORE_VERSION } from '../../core/version'
-import type { Connection } from '../database/connection'
-import { run, runSummary, series } from '../database/schema'
-import { FIGURES_CHANNEL } from './longAnswers'
+import { CORE_VERSION } from '../../../core/version'
+import type { Connection } from '../../database/connection'
+import { run, runSummary, series } from '../../database/schema'
+import { notifyFigures } from './notify'
 import { LISTED } from './series'
 
 const withKey = (keys: readonly string[]): SQL => sql`${series.key} = any(${sql.param([...keys])}::text[])`
@@ -15,7 +15,7 @@ export async function markStale(tx: Connection, keys: readonly string[]): Promis
   await tx.execute(sql`
     insert into ${series} (key, stale_since) select key, clock_timestamp() from unnest(${sql.param([...keys])}::text[]) as key group by key order by key
     on conflict (key) do update set stale_since = excluded.stale_since`)
-  await tx.execute(sql`select pg_notify(${FIGURES_CHANNEL}, '')`)
+  await notifyFigures(tx)
 }
 
 /** What an earlier core worked out. */
