@@ -5,9 +5,9 @@
  */
 import { readFileSync } from 'node:fs'
 import { uptime } from 'node:os'
-import { count, eq, inArray } from 'drizzle-orm'
 import type { Database } from '../database/connection'
-import { benchClock, run } from '../database/schema'
+import { keepAnchor, keptAnchor } from './repository/clock'
+import { runsOnBench } from './repository/lanes'
 
 /** How far the two may part before the date is believed again, where no lane would feel it [ms]. */
 const REANCHOR_MS = 1000
@@ -45,7 +45,7 @@ export class BenchClock {
   async start(): Promise<void> {
     const anchorMs = Date.now() - this.#upMs()
     const knownMs = await keptAnchor(this.#db, bootId(), anchorMs)
-    const parted = Math.abs(knownMs - anchorMs) > REANCHOR_MS && !(await benchStands(this.#db))
+    const parted = Math.abs(knownMs - anchorMs) > REANCHOR_MS && (await runsOnBench(this.#db)).length === 0
     if (parted) await keepAnchor(this.#db, bootId(), anchorMs)
     this.#epochMs = parted ? anchorMs : knownMs
   }
@@ -58,24 +58,4 @@ export class BenchClock {
     this.#fine = { upMs: coarse, monoMs: performance.now() }
     return coarse
   }
-}
-
-/** The anchor of this boot; kept as `epochMs` where there is none. */
-async function keptAnchor(db: Database, boot: string, epochMs: number): Promise<number> {
-  await db.insert(benchClock).values({ bootId: boot, epochMs }).onConflictDoNothing()
-  const [known] = await db.select().from(benchClock).where(eq(benchClock.bootId, boot))
-  return known!.epochMs
-}
-const keepAnchor = (db: Database, boot: string, epochMs: number) =>
-  db
-    .insert(benchClock)
-    .values({ bootId: boot, epochMs })
-    .onConflictDoUpdate({ target: benchClock.bootId, set: { epochMs } })
-
-async function benchStands(db: Database): Promise<boolean> {
-  const [live] = await db
-    .select({ n: count() })
-    .from(run)
-    .where(inArray(run.state, ['draft', 'live']))
-  return live!.n > 0
 }

@@ -1,5 +1,4 @@
 /** The lanes as they stand, from the facts. */
-import { and, asc, eq, inArray, isNull, count } from 'drizzle-orm'
 import { boilingPointAt } from '../../core/air/pressureOf'
 import { placePressure } from '../../core/formats/toRunDocument'
 import { benchOrder } from '../../core/method/benchOrder'
@@ -13,9 +12,9 @@ import { byKey } from '../database/byKey'
 import type { Connection, Database } from '../database/connection'
 import { currentMeasurements } from '../database/repositories/current'
 import { findRuns, type FoundRun } from '../runs/repository/findRuns'
-import { fuel, fuelBatch, photo, run, runNote } from '../database/schema'
-import { eventRows, type EventRow } from './eventRows'
-import { changesAfter, lastSeq } from './outbox'
+import { eventRows, type EventRow } from './repository/eventRows'
+import { inOneMoment, laneRows, notesOfRuns, photoCounts, runsOnBench, statesOf, takenLanes } from './repository/lanes'
+import { changesAfter, lastSeq } from './repository/outbox'
 
 /** The rows of a run as the lane's state. A mark keeps the id of its first row, wherever it was moved since. */
 export function stateOfRows(rows: readonly EventRow[], zeroMs: number, order: BenchState['order']): BenchState {
@@ -66,56 +65,76 @@ export const orderOf = ({ method, stored }: FoundRun) => benchOrder(method ?? BO
 async function lanesOf(db: Connection, runIds: string[]): Promise<Lane[]> {
   if (runIds.length === 0) return []
   const found = await findRuns(db, runIds, { traces: false, events: false })
-  const rows = await db
-    .select({ id: run.id, lane: run.lane, bench: run.bench, startedAt: run.startedAt, fuelKind: fuel.kind })
-    .from(run)
-    .leftJoin(fuelBatch, eq(fuelBatch.id, run.fuelBatchId))
-    .leftJoin(fuel, eq(fuel.id, fuelBatch.fuelId))
-    .where(inArray(run.id, runIds))
+  const rows = new Map((await laneRows(db, runIds)).map((row) => [row.id, row]))
   const events = await eventRows(db, runIds)
-  const measurements = await currentMeasurements(db, runIds)
-  const notes = await db.select().from(runNote).where(inArray(runNote.runId, runIds)).orderBy(asc(runNote.recordedAt))
-  const photos = await db
-    .select({ runId: photo.runId, n: count() })
-    .from(photo)
-    .where(and(inArray(photo.runId, runIds), isNull(photo.removedAt)))
-    .groupBy(photo.runId)
+  const measurements = byKey(await currentMeasurements(db, runIds), (one) => one.runId)
+  const notes = byKey(await notesOfRuns(db, runIds), (one) => one.runId)
+  const photos = await photoCounts(db, runIds)
   return found
     .flatMap((one): Lane[] => {
-      const row = rows.find((each) => each.id === one.record.id)
+      const { id } = one.record
+      const row = rows.get(id)
       if (!row?.lane || !row.bench) return []
+      const { armedAtMs, rehearsal = null } = row.bench
       const order = orderOf(one)
-      const { record, method } = one
       return [
         {
+          ...laneOfRun(one),
           lane: row.lane,
-          runId: row.id,
-          armedAtMs: row.bench.armedAtMs,
-          test: method?.test ?? (record.kind as TestName),
-          kind: record.kind,
-          method: method && record.method ? { name: record.method.name, n: record.method.n, body: method } : null,
-          setup: record.setup,
-          burner: one.stored.burner?.kind ?? null,
+          armedAtMs,
+          rehearsal,
           fuelKind: row.fuelKind,
-          fuel: record.fuel,
-          person: record.person,
-          place: record.place,
-          zone: record.zone,
-          setting: record.setting as Setting | null,
-          hasLid: one.stored.lid,
-          boilingC: boilingOf(one),
           order,
-          state: stateOfRows(events.get(row.id) ?? [], row.startedAt.getTime(), order.marks),
-          readings: measurements
-            .filter((each) => each.runId === row.id)
-            .map(({ id, quantity, value, typed, atMs }) => ({ id, quantity, value, typed, atMs })),
-          notes: notes.filter((each) => each.runId === row.id).map(({ id, text, atMs }) => ({ id, text, atMs })),
-          photos: photos.find((each) => each.runId === row.id)?.n ?? 0,
-          rehearsal: row.bench.rehearsal ?? null,
+          state: stateOfRows(events.get(id) ?? [], row.startedAt.getTime(), order.marks),
+          readings: (measurements.get(id) ?? []).map(readingOf),
+          notes: (notes.get(id) ?? []).map(({ id: noteId, text, atMs }) => ({ id: noteId, text, atMs })),
+          photos: photos.get(id) ?? 0,
         },
       ]
     })
     .sort((a, b) => (a.lane < b.lane ? -1 : 1))
+}
+
+const readingOf = ({ id, quantity, value, typed, atMs }: Lane['readings'][number]) => ({
+  id,
+  quantity,
+  value,
+  typed,
+  atMs,
+})
+
+type OfRun =
+  | 'runId'
+  | 'test'
+  | 'kind'
+  | 'method'
+  | 'setup'
+  | 'burner'
+  | 'fuel'
+  | 'person'
+  | 'place'
+  | 'zone'
+  | 'setting'
+  | 'hasLid'
+  | 'boilingC'
+/** What a lane shows of its run, whatever was pressed. */
+function laneOfRun(found: FoundRun): Pick<Lane, OfRun> {
+  const { record, method, stored } = found
+  return {
+    runId: record.id,
+    test: method?.test ?? (record.kind as TestName),
+    kind: record.kind,
+    method: method && record.method ? { name: record.method.name, n: record.method.n, body: method } : null,
+    setup: record.setup,
+    burner: stored.burner?.kind ?? null,
+    fuel: record.fuel,
+    person: record.person,
+    place: record.place,
+    zone: record.zone,
+    setting: record.setting as Setting | null,
+    hasLid: stored.lid,
+    boilingC: boilingOf(found),
+  }
 }
 
 /** As the run's own figure will have it: read there, else by the place. */
@@ -130,52 +149,33 @@ function boilingOf({ stored }: FoundRun): number | null {
   return boilingPointAt(read, placePressure(stored))
 }
 
-const ON_THE_BENCH = ['draft', 'live'] as const
-const standing = async (db: Connection) =>
-  (
-    await db
-      .select({ id: run.id })
-      .from(run)
-      .where(inArray(run.state, [...ON_THE_BENCH]))
-  ).map((row) => row.id)
-
-/** The bench whole, and the number it stands at: one moment of the database. */
-export function readBenchNow(db: Database, serverMs: number): Promise<Bench> {
-  return db.transaction(
-    async (tx) => ({ seq: await lastSeq(tx), serverMs, lanes: await lanesOf(tx, await standing(tx)) }),
-    { isolationLevel: 'repeatable read', accessMode: 'read only' },
-  )
-}
+/** The bench whole, and the number it stands at. */
+export const readBenchNow = (db: Database, serverMs: number): Promise<Bench> =>
+  inOneMoment(db, async (tx) => ({
+    seq: await lastSeq(tx),
+    serverMs,
+    lanes: await lanesOf(tx, await runsOnBench(tx)),
+  }))
 
 /** What became different after a number. */
-export function readBenchSince(db: Database, seq: number, serverMs: number): Promise<BenchPush> {
-  return db.transaction(
-    async (tx) => {
-      const changes = await changesAfter(tx, seq)
-      const ids = [...new Set(changes.map((one) => one.subjectId))]
-      const states =
-        ids.length === 0 ? [] : await tx.select({ id: run.id, state: run.state }).from(run).where(inArray(run.id, ids))
-      const here = states.filter((one) => one.state === 'draft' || one.state === 'live').map((one) => one.id)
-      return {
-        seq: changes.at(-1)?.seq ?? seq,
-        serverMs,
-        lanes: await lanesOf(tx, here),
-        gone: ids
-          .filter((id) => !here.includes(id))
-          .map((runId) => ({ runId, finished: states.find((one) => one.id === runId)?.state === 'finished' })),
-      }
-    },
-    { isolationLevel: 'repeatable read', accessMode: 'read only' },
-  )
-}
+export const readBenchSince = (db: Database, seq: number, serverMs: number): Promise<BenchPush> =>
+  inOneMoment(db, async (tx) => {
+    const changes = await changesAfter(tx, seq)
+    const ids = [...new Set(changes.map((one) => one.subjectId))]
+    const states = await statesOf(tx, ids)
+    const here = states.filter((one) => one.state === 'draft' || one.state === 'live').map((one) => one.id)
+    return {
+      seq: changes.at(-1)?.seq ?? seq,
+      serverMs,
+      lanes: await lanesOf(tx, here),
+      gone: ids
+        .filter((id) => !here.includes(id))
+        .map((runId) => ({ runId, finished: states.find((one) => one.id === runId)?.state === 'finished' })),
+    }
+  })
 
 /** A lane without anything on it; null: all six are taken. */
 export async function freeLane(tx: Connection, wanted: LaneName, names: readonly LaneName[]): Promise<LaneName | null> {
-  const taken = (
-    await tx
-      .select({ lane: run.lane })
-      .from(run)
-      .where(inArray(run.state, [...ON_THE_BENCH]))
-  ).map((row) => row.lane)
+  const taken = await takenLanes(tx)
   return [wanted, ...names].find((name) => !taken.includes(name)) ?? null
 }

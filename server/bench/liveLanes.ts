@@ -4,7 +4,7 @@ import type { Database } from '../database/connection'
 import type { Notices } from '../database/notices'
 import type { BenchClock } from './benchClock'
 import { readBenchSince } from './lanes'
-import { CHANGE_CHANNEL, lastSeq } from './outbox'
+import { CHANGE_CHANNEL, lastSeq } from './repository/outbox'
 
 type Subscriber = (push: BenchPush) => void
 

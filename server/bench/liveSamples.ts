@@ -2,15 +2,13 @@
  * Samples of the runs on the bench, to every page: read once a process as they are committed, by whichever process took
  * them.
  */
-import { and, eq, inArray, isNull, sql } from 'drizzle-orm'
 import type { SamplesHad, SamplesPush } from '../../shared/bench'
 import type { ChannelName } from '../../shared/channels'
-import { anyOf } from '../database/anyOf'
 import type { Connection } from '../database/connection'
 import type { Notices } from '../database/notices'
 import { SAMPLES_CHANNEL } from '../instruments/storeParts'
-import { byKey } from '../database/byKey'
-import { run, trace } from '../database/schema'
+import { runsOnBench } from './repository/lanes'
+import { chunksAfter, tracesOfRuns, type Chunk } from './repository/samples'
 
 /** Samples closer than this are one point on a page; the newest is always shown. */
 const POINT_MS = 400
@@ -22,9 +20,11 @@ interface LiveTrace {
   channel: ChannelName
   seq: number
   points: [number, number][]
-  /** Of each point, its chunk's number. */ seqs: number[]
+  /** Of each point, its chunk's number. */
+  seqs: number[]
   last: [number, number]
-  /** The chunk before its first point; 0: it is whole. */ after: number
+  /** The chunk before its first point; 0: it is whole. */
+  after: number
 }
 type Subscriber = (pushes: string) => void
 
@@ -122,7 +122,7 @@ export class LiveSamples {
     told: ReadonlyMap<string, number> = new Map(),
   ): Promise<SamplesPush[]> {
     if (runIds.length === 0) return []
-    const rows = await tracesOf(this.#source.db, runIds)
+    const rows = await tracesOfRuns(this.#source.db, runIds)
     const standing = rows.map((row) => ({ ...row, live: this.#traces.get(row.id) ?? begun(row, had) }))
     const newer = await chunksAfter(
       this.#source.db,
@@ -160,35 +160,6 @@ function since({ runId, channel, points, seqs, last, seq }: LiveTrace, had: numb
   if (had === seq) return []
   const first = seqs.findIndex((one) => one > had)
   return [{ runId, channel, points: first < 0 ? [] : points.slice(first), last, seq, whole: false }]
-}
-
-async function runsOnBench(db: Connection): Promise<string[]> {
-  const rows = await db
-    .select({ id: run.id })
-    .from(run)
-    .where(inArray(run.state, ['draft', 'live']))
-  return rows.map((row) => row.id)
-}
-
-async function tracesOf(db: Connection, runIds: readonly string[]) {
-  const rows = await db
-    .select({ id: trace.id, runId: trace.runId, channel: trace.channel, startedAt: run.startedAt })
-    .from(trace)
-    .innerJoin(run, eq(run.id, trace.runId))
-    .where(and(anyOf(trace.runId, runIds), isNull(trace.removedAt)))
-  return rows.map((row) => ({ ...row, channel: row.channel as ChannelName }))
-}
-
-interface Chunk {
-  seq: number
-  tMs: number[]
-  v: number[]
-}
-/** All in one asking: six lanes have two dozen traces. */
-async function chunksAfter(db: Connection, known: { id: string; seq: number }[]): Promise<Map<string, Chunk[]>> {
-  const { rows } = await db.execute<{ id: string; seq: number; tMs: number[]; v: number[] }>(sql`
-    select c.trace_id as id, c.seq, to_json(c.t_ms) as "tMs", to_json(c.v) as v from json_to_recordset(${JSON.stringify(known)}::json) as known (id uuid, seq int) join trace_chunk c on c.trace_id = known.id and c.seq > known.seq order by c.trace_id, c.seq`)
-  return byKey(rows, (one) => one.id)
 }
 
 /**

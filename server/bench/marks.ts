@@ -1,5 +1,4 @@
 /** Marks of a lane: the state machine says what a press is, the rows keep it. */
-import { eq } from 'drizzle-orm'
 import { benchStep, outcomeOf, type BenchState, type MarkPayload } from '../../core/run/benchStep'
 import { problemText } from '../../core/result'
 import { parseQuantity } from '../../core/quantity/parseQuantity'
@@ -7,10 +6,10 @@ import type { UnitSystem } from '../../core/quantity/kinds'
 import type { EventKind } from '../../core/run/events'
 import type { Connection } from '../database/connection'
 import { findRuns } from '../runs/repository/findRuns'
-import { event, run } from '../database/schema'
 import { shiftTraces } from '../instruments/mergeTraces'
-import { eventRows, type EventRow } from './eventRows'
+import { eventRows, type EventRow } from './repository/eventRows'
 import { headOfMark, orderOf, stateOfRows } from './lanes'
+import { insertEvent, setRunState } from './repository/lanes'
 import { refused, TAKEN, type Ack, type Deed, type RunOnBench } from './acknowledge'
 
 const FINISHED = 'This run is finished. Correct it on its page; what was sent is kept in this browser.'
@@ -42,32 +41,13 @@ export async function takeMark(tx: Connection, found: RunOnBench, { act, deed, d
       `${deed.payload.typed ?? ''}: not a quantity that ${deed.kind === 'reading' ? 'a temperature' : 'a mass'} can be read from.`,
     )
   const { rows, state } = await standing(tx, found)
-  const next = benchStep(state, {
-    type: 'mark',
-    id: act.id,
-    kind: deed.kind,
-    nowMs: act.atMs,
-    device: deviceId,
-    payload,
-  })
+  const press = { type: 'mark' as const, id: act.id, kind: deed.kind, nowMs: act.atMs, device: deviceId, payload }
+  const next = benchStep(state, press)
   if (!next.ok) return refused(problemText(next.problem))
   const outcome = outcomeOf(next.value, act.id)!
-  // The first mark is the clock's zero.
-  const zeroMs = found.state === 'draft' ? act.atMs : found.startedAt.getTime()
-  if (found.state === 'draft') {
-    await shiftTraces(tx, found.id, act.atMs - found.startedAt.getTime())
-    await tx
-      .update(run)
-      .set({ state: 'live', startedAt: new Date(act.atMs) })
-      .where(eq(run.id, found.id))
-  }
-  const aside =
-    outcome.as === 'mark'
-      ? null
-      : outcome.as === 'twin'
-        ? { press: 'twin' as const, ofId: outcome.ofId }
-        : { press: outcome.as as 'double' | 'already' }
-  await tx.insert(event).values({
+  const zeroMs = await zeroOf(tx, found, act.atMs)
+  const aside = asideOf(outcome)
+  await insertEvent(tx, {
     id: act.id,
     runId: found.id,
     seq: nextSeq(rows),
@@ -82,6 +62,22 @@ export async function takeMark(tx: Connection, found: RunOnBench, { act, deed, d
     personId: found.personId,
   })
   return { as: outcome.as === 'undone' ? 'already' : outcome.as }
+}
+
+/** The first mark is the clock's zero. */
+async function zeroOf(tx: Connection, { id, state, startedAt }: RunOnBench, atMs: number): Promise<number> {
+  if (state !== 'draft') return startedAt.getTime()
+  await shiftTraces(tx, id, atMs - startedAt.getTime())
+  await setRunState(tx, id, { state: 'live', startedAt: new Date(atMs) })
+  return atMs
+}
+
+type Outcome = NonNullable<ReturnType<typeof outcomeOf>>
+/** Why a press is no mark of its own; null: it is one. */
+function asideOf(outcome: Outcome): { press: keyof typeof ASIDE_WORDS; ofId?: string } | null {
+  if (outcome.as === 'mark') return null
+  if (outcome.as === 'twin') return { press: 'twin', ofId: outcome.ofId }
+  return { press: outcome.as as 'double' | 'already' }
 }
 const ASIDE_WORDS = {
   twin: 'the same mark, pressed on another device',
@@ -123,7 +119,7 @@ export async function undoMark(
   const next = benchStep(state, { type: 'undo', ofId })
   const head = headOfMark(rows, ofId)
   if (!next.ok || head === null) return refused('That mark is not there to be undone.')
-  await tx.insert(event).values({
+  await insertEvent(tx, {
     id: act.id,
     runId: found.id,
     seq: nextSeq(rows),
@@ -151,7 +147,7 @@ export async function moveMark(
   const next = benchStep(state, { type: 'move', ofId, toMs })
   if (!next.ok) return refused(`${next.problem.what}.`)
   const head = headOfMark(rows, ofId)!
-  await tx.insert(event).values({
+  await insertEvent(tx, {
     id: act.id,
     runId: found.id,
     seq: nextSeq(rows),

@@ -1,5 +1,4 @@
 /** A lane set up: the run begins to exist, with what is known before anything burns. */
-import { eq, sql } from 'drizzle-orm'
 import { burnerFuelMismatch } from '../../core/kit/burnerFuel'
 import { KIND_OF_TEST } from '../../core/method/method'
 import { fuelOfKind } from '../../core/constants/fuels'
@@ -13,12 +12,10 @@ import type { Connection } from '../database/connection'
 import { hashOf } from '../database/hash'
 import { resolveRun, type ResolvedRun } from '../runs/repository/resolveRun'
 import { insertDecisions, insertMeasurements } from '../runs/repository/insertRun'
-import { run } from '../database/schema'
 import { keepKeyOf } from '../runs/repository/series'
 import { freeLane } from './lanes'
+import { insertDraft, isRun, lockLanes } from './repository/lanes'
 import { refused, refusedFor, TAKEN, type Ack, type Deed } from './acknowledge'
-
-const LANE_LOCK = 7_202_602
 
 export async function prepare(tx: Connection, { act, deed: { preparation } }: Deed<'prepare'>): Promise<Ack> {
   const typed = typedOf(act, preparation)
@@ -30,9 +27,8 @@ export async function prepare(tx: Connection, { act, deed: { preparation } }: De
   const why = burnerFuelMismatch(resolved.value.burner?.burner ?? null, resolved.value.fuelKind)
   if (why !== null && !preparation.overrides.burnerAndFuel?.trim())
     return refusedFor([{ path: 'overrides.burnerAndFuel', text: why }])
-  await tx.execute(sql`select pg_advisory_xact_lock(${LANE_LOCK})`)
-  if ((await tx.select({ id: run.id }).from(run).where(eq(run.id, act.runId))).length > 0)
-    return refused('This lane was set up already. Set it up anew.')
+  await lockLanes(tx)
+  if (await isRun(tx, act.runId)) return refused('This lane was set up already. Set it up anew.')
   const lane = await freeLane(tx, preparation.lane, LANES)
   if (lane === null) return refused('All six lanes are taken. Finish one, then prepare this again.', 'lane')
   await keepDraft(tx, { act, preparation, lane, resolved: resolved.value })
@@ -65,7 +61,7 @@ async function keepDraft(tx: Connection, { act, preparation, lane, resolved }: P
   // What stands in for instruments needs none of theirs, nor their corrections.
   const chosen = Object.entries(preparation.instruments).filter(([, id]) => id !== '')
   const instruments = rehearsal ? {} : Object.fromEntries(chosen)
-  await tx.insert(run).values({
+  await insertDraft(tx, {
     id: act.runId,
     origin: rehearsal ? 'rehearsal' : 'measured',
     kind: KIND_OF_TEST[preparation.test],

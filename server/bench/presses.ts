@@ -1,7 +1,7 @@
 /** What a finished run's page says of the presses beside its marks. */
 import type { AsidePress } from '../../shared/keptPress'
 import type { Connection } from '../database/connection'
-import { eventRows } from './eventRows'
+import { eventRows } from './repository/eventRows'
 import { headOfMark } from './lanes'
 
 /** @param pace seconds of what burns in one of the bench's: of a rehearsal as fast as it ran */

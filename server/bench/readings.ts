@@ -1,5 +1,4 @@
 /** Readings and notes of a lane. A reading taken again supersedes; both stay. */
-import { asc, eq } from 'drizzle-orm'
 import { parseQuantity } from '../../core/quantity/parseQuantity'
 import { problemText } from '../../core/result'
 import { MEASURED_QUANTITIES } from '../../shared/measuredQuantity'
@@ -7,8 +6,8 @@ import type { ReadingInstrument } from '../../shared/typedRun'
 import type { Connection } from '../database/connection'
 import { currentMeasurements } from '../database/repositories/current'
 import { insertMeasurements } from '../runs/repository/insertRun'
-import { runNote } from '../database/schema'
 import { instrumentOf } from '../kit/checks'
+import { insertNote } from './repository/lanes'
 import { refused, TAKEN, type Ack, type Deed, type RunOnBench } from './acknowledge'
 
 export async function takeReading(
@@ -42,16 +41,8 @@ export async function takeReading(
   return TAKEN
 }
 
-/** In the order of the run's clock. */
-export const notesOf = (db: Connection, runId: string) =>
-  db
-    .select({ id: runNote.id, text: runNote.text, atMs: runNote.atMs })
-    .from(runNote)
-    .where(eq(runNote.runId, runId))
-    .orderBy(asc(runNote.atMs))
-
 export async function takeNote(tx: Connection, found: RunOnBench, { act, deed: { text } }: Deed<'note'>): Promise<Ack> {
-  await tx.insert(runNote).values({
+  await insertNote(tx, {
     id: act.id,
     runId: found.id,
     text: text.trim(),

@@ -8,15 +8,16 @@ import type { MeasuredQuantity } from '../../shared/measuredQuantity'
 import type { Connection } from '../database/connection'
 import { currentEvents, currentMeasurements } from '../database/repositories/current'
 import { channelTraces } from '../database/repositories/traces'
-import { measurement } from '../database/schema'
 import type { RunOnBench } from './acknowledge'
+import { insertReadings } from './repository/lanes'
 
 interface Sent {
   quantity: MeasuredQuantity
   channel: ChannelName
   unit: string
   says: (value: number) => string
-  /** Seconds of the run. */ over: (times: Times) => [from: number, to: number]
+  /** Seconds of the run. */
+  over: (times: Times) => [from: number, to: number]
 }
 interface Times {
   potOnS: number
@@ -89,5 +90,5 @@ export async function takeSentReadings(tx: Connection, found: RunOnBench): Promi
       },
     ]
   })
-  if (rows.length > 0) await tx.insert(measurement).values(rows)
+  await insertReadings(tx, rows)
 }

@@ -1,20 +1,21 @@
 /** The one service of the bench: acts taken one by one, each in a transaction of its own, each once. */
-import { eq, sql } from 'drizzle-orm'
 import { readAct, type BenchAck, type BenchAct } from '../../shared/benchAct'
 import type { Connection, Database } from '../database/connection'
 import { failureOf, type Failure } from '../database/failure'
 import { hashOf } from '../database/hash'
-import { benchAct, device, run } from '../database/schema'
 import { refused, type Ack } from './acknowledge'
 import { prepare } from './prepare'
 import { clearLane, finishRun } from './endOfRun'
 import { moveMark, takeMark, undoMark } from './marks'
-import { appendChange } from './outbox'
+import { insertAct, insertDevice, lockAct, takenAct } from './repository/acts'
+import { lockRun } from './repository/lanes'
+import { appendChange } from './repository/outbox'
 import { takeNote, takeReading } from './readings'
 
 export interface TakenActs {
   acks: BenchAck[]
-  /** The database failed at an act; what is acknowledged is stored. Null: it did not. */ broke: Failure | null
+  /** The database failed at an act; what is acknowledged is stored. Null: it did not. */
+  broke: Failure | null
 }
 
 /** In the order they came. What cannot be read or taken is refused by itself; the others go on. */
@@ -24,7 +25,7 @@ export async function takeActs(
 ): Promise<TakenActs> {
   const acks: BenchAck[] = []
   try {
-    await db.insert(device).values(from).onConflictDoNothing()
+    await insertDevice(db, from)
     for (const input of acts) {
       const read = await readOrRefuse(input)
       acks.push(
@@ -72,12 +73,8 @@ async function takeOrRefuse(db: Database, deviceId: string, act: BenchAct): Prom
 async function takeAct(db: Database, deviceId: string, act: BenchAct): Promise<BenchAck> {
   const bodyHash = hashOf({ runId: act.runId, deed: act.deed })
   return db.transaction(async (tx) => {
-    // Two deliveries of one act wait for each other here.
-    await tx.execute(sql`select pg_advisory_xact_lock(hashtextextended(${act.id}, 0))`)
-    const [known] = await tx
-      .select({ bodyHash: benchAct.bodyHash, ack: benchAct.ack })
-      .from(benchAct)
-      .where(eq(benchAct.id, act.id))
+    await lockAct(tx, act.id)
+    const known = await takenAct(tx, act.id)
     if (known)
       return known.bodyHash === bodyHash
         ? known.ack
@@ -89,7 +86,7 @@ async function takeAct(db: Database, deviceId: string, act: BenchAct): Promise<B
     const ack: BenchAck = { id: act.id, ...(await takeDeed(tx, deviceId, act)) }
     // What was refused may be sent again when its reason is gone.
     if (ack.as === 'refused') return ack
-    await tx.insert(benchAct).values({ id: act.id, runId: act.runId, deviceId, type: act.deed.type, bodyHash, ack })
+    await insertAct(tx, { id: act.id, runId: act.runId, deviceId, type: act.deed.type, bodyHash, ack })
     await appendChange(tx, act.runId)
     return ack
   })
@@ -98,7 +95,7 @@ async function takeAct(db: Database, deviceId: string, act: BenchAct): Promise<B
 async function takeDeed(tx: Connection, deviceId: string, act: BenchAct): Promise<Ack> {
   const { deed } = act
   if (deed.type === 'prepare') return prepare(tx, { act, deed, deviceId })
-  const [found] = await tx.select().from(run).where(eq(run.id, act.runId)).for('update')
+  const found = await lockRun(tx, act.runId)
   if (!found) return refused('This run is not on the bench: its lane was cleared, or its beginning was never sent.')
   if (found.lane === null) return refused('This run was not made on the bench. Correct it on its page.')
   switch (deed.type) {

@@ -1,7 +1,7 @@
 import type { EventStreamMessage } from 'h3'
 import { readBenchNow, readBenchSince } from '#server/bench/lanes'
 import { stillReads } from '#server/http/slowReader'
-import { lastSeq } from '#server/bench/outbox'
+import { lastSeq } from '#server/bench/repository/outbox'
 import { isLetIn } from '#server/share/repository/devices'
 import type { Bench, BenchPush, SamplesHad } from '#shared/bench'
 

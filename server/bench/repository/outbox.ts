@@ -2,8 +2,8 @@
  * The outbox: changes in the order of committing. NOTIFY tells every server process that there is something to ask for.
  */
 import { and, asc, eq, gt, max, sql } from 'drizzle-orm'
-import type { Connection } from '../database/connection'
-import { change } from '../database/schema'
+import type { Connection } from '../../database/connection'
+import { change } from '../../database/schema'
 
 const BENCH_STREAM = 'bench'
 export const CHANGE_CHANNEL = 'vulcanum_change'

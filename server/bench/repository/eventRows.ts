@@ -3,9 +3,9 @@
  * after another: a process reads a row once, and six lanes pressed for half an hour cost no more than new ones.
  */
 import { and, asc, eq, gte, or } from 'drizzle-orm'
-import type { Connection } from '../database/connection'
-import { byKey } from '../database/byKey'
-import { event } from '../database/schema'
+import type { Connection } from '../../database/connection'
+import { byKey } from '../../database/byKey'
+import { event } from '../../database/schema'
 
 const COLUMNS = {
   id: event.id,
