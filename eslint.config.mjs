@@ -55,6 +55,24 @@ export default withNuxt(
     'shared imports only core.',
   ),
   layer(['server/**/*.ts'], ['**/app/**', '~/*', '@/*', 'vue', 'pinia'], 'server imports core and shared.'),
+  {
+    files: ['server/**/*.ts'],
+    ignores: ['server/**/repository/**', 'server/**/repository.ts', 'server/database/**'],
+    rules: {
+      '@typescript-eslint/no-restricted-imports': [
+        'error',
+        {
+          patterns: [
+            {
+              group: ['drizzle-orm', 'drizzle-orm/*', '**/database/schema', '**/database/schema/*'],
+              allowTypeImports: true,
+              message: 'SQL is spoken by repositories and migrations.',
+            },
+          ],
+        },
+      ],
+    },
+  },
   layer(
     ['app/**/*.ts', 'app/**/*.vue'],
     ['**/server/**', '#server/*', 'drizzle-orm', 'pg', 'node:*'],

@@ -1,7 +1,7 @@
 /** How a run leaves the bench: finished, or cleared before anything burned. */
 import { v7 as uuidv7 } from 'uuid'
 import type { Connection } from '../database/connection'
-import { mergeTraces } from '../instruments/mergeTraces'
+import { mergeTraces } from '../instruments/repository/mergeTraces'
 import { recompute } from '../runs/recompute'
 import { insertVoid } from '../runs/repository/care'
 import { hasMoreThanReadings, removeDraft, setRunState } from './repository/lanes'

@@ -6,7 +6,7 @@ import type { SamplesHad, SamplesPush } from '../../shared/bench'
 import type { ChannelName } from '../../shared/channels'
 import type { Connection } from '../database/connection'
 import type { Notices } from '../database/notices'
-import { SAMPLES_CHANNEL } from '../instruments/storeParts'
+import { SAMPLES_CHANNEL } from '../instruments/repository/parts'
 import { runsOnBench } from './repository/lanes'
 import { chunksAfter, tracesOfRuns, type Chunk } from './repository/samples'
 

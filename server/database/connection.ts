@@ -16,6 +16,10 @@ export function openDatabase(url: string, maximum = 10): { db: Database; close: 
   return { db: drizzle(pool, { schema }), close: () => pool.end() }
 }
 
+/** Over one connection of somebody's, whose transactions are theirs. */
+export const connectionOver = (client: pg.ClientBase): Database =>
+  drizzle(client as pg.Client, { schema }) as unknown as Database
+
 /** Whether it answers; throws where it does not. */
 export async function ping(db: Connection): Promise<void> {
   await db.execute(sql`select 1`)

@@ -1,10 +1,8 @@
 /** Loads the demonstration by the same services as a person's kit and runs. */
-import { eq } from 'drizzle-orm'
 import { v7 as uuidv7 } from 'uuid'
 import { emptyTypedRun } from '../../shared/typedRun'
 import type { Database, Connection } from '../database/connection'
 import { setNow } from '../database/repositories/now'
-import { person, workspace } from '../database/schema'
 import { backfillRows } from '../runs/recompute'
 import { logRun } from '../runs/logRun'
 import { careForRun } from '../runs/runCare'
@@ -14,14 +12,14 @@ import { PLACES } from './kit'
 import { campaignRuns } from './campaign'
 import { laterChanges } from './laterChanges'
 import { loadKit, type DemoKit } from './loadKit'
+import { hasPeople, markLoaded } from './repository'
 import { TYPED_RUNS, type DemoRun } from './runs'
 import { seriesRuns } from './series'
 
 /** All or nothing: a load that was interrupted leaves an empty database behind. Reports how far it is. */
 export async function loadDemonstration(db: Database, say: (line: string) => void, nowMs: number): Promise<void> {
   await db.transaction(async (tx) => {
-    const existing = await tx.select({ id: person.id }).from(person).limit(1)
-    if (existing.length > 0)
+    if (await hasPeople(tx))
       throw new Error('This database has people in it already: the demonstration is not loaded over them.')
     const kit = await loadKit(tx, say)
     const runs = [...TYPED_RUNS, ...campaignRuns(), ...seriesRuns()].sort((a, b) => a.at.localeCompare(b.at))
@@ -31,7 +29,7 @@ export async function loadDemonstration(db: Database, say: (line: string) => voi
     await laterChanges(tx, kit)
     await setNow(tx, { placeId: kit.places.saddle!, readings: [], clear: [] })
     say(`runs: ${runs.length}`)
-    await tx.update(workspace).set({ loaded: true }).where(eq(workspace.only, true))
+    await markLoaded(tx)
   })
 }
 
@@ -42,47 +40,15 @@ async function loadRun(
 ): Promise<void> {
   const blank = emptyTypedRun(run.id, 'metric')
   const drawn = run.fromCanisterG === undefined ? null : await canisters.draw(run, run.fromCanisterG)
-  const test = run.test ?? 'boil'
   const personId = kit.people[run.who]!
-  const outcome = await logRun(
-    tx,
-    {
-      ...blank,
-      startedAt: run.at,
-      zone: PLACES[run.place].zone,
-      personId,
-      placeId: kit.places[run.place],
-      setupId: kit.setups[run.setup],
-      test,
-      methodId: shippedId(test),
-      fuelBatchId: kit.fuels[run.fuel],
-      containerId: drawn?.containerId ?? null,
-      instruments: {
-        ...blank.instruments,
-        temperature: kit.things.probe,
-        mass:
-          run.measured.scaleResolution === undefined || run.measured.scaleResolution === '0.1 g'
-            ? kit.things.fineScale
-            : '',
-        wind: kit.things.cups,
-      },
-      measured: { ...blank.measured, ...run.measured, ...drawn?.measured },
-      times: {
-        ...blank.times,
-        ...(run.times.lit !== undefined && run.times.potOn === undefined ? { potOn: '' } : {}),
-        ...run.times,
-      },
-      lines: run.lines ?? [],
-      setting: run.setting ?? '',
-      breakIn: run.breakIn ?? false,
-      stoppedReason: run.stoppedReason ?? '',
-      notes: run.notes,
-      takeBurnShare: run.takeBurnShare ?? false,
-      trace: run.trace ?? [],
-    },
-    nowMs,
-    { refresh: false },
-  )
+  const typed = {
+    ...blank,
+    ...partsOf(run, kit, blank),
+    ...formOf(run, blank),
+    containerId: drawn?.containerId ?? null,
+  }
+  const sent = { ...typed, measured: { ...blank.measured, ...run.measured, ...drawn?.measured } }
+  const outcome = await logRun(tx, sent, nowMs, { refresh: false })
   if ('problems' in outcome)
     throw new Error(`Run ${run.id}: ${outcome.problems.map((problem) => problem.text).join(' ')}`)
   const care = async (what: object) => {
@@ -92,4 +58,44 @@ async function loadRun(
   }
   for (const [scale, step] of Object.entries(run.seen ?? {})) await care({ what: 'observe', scale, step })
   if (run.voided !== undefined) await care({ what: 'void', reason: run.voided })
+}
+
+type Blank = ReturnType<typeof emptyTypedRun>
+
+/** What it was burned with, by whom, and where. */
+function partsOf(run: DemoRun, { people, places, setups, fuels, things }: DemoKit, blank: Blank) {
+  const test = run.test ?? 'boil'
+  const resolution = run.measured.scaleResolution ?? FINE
+  return {
+    personId: people[run.who]!,
+    placeId: places[run.place],
+    zone: PLACES[run.place].zone,
+    setupId: setups[run.setup],
+    fuelBatchId: fuels[run.fuel],
+    test,
+    methodId: shippedId(test),
+    instruments: {
+      ...blank.instruments,
+      temperature: things.probe,
+      mass: resolution === FINE ? things.fineScale : '',
+      wind: things.cups,
+    },
+  }
+}
+/** What the finer scale reads to. */
+const FINE = '0.1 g'
+
+function formOf(run: DemoRun, blank: Blank) {
+  const withoutPot = run.times.lit !== undefined && run.times.potOn === undefined
+  return {
+    startedAt: run.at,
+    times: { ...blank.times, ...(withoutPot ? { potOn: '' } : {}), ...run.times },
+    lines: run.lines ?? [],
+    setting: run.setting ?? '',
+    breakIn: run.breakIn ?? false,
+    stoppedReason: run.stoppedReason ?? '',
+    notes: run.notes,
+    takeBurnShare: run.takeBurnShare ?? false,
+    trace: run.trace ?? [],
+  }
 }

@@ -1,5 +1,4 @@
 /** Imports as their pages read them; and throwing away what was staged. */
-import { and, desc, eq, inArray, lt, sql } from 'drizzle-orm'
 import { guessMapping, LOOKED_AT } from '../../shared/tableImport/guess'
 import type { ImportLine, ImportPage, ImportPreview, StoredMapping } from '../../shared/tableImport/imports'
 import { EMPTY_UNKNOWN, SHOWN } from '../../shared/tableImport/imports'
@@ -11,21 +10,28 @@ import { fromSI, unitOf } from '../../core/quantity/units'
 import { problemText } from '../../core/result'
 import { CHANNELS, type ChannelName } from '../../shared/channels'
 import type { Connection, Database } from '../database/connection'
-import { tableImport } from '../database/schema'
 import { invalidAt, notFound, saved, type Outcome } from '../kit/outcome'
 import { readDocuments } from './documents'
 import { previewTable } from './preview'
+import {
+  deleteOldStaged,
+  deleteStaged,
+  importRow,
+  importRows,
+  newestOfHeadings,
+  putBack,
+  type ImportRow,
+} from './repository/imports'
 import { headsOf, rowsOf } from './stage'
 import { isAbandoned, storedAlike } from './store'
 
-type Row = typeof tableImport.$inferSelect
-
+const MOST_LISTED = 200
 /** Those that were stored, newest first; and what is still staged. */
 export async function listImports(db: Connection): Promise<ImportLine[]> {
-  return (await db.select().from(tableImport).orderBy(desc(tableImport.createdAt)).limit(200)).map(lineOf)
+  return (await importRows(db, MOST_LISTED)).map(lineOf)
 }
 
-function lineOf(row: Row): ImportLine {
+function lineOf(row: ImportRow): ImportLine {
   const { id, fileName, kind, state, createdAt, storedAt, undoneAt, sheets, done, stored, leftOut, trouble, mapping } =
     row
   return {
@@ -47,94 +53,64 @@ function lineOf(row: Row): ImportLine {
 
 export async function findImport(db: Database, id: string): Promise<ImportPage | null> {
   const row = await standing(db, id)
-  if (!row) return null
+  if (row === null) return null
   const heads = row.state === 'staged' || row.state === 'storing' ? await headsOf(db, id) : []
-  const before = await mappedAlike(db, row)
-  const sheet = Math.max(
-    0,
-    heads.findIndex((rows) => rows.length > 1),
-  )
-  const looked = (heads[sheet] ?? []).slice(0, LOOKED_AT)
-  const table = row.kind === 'table' && looked.length > 0
+  const before = await newestOfHeadings(db, row)
   return {
     ...lineOf(row),
     sheets: row.sheets,
     notes: row.notes,
-    heads: row.kind === 'table' ? heads.map((rows) => rows.slice(0, 12)) : [],
+    heads: row.kind === 'table' ? heads.map((rows) => rows.slice(0, SHOWN_HEAD)) : [],
     mapping: row.mapping,
-    guessed:
-      before?.mapping.what === 'runs'
-        ? before.mapping.mapping
-        : row.kind === 'documents' || table
-          ? guessMapping(table ? looked : [], { zone: '', sheet })
-          : null,
-    guessedTrace:
-      before?.mapping.what === 'trace'
-        ? { ...before.mapping.mapping, runId: '' }
-        : table
-          ? guessChannels(looked, sheet)
-          : null,
+    ...guessedOf(row.kind, heads, before?.mapping ?? null),
     guessedFrom: before === null ? null : { fileName: before.fileName, at: before.at },
     alike: await storedAlike(db, row),
     runId: row.mapping?.what === 'trace' ? row.mapping.mapping.runId : null,
   }
 }
+/** As many first rows of a sheet are shown. */
+const SHOWN_HEAD = 12
+
+/** As the newest table of the same headings was read; else by what the first sheet with rows says. */
+function guessedOf(
+  kind: ImportRow['kind'],
+  heads: readonly string[][][],
+  before: StoredMapping | null,
+): Pick<ImportPage, 'guessed' | 'guessedTrace'> {
+  const sheet = Math.max(
+    0,
+    heads.findIndex((rows) => rows.length > 1),
+  )
+  const looked = kind === 'table' ? (heads[sheet] ?? []).slice(0, LOOKED_AT) : []
+  const isTable = looked.length > 0
+  const asRuns = isTable || kind === 'documents' ? guessMapping(looked, { zone: '', sheet }) : null
+  const asTrace = isTable ? guessChannels(looked, sheet) : null
+  return {
+    guessed: before?.what === 'runs' ? before.mapping : asRuns,
+    guessedTrace: before?.what === 'trace' ? { ...before.mapping, runId: '' } : asTrace,
+  }
+}
 
 /** One whose process ended while it stored is staged again. */
-async function standing(db: Database, id: string): Promise<Row | null> {
-  const [row] = await db.select().from(tableImport).where(eq(tableImport.id, id))
-  if (!row) return null
-  if (row.state !== 'storing') return row
+async function standing(db: Database, id: string): Promise<ImportRow | null> {
+  const row = await importRow(db, id)
+  if (row?.state !== 'storing') return row
   const trouble = 'The server ended while this was stored. Nothing of it was kept; store it again.'
   return db.transaction(async (tx) => {
     if (!(await isAbandoned(tx, row))) return row
     // Between the reading and the lock it may have been stored.
-    await tx
-      .update(tableImport)
-      .set({ state: 'staged', done: 0, trouble })
-      .where(and(eq(tableImport.id, id), eq(tableImport.state, 'storing')))
-    const [now] = await tx.select().from(tableImport).where(eq(tableImport.id, id))
-    return now!
+    await putBack(tx, id, trouble)
+    return importRow(tx, id)
   })
-}
-
-/** How the newest stored table of the same headings was read. What was chosen for its names is remembered with it. */
-async function mappedAlike(
-  db: Connection,
-  { id, headingsHash, kind }: Row,
-): Promise<{ mapping: StoredMapping; fileName: string; at: string } | null> {
-  const [row] = await db
-    .select()
-    .from(tableImport)
-    .where(
-      and(
-        eq(tableImport.headingsHash, headingsHash),
-        eq(tableImport.kind, kind),
-        inArray(tableImport.state, ['stored', 'undone']),
-        sql`${tableImport.id} <> ${id}`,
-      ),
-    )
-    .orderBy(desc(tableImport.storedAt))
-    .limit(1)
-  return row?.mapping ? { mapping: row.mapping, fileName: row.fileName, at: row.storedAt!.toISOString() } : null
 }
 
 /** What was staged and never stored is of no use after a while. */
 const KEPT_DAYS = 7
-export async function dropOldStaged(db: Connection): Promise<void> {
-  await db
-    .delete(tableImport)
-    .where(
-      and(eq(tableImport.state, 'staged'), lt(tableImport.createdAt, sql`now() - make_interval(days => ${KEPT_DAYS})`)),
-    )
-}
-export async function dropStaged(db: Connection, id: string): Promise<Outcome<null>> {
-  const gone = await db
-    .delete(tableImport)
-    .where(and(eq(tableImport.id, id), eq(tableImport.state, 'staged')))
-    .returning({ id: tableImport.id })
-  return gone.length > 0 ? saved(null) : invalidAt('', 'This is stored, or gone already. What is stored can be undone.')
-}
+export const dropOldStaged = (db: Connection): Promise<void> => deleteOldStaged(db, KEPT_DAYS)
+export const dropStaged = async (db: Connection, id: string): Promise<Outcome<null>> =>
+  (await deleteStaged(db, id))
+    ? saved(null)
+    : invalidAt('', 'This is stored, or gone already. What is stored can be undone.')
 
 export type ReadStored =
   { ok: true; mapping: StoredMapping } | { ok: false; problems: { path: string; text: string }[] }
@@ -158,8 +134,8 @@ export async function previewImport(
 ): Promise<Outcome<ImportPreview>> {
   const read = readStoredMapping(input)
   if (!read.ok) return { status: 'invalid', problems: read.problems }
-  const [row] = await db.select().from(tableImport).where(eq(tableImport.id, id))
-  if (!row) return notFound('import')
+  const row = await importRow(db, id)
+  if (row === null) return notFound('import')
   const { mapping } = read
   if (mapping.what === 'trace')
     return saved(previewTrace(await rowsOf<string[]>(db, id, mapping.mapping.sheet), mapping.mapping))

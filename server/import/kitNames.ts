@@ -1,27 +1,14 @@
 /** Names in somebody's table, found in the kit by what they say, by what was chosen for them, or to be made. */
 import type { PressureFacts } from '../../core/air/pressureOf'
-import { asc, desc, eq } from 'drizzle-orm'
 import type { BurnerKind } from '../../core/formats/document'
 import { burnerFuelMismatch } from '../../core/kit/burnerFuel'
 import { FUELS } from '../../core/constants/fuels'
 import type { MethodBody } from '../../core/method/method'
-import type { BurnerProperties } from '../../shared/thing'
 import type { NameChoice, TableMapping } from '../../shared/tableImport/mapping'
 import type { NameTarget } from '../../shared/tableImport/targets'
 import type { Connection } from '../database/connection'
-import {
-  fuel,
-  fuelBatch,
-  method,
-  methodVersion,
-  person,
-  place,
-  placeVersion,
-  setup,
-  setupPart,
-  setupVersion,
-  thingVersion,
-} from '../database/schema'
+import { listPeople } from '../kit/repository/people'
+import { burnersOfSetups, namedBatches, namedMethods, namedPlaces, namedSetups } from './repository/namedKit'
 
 /** `key`: its id, or of what is still to be made a word of its own. */
 export interface Named<T> {
@@ -73,76 +60,26 @@ const low = (name: string) => name.trim().toLowerCase()
 
 /** Everything with a name, newest versions; what was retired is not found by its name. */
 export async function kitByName(db: Connection): Promise<Kit> {
-  const setups = await db
-    .selectDistinctOn([setup.id], {
-      id: setup.id,
-      name: setup.name,
-      retired: setup.retiredAt,
-      versionId: setupVersion.id,
-    })
-    .from(setup)
-    .innerJoin(setupVersion, eq(setupVersion.setupId, setup.id))
-    .orderBy(setup.id, desc(setupVersion.n))
-  const burners = new Map(
-    (
-      await db
-        .select({ id: setupPart.setupVersionId, properties: thingVersion.properties })
-        .from(setupPart)
-        .innerJoin(thingVersion, eq(thingVersion.id, setupPart.thingVersionId))
-        .where(eq(setupPart.role, 'burner'))
-    ).map((one) => [one.id, one.properties as BurnerProperties]),
-  )
-  const places = await db
-    .selectDistinctOn([place.id], {
-      id: place.id,
-      name: place.name,
-      versionId: placeVersion.id,
-      pressure: {
-        altitudeM: placeVersion.altitudeM,
-        stationPressurePa: placeVersion.stationPressurePa,
-        seaLevelPressurePa: placeVersion.seaLevelPressurePa,
-      },
-    })
-    .from(place)
-    .innerJoin(placeVersion, eq(placeVersion.placeId, place.id))
-    .orderBy(place.id, desc(placeVersion.n))
-  const batches = await db
-    .select({ id: fuelBatch.id, batch: fuelBatch.name, name: fuel.name, kind: fuel.kind, retired: fuelBatch.retiredAt })
-    .from(fuelBatch)
-    .innerJoin(fuel, eq(fuel.id, fuelBatch.fuelId))
-    .orderBy(asc(fuelBatch.createdAt))
-  const methods = await db
-    .selectDistinctOn([method.id], {
-      id: method.id,
-      name: method.name,
-      retired: method.retiredAt,
-      versionId: methodVersion.id,
-      body: methodVersion.body,
-    })
-    .from(method)
-    .innerJoin(methodVersion, eq(methodVersion.methodId, method.id))
-    .orderBy(method.id, desc(methodVersion.n))
-  const people = await db.select({ id: person.id, name: person.name }).from(person)
+  const setups = await namedSetups(db)
+  const burners = await burnersOfSetups(db)
+  const places = await namedPlaces(db)
+  const batches = await namedBatches(db)
+  const methods = await namedMethods(db)
+  const people = await listPeople(db)
   return {
-    setup: setups
-      .filter((one) => one.retired === null)
-      .map(({ id, name, versionId }) => ({
-        id,
-        names: [name],
-        is: { versionId, burner: burners.get(versionId)?.burner ?? null },
-      })),
+    setup: setups.map(({ id, name, versionId }) => ({
+      id,
+      names: [name],
+      is: { versionId, burner: burners.get(versionId)?.burner ?? null },
+    })),
     place: places.map(({ id, name, versionId, pressure }) => ({ id, names: [name], is: { versionId, pressure } })),
-    fuel: batches
-      .filter((one) => one.retired === null)
-      .map(({ id, batch, name, kind }) => ({
-        id,
-        names: [`${name}, ${batch}`, `${name} ${batch}`, name, kind, FUELS[kind]?.name ?? kind],
-        is: { kind },
-      })),
+    fuel: batches.map(({ id, batch, name, kind }) => ({
+      id,
+      names: [`${name}, ${batch}`, `${name} ${batch}`, name, kind, FUELS[kind]?.name ?? kind],
+      is: { kind },
+    })),
     person: people.map(({ id, name }) => ({ id, names: [name], is: null })),
-    method: methods
-      .filter((one) => one.retired === null)
-      .map(({ id, name, versionId, body }) => ({ id, names: [name], is: { versionId, body } })),
+    method: methods.map(({ id, name, versionId, body }) => ({ id, names: [name], is: { versionId, body } })),
   }
 }
 
@@ -174,9 +111,15 @@ export function findName<K extends NameTarget>(
 }
 
 /** Why a burner and a fuel of a row do not belong together; null: they may. */
-export function mismatchOf(setup_: Named<KnownSetup> | null, fuel_: Named<KnownFuel> | null): string | null {
-  const burner =
-    setup_?.is?.burner ?? (setup_?.make && 'burner' in setup_.make.choice ? (setup_.make.choice.burner ?? null) : null)
-  const kind = fuel_?.is?.kind ?? (fuel_?.make && 'fuel' in fuel_.make.choice ? (fuel_.make.choice.fuel ?? null) : null)
-  return kind === null ? null : burnerFuelMismatch(burner ?? null, kind)
+export function mismatchOf(setup: Named<KnownSetup> | null, fuel: Named<KnownFuel> | null): string | null {
+  const burner = setup?.is?.burner ?? chosenFor(setup, 'burner')
+  const kind = fuel?.is?.kind ?? chosenFor(fuel, 'fuel')
+  return kind === null ? null : burnerFuelMismatch(burner, kind)
+}
+
+type MakeChoice = Extract<NameChoice, { make: true }>
+/** What was chosen for a name that is still to be made. */
+function chosenFor<K extends 'burner' | 'fuel'>(one: Named<unknown> | null, key: K): NonNullable<MakeChoice[K]> | null {
+  const choice = one?.make?.choice
+  return choice !== undefined && 'make' in choice ? (choice[key] ?? null) : null
 }

@@ -1,14 +1,9 @@
-/**
- * Kit that a table names and the workspace does not have, made by the services of the kit; and retired with the table
- * when that is undone.
- */
-import { and, eq, inArray, isNull, notExists, sql } from 'drizzle-orm'
+/** Kit that a table names and the workspace does not have, made by the services of the kit. */
 import { v7 as uuidv7 } from 'uuid'
 import { FUELS } from '../../core/constants/fuels'
 import type { ImportMade } from '../../shared/tableImport/imports'
 import type { NameTarget } from '../../shared/tableImport/targets'
 import type { Connection } from '../database/connection'
-import { fuelBatch, run, setup, setupPart, setupVersion, thing, thingVersion } from '../database/schema'
 import { saveBatch } from '../kit/fuels'
 import { savePerson, savePlace } from '../kit/places'
 import { saveSetup } from '../kit/saveSetup'
@@ -34,114 +29,69 @@ export async function makeKit(
 ): Promise<{ made: ImportMade; idsOf: (row: ResolvedRow) => RowIds }> {
   const all = nothingMade()
   const ids = new Map<string, string>()
-  const wanted = new Map<string, { target: NameTarget; one: Named<unknown> }>()
+  for (const { target, key, make } of wantedBy(rows))
+    ids.set(`${target} ${key}`, await MAKE[target](tx, all, make, zone))
+  return { made: all, idsOf: await idsIn(tx, (target, key) => ids.get(`${target} ${key}`)!) }
+}
+
+type Made = NonNullable<Named<unknown>['make']>
+const MADE_HERE = ['setup', 'fuel', 'place', 'person'] as const
+type MadeHere = (typeof MADE_HERE)[number]
+
+/** Each once, however many rows name it. */
+function wantedBy(rows: readonly ResolvedRow[]): { target: MadeHere; key: string; make: Made }[] {
+  const wanted = new Map<string, { target: MadeHere; key: string; make: Made }>()
   for (const row of rows)
-    for (const target of ['setup', 'fuel', 'place', 'person'] as const)
-      if (row[target]?.make) wanted.set(`${target} ${row[target]!.key}`, { target, one: row[target]! })
-  for (const [
-    key,
-    {
-      target,
-      one: { make },
-    },
-  ] of wanted) {
-    const { name, choice } = make!
-    const kind = 'make' in choice ? choice : { make: true as const }
-    if (target === 'person') all.people.push(made(await savePerson(tx, { id: uuidv7(), name })).id)
-    if (target === 'place')
-      all.places.push(made(await savePlace(tx, newRecord({ name, zone, altitudeM: '' }))).record.id)
-    if (target === 'fuel')
-      all.batches.push(
-        made(
-          await saveBatch(
-            tx,
-            newRecord({
-              kind: kind.fuel || 'isobutane-propane',
-              fuel: name,
-              batch: FUELS[kind.fuel || 'isobutane-propane']!.name === name ? 'brought in' : 'first batch',
-            }),
-          ),
-        ).record.id,
-      )
-    if (target === 'setup') {
-      const burner = made(
-        await saveThing(tx, { ...newRecord({ name, burner: kind.burner || 'canister-top' }), kind: 'burner' }),
-      )
-      all.things.push(burner.record.id)
-      all.setups.push(
-        made(await saveSetup(tx, { ...newRecord({ name }), parts: { burner: burner.versions[0]!.id } })).record.id,
-      )
+    for (const target of MADE_HERE) {
+      const one = row[target]
+      if (one?.make) wanted.set(`${target} ${one.key}`, { target, key: one.key, make: one.make })
     }
-    ids.set(
-      key,
-      (target === 'person'
-        ? all.people
-        : target === 'place'
-          ? all.places
-          : target === 'fuel'
-            ? all.batches
-            : all.setups
-      ).at(-1)!,
-    )
-  }
+  return [...wanted.values()]
+}
+
+const USUAL_FUEL = 'isobutane-propane'
+const USUAL_BURNER = 'canister-top'
+
+/** Makes one by its service, and keeps it with what was made. @returns its id */
+const MAKE: Record<MadeHere, (tx: Connection, all: ImportMade, what: Made, zone: string) => Promise<string>> = {
+  person: async (tx, all, { name }) => kept(all.people, made(await savePerson(tx, { id: uuidv7(), name })).id),
+  place: async (tx, all, { name }, zone) =>
+    kept(all.places, made(await savePlace(tx, newRecord({ name, zone, altitudeM: '' }))).record.id),
+  fuel: async (tx, all, { name, choice }) => {
+    const kind = ('make' in choice && choice.fuel) || USUAL_FUEL
+    const batch = FUELS[kind]!.name === name ? 'brought in' : 'first batch'
+    return kept(all.batches, made(await saveBatch(tx, newRecord({ kind, fuel: name, batch }))).record.id)
+  },
+  setup: async (tx, all, { name, choice }) => {
+    const kind = ('make' in choice && choice.burner) || USUAL_BURNER
+    const burner = made(await saveThing(tx, { ...newRecord({ name, burner: kind }), kind: 'burner' }))
+    kept(all.things, burner.record.id)
+    const parts = { burner: burner.versions[0]!.id }
+    return kept(all.setups, made(await saveSetup(tx, { ...newRecord({ name }), parts })).record.id)
+  },
+}
+function kept(list: string[], id: string): string {
+  list.push(id)
+  return id
+}
+
+/** @param madeId of what was made just now */
+async function idsIn(
+  tx: Connection,
+  madeId: (target: NameTarget, key: string) => string,
+): Promise<(row: ResolvedRow) => RowIds> {
   const kit = await kitByName(tx)
-  const idOf = (target: NameTarget, one: Named<unknown>) => (one.make ? ids.get(`${target} ${one.key}`)! : one.key)
+  const idOf = (target: NameTarget, one: Named<unknown>) => (one.make ? madeId(target, one.key) : one.key)
   const [setups, places, methods] = [
     new Map(kit.setup.map((one) => [one.id, one.is.versionId])),
     new Map(kit.place.map((one) => [one.id, one.is.versionId])),
     new Map(kit.method.map((one) => [one.id, one.is.versionId])),
   ]
-  return {
-    made: all,
-    idsOf: (row) => ({
-      setupVersionId: setups.get(idOf('setup', row.setup))!,
-      fuelBatchId: idOf('fuel', row.fuel),
-      personId: idOf('person', row.person),
-      placeVersionId: row.place === null ? null : places.get(idOf('place', row.place))!,
-      methodVersionId: row.method === null ? null : methods.get(idOf('method', row.method))!,
-    }),
-  }
-}
-
-/**
- * What an import made and no standing run uses is offered no more. Places and people stay: they are names, and harm
- * nothing.
- */
-export async function retireMade(tx: Connection, { setups, things, batches }: ImportMade): Promise<void> {
-  const counts = and(inArray(run.state, ['finished', 'draft', 'live']))
-  const now = new Date()
-  if (setups.length > 0) {
-    const used = tx
-      .select({ one: sql`1` })
-      .from(run)
-      .innerJoin(setupVersion, eq(setupVersion.id, run.setupVersionId))
-      .where(and(counts, eq(setupVersion.setupId, setup.id)))
-    await tx
-      .update(setup)
-      .set({ retiredAt: now })
-      .where(and(inArray(setup.id, setups), isNull(setup.retiredAt), notExists(used)))
-  }
-  if (things.length > 0) {
-    const inSetup = tx
-      .select({ one: sql`1` })
-      .from(setupPart)
-      .innerJoin(thingVersion, eq(thingVersion.id, setupPart.thingVersionId))
-      .innerJoin(setupVersion, eq(setupVersion.id, setupPart.setupVersionId))
-      .innerJoin(setup, eq(setup.id, setupVersion.setupId))
-      .where(and(eq(thingVersion.thingId, thing.id), isNull(setup.retiredAt)))
-    await tx
-      .update(thing)
-      .set({ retiredAt: now })
-      .where(and(inArray(thing.id, things), isNull(thing.retiredAt), notExists(inSetup)))
-  }
-  if (batches.length > 0) {
-    const used = tx
-      .select({ one: sql`1` })
-      .from(run)
-      .where(and(counts, eq(run.fuelBatchId, fuelBatch.id)))
-    await tx
-      .update(fuelBatch)
-      .set({ retiredAt: now })
-      .where(and(inArray(fuelBatch.id, batches), isNull(fuelBatch.retiredAt), notExists(used)))
-  }
+  return (row) => ({
+    setupVersionId: setups.get(idOf('setup', row.setup))!,
+    fuelBatchId: idOf('fuel', row.fuel),
+    personId: idOf('person', row.person),
+    placeVersionId: row.place === null ? null : places.get(idOf('place', row.place))!,
+    methodVersionId: row.method === null ? null : methods.get(idOf('method', row.method))!,
+  })
 }

@@ -1,7 +1,6 @@
 /**
  * What would be stored of a table of runs, row by row, before anything is: every row is read as storing would read it.
  */
-import { inArray } from 'drizzle-orm'
 import { asksDateOrder, asksUnit, askedDecimal } from '../../shared/tableImport/guess'
 import { EMPTY_UNKNOWN, SHOWN, type ImportPreview, type PreviewRow } from '../../shared/tableImport/imports'
 import type { TableMapping } from '../../shared/tableImport/mapping'
@@ -9,8 +8,8 @@ import { quantityName, type RowProblem } from '../../shared/tableImport/readRow'
 import { NAME_TARGETS, type NameTarget } from '../../shared/tableImport/targets'
 import { EVENT_NAMES } from '../../core/run/events'
 import type { Connection } from '../database/connection'
-import { run } from '../database/schema'
 import { kitByName, type Kit } from './kitNames'
+import { knownRuns } from './repository/runs'
 import { isBlank, resolveRow, unknownNames, type ResolvedRow } from './resolveRow'
 
 /** Rows that can be stored, with their number in the file; and those that cannot, with why. */
@@ -61,11 +60,7 @@ export function readTable(
 /** Rows whose run is here already: they are left out, and it is said. */
 export async function withoutKnown(db: Connection, table: ReadTable, mapping: TableMapping): Promise<ReadTable> {
   const ids = table.good.flatMap((one) => one.value.row.id ?? [])
-  const known = new Set(
-    ids.length === 0
-      ? []
-      : (await db.select({ id: run.id }).from(run).where(inArray(run.id, ids))).map((one) => one.id),
-  )
+  const known = await knownRuns(db, ids)
   if (known.size === 0) return table
   const column = mapping.columns.findIndex((one) => one.to === 'id')
   const there = table.good.filter((one) => known.has(one.value.row.id ?? ''))

@@ -2,13 +2,13 @@
  * A file that was chosen becomes rows that wait: read once, in a thread of its own, kept until they are stored or
  * thrown away.
  */
-import { and, asc, eq, sql } from 'drizzle-orm'
 import { problemText, type R } from '../../core/result'
 import { IMPORT } from '../../shared/limits'
 import type { Connection, Database } from '../database/connection'
-import { importChunk, tableImport } from '../database/schema'
 import { invalidAt, saved, type Outcome } from '../kit/outcome'
 import { inThread, TooMuch } from '../workers/pool'
+import { chunkRows, firstChunks, insertChunk } from './repository/chunks'
+import { importRow, insertImport } from './repository/imports'
 import { CHUNK_ROWS, type StagedFile } from './stagedFile'
 
 /** Sent twice under one id, it is there once. */
@@ -16,8 +16,7 @@ export async function stageImport(
   db: Database,
   { id, name, bytes, signal }: { id: string; name: string; bytes: Buffer; signal?: AbortSignal },
 ): Promise<Outcome<{ id: string }>> {
-  const [standing] = await db.select({ id: tableImport.id }).from(tableImport).where(eq(tableImport.id, id))
-  if (standing) return saved({ id })
+  if ((await importRow(db, id)) !== null) return saved({ id })
   try {
     const read = await inThread<R<StagedFile>>('stageFile', { name, bytes }, { signal, longestMs: IMPORT.longestMs })
     if (!read.ok) return invalidAt('file', problemText(read.problem))
@@ -41,12 +40,8 @@ async function keepStaged(
   { chunks, ...about }: StagedFile,
 ): Promise<void> {
   await db.transaction(async (tx) => {
-    await tx.insert(tableImport).values({ ...file, ...about })
-    for (const { sheet, seq, json } of chunks) {
-      await tx.execute(
-        sql`insert into ${importChunk} (import_id, sheet, seq, rows) values (${file.id}, ${sheet}, ${seq}, ${Buffer.from(json).toString('utf8')}::jsonb)`,
-      )
-    }
+    await insertImport(tx, { ...file, ...about })
+    for (const { sheet, seq, json } of chunks) await insertChunk(tx, { importId: file.id, sheet, seq, json })
   })
 }
 
@@ -57,12 +52,9 @@ async function* chunksOf<T>(
   sheet: number,
 ): AsyncGenerator<{ first: number; rows: T[] }> {
   for (let seq = 0; ; seq++) {
-    const [chunk] = await db
-      .select({ rows: importChunk.rows })
-      .from(importChunk)
-      .where(and(eq(importChunk.importId, importId), eq(importChunk.sheet, sheet), eq(importChunk.seq, seq)))
-    if (!chunk) return
-    yield { first: seq * CHUNK_ROWS, rows: chunk.rows as T[] }
+    const rows = await chunkRows(db, { importId, sheet, seq })
+    if (rows === null) return
+    yield { first: seq * CHUNK_ROWS, rows: rows as T[] }
   }
 }
 
@@ -77,10 +69,5 @@ export async function rowsOf<T>(db: Connection, importId: string, sheet: number,
 
 /** The first rows of every sheet. */
 export async function headsOf(db: Connection, importId: string): Promise<string[][][]> {
-  const first = await db
-    .select({ sheet: importChunk.sheet, rows: importChunk.rows })
-    .from(importChunk)
-    .where(and(eq(importChunk.importId, importId), eq(importChunk.seq, 0)))
-    .orderBy(asc(importChunk.sheet))
-  return first.map((one) => one.rows as string[][])
+  return (await firstChunks(db, importId)) as string[][][]
 }

@@ -1,14 +1,19 @@
 /** Storing what was staged: whole or not at all, told as it goes, by one process at a time. */
-import { and, desc, eq, ne, sql } from 'drizzle-orm'
-import type { ImportState } from '../../shared/tableImport/imports'
 import { isUuid } from '../../shared/uuid'
 import type { Connection, Database } from '../database/connection'
-import { importChunk, person, tableImport } from '../database/schema'
 import { invalidAt, notFound, saved, type Outcome, type Refused } from '../kit/outcome'
+import { findPerson } from '../kit/repository/people'
+import { deleteChunks } from './repository/chunks'
+import {
+  changeImport,
+  importRow,
+  lockImport,
+  markStored,
+  newestOfFile,
+  putBack,
+  tryLockImport,
+} from './repository/imports'
 import { Refusal, storeTable, storeTrace, type StoreOptions } from './storeRows'
-
-/** Of nothing else here. */
-const LOCK_SPACE = 31
 
 /**
  * Begins: answers once it is known that it can go on, and goes on by itself.
@@ -31,31 +36,20 @@ export async function storeImport(
   return { outcome: saved(null), work }
 }
 
-const putBack = (db: Database, id: string, trouble: string) =>
-  db
-    .update(tableImport)
-    .set({ state: 'staged', done: 0, trouble })
-    .where(and(eq(tableImport.id, id), eq(tableImport.state, 'storing')))
-
 /** What was marked as being stored is stored, or put back with its trouble in words. */
 export async function storeStaged(db: Database, id: string, options: StoreOptions, nowMs: number): Promise<void> {
   await db
     .transaction(async (tx) => {
-      await tx.execute(sql`select pg_advisory_xact_lock(${LOCK_SPACE}, hashtext(${id}))`)
+      await lockImport(tx, id)
       // It may have waited so long for its turn that it was taken for abandoned, and begun again.
-      const [standing] = await tx.select({ state: tableImport.state }).from(tableImport).where(eq(tableImport.id, id))
-      if (standing?.state !== 'storing') return
-      const told = async (done: number) =>
-        void (await db.update(tableImport).set({ done }).where(eq(tableImport.id, id)))
-      const { stored, leftOut, made } =
+      if ((await importRow(tx, id))?.state !== 'storing') return
+      const told = (done: number) => changeImport(db, id, { done })
+      const outcome =
         options.mapping.what === 'trace'
           ? await storeTrace(tx, id, options.mapping.mapping)
           : await storeTable(tx, id, options.mapping.mapping, options, nowMs, told)
-      await tx
-        .update(tableImport)
-        .set({ state: 'stored', stored, leftOut, made, trouble: '', storedAt: sql`now()` })
-        .where(eq(tableImport.id, id))
-      await tx.delete(importChunk).where(eq(importChunk.importId, id))
+      await markStored(tx, id, outcome)
+      await deleteChunks(tx, id)
     })
     .catch(async (error: unknown) => {
       if (!(error instanceof Refusal)) throw error
@@ -70,35 +64,28 @@ async function beginning(
   { mapping, personId, again }: StoreOptions,
 ): Promise<Refused | null> {
   return db.transaction(async (tx): Promise<Refused | null> => {
-    const [row] = await tx.select().from(tableImport).where(eq(tableImport.id, id)).for('update')
-    if (!row) return notFound('import')
+    const row = await importRow(tx, id, true)
+    if (row === null) return notFound('import')
     if (row.state === 'stored' || row.state === 'undone')
       return invalidAt('', 'This was stored already. Choose the file anew to bring it in again.')
     if (row.state === 'storing' && !(await isAbandoned(tx, row)))
       return invalidAt('', 'This is being stored at this moment.')
-    if (mapping.what === 'runs') {
-      const [who] = isUuid(personId)
-        ? await tx.select({ id: person.id }).from(person).where(eq(person.id, personId))
-        : []
-      if (!who) return invalidAt('personId', 'Who brings it in: choose one from the list.')
-    }
+    if (mapping.what === 'runs' && !(isUuid(personId) && (await findPerson(tx, personId))))
+      return invalidAt('personId', 'Who brings it in: choose one from the list.')
     const alike = await storedAlike(tx, row)
     if (alike !== null && !again)
       return invalidAt(
         'again',
         `The same file came in before (${alike.fileName}, ${alike.stored} stored). Tick that it is meant, or undo that one first.`,
       )
-    await tx
-      .update(tableImport)
-      .set({
-        state: 'storing',
-        storingSince: new Date(),
-        done: 0,
-        trouble: '',
-        mapping,
-        personId: isUuid(personId) ? personId : null,
-      })
-      .where(eq(tableImport.id, id))
+    await changeImport(tx, id, {
+      state: 'storing',
+      storingSince: new Date(),
+      done: 0,
+      trouble: '',
+      mapping,
+      personId: isUuid(personId) ? personId : null,
+    })
     return null
   })
 }
@@ -112,27 +99,15 @@ export async function isAbandoned(
   { id, storingSince }: { id: string; storingSince: Date | null },
 ): Promise<boolean> {
   if (storingSince !== null && Date.now() - storingSince.getTime() < LOCK_WITHIN_MS) return false
-  const { rows } = await tx.execute<{ free: boolean }>(
-    sql`select pg_try_advisory_xact_lock(${LOCK_SPACE}, hashtext(${id})) as free`,
-  )
-  return rows[0]!.free
+  return tryLockImport(tx, id)
 }
 
 export async function storedAlike(
   db: Connection,
   { id, fileHash }: { id: string; fileHash: string },
 ): Promise<{ id: string; fileName: string; storedAt: string; stored: number } | null> {
-  const [row] = await db
-    .select()
-    .from(tableImport)
-    .where(
-      and(
-        eq(tableImport.fileHash, fileHash),
-        eq(tableImport.state, 'stored' satisfies ImportState),
-        ne(tableImport.id, id),
-      ),
-    )
-    .orderBy(desc(tableImport.storedAt))
-    .limit(1)
-  return row ? { id: row.id, fileName: row.fileName, storedAt: row.storedAt!.toISOString(), stored: row.stored } : null
+  const row = await newestOfFile(db, { id, fileHash })
+  return row === null
+    ? null
+    : { id: row.id, fileName: row.fileName, storedAt: row.storedAt!.toISOString(), stored: row.stored }
 }

@@ -1,5 +1,4 @@
 /** What was staged is stored by its kind: a table of runs, documents of the contract, a trace. */
-import { and, eq, inArray, isNull, sql } from 'drizzle-orm'
 import { problemText } from '../../core/result'
 import { IMPORT } from '../../shared/limits'
 import type { ImportMade, StoredMapping } from '../../shared/tableImport/imports'
@@ -9,13 +8,14 @@ import { CHANNELS } from '../../shared/channels'
 import type { Connection } from '../database/connection'
 import { lockRevision } from '../database/repositories/corrections'
 import { insertTrace } from '../database/repositories/traces'
-import { run, tableImport, trace } from '../database/schema'
 import { invalid, invalidAt, type Refused } from '../kit/outcome'
 import { recompute } from '../runs/recompute'
 import { documentsToStore, readDocuments } from './documents'
 import { kitByName } from './kitNames'
 import { makeKit } from './makeKit'
 import { readTable, withoutKnown } from './preview'
+import { importRow } from './repository/imports'
+import { channelsOf, knownRuns, nextRevision, runState } from './repository/runs'
 import { rowsOf } from './stage'
 import type { RunToStore } from './runRows'
 import { storeRuns } from './storeRuns'
@@ -53,7 +53,7 @@ export async function storeTable(
   nowMs: number,
   told: (done: number) => Promise<void>,
 ): Promise<Stored> {
-  const [row] = await tx.select().from(tableImport).where(eq(tableImport.id, id))
+  const row = await importRow(tx, id)
   const { runs, made, bad } =
     row!.kind === 'documents'
       ? await fromDocuments(tx, id, mapping, row!.fileName, personId)
@@ -118,11 +118,7 @@ async function fromDocuments(
       : refuse('day', 'Day: a document says no date. Type the day they were burned, such as 2026-03-14.')
   const read = readDocuments(await rowsOf(tx, id, 0))
   const uuids = read.good.map((one) => one.document.id).filter((one) => /^[0-9a-f-]{36}$/i.test(one))
-  const known = new Set(
-    uuids.length === 0
-      ? []
-      : (await tx.select({ id: run.id }).from(run).where(inArray(run.id, uuids))).map((one) => one.id),
-  )
+  const known = await knownRuns(tx, uuids)
   const fresh = { ...read, good: read.good.filter((one) => !known.has(one.document.id)) }
   const { runs, made } = await documentsToStore(tx, fresh, {
     startedAt: `${day as string}T12:00:00.000Z`,
@@ -138,29 +134,20 @@ export async function storeTrace(tx: Connection, id: string, mapping: TraceMappi
   if (!read.ok) throw new Refusal(invalid([{ path: '', text: problemText(read.problem) }]))
   if (mapping.runId === '' || (await lockRevision(tx, mapping.runId)) === null)
     refuse('runId', 'Run: choose the run that this belongs to.')
-  const [there] = await tx.select({ state: run.state }).from(run).where(eq(run.id, mapping.runId))
-  if (there!.state !== 'finished' && there!.state !== 'void')
+  const state = await runState(tx, mapping.runId)
+  if (state !== 'finished' && state !== 'void')
     refuse('runId', 'Run: this one stands on the bench. Finish it there first.')
-  const standing = await tx
-    .select({ channel: trace.channel })
-    .from(trace)
-    .where(and(eq(trace.runId, mapping.runId), isNull(trace.removedAt)))
-  const twice = read.value.channels.find((one) => standing.some((each) => each.channel === one.channel))
+  const standing = await channelsOf(tx, mapping.runId)
+  const twice = read.value.channels.find((one) => standing.includes(one.channel))
   if (twice)
     refuse(
       'columns',
       `${CHANNELS[twice.channel].name}: this run has a trace of it already, and it stays. Leave the column out, or undo the import it came with.`,
     )
-  const [{ fileHash }] = (await tx
-    .select({ fileHash: tableImport.fileHash })
-    .from(tableImport)
-    .where(eq(tableImport.id, id))) as [{ fileHash: string }]
+  const { fileHash } = (await importRow(tx, id))!
   for (const { channel, samples } of read.value.channels)
     await insertTrace(tx, { runId: mapping.runId, channel, importId: id, fileHash }, samples)
-  await tx
-    .update(run)
-    .set({ revision: sql`${run.revision} + 1` })
-    .where(eq(run.id, mapping.runId))
+  await nextRevision(tx, mapping.runId)
   await recompute(tx, [mapping.runId])
   return { stored: read.value.channels.reduce((sum, one) => sum + one.samples.length, 0), leftOut: 0, made: null }
 }

@@ -3,9 +3,9 @@ import { decisionRows, eventRows, measurementRows, runRow, tagRows, type RunToSt
 import type { SQL } from 'drizzle-orm'
 import { v5 as uuidv5 } from 'uuid'
 import type { Connection } from '../database/connection'
-import { inserting, inTurn } from '../database/bulkInsert'
-import { decision, event, measurement, run, runTag } from '../database/schema'
+import { inTurn } from '../database/bulkInsert'
 import { insertTrace } from '../database/repositories/traces'
+import { insertingRuns } from './repository/runs'
 import { recompute } from '../runs/recompute'
 import { keysOfNew, type NewRun } from '../runs/repository/series'
 import { showTags } from '../runs/repository/manyRuns'
@@ -71,15 +71,13 @@ async function withKeys(tx: Connection, importId: string, runs: readonly RunToSt
   return named.map((each) => ({ ...each, seriesKey: keyOf(facts(each)) }))
 }
 
-/** The statements that store some runs, in the order in which each finds what it points to. */
-function* storing(importId: string, part: readonly Keyed[]): Generator<SQL> {
+function storing(importId: string, part: readonly Keyed[]): Generator<SQL> {
   const rowsOf = <T>(make: (runId: string, one: RunToStore) => T[]): T[] => part.flatMap(({ id, one }) => make(id, one))
-  yield* inserting(
-    run,
-    part.map(({ id, seriesKey, one }) => runRow(id, importId, seriesKey, one)),
-  )
-  yield* inserting(measurement, rowsOf(measurementRows))
-  yield* inserting(event, rowsOf(eventRows))
-  yield* inserting(runTag, rowsOf(tagRows))
-  yield* inserting(decision, rowsOf(decisionRows))
+  return insertingRuns({
+    runs: part.map(({ id, seriesKey, one }) => runRow(id, importId, seriesKey, one)),
+    measurements: rowsOf(measurementRows),
+    events: rowsOf(eventRows),
+    tags: rowsOf(tagRows),
+    decisions: rowsOf(decisionRows),
+  })
 }

@@ -1,13 +1,12 @@
 /**
- * What a rehearsal's lane is told: a program that stands in for its instruments, from when it is armed until it leaves
- * the bench, whoever is killed meanwhile.
+ * What a rehearsal's lane is told: a program that stands in for its instruments, from when it is prepared until it
+ * leaves the bench, whoever is killed meanwhile.
  */
 import type { ChildProcess } from 'node:child_process'
-import { and, eq, inArray } from 'drizzle-orm'
 import { rehearsalHz } from '../../shared/rehearsal'
 import { CHANNEL_NAMES, type ChannelName } from '../../shared/channels'
+import { rehearsalsOnBench, type RehearsalOnBench } from '../bench/repository/lanes'
 import type { Connection } from '../database/connection'
-import { run } from '../database/schema'
 import { revokeFeed, saveFeed } from './feeds'
 import { forkSimulator, type Answers } from './simulators'
 
@@ -16,56 +15,62 @@ const FOLLOWED: ChannelName[] = CHANNEL_NAMES.filter((channel) => channel !== 'c
 
 /** By the one process that owns the instruments' port. @returns to leave off; its programs end */
 export function keepRehearsals(db: Connection, at: Answers): () => void {
-  const running = new Map<string, ChildProcess>()
+  const stand = new StandIns(db, at)
   let turn: Promise<void> = Promise.resolve()
-  let over = false
   const timer = setInterval(() => {
-    turn = turn.then(look).catch(() => undefined)
+    turn = turn.then(() => stand.look()).catch(() => undefined)
   }, LOOK_EVERY_MS)
-
-  async function look() {
-    if (over) return
-    const rows = await db
-      .select({ id: run.id, lane: run.lane, bench: run.bench })
-      .from(run)
-      .where(and(eq(run.origin, 'rehearsal'), inArray(run.state, ['draft', 'live'])))
-    for (const [id, child] of running) {
-      if (rows.some((row) => row.id === id)) continue
-      child.kill('SIGTERM')
-      running.delete(id)
-      await revokeFeed(db, id)
-    }
-    for (const { id, lane, bench } of rows) {
-      if (running.has(id) || !lane || !bench?.rehearsal) continue
-      // Its feed has the run's id: a program that was begun again goes on with the same traces.
-      const made = await saveFeed(db, {
-        id,
-        name: `Rehearsal, lane ${lane}`,
-        lanes: Object.fromEntries(FOLLOWED.map((channel) => [channel, [lane]])),
-      })
-      if (made.status !== 'saved' || over) continue
-      const child = forkSimulator('rehearsal', at, {
-        token: made.value.token,
-        args: [
-          '--lane',
-          lane,
-          '--hz',
-          String(rehearsalHz(bench.rehearsal.choice.speed)),
-          '--seed',
-          String(bench.rehearsal.choice.seed),
-        ],
-      })
-      // It starts again at the next look.
-      child.on('exit', () => {
-        if (running.get(id) === child) running.delete(id)
-      })
-      running.set(id, child)
-    }
-  }
   return () => {
-    over = true
     clearInterval(timer)
-    for (const child of running.values()) child.kill('SIGTERM')
-    running.clear()
+    stand.end()
+  }
+}
+
+/** The programs that run, by their runs' ids. */
+class StandIns {
+  readonly #db: Connection
+  readonly #at: Answers
+  readonly #running = new Map<string, ChildProcess>()
+  #over = false
+
+  constructor(db: Connection, at: Answers) {
+    this.#db = db
+    this.#at = at
+  }
+
+  /** Ends those whose run has left the bench, and begins those that are missing. */
+  async look(): Promise<void> {
+    if (this.#over) return
+    const rehearsals = await rehearsalsOnBench(this.#db)
+    for (const [id, child] of this.#running) {
+      if (rehearsals.some((one) => one.id === id)) continue
+      child.kill('SIGTERM')
+      this.#running.delete(id)
+      await revokeFeed(this.#db, id)
+    }
+    for (const one of rehearsals) if (!this.#running.has(one.id)) await this.#begin(one)
+  }
+
+  async #begin({ id, lane, scene: { choice } }: RehearsalOnBench): Promise<void> {
+    // Its feed has the run's id: a program that was begun again goes on with the same traces.
+    const made = await saveFeed(this.#db, {
+      id,
+      name: `Rehearsal, lane ${lane}`,
+      lanes: Object.fromEntries(FOLLOWED.map((channel) => [channel, [lane]])),
+    })
+    if (made.status !== 'saved' || this.#over) return
+    const args = ['--lane', lane, '--hz', String(rehearsalHz(choice.speed)), '--seed', String(choice.seed)]
+    const child = forkSimulator('rehearsal', this.#at, { token: made.value.token, args })
+    // It starts again at the next look.
+    child.on('exit', () => {
+      if (this.#running.get(id) === child) this.#running.delete(id)
+    })
+    this.#running.set(id, child)
+  }
+
+  end(): void {
+    this.#over = true
+    for (const child of this.#running.values()) child.kill('SIGTERM')
+    this.#running.clear()
   }
 }

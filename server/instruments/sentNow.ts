@@ -1,16 +1,14 @@
 /**
  * What instruments say of the air at this moment, to every page: told whether anything burns or not, kept by nobody.
  */
-import { sql } from 'drizzle-orm'
 import { SENT_NOW, type SentNow } from '../../shared/bench'
 import type { ChannelName } from '../../shared/channels'
 import type { Connection } from '../database/connection'
 import type { Notices } from '../database/notices'
 import type { Samples } from '../database/repositories/traces'
 import type { Feed } from './feeds'
+import { notifyNow, NOW_CHANNEL } from './repository/batches'
 
-/** Told at the commit, with the readings. */
-export const NOW_CHANNEL = 'vulcanum_now'
 /** As often as a page needs it. */
 const EVERY_MS = 500
 /** When each instrument was last told of [ms]. */
@@ -30,7 +28,7 @@ export async function tellNow(
   ) as SentNow
   if (Object.keys(said).length === 0 || performance.now() - (pace.get(from.id) ?? -Infinity) < EVERY_MS) return
   pace.set(from.id, performance.now())
-  await tx.execute(sql`select pg_notify(${NOW_CHANNEL}, ${JSON.stringify(said)})`)
+  await notifyNow(tx, said)
 }
 
 export class SentNowFeed {

@@ -1,13 +1,12 @@
 /** Batches of several instruments become samples of the runs that burn, all in one transaction, each batch once. */
-import { and, asc, inArray, sql } from 'drizzle-orm'
 import type { LaneName } from '../../shared/benchAct'
 import { INGEST, type IngestAck } from '../../shared/feed'
-import type { Connection, Database } from '../database/connection'
+import type { Database } from '../database/connection'
 import { copyingTransaction, type Copying } from '../database/copyRows'
 import type { Samples } from '../database/repositories/traces'
-import { ingestBatch, run } from '../database/schema'
 import type { Feed } from './feeds'
 import type { ReadLines } from './readBatch'
+import { insertBatches, knownBatches, standingLanes, type KnownBatch } from './repository/batches'
 import { tellNow, type NowPace } from './sentNow'
 import { isRising, storeParts, type Part, type Refuse } from './storeParts'
 
@@ -50,33 +49,27 @@ export async function storeBatches(
 async function storeFresh(db: Database, fresh: readonly TakenBatch[], pace: NowPace): Promise<IngestAck[]> {
   return copyingTransaction(db, async (copying) => {
     const made = await store(copying, fresh, pace)
-    // Waits for the same batch by another way, which is known then.
-    const own = await copying.tx
-      .insert(ingestBatch)
-      .values(
-        fresh.map(({ from, id, bodyHash, lines }, i) => ({
-          feedId: from.id,
-          batchId: id,
-          bodyHash,
-          lines,
-          ack: made[i]!,
-        })),
-      )
-      .onConflictDoNothing()
-      .returning({ id: ingestBatch.batchId })
-    if (own.length < fresh.length) throw new Error('A batch was stored by another process meanwhile')
+    const own = await insertBatches(
+      copying.tx,
+      fresh.map(({ from, id, bodyHash, lines }, i) => ({
+        feedId: from.id,
+        batchId: id,
+        bodyHash,
+        lines,
+        ack: made[i]!,
+      })),
+    )
+    if (own < fresh.length) throw new Error('A batch was stored by another process meanwhile')
     return made
   })
 }
 
-async function knownOf(
-  db: Database,
-  batches: readonly TakenBatch[],
-): Promise<Map<TakenBatch, { bodyHash: string; ack: IngestAck }>> {
-  const { rows } = await db.execute<{ i: number; bodyHash: string; ack: IngestAck }>(sql`
-    select asked.i::int, b.body_hash as "bodyHash", b.ack from unnest(${sql.param(batches.map((one) => one.from.id))}::uuid[], ${sql.param(batches.map((one) => one.id))}::text[]) with ordinality as asked (feed_id, batch_id, i)
-      join ingest_batch b on b.feed_id = asked.feed_id and b.batch_id = asked.batch_id`)
-  return new Map(rows.map(({ i, ...standing }) => [batches[i - 1]!, standing]))
+async function knownOf(db: Database, batches: readonly TakenBatch[]): Promise<Map<TakenBatch, KnownBatch>> {
+  const known = await knownBatches(
+    db,
+    batches.map((one) => ({ feedId: one.from.id, batchId: one.id })),
+  )
+  return new Map([...known].map(([i, standing]) => [batches[i]!, standing]))
 }
 
 async function store({ tx, copy }: Copying, batches: readonly TakenBatch[], pace: NowPace): Promise<IngestAck[]> {
@@ -125,27 +118,4 @@ function inOrder({ tMs: atMs, v }: Samples, zeroMs: number): Samples {
   if (isRising(tMs, 0)) return { tMs, v }
   const order = tMs.map((_, i) => i).sort((a, b) => tMs[a]! - tMs[b]!)
   return { tMs: order.map((i) => tMs[i]!), v: order.map((i) => v[i]!) }
-}
-
-/**
- * Runs that stand on lanes, armed or burning: a thermometer in the pot counts before the flame does. They are read in
- * the order of their ids, as all who write to several do.
- */
-async function standingLanes(
-  tx: Connection,
-  lanes: readonly LaneName[],
-): Promise<Map<LaneName, { runId: string; zeroMs: number; rehearsed: boolean }>> {
-  if (lanes.length === 0) return new Map()
-  const rows = await tx
-    .select({ id: run.id, lane: run.lane, startedAt: run.startedAt, origin: run.origin })
-    .from(run)
-    .where(and(inArray(run.lane, [...lanes]), inArray(run.state, ['draft', 'live'])))
-    .orderBy(asc(run.id))
-    .for('share')
-  return new Map(
-    rows.map((row) => [
-      row.lane!,
-      { runId: row.id, zeroMs: row.startedAt.getTime(), rehearsed: row.origin === 'rehearsal' },
-    ]),
-  )
 }

@@ -1,6 +1,5 @@
 /** The descriptor of a packaged workspace: an open tabular data package, one CSV a table. */
-import { getTableConfig } from 'drizzle-orm/pg-core'
-import { fieldTypeOf, PACKAGED, primaryKeyOf, type PackagedTable } from './tables'
+import { fieldTypeOf, PACKAGED, primaryKeyOf, referencesOf, type PackagedTable } from './repository/tables'
 
 const FORMAT = 2
 /** Those that this version reads. */
@@ -16,7 +15,11 @@ export interface Descriptor {
   profile: string
   name: string
   created: string
-  vulcanum: { format: number; /** Changes of the schema that it knows. */ schema: number }
+  vulcanum: {
+    format: number
+    /** Changes of the schema that it knows. */
+    schema: number
+  }
   resources: Resource[]
 }
 export const DESCRIPTOR_PATH = 'datapackage.json'
@@ -50,7 +53,6 @@ export function describe(
 
 function tableResource(packaged: PackagedTable, file: WrittenFile): Resource {
   const names = new Set(PACKAGED.map((one) => one.name))
-  const { foreignKeys } = getTableConfig(packaged.table)
   const kept = new Set(packaged.columns.map((column) => column.name))
   return {
     name: packaged.name.replaceAll('_', '-'),
@@ -67,21 +69,11 @@ function tableResource(packaged: PackagedTable, file: WrittenFile): Resource {
       })),
       primaryKey: primaryKeyOf(packaged.table),
       missingValues: [''],
-      foreignKeys: foreignKeys
-        .map((key) => key.reference())
-        .filter(
-          ({ columns, foreignTable }) =>
-            columns.every((column) => kept.has(column.name)) && names.has(getTableConfig(foreignTable).name),
-        )
-        .map(({ columns, foreignColumns, foreignTable }) => ({
-          fields: columns.map((column) => column.name),
-          reference: {
-            resource:
-              getTableConfig(foreignTable).name === packaged.name
-                ? ''
-                : getTableConfig(foreignTable).name.replaceAll('_', '-'),
-            fields: foreignColumns.map((column) => column.name),
-          },
+      foreignKeys: referencesOf(packaged.table)
+        .filter(({ columns, to }) => columns.every((column) => kept.has(column)) && names.has(to))
+        .map(({ columns, to, toColumns }) => ({
+          fields: columns,
+          reference: { resource: to === packaged.name ? '' : to.replaceAll('_', '-'), fields: toColumns },
         })),
     },
   }

@@ -8,7 +8,7 @@ import pg from 'pg'
 import { to as copyTo } from 'pg-copy-streams'
 import yazl from 'yazl'
 import { csvPath, describe, DESCRIPTOR_PATH, type WrittenFile } from './descriptor'
-import { PACKAGED, primaryKeyOf, written } from './tables'
+import { PACKAGED, primaryKeyOf, written } from './repository/tables'
 
 /** Nobody made these files on a day: the day stands in the descriptor. */
 const MTIME = new Date('2000-01-01T00:00:00Z')

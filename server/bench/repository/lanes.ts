@@ -1,5 +1,6 @@
 /** Runs that stand on the bench. */
 import { and, asc, count, eq, inArray, isNull, sql } from 'drizzle-orm'
+import type { RehearsalScene } from '../../../core/simulate/rehearsal'
 import type { LaneName } from '../../../shared/benchAct'
 import type { Connection, Database } from '../../database/connection'
 import { decision, event, fuel, fuelBatch, measurement, photo, run, runNote, trace } from '../../database/schema'
@@ -18,6 +19,19 @@ export async function runsOnBench(db: Connection): Promise<string[]> {
 export async function takenLanes(db: Connection): Promise<(LaneName | null)[]> {
   const rows = await db.select({ lane: run.lane }).from(run).where(STANDS)
   return rows.map((row) => row.lane)
+}
+
+export interface RehearsalOnBench {
+  id: string
+  lane: LaneName
+  scene: RehearsalScene
+}
+export async function rehearsalsOnBench(db: Connection): Promise<RehearsalOnBench[]> {
+  const rows = await db
+    .select({ id: run.id, lane: run.lane, bench: run.bench })
+    .from(run)
+    .where(and(eq(run.origin, 'rehearsal'), STANDS))
+  return rows.flatMap(({ id, lane, bench }) => (lane && bench?.rehearsal ? [{ id, lane, scene: bench.rehearsal }] : []))
 }
 
 /** One moment of the database. */

@@ -1,7 +1,7 @@
 /** Which tables make a workspace, in the order in which each finds what it points to; and what stays behind, with why. */
 import { getTableColumns, getTableName, type Column } from 'drizzle-orm'
 import { getTableConfig, type PgTable } from 'drizzle-orm/pg-core'
-import * as schema from '../database/schema'
+import * as schema from '../../database/schema'
 
 export interface PackagedTable {
   table: PgTable
@@ -80,6 +80,16 @@ export const LEFT_BEHIND: Record<string, string> = {
   import_chunk: 'rows that wait to be stored',
   ingest_batch: 'how batches of instruments were acknowledged',
 }
+
+/** What of a table points to which columns of which. */
+export const referencesOf = (table: PgTable): { columns: string[]; to: string; toColumns: string[] }[] =>
+  getTableConfig(table)
+    .foreignKeys.map((key) => key.reference())
+    .map(({ columns, foreignTable, foreignColumns }) => ({
+      columns: columns.map((column) => column.name),
+      to: getTableConfig(foreignTable).name,
+      toColumns: foreignColumns.map((column) => column.name),
+    }))
 
 export const primaryKeyOf = (table: PgTable): string[] => {
   const { columns, primaryKeys } = getTableConfig(table)

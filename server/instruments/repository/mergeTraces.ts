@@ -3,10 +3,10 @@
  * of time.
  */
 import { and, asc, eq, isNull } from 'drizzle-orm'
-import type { Connection } from '../database/connection'
-import { hashOf, hashOfLists } from '../database/hash'
-import { insertChunks } from '../database/repositories/traces'
-import { trace, traceChunk } from '../database/schema'
+import type { Connection } from '../../database/connection'
+import { hashOf, hashOfLists } from '../../database/hash'
+import { insertChunks } from '../../database/repositories/traces'
+import { trace, traceChunk } from '../../database/schema'
 
 /** In the transaction of the finish. A chunk that is not as it was stored is a bug, and stops it. */
 export async function mergeTraces(tx: Connection, runId: string): Promise<void> {

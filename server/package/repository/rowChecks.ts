@@ -5,11 +5,11 @@
 import { ValidationError, type Schema } from 'yup'
 import { getTableColumns } from 'drizzle-orm'
 import type pg from 'pg'
-import { EARLIEST_MS, LATEST_MS } from '../../shared/moments'
-import { THING_KINDS } from '../../shared/thing'
-import { isZone } from '../../shared/typedRun'
+import { EARLIEST_MS, LATEST_MS } from '../../../shared/moments'
+import { THING_KINDS } from '../../../shared/thing'
+import { isZone } from '../../../shared/typedRun'
 import type { PackagedTable } from './tables'
-import { WORDS, ZONES, SHAPES, propertiesOf } from './rowShapes'
+import { WORDS, ZONES, SHAPES, propertiesOf } from '../rowShapes'
 
 /** What is wrong with the first row that cannot be read; null: all can. */
 export async function firstFault(client: pg.ClientBase, { name, columns }: PackagedTable): Promise<string | null> {
