@@ -85,37 +85,52 @@ export class DocumentKit {
   }
 
   async fuelOf({ fuel }: RunDocument): Promise<string> {
-    const kind = fuel.kind ?? 'isobutane-propane'
-    const builtIn = fuelOfKind(kind)!
-    const lhv =
-      fuel.lhvMJPerKg !== null && Math.abs(fuel.lhvMJPerKg - builtIn.lowerHeatingValue.value) > 1e-9
-        ? fuel.lhvMJPerKg
-        : null
-    const key = `${kind} ${lhv ?? ''} ${fuel.densityGPerMl ?? ''}`
+    const given = givenFuel(fuel)
+    const key = `${given.kind} ${given.lhv ?? ''} ${given.density ?? ''}`
     const known = this.#batches.get(key)
     if (known) return known
-    this.#kit ??= await kitByName(this.tx)
-    const plain =
-      lhv === null && fuel.densityGPerMl === null ? this.#kit.fuel.find((one) => one.is.kind === kind) : undefined
-    const id =
-      plain?.id ??
-      made(
-        await saveBatch(
-          this.tx,
-          newRecord({
-            kind,
-            fuel: FUELS[kind]!.name,
-            batch: lhv === null ? 'brought in' : `brought in, ${lhv} MJ/kg`,
-            lhvJPerKg: lhv === null ? '' : String(lhv),
-            densityKgPerM3: fuel.densityGPerMl === null ? '' : String(fuel.densityGPerMl),
-            source: lhv === null && fuel.densityGPerMl === null ? '' : `Given by ${this.source}`,
-          }),
-        ),
-      ).record.id
-    if (!plain) this.made.batches.push(id)
+    const id = (await this.#plainBatch(given)) ?? (await this.#newBatch(given))
     this.#batches.set(key, id)
     return id
   }
+
+  /** One that stands here, where nothing of it was given but its kind. */
+  async #plainBatch({ kind, lhv, density }: GivenFuel): Promise<string | undefined> {
+    this.#kit ??= await kitByName(this.tx)
+    if (lhv !== null || density !== null) return undefined
+    return this.#kit.fuel.find((one) => one.is.kind === kind)?.id
+  }
+
+  async #newBatch({ kind, lhv, density }: GivenFuel): Promise<string> {
+    const saved = await saveBatch(
+      this.tx,
+      newRecord({
+        kind,
+        fuel: FUELS[kind]!.name,
+        batch: lhv === null ? 'brought in' : `brought in, ${lhv} MJ/kg`,
+        lhvJPerKg: lhv === null ? '' : String(lhv),
+        densityKgPerM3: density === null ? '' : String(density),
+        source: lhv === null && density === null ? '' : `Given by ${this.source}`,
+      }),
+    )
+    const { id } = made(saved).record
+    this.made.batches.push(id)
+    return id
+  }
+}
+
+interface GivenFuel {
+  kind: string
+  /** [MJ/kg]; null: that of its kind. */
+  lhv: number | null
+  /** [g/mL]; null: that of its kind. */
+  density: number | null
+}
+function givenFuel({ kind: given, lhvMJPerKg, densityGPerMl }: RunDocument['fuel']): GivenFuel {
+  const kind = given ?? 'isobutane-propane'
+  const usual = fuelOfKind(kind)!.lowerHeatingValue.value
+  const lhv = lhvMJPerKg !== null && Math.abs(lhvMJPerKg - usual) > 1e-9 ? lhvMJPerKg : null
+  return { kind, lhv, density: densityGPerMl }
 }
 
 interface Wanted {

@@ -131,29 +131,31 @@ export async function documentsToStore(
       personId,
       methodVersionId: null,
     }
-    runs.push({
-      id: isUuid(document.id) ? document.id : null,
-      row,
-      ids,
-      startedAt,
-      zone,
-      test: document.kind satisfies TestName,
-      setting: document.setting,
-      breakIn: false,
-      notes: isUuid(document.id) ? '' : document.id,
-      tags: [],
-      origin: document.origin,
-      targetC: null,
-      stoppedReason: '',
-      read: readingsOf(document),
-      trace: document.trace,
-      scaleTrace: document.scaleTrace,
-      given: givenBy(document),
-      decisions: [
-        ...(document.boilBy === null ? [] : [{ question: 'boil', answer: document.boilBy }]),
-        ...(document.fuel.burnOutShare ? [{ question: 'fuelToBoil', answer: 'shareOfBurnTime' }] : []),
-      ],
-    })
+    runs.push(runOf(document, { row, ids, startedAt, zone }))
   }
   return { made: kit.made, runs }
+}
+
+function runOf(document: RunDocument, of: Pick<RunToStore, 'row' | 'ids' | 'startedAt' | 'zone'>): RunToStore {
+  const hasId = isUuid(document.id)
+  return {
+    ...of,
+    id: hasId ? document.id : null,
+    test: document.kind satisfies TestName,
+    setting: document.setting,
+    breakIn: false,
+    notes: hasId ? '' : document.id,
+    tags: [],
+    origin: document.origin,
+    targetC: null,
+    stoppedReason: '',
+    read: readingsOf(document),
+    trace: document.trace,
+    scaleTrace: document.scaleTrace,
+    given: givenBy(document),
+    decisions: [
+      ...(document.boilBy === null ? [] : [{ question: 'boil', answer: document.boilBy }]),
+      ...(document.fuel.burnOutShare ? [{ question: 'fuelToBoil', answer: 'shareOfBurnTime' }] : []),
+    ],
+  }
 }

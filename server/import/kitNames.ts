@@ -96,19 +96,22 @@ export function findName<K extends NameTarget>(
 ): FoundName<Kit[K][number]['is']> {
   type Is = Kit[K][number]['is']
   const listed = kit[target] as Listed<Is>[]
-  const byId = (id: string): FoundName<Is> => {
-    const found = listed.find((one) => one.id === id)
-    return found ? { ok: true, value: { key: found.id, make: null, is: found.is } } : { ok: false, unknown: written }
+  const chosen = written.trim() === '' ? mapping.usual[target] : chosenId(mapping.names[target][written])
+  if (chosen !== '') {
+    const one = listed.find((each) => each.id === chosen)
+    return one ? isOne(one) : { ok: false, unknown: written }
   }
-  if (written.trim() === '') return mapping.usual[target] ? byId(mapping.usual[target]) : { ok: true, value: null }
-  const choice = mapping.names[target][written]
-  if (choice && 'use' in choice && choice.use) return byId(choice.use)
+  if (written.trim() === '') return { ok: true, value: null }
   const found = named(listed, batch === '' ? written : `${written}, ${batch}`)
-  if (found.length === 1) return byId(found[0]!.id)
+  if (found.length === 1) return isOne(found[0]!)
+  const choice = mapping.names[target][written]
   if (choice && 'make' in choice && choice.make)
     return { ok: true, value: { key: `make:${low(written)}`, make: { name: written.trim(), choice }, is: null } }
   return found.length > 1 ? { ok: false, ambiguous: written } : { ok: false, unknown: written }
 }
+
+const chosenId = (choice: NameChoice | undefined): string => (choice && 'use' in choice ? choice.use : '')
+const isOne = <T>({ id, is }: Listed<T>): FoundName<T> => ({ ok: true, value: { key: id, make: null, is } })
 
 /** Why a burner and a fuel of a row do not belong together; null: they may. */
 export function mismatchOf(setup: Named<KnownSetup> | null, fuel: Named<KnownFuel> | null): string | null {

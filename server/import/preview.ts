@@ -10,7 +10,7 @@ import { EVENT_NAMES } from '../../core/run/events'
 import type { Connection } from '../database/connection'
 import { kitByName, type Kit } from './kitNames'
 import { knownRuns } from './repository/runs'
-import { isBlank, resolveRow, unknownNames, type ResolvedRow } from './resolveRow'
+import { isBlank, resolveRow, unknownNames, type ResolvedRow, type RowOutcome } from './resolveRow'
 
 /** Rows that can be stored, with their number in the file; and those that cannot, with why. */
 export interface ReadTable {
@@ -32,29 +32,38 @@ export function readTable(
   for (let i = mapping.headerRow + 1; i < rows.length; i++) {
     const cells = rows[i]!
     if (isBlank(cells)) continue
-    const outcome = resolveRow(cells, mapping, kit, nowMs)
-    const id = outcome.ok ? outcome.value.row.id : null
-    const twin = id === null ? undefined : seen.get(id)
-    if (outcome.ok && twin === undefined) {
-      table.good.push({ row: i + 1, value: outcome.value })
-      if (id !== null) seen.set(id, i + 1)
-      continue
-    }
-    table.bad += 1
-    const problems = outcome.ok
-      ? [
-          {
-            column: mapping.columns.findIndex((one) => one.to === 'id'),
-            text: `Id: row ${twin} has the same. An id is of one run; take one of the rows out, or leave the column out.`,
-          },
-        ]
-      : outcome.problems
-    for (const problem of problems) table.faults.push({ row: i + 1, ...problem })
-    if (!outcome.ok)
-      for (const { target, name } of outcome.unknown)
-        table.unknown[target].set(name, (table.unknown[target].get(name) ?? 0) + 1)
+    take(table, seen, { row: i + 1, outcome: resolveRow(cells, mapping, kit, nowMs), mapping })
   }
   return table
+}
+
+interface TakenRow {
+  row: number
+  outcome: RowOutcome
+  mapping: TableMapping
+}
+/** @param seen rows by the ids that they give */
+function take(table: ReadTable, seen: Map<string, number>, { row, outcome, mapping }: TakenRow): void {
+  if (!outcome.ok) {
+    table.bad += 1
+    for (const problem of outcome.problems) table.faults.push({ row, ...problem })
+    for (const { target, name } of outcome.unknown)
+      table.unknown[target].set(name, (table.unknown[target].get(name) ?? 0) + 1)
+    return
+  }
+  const { id } = outcome.value.row
+  const twin = id === null ? undefined : seen.get(id)
+  if (twin === undefined) {
+    table.good.push({ row, value: outcome.value })
+    if (id !== null) seen.set(id, row)
+    return
+  }
+  table.bad += 1
+  table.faults.push({
+    row,
+    column: mapping.columns.findIndex((one) => one.to === 'id'),
+    text: `Id: row ${twin} has the same. An id is of one run; take one of the rows out, or leave the column out.`,
+  })
 }
 
 /** Rows whose run is here already: they are left out, and it is said. */

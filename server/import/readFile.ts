@@ -94,9 +94,24 @@ const neverClosed = (name: string, row: number) =>
   })
 
 function readJson(name: string, text: string): R<FileContent> {
-  let read: unknown
+  const parsed = parseJson(name, text)
+  if (!parsed.ok) return parsed
+  const read = parsed.value
+  const { format, runs } = (Array.isArray(read) ? {} : read) as { format?: unknown; runs?: unknown }
+  if (format === 'vulcanum-reduce' && Array.isArray(runs)) return documentsIn(name, runs)
+  const list = Array.isArray(read) ? read : (Object.values(read as object).find(Array.isArray) as unknown[] | undefined)
+  if (!list || list.length === 0 || !list.every(isFlat))
+    return fail({
+      code: 'not-a-table',
+      what: `${name} is JSON, and no table`,
+      hint: 'Expected a list of objects whose values are texts and numbers, or a document of runs that Vulcanum wrote.',
+    })
+  return tableIn(name, list)
+}
+
+function parseJson(name: string, text: string): R<unknown> {
   try {
-    read = JSON.parse(text)
+    return ok(JSON.parse(text) as unknown)
   } catch (error) {
     return fail({
       code: 'not-json',
@@ -105,25 +120,21 @@ function readJson(name: string, text: string): R<FileContent> {
       hint: 'Mend it there, and choose it again. Nothing was stored.',
     })
   }
-  const { format, runs } = (Array.isArray(read) ? {} : read) as { format?: unknown; runs?: unknown }
-  if (format === 'vulcanum-reduce' && Array.isArray(runs)) {
-    if (runs.length > IMPORT.maxDocuments)
-      return fail({
-        code: 'too-large',
-        what: name,
-        got: `${runs.length} runs`,
-        limit: `at most ${IMPORT.maxDocuments}`,
-        hint: 'Bring a part of them at a time. Nothing was stored.',
-      })
-    return ok({ kind: 'documents', documents: runs, notes: [] })
-  }
-  const list = Array.isArray(read) ? read : (Object.values(read as object).find(Array.isArray) as unknown[] | undefined)
-  if (!list || list.length === 0 || !list.every(isFlat))
-    return fail({
-      code: 'not-a-table',
-      what: `${name} is JSON, and no table`,
-      hint: 'Expected a list of objects whose values are texts and numbers, or a document of runs that Vulcanum wrote.',
-    })
+}
+
+function documentsIn(name: string, documents: unknown[]): R<FileContent> {
+  if (documents.length <= IMPORT.maxDocuments) return ok({ kind: 'documents', documents, notes: [] })
+  return fail({
+    code: 'too-large',
+    what: name,
+    got: `${documents.length} runs`,
+    limit: `at most ${IMPORT.maxDocuments}`,
+    hint: 'Bring a part of them at a time. Nothing was stored.',
+  })
+}
+
+/** A column for each key that any of the first rows has. */
+function tableIn(name: string, list: readonly Record<string, unknown>[]): R<FileContent> {
   const count = new CellCount(name)
   const keys = new Set<string>()
   for (const row of list) {

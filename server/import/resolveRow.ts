@@ -33,61 +33,91 @@ export const isBlank = (cells: readonly string[]): boolean => cells.every((cell)
 
 export function resolveRow(cells: readonly string[], mapping: TableMapping, kit: Kit, nowMs: number): RowOutcome {
   const read = readRow(cells, mapping, nowMs)
-  const problems: RowProblem[] = read.ok ? [] : [...read.problems]
-  const unknown: { target: NameTarget; name: string }[] = []
-  const columnOf = (target: NameTarget) => {
-    const i = mapping.columns.findIndex((one) => one.to === target)
+  const names = new RowNames(cells, mapping, kit, read.ok ? read.row : null)
+  const found = {
+    setup: names.find('setup'),
+    place: names.find('place'),
+    fuel: names.find('fuel'),
+    person: names.find('person'),
+    method: names.find('method'),
+  }
+  names.wantEach(found)
+  const problems = [...(read.ok ? [] : read.problems), ...names.problems]
+  const { setup, place, fuel, person, method } = found
+  if (!read.ok || setup === null || fuel === null || person === null || problems.length > 0)
+    return { ok: false, problems, unknown: names.unknown }
+  const row = { ...read.row, test: testBy(read.row, method, mapping) }
+  const value: ResolvedRow = { row, setup, fuel, place, person, method }
+  const contradictions = contradictionsOf(value, (target) => names.columnOf(target))
+  return contradictions.length > 0 ? { ok: false, problems: contradictions, unknown: [] } : { ok: true, value }
+}
+
+/** The names of one row, looked for in the kit. */
+class RowNames {
+  readonly problems: RowProblem[] = []
+  readonly unknown: { target: NameTarget; name: string }[] = []
+
+  constructor(
+    private readonly cells: readonly string[],
+    private readonly mapping: TableMapping,
+    private readonly kit: Kit,
+    private readonly row: ImportedRow | null,
+  ) {}
+
+  columnOf(target: NameTarget): number | null {
+    const i = this.mapping.columns.findIndex((one) => one.to === target)
     return i < 0 ? null : i
   }
-  const written = (target: NameTarget) =>
-    read.ok ? read.row.names[target] : (cells[columnOf(target) ?? -1] ?? '').trim()
-  const find = <K extends NameTarget>(target: K): Named<Kit[K][number]['is']> | null => {
-    const found = findName(kit, target, written(target), mapping, target === 'fuel' && read.ok ? read.row.batch : '')
+
+  /** Null: it has none, or it is not known. */
+  find<K extends NameTarget>(target: K): Named<Kit[K][number]['is']> | null {
+    const batch = target === 'fuel' ? (this.row?.batch ?? '') : ''
+    const found = findName(this.kit, target, this.#written(target), this.mapping, batch)
     if (found.ok) return found.value
     const name = 'unknown' in found ? found.unknown : found.ambiguous
-    unknown.push({ target, name })
-    problems.push({
-      column: columnOf(target),
-      text:
-        'unknown' in found
-          ? `${targetOf(target)!.name}: ${shown(name)} is not known here. Choose what it is, ${target === 'method' ? 'or leave the column out' : 'or have it made'}.`
-          : `${targetOf(target)!.name}: ${shown(name)} may be several here. Choose which.`,
-    })
+    const instead = target === 'method' ? 'or leave the column out' : 'or have it made'
+    this.unknown.push({ target, name })
+    this.#faulty(
+      target,
+      'unknown' in found
+        ? `${shown(name)} is not known here. Choose what it is, ${instead}.`
+        : `${shown(name)} may be several here. Choose which.`,
+    )
     return null
   }
-  const [setup, place, fuel, person, method] = [
-    find('setup'),
-    find('place'),
-    find('fuel'),
-    find('person'),
-    find('method'),
-  ]
-  for (const [target, one] of [
-    ['setup', setup],
-    ['fuel', fuel],
-    ['person', person],
-  ] as const) {
-    if (one === null && !unknown.some((each) => each.target === target))
-      problems.push({
-        column: columnOf(target),
-        text: `${targetOf(target)!.name}: read nothing. Choose one for rows that name none.`,
-      })
+
+  /** What no run can do without. */
+  wantEach(found: Record<'setup' | 'fuel' | 'person', Named<unknown> | null>): void {
+    for (const target of ['setup', 'fuel', 'person'] as const)
+      if (found[target] === null && !this.unknown.some((each) => each.target === target))
+        this.#faulty(target, 'read nothing. Choose one for rows that name none.')
   }
-  if (!read.ok || setup === null || fuel === null || person === null || problems.length > 0)
-    return { ok: false, problems, unknown }
+
+  #written(target: NameTarget): string {
+    return this.row ? this.row.names[target] : (this.cells[this.columnOf(target) ?? -1] ?? '').trim()
+  }
+
+  #faulty(target: NameTarget, text: string): void {
+    this.problems.push({ column: this.columnOf(target), text: `${targetOf(target)!.name}: ${text}` })
+  }
+}
+
+/** What of a row does not go together. */
+function contradictionsOf(
+  { row, setup, fuel, place, method }: ResolvedRow,
+  columnOf: (target: NameTarget) => number | null,
+): RowProblem[] {
+  const problems: RowProblem[] = []
   const mismatch = mismatchOf(setup, fuel)
   if (mismatch !== null) problems.push({ column: columnOf('fuel'), text: mismatch })
-  const row = { ...read.row, test: testBy(read.row, method, mapping) }
   if (method?.is && KIND_OF_TEST[method.is.body.test] !== KIND_OF_TEST[row.test])
     problems.push({
       column: columnOf('method'),
       text: `Method: it is for another test (${method.is.body.test}) than this row’s (${row.test}).`,
     })
-  for (const problem of crossCheckReadings(row.read, place?.is?.pressure ?? null, row.test))
-    problems.push({ column: null, text: problem.text })
-  return problems.length > 0
-    ? { ok: false, problems, unknown }
-    : { ok: true, value: { row, setup, fuel, place, person, method } }
+  for (const { text } of crossCheckReadings(row.read, place?.is?.pressure ?? null, row.test))
+    problems.push({ column: null, text })
+  return problems
 }
 
 /** A method says which test it is, where the row does not. */

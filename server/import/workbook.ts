@@ -52,61 +52,69 @@ interface ZipEntry {
   name: string
   text: string
 }
+const LIST_OF_SHEETS = 'xl/workbook.xml'
+
 /**
  * Unpacks everything once, counting: what a file says of its own sizes is not believed. Keeps the text of the list of
  * sheets.
  */
-function measureZip(name: string, bytes: Buffer): Promise<R<ZipEntry[]>> {
-  return new Promise((resolve) => {
-    const broken = () =>
-      resolve(
-        fail({
-          code: 'broken-zip',
-          what: `${name} looks like a zip archive and cannot be unpacked`,
-          hint: 'It may have broken off on the way. Copy it again, or save it anew. Nothing was stored.',
-        }),
-      )
+async function measureZip(name: string, bytes: Buffer): Promise<R<ZipEntry[]>> {
+  try {
+    return ok(await unpackedEntries(bytes))
+  } catch (error) {
+    if (error instanceof TooLarge)
+      return fail({
+        code: 'zip-bomb',
+        what: name,
+        got: `${(bytes.length / 1e6).toFixed(1)} MB that unpack to more than ${IMPORT.maxUnpackedBytes / 1e6} MB`,
+        limit: 'less',
+        hint: 'Bring a part of it at a time. Nothing was stored.',
+      })
+    return fail({
+      code: 'broken-zip',
+      what: `${name} looks like a zip archive and cannot be unpacked`,
+      hint: 'It may have broken off on the way. Copy it again, or save it anew. Nothing was stored.',
+    })
+  }
+}
+
+class TooLarge extends Error {}
+
+/** @throws TooLarge, or what is broken */
+function unpackedEntries(bytes: Buffer): Promise<ZipEntry[]> {
+  return new Promise((resolve, reject) => {
     yauzl.fromBuffer(bytes, { lazyEntries: true }, (error, zip) => {
-      if (error) return broken()
+      if (error) return reject(error)
       const entries: ZipEntry[] = []
-      let unpacked = 0
-      const tooLarge = () => {
-        zip.close()
-        resolve(
-          fail({
-            code: 'zip-bomb',
-            what: name,
-            got: `${(bytes.length / 1e6).toFixed(1)} MB that unpack to more than ${IMPORT.maxUnpackedBytes / 1e6} MB`,
-            limit: 'less',
-            hint: 'Bring a part of it at a time. Nothing was stored.',
-          }),
-        )
-      }
-      zip.on('error', broken)
-      zip.on('end', () => resolve(ok(entries)))
+      let room = IMPORT.maxUnpackedBytes
+      zip.on('error', reject)
+      zip.on('end', () => resolve(entries))
       zip.on('entry', (entry: yauzl.Entry) => {
-        if (unpacked + entry.uncompressedSize > IMPORT.maxUnpackedBytes) return tooLarge()
-        zip.openReadStream(entry, (failed, stream) => {
-          if (failed) return broken()
-          const kept: Buffer[] = []
-          stream.on('data', (chunk: Buffer) => {
-            unpacked += chunk.length
-            if (entry.fileName === 'xl/workbook.xml') kept.push(chunk)
-            if (unpacked > IMPORT.maxUnpackedBytes) {
-              stream.destroy()
-              tooLarge()
-            }
-          })
-          stream.on('error', broken)
-          stream.on('end', () => {
-            entries.push({ name: entry.fileName, text: Buffer.concat(kept).toString('utf8') })
-            zip.readEntry()
-          })
-        })
+        unpack(zip, entry, room).then(({ text, length }) => {
+          room -= length
+          entries.push({ name: entry.fileName, text })
+          zip.readEntry()
+        }, reject)
       })
       zip.readEntry()
     })
   })
+}
+
+/** @param room as many bytes it may have */
+async function unpack(zip: yauzl.ZipFile, entry: yauzl.Entry, room: number): Promise<{ text: string; length: number }> {
+  if (entry.uncompressedSize > room) throw new TooLarge()
+  const stream = await new Promise<Readable>((resolve, reject) =>
+    zip.openReadStream(entry, (failed, opened) => (failed ? reject(failed) : resolve(opened))),
+  )
+  const kept: Buffer[] = []
+  let length = 0
+  for await (const chunk of stream as AsyncIterable<Buffer>) {
+    length += chunk.length
+    if (length > room) throw new TooLarge()
+    if (entry.fileName === LIST_OF_SHEETS) kept.push(chunk)
+  }
+  return { text: Buffer.concat(kept).toString('utf8'), length }
 }
 
 class TooMuch extends Error {

@@ -22,62 +22,79 @@ export function startTcpGateway(
   port: number,
   owns: (is: boolean) => void = () => undefined,
 ): () => Promise<void> {
-  let over = false
-  let server: Server | null = null
-  let client: pg.Client | null = null
-  const sockets = new Set<Socket>()
-  let timer: ReturnType<typeof setTimeout> | undefined
-  const again = () => {
-    if (!over) timer = setTimeout(() => void own(), AGAIN_MS).unref()
+  const gateway = new TcpGateway(workspace, port, owns)
+  void gateway.own()
+  return () => gateway.stop()
+}
+
+class TcpGateway {
+  readonly #workspace: Workspace
+  readonly #port: number
+  readonly #owns: (is: boolean) => void
+  readonly #sockets = new Set<Socket>()
+  #server: Server | null = null
+  /** The connection whose lock owns the port. */
+  #client: pg.Client | null = null
+  #timer: ReturnType<typeof setTimeout> | undefined
+  #over = false
+
+  constructor(workspace: Workspace, port: number, owns: (is: boolean) => void) {
+    this.#workspace = workspace
+    this.#port = port
+    this.#owns = owns
   }
 
-  async function own(): Promise<void> {
-    const mine = (client = new pg.Client({ connectionString: workspace.url }))
+  async own(): Promise<void> {
+    const mine = (this.#client = new pg.Client({ connectionString: this.#workspace.url }))
     mine.on('error', () => undefined)
     // Its lock went with it: another may own the port now.
     mine.on('end', () => {
-      if (client !== mine) return
-      letGo()
-      again()
+      if (this.#client !== mine) return
+      this.#letGo()
+      this.#again()
     })
     try {
       await mine.connect()
       const { rows } = await mine.query<{ mine: boolean }>('select pg_try_advisory_lock($1) as mine', [OWNER_LOCK])
-      if (!rows[0]!.mine) {
-        client = null
-        await mine.end()
-        return again()
-      }
-      server = createServer((socket) => serve(workspace, socket, sockets))
-      server.maxConnections = SOCKETS.most
-      server.on('error', () => {
-        client = null
-        void mine.end().catch(() => undefined)
-        again()
-      })
-      server.listen(port, '127.0.0.1', () => owns(true))
+      if (rows[0]!.mine) this.#listen(mine)
+      else await this.#leaveTo(mine)
     } catch {
-      client = null
-      await mine.end().catch(() => undefined)
-      again()
+      await this.#leaveTo(mine)
     }
   }
 
-  function letGo() {
-    owns(false)
-    server?.close()
-    server = null
-    for (const socket of sockets) socket.destroy()
+  async stop(): Promise<void> {
+    this.#over = true
+    clearTimeout(this.#timer)
+    const mine = this.#client
+    this.#client = null
+    this.#letGo()
+    await mine?.end().catch(() => undefined)
   }
 
-  void own()
-  return async () => {
-    over = true
-    clearTimeout(timer)
-    const mine = client
-    client = null
-    letGo()
-    await mine?.end().catch(() => undefined)
+  #listen(mine: pg.Client): void {
+    this.#server = createServer((socket) => serve(this.#workspace, socket, this.#sockets))
+    this.#server.maxConnections = SOCKETS.most
+    this.#server.on('error', () => void this.#leaveTo(mine))
+    this.#server.listen(this.#port, '127.0.0.1', () => this.#owns(true))
+  }
+
+  /** Another owns the port, or it cannot be had: asked for again in a while. */
+  async #leaveTo(mine: pg.Client): Promise<void> {
+    this.#client = null
+    await mine.end().catch(() => undefined)
+    this.#again()
+  }
+
+  #again(): void {
+    if (!this.#over) this.#timer = setTimeout(() => void this.own(), AGAIN_MS).unref()
+  }
+
+  #letGo(): void {
+    this.#owns(false)
+    this.#server?.close()
+    this.#server = null
+    for (const socket of this.#sockets) socket.destroy()
   }
 }
 

@@ -1,5 +1,5 @@
 import type { H3Event } from 'h3'
-import { isApi, routeOf } from '#server/http/access'
+import { isApi, routeOf, type Right } from '#server/http/access'
 import { cameByNetwork, foreign, innerCaller, isInner, mayAsk, STRANGER, type Caller } from '#server/http/caller'
 import { mustWait } from '#server/http/rates'
 import { plainPath } from '#server/http/requestPath'
@@ -12,39 +12,41 @@ import { contextOf } from '../utils/contextOf'
 /** The page that says what went wrong: drawn by the server for itself. */
 const ERROR_PAGE = '/__nuxt_error'
 
+const NOT_PLAIN = 'This address is not spelled plainly. Open Vulcanum at its own address, and go on from there.'
+
 /** The one gate. Closed, unless the table of routes says that whoever asks may. */
 export default defineEventHandler(async (event) => {
-  const request = event.node.req
-  const inner = isInner(request)
-  const path = plainPath(request.url ?? '/')
+  const inner = isInner(event.node.req)
+  const path = plainPath(event.node.req.url ?? '/')
   if (inner && path === ERROR_PAGE) return
-  if (path === null)
-    return refuse(
-      event,
-      400,
-      'This address is not spelled plainly. Open Vulcanum at its own address, and go on from there.',
-    )
-  if (!inner) {
-    const why = foreign(request, { shared: cameByNetwork(request) ? sharedHosts() : null, isPage: !isApi(path) })
-    if (why !== null) return refuse(event, 403, `Refused: ${why}. Open Vulcanum at its own address.`)
-  }
-  const caller = (event.context.caller = inner ? innerCaller(request) : await callerOf(event))
+  if (path === null) return refuse(event, 400, NOT_PLAIN)
+  const why = inner ? null : whyForeign(event, path)
+  if (why !== null) return refuse(event, 403, `Refused: ${why}. Open Vulcanum at its own address.`)
+  const caller = (event.context.caller = inner ? innerCaller(event.node.req) : await callerOf(event))
   const route = routeOf(event.method, path)
-  const waitS = inner ? null : await mustWait(route?.asked ?? '', caller, request.socket.remoteAddress ?? '')
+  const address = event.node.req.socket.remoteAddress ?? ''
+  const waitS = inner ? null : await mustWait(route?.asked ?? '', caller, address)
   if (waitS !== null) {
     setResponseHeader(event, 'retry-after', waitS)
     return refuse(event, 429, `This was asked for too often. Wait ${waitS} s, then try again.`)
   }
-  // Who was not let in is not told what there is.
-  if (route === null)
-    return caller.as === 'stranger'
-      ? shutOut(event, path)
-      : refuse(event, 404, `There is nothing at ${event.method} ${path.slice(0, 100)}.`)
-  if (mayAsk(caller, route.right)) return
-  if (route.right === 'machine')
+  if (route !== null && mayAsk(caller, route.right)) return
+  return turnAway(event, path, { caller, right: route?.right ?? null })
+})
+
+function whyForeign(event: H3Event, path: string): string | null {
+  const request = event.node.req
+  return foreign(request, { shared: cameByNetwork(request) ? sharedHosts() : null, isPage: !isApi(path) })
+}
+
+/** @param right null: there is nothing of this address; who was not let in is not told */
+function turnAway(event: H3Event, path: string, { caller, right }: { caller: Caller; right: Right | null }) {
+  if (right === null && caller.as !== 'stranger')
+    return refuse(event, 404, `There is nothing at ${event.method} ${path.slice(0, 100)}.`)
+  if (right === 'machine')
     return refuse(event, 403, 'Devices are paired at the machine that runs Vulcanum. Open this page there.')
   return shutOut(event, path)
-})
+}
 
 const refuse = (event: H3Event, status: number, text: string) => answerProblems(event, status, [{ path: '', text }])
 

@@ -31,16 +31,10 @@ export async function logRun(
   if (!checked.ok) return { status: 'invalid', problems: checked.problems }
   const { typed, read } = checked
   const resolved = await resolveRun(db, typed)
-  if (!resolved.ok)
-    return {
-      status: 'unknownId',
-      problems: [
-        {
-          path: resolved.path,
-          text: `${resolved.what}: this one is not known here. It may have been made in another workspace; choose again.`,
-        },
-      ],
-    }
+  if (!resolved.ok) {
+    const text = `${resolved.what}: this one is not known here. It may have been made in another workspace; choose again.`
+    return { status: 'unknownId', problems: [{ path: resolved.path, text }] }
+  }
   const contradictions = [
     ...crossCheckReadings(read, resolved.value.place, typed.test),
     ...mismatch(typed, resolved.value),
@@ -54,13 +48,14 @@ export async function logRun(
     return true
   })
   if (created) return { status: 'created', id: typed.id }
-  if ((await runBodyHash(db, typed.id)) === bodyHash) return { status: 'known', id: typed.id }
-  return {
-    status: 'conflict',
-    problems: [
-      { path: 'id', text: 'A run of this id is stored with other readings. Nothing was changed; log it as a new run.' },
-    ],
-  }
+  return (await runBodyHash(db, typed.id)) === bodyHash ? { status: 'known', id: typed.id } : CONFLICT
+}
+
+const CONFLICT: LogOutcome = {
+  status: 'conflict',
+  problems: [
+    { path: 'id', text: 'A run of this id is stored with other readings. Nothing was changed; log it as a new run.' },
+  ],
 }
 
 /** A burner and a fuel that do not belong together are explained; with a reason it goes on. */

@@ -114,22 +114,22 @@ async function claimOf(db: Connection, found: FoundRun): Promise<ClaimVerdict | 
   const starts = claimStart ? [claimStart.value] : OPEN_STARTS_C
   const brought = []
   for (const startC of starts) {
-    const {
-      runs: [answer],
-    } = await answerRun(
-      db,
-      found,
-      optionsFor({
-        ...runViewFrom({}, conventionsOf(found.method)),
-        reference: ownReference({ startC, pressureHPa: 1013.25, airC: 20, windMS: 0 }),
-      }),
-    )
-    if (!answer || 'error' in answer || answer.normalisedGPerL === null || answer.normalisedU === null) return null
-    brought.push({
-      taken: claimStart ? null : `start ${startC} °C`,
-      gPerL: answer.normalisedGPerL,
-      u: answer.normalisedU,
-    })
+    const figure = await broughtTo(db, found, startC)
+    if (figure === null) return null
+    brought.push({ taken: claimStart ? null : `start ${startC} °C`, ...figure })
   }
   return judgeClaim((claimFuel.value * 1000) / litres, brought)
+}
+
+/** Its figure at the claim's conditions; null: it cannot be brought there. */
+async function broughtTo(
+  db: Connection,
+  found: FoundRun,
+  startC: number,
+): Promise<{ gPerL: number; u: number } | null> {
+  const reference = ownReference({ startC, pressureHPa: 1013.25, airC: 20, windMS: 0 })
+  const options = optionsFor({ ...runViewFrom({}, conventionsOf(found.method)), reference })
+  const [answer] = (await answerRun(db, found, options)).runs
+  if (!answer || 'error' in answer || answer.normalisedGPerL === null || answer.normalisedU === null) return null
+  return { gPerL: answer.normalisedGPerL, u: answer.normalisedU }
 }

@@ -105,8 +105,13 @@ async function correctionOf(
 
 /** What was corrected or added afterwards, oldest first: both values, why, by whom and when. */
 export async function historyOf(db: Connection, runId: string): Promise<HistoryEntry[]> {
+  const entries = [...(await correctedReadings(db, runId)), ...(await correctedMarks(db, runId))]
+  return entries.sort((a, b) => a.at.localeCompare(b.at))
+}
+
+async function correctedReadings(db: Connection, runId: string): Promise<HistoryEntry[]> {
   const was = alias(measurement, 'was')
-  const measurements = await db
+  const rows = await db
     .select({
       what: measurement.quantity,
       now: measurement.typed,
@@ -119,36 +124,30 @@ export async function historyOf(db: Connection, runId: string): Promise<HistoryE
     .innerJoin(person, eq(person.id, measurement.personId))
     .leftJoin(was, eq(was.id, measurement.supersedesId))
     .where(and(eq(measurement.runId, runId), sql`${measurement.reason} is not null`))
-  const wasEvent = alias(event, 'was_event')
-  const events = await db
+  return rows.map((one) => ({ ...one, reason: one.reason!, at: one.at.toISOString() }))
+}
+
+async function correctedMarks(db: Connection, runId: string): Promise<HistoryEntry[]> {
+  const was = alias(event, 'was_event')
+  const rows = await db
     .select({
       what: event.kind,
       now: event.payload,
-      was: wasEvent.payload,
-      wasMs: wasEvent.atMs,
+      was: was.payload,
       reason: event.reason,
       person: person.name,
       at: event.recordedAt,
     })
     .from(event)
     .innerJoin(person, eq(person.id, event.personId))
-    .leftJoin(wasEvent, eq(wasEvent.id, event.supersedesId))
+    .leftJoin(was, eq(was.id, event.supersedesId))
     .where(and(eq(event.runId, runId), ne(event.source, 'bench'), sql`${event.reason} is not null`))
-  const entries = [
-    ...measurements.map((one) => ({
-      ...one,
-      what: one.what as MeasuredQuantity,
-      reason: one.reason!,
-      at: one.at.toISOString(),
-    })),
-    ...events.map(({ what, now, was: before, reason, person: who, at }) => ({
-      what: what as HistoryEntry['what'],
-      now: now.typed ?? '',
-      was: before?.typed ?? null,
-      reason: reason!,
-      person: who,
-      at: at.toISOString(),
-    })),
-  ]
-  return entries.sort((a, b) => a.at.localeCompare(b.at))
+  return rows.map(({ what, now, was: before, reason, person: who, at }) => ({
+    what: what as HistoryEntry['what'],
+    now: now.typed ?? '',
+    was: before?.typed ?? null,
+    reason: reason!,
+    person: who,
+    at: at.toISOString(),
+  }))
 }
