@@ -3,14 +3,8 @@
  * from the simulator.
  */
 import { CAMPAIGN_SETUPS, type CampaignSetup } from '../core/simulate/campaign'
-import {
-  plainScene,
-  playScene,
-  sceneAtRest,
-  type Played,
-  type RehearsalScene,
-  type SceneMark,
-} from '../core/simulate/rehearsal'
+import { plainScene, type RehearsalScene } from '../core/simulate/rehearsal'
+import { playScene, sceneAtRest, type Played, type SceneMark } from '../core/simulate/playScene'
 import { simulatedPressureAtBoiling, type SimulatedConditions } from '../core/simulate/stove'
 import type { Lane } from '../shared/bench'
 import { followBench } from './benchStream'

@@ -1,4 +1,4 @@
-import { scaleG } from '../core/simulate/rehearsal'
+import { scaleG } from '../core/simulate/playScene'
 import { runInstrument } from './instrument'
 
 /** What a rehearsal's lane is told, by one program: thermometer, scale, wind meter and weather station in one. */

@@ -1,4 +1,4 @@
-import { scaleG } from '../core/simulate/rehearsal'
+import { scaleG } from '../core/simulate/playScene'
 import { runInstrument } from './instrument'
 
 runInstrument({

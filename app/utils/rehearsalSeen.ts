@@ -3,7 +3,7 @@
  * changed.
  */
 import { laneSeconds } from '#core/bench/laneTimes'
-import { playScene, sceneAtRest, sceneWords, type Played, type SceneMark } from '#core/simulate/rehearsal'
+import { playScene, sceneAtRest, sceneWords, type Played, type SceneMark } from '#core/simulate/playScene'
 import type { Lane } from '#shared/bench'
 
 const playing = new Map<string, { marks: string; played: Played }>()

@@ -170,48 +170,58 @@ function wrongValue(si: number, written: string, unit: string, channel: string, 
  * Values with a time each, or the time of the first and the step. A value that is none is kept out by itself, as a line
  * would be.
  */
-function block({ t, everyMs, values, unit: typed }: BlockParts, { channel, rule, unit }: Scale): R<InstrumentSamples> {
+function block(parts: BlockParts, scale: Scale): R<InstrumentSamples> {
+  const { values } = parts
   if (values.length === 0 || values.length > LONGEST_BLOCK)
     return fail({ code: 'block-length', what: 'Block', got: `${values.length} values`, limit: `1 to ${LONGEST_BLOCK}` })
-  const moments = Array.isArray(t) ? (t as unknown[]) : null
-  if (moments !== null && moments.length !== values.length)
-    return fail({
-      code: 'block-times',
-      what: 'Block',
-      got: `${moments.length} times for ${values.length} values`,
-      limit: 'a time for each value',
-    })
-  const firstMs = moments === null ? momentOf(t) : 0
+  const clock = blockClock(parts)
+  return clock.ok ? ok(blockSamples(parts, scale, clock.value)) : clock
+}
+
+/** The moments of a block's values: listed, or so many milliseconds from one to the next. */
+type BlockClock = { moments: unknown[] } | { firstMs: number; stepMs: number }
+
+function blockClock({ t, everyMs, values }: BlockParts): R<BlockClock> {
+  const wrong = (got: string, limit: string) => fail({ code: 'block-times', what: 'Block', got, limit })
+  if (Array.isArray(t))
+    return t.length === values.length
+      ? ok({ moments: t as unknown[] })
+      : wrong(`${t.length} times for ${values.length} values`, 'a time for each value')
+  const firstMs = momentOf(t)
   if (Number.isNaN(firstMs)) return fail(notATime(t, A_TIME))
   const stepMs = typeof everyMs === 'number' ? everyMs : NaN
-  if (moments === null && !(stepMs >= 1))
-    return fail({
-      code: 'block-times',
-      what: 'Block',
-      got: `everyMs ${shown(String(everyMs))}`,
-      limit: 'the milliseconds from value to value, at least 1, or "t" as a list of times',
-    })
+  if (!(stepMs >= 1))
+    return wrong(
+      `everyMs ${shown(String(everyMs))}`,
+      'the milliseconds from value to value, at least 1, or "t" as a list of times',
+    )
+  return ok({ firstMs, stepMs })
+}
+
+function blockSamples({ values, unit: typed }: BlockParts, scale: Scale, clock: BlockClock): InstrumentSamples {
+  const { channel, rule, unit } = scale
   const atMs = new Array<number>(values.length)
   const kept = new Array<number>(values.length)
   let count = 0
   let refused: InstrumentSamples['refused'] = null
   for (let i = 0; i < values.length; i++) {
     const value = values[i]
-    const at = moments === null ? Math.round(firstMs + i * stepMs) : momentOf(moments[i])
+    const at = 'moments' in clock ? momentOf(clock.moments[i]) : Math.round(clock.firstMs + i * clock.stepMs)
     const si = typeof value === 'number' ? toSI(value, unit) : NaN
     if (si >= rule.low && si <= rule.high && !Number.isNaN(at)) {
       atMs[count] = at
       kept[count++] = twelveDigits(si)
     } else {
+      const t = 'moments' in clock ? clock.moments[i] : null
       refused ??= {
         count: 0,
-        why: inBlock(i, wrongValue(si, String(value), typed, channel, rule) ?? notATime(moments![i], A_TIME)),
+        why: inBlock(i, wrongValue(si, String(value), typed, channel, rule) ?? notATime(t, A_TIME)),
       }
       refused.count += 1
     }
   }
   atMs.length = kept.length = count
-  return ok({ channel, atMs, values: kept, refused })
+  return { channel, atMs, values: kept, refused }
 }
 
 const inBlock = (i: number, problem: Problem): Problem => ({

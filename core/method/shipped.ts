@@ -246,6 +246,11 @@ const COOL_DOWN = from('coolDown', {
   mayMark: ['potOn', 'lit', 'flameOut', 'snuffed', 'stopped', 'reading'],
 })
 
+const SERIES = (Object.keys(SHIPPED_SERIES) as (keyof typeof SHIPPED_SERIES)[]).map((test) => {
+  const { name, changes } = SHIPPED_SERIES[test]
+  return [test, { name, body: from(test, changes) }] as const
+})
+
 export const SHIPPED: Record<TestName, { name: string; body: MethodBody }> = {
   boil: { name: 'Boil', body: BOIL },
   boilBurnOut: { name: 'Boil, then burn out', body: BOIL_BURN_OUT },
@@ -253,7 +258,7 @@ export const SHIPPED: Record<TestName, { name: string; body: MethodBody }> = {
   simmer: { name: 'Simmer', body: SIMMER },
   fixedTime: { name: 'Heating for a fixed time', body: FIXED_TIME },
   warmUp: { name: 'Warm-up', body: WARM_UP },
-  ...SHIPPED_SERIES(from),
+  ...(Object.fromEntries(SERIES) as Record<keyof typeof SHIPPED_SERIES, { name: string; body: MethodBody }>),
   fed: { name: 'Fed with tablets or sticks', body: FED },
   wood: { name: 'Batch of wood', body: WOOD },
   snow: { name: 'Snow melt', body: SNOW },

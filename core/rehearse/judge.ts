@@ -6,7 +6,8 @@ import type { ReduceOptions, RunDocument } from '../formats/document'
 import type { RunAnswer } from '../formats/answer'
 import { reduce } from '../reduce'
 import type { EventKind, RunEvent } from '../run/events'
-import { playScene, playToTheEnd, type Played, type RehearsalScene, type SceneMark } from '../simulate/rehearsal'
+import type { RehearsalScene } from '../simulate/rehearsal'
+import { playScene, playToTheEnd, type Played, type SceneMark } from '../simulate/playScene'
 import { studentFactor95 } from '../statistics/student'
 
 /** What the stove does by itself and a tester can only see. */

@@ -4,7 +4,8 @@
  */
 import { toRunDocument } from '../../core/formats/toRunDocument'
 import { CALLED, callBias, judgeCalls, judgeRehearsal } from '../../core/rehearse/judge'
-import type { RehearsalScene, SceneMark } from '../../core/simulate/rehearsal'
+import type { RehearsalScene } from '../../core/simulate/rehearsal'
+import type { SceneMark } from '../../core/simulate/playScene'
 import { conventionsOf, optionsFor, runViewFrom } from '../../shared/runOptions'
 import type { Rehearsed } from '../../shared/rehearsal'
 import { byKey } from '../database/byKey'

@@ -5,15 +5,8 @@
 import { describe, expect, it } from 'vitest'
 import { callBias, judgeRehearsal } from '../../core/rehearse/judge'
 import { CAMPAIGN_SETUPS } from '../../core/simulate/campaign'
-import {
-  playScene,
-  rehearsalScene,
-  scaleG,
-  sceneAtRest,
-  sceneWords,
-  type RehearsalScene,
-  type SceneMark,
-} from '../../core/simulate/rehearsal'
+import { rehearsalScene, type RehearsalScene } from '../../core/simulate/rehearsal'
+import { playScene, scaleG, sceneAtRest, sceneWords, type SceneMark } from '../../core/simulate/playScene'
 import { simulateRun } from '../../core/simulate/stove'
 import { burnedByScale } from '../../core/run/scaleFuel'
 import { fillRun, defaultOptions } from '../../shared/reduceRequest'

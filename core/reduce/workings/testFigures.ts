@@ -98,11 +98,12 @@ function ofFuel({ readings }: Composition, test: TestFigures): TestWorkings {
   }
 }
 
-function ofHeat(
-  { input, readings, series, figured: { run } }: Composition,
-  test: TestFigures,
-  firepowerW: number | null,
-): TestWorkings {
+const ofHeat = (parts: Composition, test: TestFigures, firepowerW: number | null): TestWorkings => ({
+  ...ofRise(parts, test),
+  ...ofSimmer(parts, firepowerW),
+})
+
+function ofRise({ input, readings, figured: { run } }: Composition, test: TestFigures): TestWorkings {
   return {
     riseK: {
       source: 'commonPractice',
@@ -127,6 +128,11 @@ function ofHeat(
       ],
       note: 'Δh is the enthalpy of water between the two temperatures (IAPWS-IF97).',
     },
+  }
+}
+
+function ofSimmer({ input, series, figured: { run } }: Composition, firepowerW: number | null): TestWorkings {
+  return {
     turnDownRatio: {
       source: 'wbt',
       title: 'Turn-down ratio',
