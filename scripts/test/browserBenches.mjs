@@ -4,6 +4,9 @@ import { anyFreePort } from '../lib/ports.mjs'
 import { say, step } from '../lib/say.mjs'
 import { startServer } from '../lib/server.mjs'
 
+/** A database with the demonstration that tests may copy. */
+export const DEMONSTRATION = 'demonstration'
+
 /**
  * @param onStarted given what ends each server, as soon as it runs
  * @returns address and database of each
@@ -22,10 +25,10 @@ export async function makeBrowserBenches(cluster, count, onStarted) {
   return benches
 }
 
-/** The first is filled, the others are copies of it, made while nobody is connected to it. */
-async function makeDatabases(cluster, [first, ...others]) {
+/** One is filled, and nobody ever connects to it; the others are copies. */
+async function makeDatabases(cluster, names) {
   const admin = cluster.url('postgres')
-  await ensureDatabase(admin, first)
-  await prepareDatabase(cluster.url(first), { empty: false })
-  for (const name of others) await ensureDatabase(admin, name, first)
+  await ensureDatabase(admin, DEMONSTRATION)
+  await prepareDatabase(cluster.url(DEMONSTRATION), { empty: false })
+  for (const name of names) await ensureDatabase(admin, name, DEMONSTRATION)
 }

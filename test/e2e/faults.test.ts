@@ -7,6 +7,7 @@ import { chmodSync, chownSync, mkdtempSync, rmSync, statfsSync, writeFileSync } 
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { ensureDatabase, prepareDatabase } from '../../scripts/lib/databases.mjs'
+import { DEMONSTRATION } from '../../scripts/test/browserBenches.mjs'
 import { keepCluster } from '../../scripts/lib/keepCluster.mjs'
 import { anyFreePort } from '../../scripts/lib/ports.mjs'
 import { requirePrograms } from '../../scripts/lib/postgresPrograms.mjs'
@@ -133,8 +134,7 @@ base(
     const databaseUrl = Object.assign(new URL(process.env.DATABASE_URL!), {
       pathname: `/cut_off_${Date.now()}`,
     }).toString()
-    await ensureDatabase(process.env.DATABASE_URL!, new URL(databaseUrl).pathname.slice(1))
-    await prepareDatabase(databaseUrl, { empty: false })
+    await ensureDatabase(process.env.DATABASE_URL!, new URL(databaseUrl).pathname.slice(1), DEMONSTRATION)
     const port: number = await anyFreePort()
     const start = () => startServer({ port, databaseUrl, output: 'ignore', onExit: undefined })
     let server = await start()
