@@ -11,51 +11,54 @@ const listWords = (names: readonly string[]) => names.map((name) => name.toLower
 
 /** What it holds, a sentence each. */
 export function methodSentences(body: MethodBody, units: UnitSystem): string[] {
-  const {
-    startC,
-    windMS,
-    waterKg,
-    hardwareAboveAirK,
-    giveUpS,
-    durationS,
-    replicates,
-    readEveryS,
-    must,
-    may,
-    mustMark,
-    mayMark,
-  } = body
-  const temp = (value: number) => shown(value, 'temperature', units)
-  const speed = (value: number) => shown(value, 'wind', units)
-  const window = (low: number | null, high: number | null, show: (value: number) => string) =>
-    low !== null && high !== null
-      ? `${show(low)} to ${show(high)}`
-      : low !== null
-        ? `at least ${show(low)}`
-        : high !== null
-          ? `at most ${show(high)}`
-          : null
-  const start = window(startC.low, startC.high, temp)
-  const wind =
-    windMS.low === 0 && windMS.high !== null
-      ? windMS.high <= 0.5
-        ? `calm: at most ${speed(windMS.high)} at the pot`
-        : `up to ${speed(windMS.high)} at the pot`
-      : window(windMS.low, windMS.high, speed)
+  return [...conditionSentences(body, units), ...courseSentences(body), ...readingSentences(body)].filter(
+    (sentence) => sentence !== null,
+  )
+}
+
+type Sentences = (string | null)[]
+const sentence = <T>(value: T | null, words: (value: T) => string): string | null =>
+  value === null ? null : words(value)
+
+function conditionSentences({ waterKg, startC, windMS, hardwareAboveAirK }: MethodBody, units: UnitSystem): Sentences {
+  const start = windowWords(startC, (value) => shown(value, 'temperature', units))
+  const wind = windWords(windMS, (value) => shown(value, 'wind', units))
   return [
-    waterKg === null ? null : `Water: ${shown(waterKg, 'mass', units)}, weighed.`,
-    start === null ? null : `Start: ${start}.`,
-    wind === null ? null : `Wind: ${wind}.`,
-    hardwareAboveAirK === null
-      ? null
-      : `Hardware when lit: at most ${formatNumber(hardwareAboveAirK, 0)} K warmer than the air.`,
-    durationS === null ? null : `Heats for ${formatClock(durationS)}.`,
-    giveUpS === null ? null : `Given up at ${formatClock(giveUpS)}.`,
-    readEveryS === null ? null : `Water is read every ${formatClock(readEveryS)}, or logged.`,
-    `${replicates === 1 ? 'One run' : `${replicates} runs`} of each.`,
-    `Read: ${listWords(must.map(readingName))}.`,
-    may.length === 0 ? null : `May be read: ${listWords(may.map(readingName))}.`,
-    `Marked: ${listWords(mustMark.map((kind) => EVENT_NAMES[kind]))}.`,
-    mayMark.length === 0 ? null : `May be marked: ${listWords(mayMark.map((kind) => EVENT_NAMES[kind]))}.`,
-  ].filter((sentence) => sentence !== null)
+    sentence(waterKg, (value) => `Water: ${shown(value, 'mass', units)}, weighed.`),
+    sentence(start, (words) => `Start: ${words}.`),
+    sentence(wind, (words) => `Wind: ${words}.`),
+    sentence(
+      hardwareAboveAirK,
+      (value) => `Hardware when lit: at most ${formatNumber(value, 0)} K warmer than the air.`,
+    ),
+  ]
+}
+
+const courseSentences = ({ durationS, giveUpS, readEveryS, replicates }: MethodBody): Sentences => [
+  sentence(durationS, (value) => `Heats for ${formatClock(value)}.`),
+  sentence(giveUpS, (value) => `Given up at ${formatClock(value)}.`),
+  sentence(readEveryS, (value) => `Water is read every ${formatClock(value)}, or logged.`),
+  `${replicates === 1 ? 'One run' : `${replicates} runs`} of each.`,
+]
+
+const readingSentences = ({ must, may, mustMark, mayMark }: MethodBody): Sentences => [
+  `Read: ${listWords(must.map(readingName))}.`,
+  may.length === 0 ? null : `May be read: ${listWords(may.map(readingName))}.`,
+  `Marked: ${listWords(mustMark.map((kind) => EVENT_NAMES[kind]))}.`,
+  mayMark.length === 0 ? null : `May be marked: ${listWords(mayMark.map((kind) => EVENT_NAMES[kind]))}.`,
+]
+
+type Show = (value: number) => string
+/** Null: it is open at both ends. */
+function windowWords({ low, high }: MethodBody['startC'], show: Show): string | null {
+  if (low !== null && high !== null) return `${show(low)} to ${show(high)}`
+  if (low !== null) return `at least ${show(low)}`
+  return high === null ? null : `at most ${show(high)}`
+}
+
+const CALM_MS = 0.5
+function windWords(wind: MethodBody['windMS'], show: Show): string | null {
+  const { low, high } = wind
+  if (low !== 0 || high === null) return windowWords(wind, show)
+  return high <= CALM_MS ? `calm: at most ${show(high)} at the pot` : `up to ${show(high)} at the pot`
 }

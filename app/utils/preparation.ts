@@ -56,34 +56,35 @@ export function firstPreparation(choices: KitChoices, lane: LaneName): Preparati
   }
 }
 
-/** The lane as it will look, before the server has heard of it. */
-function previewLane(
-  choices: KitChoices,
-  preparation: Preparation,
-  { runId, atMs, units }: { runId: string; atMs: number; units: UnitSystem },
-): Lane {
-  const method = choices.methods.find((one) => one.id === preparation.methodId)
-  const setup = choices.setups.find((one) => one.id === preparation.setupId)
-  const fuel = choices.fuels.find((one) => one.id === preparation.fuelBatchId)
-  const place = choices.places.find((one) => one.id === preparation.placeId)
-  const typed = (Object.entries(preparation.measured) as [MeasuredQuantity, string][]).flatMap(([quantity, text]) => {
-    const read = text.trim() ? parseQuantity(text, MEASURED_QUANTITIES[quantity], units) : null
-    return read?.ok ? [{ quantity, value: read.value.value, unit: read.value.unit, typed: text }] : []
-  })
-  const readings = typed.map(({ quantity, value, typed: text }): LaneReading => ({
-    id: uuidv7(),
-    quantity,
-    value,
-    typed: text,
-    atMs: null,
-  }))
-  const read = (quantity: MeasuredQuantity) => readings.find((one) => one.quantity === quantity)?.value ?? null
-  const pressureRead = {
-    altitudeM: read('altitude'),
-    stationPressurePa: read('stationPressure'),
-    seaLevelPressurePa: read('seaLevelPressure'),
-    airC: read('air'),
+interface Chosen {
+  method: KitChoices['methods'][number] | null
+  setup: KitChoices['setups'][number] | null
+  fuel: KitChoices['fuels'][number] | null
+  place: KitChoices['places'][number] | null
+  person: string
+}
+function chosenBy(choices: KitChoices, preparation: Preparation): Chosen {
+  const by = <T extends { id: string }>(list: readonly T[], id: string | null) =>
+    list.find((one) => one.id === id) ?? null
+  return {
+    method: by(choices.methods, preparation.methodId),
+    setup: by(choices.setups, preparation.setupId),
+    fuel: by(choices.fuels, preparation.fuelBatchId),
+    place: by(choices.places, preparation.placeId),
+    person: by(choices.people, preparation.personId)?.name ?? '',
   }
+}
+
+interface Begun {
+  runId: string
+  atMs: number
+  units: UnitSystem
+}
+/** The lane as it will look, before the server has heard of it. */
+function previewLane(choices: KitChoices, preparation: Preparation, { runId, atMs, units }: Begun): Lane {
+  const chosen = chosenBy(choices, preparation)
+  const { method, setup, fuel, place, person } = chosen
+  const readings = readingsOf(preparation, units)
   const order = benchOrder(method?.body ?? BOIL, setup?.burner ?? null)
   return {
     lane: preparation.lane,
@@ -91,33 +92,59 @@ function previewLane(
     armedAtMs: atMs,
     test: preparation.test,
     kind: KIND_OF_TEST[preparation.test],
-    method: method ? { name: method.name, n: 0, body: method.body } : null,
+    method: method && { name: method.name, n: 0, body: method.body },
     setup: setup?.name ?? '',
     burner: setup?.burner ?? null,
     fuelKind: fuel?.kind ?? null,
     fuel: fuel?.fuel ?? null,
-    person: choices.people.find((one) => one.id === preparation.personId)?.name ?? '',
+    person,
     place: place?.name ?? null,
     zone: preparation.zone,
     setting: preparation.setting || null,
-    hasLid: setup?.parts.some((part) => part.role === 'lid') ?? false,
-    boilingC: boilingPointAt(pressureRead, place ?? null),
+    hasLid: hasLid(chosen),
+    boilingC: boilingPointAt(pressureRead(readings), place),
     order,
     state: emptyBench(order.marks),
-    readings,
+    readings: readings.map(({ quantity, value, typed }) => ({ id: uuidv7(), quantity, value, typed, atMs: null })),
     notes: [],
     photos: 0,
-    rehearsal:
-      preparation.rehearsal &&
-      sceneOf(preparation.rehearsal, runId, {
-        waterKg: waterKgOf(typed) ?? method?.body.waterKg ?? null,
-        altitudeM: place?.altitudeM ?? null,
-        lid: setup?.parts.some((part) => part.role === 'lid') ?? false,
-        lhvMJPerKg: fuelOfKind(fuel?.kind ?? '')?.lowerHeatingValue.value ?? null,
-        setting: preparation.setting || null,
-        test: preparation.test,
-      }),
+    rehearsal: sceneFor(preparation, chosen, { runId, readings }),
   }
+}
+
+const hasLid = ({ setup }: Chosen): boolean => setup?.parts.some((part) => part.role === 'lid') ?? false
+
+type Readings = Pick<LaneReading & { unit: string }, 'quantity' | 'value' | 'typed' | 'unit'>[]
+const readingsOf = ({ measured }: Preparation, units: UnitSystem): Readings =>
+  (Object.entries(measured) as [MeasuredQuantity, string][]).flatMap(([quantity, text]) => {
+    const read = text.trim() ? parseQuantity(text, MEASURED_QUANTITIES[quantity], units) : null
+    return read?.ok ? [{ quantity, value: read.value.value, unit: read.value.unit, typed: text }] : []
+  })
+
+function pressureRead(readings: Readings) {
+  const read = (quantity: MeasuredQuantity) => readings.find((one) => one.quantity === quantity)?.value ?? null
+  return {
+    altitudeM: read('altitude'),
+    stationPressurePa: read('stationPressure'),
+    seaLevelPressurePa: read('seaLevelPressure'),
+    airC: read('air'),
+  }
+}
+
+function sceneFor(
+  { rehearsal, setting, test }: Preparation,
+  chosen: Chosen,
+  { runId, readings }: { runId: string; readings: Readings },
+): Lane['rehearsal'] {
+  if (rehearsal === null) return null
+  return sceneOf(rehearsal, runId, {
+    waterKg: waterKgOf(readings) ?? chosen.method?.body.waterKg ?? null,
+    altitudeM: chosen.place?.altitudeM ?? null,
+    lid: hasLid(chosen),
+    lhvMJPerKg: fuelOfKind(chosen.fuel?.kind ?? '')?.lowerHeatingValue.value ?? null,
+    setting: setting || null,
+    test,
+  })
 }
 
 /** What stands against it, in words; null: nothing. */

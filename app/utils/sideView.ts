@@ -31,63 +31,89 @@ const CANISTER = { widthMm: 110, heightMm: 68 }
 
 export function sideViewOf(parts: readonly Part[], gapM: number | null): SideView {
   const of = (role: PartRole) => parts.find((part) => part.role === role)
-  const [burner, pot, lid, stand, screen, reflector] = (
-    ['burner', 'pot', 'lid', 'stand', 'screen', 'reflector'] as const
-  ).map(of)
-  const shapes: PlacedShape[] = []
-  const assumed: string[] = []
-  const widths: number[] = []
-  const put = (part: Part | undefined, yMm: number) => {
+  const drawing = new Drawing(of('pot'))
+  const footMm = drawing.foot(of('burner'))
+  drawing.put(of('reflector'), footMm)
+  const burnerTopMm = footMm + drawing.put(of('burner'), footMm)
+  const standTopMm = drawing.put(of('stand'), 0)
+  const { baseMm, gapMm } = potAt({ burner: of('burner'), stand: of('stand'), gapM, burnerTopMm, standTopMm })
+  let topMm = Math.max(burnerTopMm, standTopMm)
+  const pot = of('pot')
+  if (pot) {
+    drawing.put(pot, baseMm)
+    topMm = baseMm + potHeightMm(pot.properties as PotProperties)
+  }
+  topMm += drawing.put(of('lid'), topMm)
+  topMm = Math.max(topMm, drawing.put(of('screen'), 0))
+  const gap = pot && gapMm > 0 ? { fromMm: baseMm - gapMm, toMm: baseMm } : null
+  return drawing.view(topMm, gap)
+}
+
+/** Shapes put one above the other. */
+class Drawing {
+  readonly #shapes: PlacedShape[] = []
+  readonly #assumed: string[] = []
+  readonly #widths: number[] = []
+  readonly #potWidthMm: number
+
+  constructor(pot: Part | undefined) {
+    this.#potWidthMm = ((pot?.properties as PotProperties | undefined)?.diameterM ?? 0.11) * 1000
+  }
+
+  /** What a burner stands on. @returns its height [mm] */
+  foot(burner: Part | undefined): number {
+    const kind = (burner?.properties as BurnerProperties | undefined)?.burner
+    if (kind !== 'canister-top' && kind !== 'integrated') return 0
+    this.#shapes.push({ d: `M-55,0 h110 v52 q0,10 -20,13 h-70 q-20,-3 -20,-13 Z`, look: 'sheer', yMm: 0, dashed: true })
+    this.#widths.push(CANISTER.widthMm)
+    return CANISTER.heightMm
+  }
+
+  /** @returns its height [mm]; 0: there is none */
+  put(part: Part | undefined, yMm: number): number {
     if (part === undefined) return 0
     const drawn =
       part.role === 'screen'
-        ? screenOf(part.properties as ScreenProperties, potWidth)
+        ? screenOf(part.properties as ScreenProperties, this.#potWidthMm)
         : silhouetteOf(part.role, part.properties)
-    shapes.push(...drawn.shapes.map((shape) => ({ ...shape, yMm, dashed: drawn.assumed })))
-    if (drawn.assumed) assumed.push(part.name)
-    widths.push(drawn.widthMm)
+    this.#shapes.push(...drawn.shapes.map((shape) => ({ ...shape, yMm, dashed: drawn.assumed })))
+    if (drawn.assumed) this.#assumed.push(part.name)
+    this.#widths.push(drawn.widthMm)
     return drawn.heightMm
   }
-  const potProperties = pot?.properties as PotProperties | undefined
-  const potWidth = (potProperties?.diameterM ?? 0.11) * 1000
-  const kind = (burner?.properties as BurnerProperties | undefined)?.burner
-  const footMm = kind === 'canister-top' || kind === 'integrated' ? CANISTER.heightMm : 0
-  if (footMm > 0) {
-    shapes.push({ d: `M-55,0 h110 v52 q0,10 -20,13 h-70 q-20,-3 -20,-13 Z`, look: 'sheer', yMm: 0, dashed: true })
-    widths.push(CANISTER.widthMm)
+
+  view(topMm: number, gap: { fromMm: number; toMm: number } | null): SideView {
+    const widthMm = Math.max(...this.#widths, 40)
+    const besideMm = widthMm / 2 + 14
+    const whole: Dimension = { words: `${Math.round(topMm)} mm`, fromMm: 0, toMm: topMm, xMm: besideMm }
+    const dimensions = gap === null ? [whole] : [{ ...gap, words: gapWords(gap), xMm: -besideMm }, whole]
+    return {
+      widthMm: widthMm + 200,
+      heightMm: topMm + 6,
+      shapes: order(this.#shapes),
+      dimensions,
+      assumed: [...new Set(this.#assumed)],
+    }
   }
-  put(reflector, footMm)
-  const burnerTop = footMm + put(burner, footMm)
-  const standTop = put(stand, 0)
-  // A stand carries the pot, else the burner's own supports, which its height includes; else the gap says where it
-  // hangs.
-  const carriedAt = stand
-    ? standTop
-    : (burner?.properties as BurnerProperties | undefined)?.supportM != null
-      ? burnerTop
-      : null
-  const gapMm = gapM === null ? Math.max(0, (carriedAt ?? burnerTop) - burnerTop) : gapM * 1000
-  const potBase = carriedAt ?? burnerTop + gapMm
-  const dimensions: Dimension[] = []
-  let top = Math.max(burnerTop, standTop)
-  if (pot) {
-    put(pot, potBase)
-    top = potBase + potHeightMm(potProperties!)
-    if (gapMm > 0)
-      dimensions.push({ words: `gap ${Math.round(gapMm)} mm`, fromMm: potBase - gapMm, toMm: potBase, xMm: 0 })
-  }
-  if (lid) top += put(lid, top)
-  if (screen) top = Math.max(top, put(screen, 0))
-  const widthMm = Math.max(...widths, 40)
-  for (const one of dimensions) one.xMm = -widthMm / 2 - 14
-  dimensions.push({ words: `${Math.round(top)} mm`, fromMm: 0, toMm: top, xMm: widthMm / 2 + 14 })
-  return {
-    widthMm: widthMm + 200,
-    heightMm: top + 6,
-    shapes: order(shapes),
-    dimensions,
-    assumed: [...new Set(assumed)],
-  }
+}
+
+const gapWords = ({ fromMm, toMm }: { fromMm: number; toMm: number }): string => `gap ${Math.round(toMm - fromMm)} mm`
+
+interface Standing {
+  burner: Part | undefined
+  stand: Part | undefined
+  gapM: number | null
+  burnerTopMm: number
+  standTopMm: number
+}
+/**
+ * A stand carries the pot, else the burner's own supports, which its height includes; else the gap says where it hangs.
+ */
+function potAt({ burner, stand, gapM, burnerTopMm, standTopMm }: Standing): { baseMm: number; gapMm: number } {
+  const supports = (burner?.properties as BurnerProperties | undefined)?.supportM != null
+  const carriedMm = stand ? standTopMm : supports ? burnerTopMm : null
+  const gapMm = gapM === null ? Math.max(0, (carriedMm ?? burnerTopMm) - burnerTopMm) : gapM * 1000
+  return { baseMm: carriedMm ?? burnerTopMm + gapMm, gapMm }
 }
 
 /** What can be seen through is drawn last. */
