@@ -83,10 +83,10 @@ export class TestRun {
     await this.#vitest('start', run, {})
   }
 
-  /** A minute of it; `npm run soak` goes on for thirty. */
+  /** Two minutes of it; `npm run soak` goes on for thirty. */
   async soak(run) {
     await requireChromium()
-    await this.#script('soak', run, ['--minutes', '1', '--patience', '6'])
+    await this.#script('soak', run, ['--minutes', '2', '--patience', '6'])
   }
 
   /** A tenth of what `npm run fuzz` sends. */
