@@ -287,7 +287,9 @@ class Bench {
         reloaded,
         this.senders ? instrumentKilled / 3 : Infinity,
       ]
-      await this[FAULTS[counts.indexOf(Math.min(...counts))]]()
+      const fault = FAULTS[counts.indexOf(Math.min(...counts))]
+      say(`· ${fault}`)
+      await this[fault]()
     }
   }
 

@@ -7,8 +7,11 @@ import type { MethodBody } from '../../core/method/method'
 import type { NameChoice, TableMapping } from '../../shared/tableImport/mapping'
 import type { NameTarget } from '../../shared/tableImport/targets'
 import type { Connection } from '../database/connection'
+import { batchRows } from '../kit/repository/batches'
 import { listPeople } from '../kit/repository/people'
-import { burnersOfSetups, namedBatches, namedMethods, namedPlaces, namedSetups } from './repository/namedKit'
+import { placeRows } from '../kit/repository/places'
+import { burnersOfVersions, setupRows } from '../kit/repository/setups'
+import { methodRows } from '../methods/repository/methods'
 
 /** `key`: its id, or of what is still to be made a word of its own. */
 export interface Named<T> {
@@ -60,26 +63,35 @@ const low = (name: string) => name.trim().toLowerCase()
 
 /** Everything with a name, newest versions; what was retired is not found by its name. */
 export async function kitByName(db: Connection): Promise<Kit> {
-  const setups = await namedSetups(db)
-  const burners = await burnersOfSetups(db)
-  const places = await namedPlaces(db)
-  const batches = await namedBatches(db)
-  const methods = await namedMethods(db)
-  const people = await listPeople(db)
+  const burners = await burnersOfVersions(db)
+  const setups = (await setupRows(db)).filter((one) => one.setup.retiredAt === null)
+  const batches = (await batchRows(db))
+    .filter((one) => one.batch.retiredAt === null)
+    // Of two that a name may mean, the older.
+    .sort((one, other) => one.batch.createdAt.getTime() - other.batch.createdAt.getTime())
+  const methods = (await methodRows(db)).filter((one) => one.method.retiredAt === null)
   return {
-    setup: setups.map(({ id, name, versionId }) => ({
+    setup: setups.map(({ setup: { id, name }, versionId }) => ({
       id,
       names: [name],
       is: { versionId, burner: burners.get(versionId)?.burner ?? null },
     })),
-    place: places.map(({ id, name, versionId, pressure }) => ({ id, names: [name], is: { versionId, pressure } })),
-    fuel: batches.map(({ id, batch, name, kind }) => ({
+    place: (await placeRows(db)).map(({ place: { id, name }, version }) => ({
       id,
-      names: [`${name}, ${batch}`, `${name} ${batch}`, name, kind, FUELS[kind]?.name ?? kind],
+      names: [name],
+      is: { versionId: version.id, pressure: version },
+    })),
+    fuel: batches.map(({ batch, fuel: { name, kind } }) => ({
+      id: batch.id,
+      names: [`${name}, ${batch.name}`, `${name} ${batch.name}`, name, kind, FUELS[kind]?.name ?? kind],
       is: { kind },
     })),
-    person: people.map(({ id, name }) => ({ id, names: [name], is: null })),
-    method: methods.map(({ id, name, versionId, body }) => ({ id, names: [name], is: { versionId, body } })),
+    person: (await listPeople(db)).map(({ id, name }) => ({ id, names: [name], is: null })),
+    method: methods.map(({ method: { id, name }, version }) => ({
+      id,
+      names: [name],
+      is: { versionId: version.id, body: version.body },
+    })),
   }
 }
 

@@ -10,12 +10,13 @@ import { lockRevision } from '../database/repositories/corrections'
 import { insertTrace } from '../database/repositories/traces'
 import { invalid, invalidAt, type Refused } from '../kit/outcome'
 import { recompute } from '../runs/recompute'
+import { changeRun } from '../runs/repository/care'
 import { documentsToStore, readDocuments } from './documents'
 import { kitByName } from './kitNames'
 import { makeKit } from './makeKit'
 import { readTable, withoutKnown } from './preview'
 import { importRow } from './repository/imports'
-import { channelsOf, knownRuns, nextRevision, runState } from './repository/runs'
+import { channelsOf, knownRuns, runState } from './repository/runs'
 import { rowsOf } from './stage'
 import type { RunToStore } from './runRows'
 import { storeRuns } from './storeRuns'
@@ -147,7 +148,7 @@ export async function storeTrace(tx: Connection, id: string, mapping: TraceMappi
   const { fileHash } = (await importRow(tx, id))!
   for (const { channel, samples } of read.value.channels)
     await insertTrace(tx, { runId: mapping.runId, channel, importId: id, fileHash }, samples)
-  await nextRevision(tx, mapping.runId)
+  await changeRun(tx, mapping.runId)
   await recompute(tx, [mapping.runId])
   return { stored: read.value.channels.reduce((sum, one) => sum + one.samples.length, 0), leftOut: 0, made: null }
 }

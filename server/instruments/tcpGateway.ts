@@ -87,6 +87,8 @@ class TcpGateway {
   }
 
   #again(): void {
+    // One at a time asks: a connection that fails says so twice.
+    clearTimeout(this.#timer)
     if (!this.#over) this.#timer = setTimeout(() => void this.own(), AGAIN_MS).unref()
   }
 

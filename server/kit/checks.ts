@@ -7,10 +7,7 @@ import { readRecord } from '../../shared/record'
 import type { InstrumentProperties } from '../../shared/thing'
 import type { Connection } from '../database/connection'
 import { invalid, invalidAt, notFound, saved, type Outcome, type Refused } from './outcome'
-import { checkLines, insertCheck, markWithdrawn, newestInstrument } from './repository/checks'
-
-/** Newest first, withdrawn ones too. */
-export const checksOf = checkLines
+import { checksOf, insertCheck, markWithdrawn, newestInstrument } from './repository/checks'
 
 /** Keeps a check. At the ice point water is at 0 °C, at the boil at the boiling point of the pressure given. */
 export async function addCheck(

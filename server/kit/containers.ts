@@ -19,7 +19,6 @@ import { invalid, invalidAt, notFound, saved, type Outcome } from './outcome'
 import {
   batchNames,
   burnedFrom,
-  containerRow,
   containerRows,
   entriesOf,
   insertEntry,
@@ -28,7 +27,7 @@ import {
   type ContainerRow,
   type EntryRow,
 } from './repository/containers'
-import { keepContainer } from './repository/heads'
+import { containerRow, keepContainerRow } from './repository/heads'
 import { fromContainer, runsWhere } from './repository/runRefs'
 import { deleteRecord, retiredSince, saveRecord, usedBy } from './saveRecord'
 
@@ -166,7 +165,7 @@ export async function saveContainer(db: Connection, input: unknown): Promise<Out
     const fuelBatchId = values.fuelBatchId as string
     if (!isUuid(fuelBatchId) || (await batchNames(tx, fuelBatchId)) === null)
       return invalidAt('fields.fuelBatchId', 'Fuel in it: this batch is not known here. Choose one from the list.')
-    await keepContainer(
+    await keepContainerRow(
       tx,
       { id: typed.id, standing },
       {

@@ -8,7 +8,6 @@ import { typedFieldsFrom } from '../../shared/typedFrom'
 import type { Connection, Database } from '../database/connection'
 import { recomputeWhere } from '../runs/recompute'
 import { inUse, invalid, invalidAt, type Outcome } from './outcome'
-import { pricesOf } from './prices'
 import {
   amendmentsOf,
   batchRow,
@@ -20,8 +19,8 @@ import {
   runsByBatch,
   type BatchRow,
 } from './repository/batches'
-import { keepBatch } from './repository/heads'
-import { newestPrices } from './repository/prices'
+import { keepBatchRow } from './repository/heads'
+import { newestPrices, pricesOf } from './repository/prices'
 import { ofBatch, runsWhere } from './repository/runRefs'
 import { countedRuns, deleteRecord, retiredSince, saveRecord, usedBy } from './saveRecord'
 
@@ -97,7 +96,7 @@ export async function saveBatch(db: Connection, input: unknown): Promise<Outcome
       )
     const fuelId = await fuelOf(tx, values.kind as string, values.fuel as string)
     const row = { fuelId, ...batchFrom(values), typed: typed.fields, retiredAt: retiredSince(values, standing) }
-    await keepBatch(tx, { id: typed.id, standing }, row)
+    await keepBatchRow(tx, { id: typed.id, standing }, row)
     if (amended.length > 0) await amend(tx, amended, { was: standing!.record, now: typed })
   })
 }

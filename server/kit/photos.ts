@@ -5,13 +5,10 @@ import type { PhotoMeta, PhotoOwner } from '../../shared/photo'
 import type { Connection } from '../database/connection'
 import { sha256 } from '../database/hash'
 import { invalidAt, notFound, saved, type Outcome } from './outcome'
-import { hasOwner, insertPhoto, photoLines, pictureOf, putOutOfSight, type PhotoOf } from './repository/photos'
+import { hasOwner, insertPhoto, photosOf, pictureOf, putOutOfSight, type PhotoOf } from './repository/photos'
 
 export const ownedBy = (owner: PhotoOwner, id: string): PhotoOf =>
   owner === 'run' ? { runId: id } : owner === 'thing' ? { thingId: id } : { setupId: id }
-
-/** Without the pictures themselves; in the order of the run's clock, then as they came. */
-export const photosOf = photoLines
 
 const TYPES: Record<string, string> = { jpeg: 'image/jpeg', png: 'image/png', webp: 'image/webp' }
 const NOT_ONE =

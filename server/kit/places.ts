@@ -11,12 +11,11 @@ import { isUuid } from '../../shared/uuid'
 import type { Connection, Database } from '../database/connection'
 import { recomputeWhere } from '../runs/recompute'
 import { inUse, invalid, invalidAt, saved, type Outcome } from './outcome'
-import { keepPlace as keepPlaceHead } from './repository/heads'
+import { keepPlaceRow, placeRow } from './repository/heads'
 import { findPerson, insertPerson, type Person } from './repository/people'
 import {
   insertPlaceVersion,
   isNowAt,
-  placeRow,
   placeRows,
   placeVersions,
   removePlace,
@@ -103,7 +102,7 @@ async function keepPlace(
   { typed, values, standing }: { typed: TypedRecord; values: Record<string, unknown>; standing: Standing | null },
 ): Promise<undefined> {
   const head = { name: values.name as string, zone: values.zone as string }
-  await keepPlaceHead(tx, { id: typed.id, standing }, head)
+  await keepPlaceRow(tx, { id: typed.id, standing }, head)
   if (standing !== null && standing.row.name !== head.name) await recomputeWhere(tx, atPlace(tx, typed.id))
   const last = standing?.versions[0]
   const heat = Object.fromEntries(PLACE_HEAT.map((key) => [key, values[key] as number | null])) as Record<

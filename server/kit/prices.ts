@@ -4,10 +4,7 @@ import { readRecord } from '../../shared/record'
 import { FUEL_PRICE_FIELDS, PRICE_FIELDS } from '../../shared/thing'
 import type { Connection } from '../database/connection'
 import { invalid, notFound, saved, type Outcome } from './outcome'
-import { insertPrice, isOwner, priceLines, type PriceOf } from './repository/prices'
-
-/** Newest first. */
-export const pricesOf = priceLines
+import { insertPrice, isOwner, pricesOf, type PriceOf } from './repository/prices'
 
 /** Adds one; the same id again is one price. */
 export async function addPrice(db: Connection, of: PriceOf, input: unknown): Promise<Outcome<PriceLine[]>> {

@@ -10,7 +10,7 @@ import type { Connection, Database } from '../database/connection'
 import { hashOf } from '../database/hash'
 import { recomputeWhere } from '../runs/recompute'
 import { invalid, invalidAt, type Outcome } from './outcome'
-import { keepSetup } from './repository/heads'
+import { keepSetupRow } from './repository/heads'
 import { onSetup, runsWhere } from './repository/runRefs'
 import { insertDecisions, insertSetupVersion, removeSetup, thingVersionOf } from './repository/setups'
 import { deleteRecord, retiredSince, saveRecord, usedBy } from './saveRecord'
@@ -41,7 +41,7 @@ export async function saveSetup(db: Connection, input: unknown): Promise<Outcome
     if (unanswered.length > 0) return invalid(unanswered.map(({ code, text }) => ({ path: `overrides.${code}`, text })))
     const name = values.name as string
     const head = { name, description: values.description as string, retiredAt: retiredSince(values, standing) }
-    await keepSetup(tx, { id: typed.id, standing }, head)
+    await keepSetupRow(tx, { id: typed.id, standing }, head)
     if (standing !== null && standing.row.name !== name) await recomputeWhere(tx, onSetup(tx, typed.id))
     const gapM = values.gapM as number | null
     if (standing !== null && standing.version.gapM === gapM && sameParts(standing.version, chosen.parts)) return

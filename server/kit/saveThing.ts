@@ -14,16 +14,9 @@ import { isUuid } from '../../shared/uuid'
 import type { Connection, Database } from '../database/connection'
 import { hashOf } from '../database/hash'
 import { inUse, invalid, invalidAt, type Outcome, type Refused } from './outcome'
-import { keepThing as keepHead } from './repository/heads'
+import { keepThingRow, thingRow } from './repository/heads'
 import { readBy, runsWhere, withThing } from './repository/runRefs'
-import {
-  insertThingVersion,
-  madeFrom,
-  removeThing,
-  setupsWith,
-  thingRow,
-  type ThingVersionRow,
-} from './repository/things'
+import { insertThingVersion, madeFrom, removeThing, setupsWith, type ThingVersionRow } from './repository/things'
 import { deleteRecord, retiredSince, saveRecord, usedBy } from './saveRecord'
 import { findThing, recordOf } from './things'
 
@@ -59,7 +52,7 @@ export async function saveThing(db: Connection, input: unknown): Promise<Outcome
     const madeFromId = (values.madeFromId as string | null) || null
     const loop = await madeFromProblem(tx, { id: typed.id, kind, madeFromId })
     if (loop !== null) return invalidAt('fields.madeFromId', loop)
-    await keepHead(
+    await keepThingRow(
       tx,
       { id: typed.id, standing },
       {

@@ -1,18 +1,18 @@
 /** Set-ups: named combinations of things, versioned where what matters to heat changes. */
+import { photosOf } from './repository/photos'
+import { setupRow } from './repository/heads'
 import { setupWarnings } from '../../core/kit/setupWarnings'
 import type { SetupLine, SetupPage, SetupPartLine, SetupVersionLine, TypedSetup } from '../../shared/kitRecords'
 import { partsForWarnings } from '../../shared/setupParts'
 import { SETUP_FIELDS, type PartProperties } from '../../shared/thing'
 import { typedFieldsFrom } from '../../shared/typedFrom'
 import type { Connection } from '../database/connection'
-import { photosOf } from './photos'
 import { onSetup, runsWhere } from './repository/runRefs'
 import {
   decisionLines,
   partLines,
   runsBySetup,
   runsByVersion,
-  setupRow,
   setupRows,
   versionRows,
   versionsOfSetup,

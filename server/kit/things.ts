@@ -1,21 +1,20 @@
 /** Things of the kit: listed, read whole, saved as versions, deleted while nothing uses them. */
+import { photosOf } from './repository/photos'
+import { pricesOf } from './repository/prices'
+import { thingRow } from './repository/heads'
 import { checkAge } from '../../core/kit/instrumentCorrection'
 import type { ThingLine, ThingPage } from '../../shared/kitRecords'
 import type { TypedRecord } from '../../shared/record'
 import { heatFields, type InstrumentProperties } from '../../shared/thing'
 import { typedFieldsFrom } from '../../shared/typedFrom'
 import type { Connection } from '../database/connection'
-import { checksOf } from './checks'
-import { photosOf } from './photos'
-import { pricesOf } from './prices'
-import { standingChecks } from './repository/checks'
+import { checksOf, standingChecks } from './repository/checks'
 import { readBy, runsWhere, withThing } from './repository/runRefs'
 import {
   runsByInstrument,
   runsByPart,
   runsByThing,
   setupsWith,
-  thingRow,
   thingRows,
   versionsOfThing,
   type ThingRow,

@@ -1,13 +1,10 @@
 /** Wind surveys of a place: each stands as it was measured; the newest is what a series is burned by. */
+import { placeRow } from './repository/heads'
 import { readSurvey, type WindSurvey } from '../../shared/windSurvey'
 import type { Connection } from '../database/connection'
 import { invalid, invalidAt, notFound, saved, type Outcome } from './outcome'
 import { findPerson } from './repository/people'
-import { placeRow } from './repository/places'
-import { insertSurvey, surveyLines } from './repository/windSurveys'
-
-/** Newest first. */
-export const surveysOf = surveyLines
+import { insertSurvey, surveysOf } from './repository/windSurveys'
 
 /** Adds one; the same id again is one survey. */
 export async function addSurvey(db: Connection, placeId: string, input: unknown): Promise<Outcome<WindSurvey[]>> {

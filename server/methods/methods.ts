@@ -15,7 +15,7 @@ import { isUuid } from '../../shared/uuid'
 import type { Connection, Database } from '../database/connection'
 import { hashOf } from '../database/hash'
 import { inUse, invalid, invalidAt, type Outcome } from '../kit/outcome'
-import { keepMethod } from '../kit/repository/heads'
+import { keepMethodRow, methodRow } from '../kit/repository/heads'
 import { runsWhere } from '../kit/repository/runRefs'
 import { deleteRecord, retiredSince, saveRecord, usedBy } from '../kit/saveRecord'
 import { recomputeWhere } from '../runs/recompute'
@@ -24,7 +24,6 @@ import {
   copiesOf,
   insertMethodVersion,
   insertShipped,
-  methodRow,
   methodRows,
   removeMethod,
   runsByMethod,
@@ -154,7 +153,7 @@ export async function saveMethod(db: Connection, input: unknown): Promise<Outcom
     if (from === null)
       return invalidAt('copiedFromId', 'A new method begins as a copy of another. Open one and copy it.')
     const head = { name: values.name as string, copiedFromId, retiredAt: retiredSince(values, standing) }
-    await keepMethod(tx, { id: typed.id, standing }, head)
+    await keepMethodRow(tx, { id: typed.id, standing }, head)
     if (standing !== null && standing.row.name !== head.name) await recomputeWhere(tx, byMethod(tx, typed.id))
     const body = methodFrom(from.version.body.test, values)
     await addVersion(tx, typed.id, { body, standing, reason: typed.reason })

@@ -7,6 +7,7 @@ import { connectionOver, type Connection } from '../database/connection'
 import { failureOf } from '../database/failure'
 import { invalidAt, saved, type Outcome } from '../kit/outcome'
 import { backfillRows } from '../runs/recompute'
+import { showTags, taggedRuns } from '../runs/repository/manyRuns'
 import { Broken } from './broken'
 import { csvPath, DESCRIPTOR_PATH, FORMATS_READ, type Descriptor, type Resource } from './descriptor'
 import { photoPath } from './packWorkspace'
@@ -19,7 +20,6 @@ import {
   picturesWanted,
   runsIn,
   schemaOf,
-  showAllTags,
 } from './repository/incoming'
 import { firstFault } from './repository/rowChecks'
 import { PACKAGED } from './repository/tables'
@@ -66,7 +66,7 @@ async function bringIn(client: pg.Client, zip: Zip, descriptor: Descriptor): Pro
   await loadTables(client, zip, descriptor)
   await loadPhotos(client, zip, descriptor)
   await backfillRows(db)
-  await showAllTags(client)
+  await showTags(db, await taggedRuns(db))
   return runsIn(client)
 }
 

@@ -1,4 +1,5 @@
 /** A run's page, whole: its answer, what its method says of it, what was said of it since. */
+import { photosOf } from '../kit/repository/photos'
 import { readRun } from '../../core/reduce/readings'
 import { checkRun, type MethodFindings } from '../../core/method/checkRun'
 import { readDocument } from '../../core/formats/readDocument'
@@ -15,7 +16,6 @@ import { channelTraces } from '../database/repositories/traces'
 import type { FoundRun } from './repository/findRuns'
 import { pressesOf } from '../bench/presses'
 import { notesOf } from '../bench/repository/lanes'
-import { photosOf } from '../kit/photos'
 import { answerRun } from './answerRun'
 import { rehearsedOf } from './rehearsed'
 import { careOf } from './runCare'

@@ -2,6 +2,7 @@
  * Instruments that send, on PostgreSQL: every sample once, whatever is sent again, at once, wrong, or by another; and
  * the open protocol over TCP.
  */
+import { surveysOf } from '../../server/kit/repository/windSurveys'
 import { connect } from 'node:net'
 import { eq } from 'drizzle-orm'
 import pg from 'pg'
@@ -21,7 +22,7 @@ import { startTcpGateway } from '../../server/instruments/tcpGateway'
 import { takeActs } from '../../server/bench/takeActs'
 import { readBenchNow } from '../../server/bench/lanes'
 import { openWorkspace, type Workspace } from '../../server/workspace/workspace'
-import { addSurvey, surveysOf } from '../../server/kit/windSurveys'
+import { addSurvey } from '../../server/kit/windSurveys'
 import { answerRun } from '../../server/runs/answerRun'
 import { runPage } from '../../server/runs/runPage'
 import type { SamplesPush, SentNow } from '../../shared/bench'

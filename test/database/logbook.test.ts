@@ -38,7 +38,10 @@ import { figuresLeft, markStale, stalest } from '../../server/runs/repository/st
 import { answerRun } from '../../server/runs/answerRun'
 import { made, newRecord } from '../../server/runs/burnOne'
 import { saveBatch } from '../../server/kit/fuels'
-import { findRun } from '../../server/runs/repository/findRuns'
+import { findRun, findRuns } from '../../server/runs/repository/findRuns'
+import { keysOfNew } from '../../server/runs/repository/series'
+import { tableRuns } from '../../server/runs/repository/tableRuns'
+import { TABLE_COLUMNS, type TableRecord } from '../../shared/runTable'
 import type { TypedRecord } from '../../shared/record'
 import { listedOptions } from '../../shared/runOptions'
 import type { RunAnswer } from '../../core/formats/answer'
@@ -487,7 +490,58 @@ async function exported(ids: string[], format: ExportFormat): Promise<Buffer> {
   return Buffer.concat(chunks)
 }
 
+it('knows the key of a run’s series before the run is stored', async () => {
+  const rows = await bench.db.select().from(run).where(eq(run.state, 'finished'))
+  const keyOf = await keysOfNew(bench.db, rows)
+  expect(rows.some((row) => row.breakIn)).toBe(true)
+  for (const row of rows) expect(keyOf(row), row.id).toBe(row.seriesKey)
+})
+
 describe('export', () => {
+  it('says of every run in a table what its page says, whatever was corrected, taken back or stopped', async () => {
+    const sent = typed('Fumarole with narrow pot', {
+      times: { ...emptyTypedRun('', 'metric').times, rollingBoil: '4:00' },
+    })
+    await logRun(bench.db, sent, NOW)
+    for (const [what, text] of [
+      ['water', '1 lb'],
+      ['rollingBoil', '4:20'],
+    ] as const) {
+      const { record } = (await findRun(bench.db, sent.id))!
+      const correction = {
+        id: uuidv7(),
+        revision: record.revision,
+        units: 'metric',
+        personId: sent.personId,
+        reason: 'misread',
+      }
+      const eventId = record.events.find((one) => one.kind === what)?.id ?? null
+      const outcome = await correctRun(bench.db, sent.id, { ...correction, what, typed: text, eventId })
+      expect(outcome, what).toMatchObject({ status: 'corrected' })
+    }
+    const rows = await bench.db
+      .select()
+      .from(run)
+      .where(inArray(run.state, ['finished', 'void']))
+    const ids = rows.map((row) => row.id)
+    const narrow = await tableRuns(bench.db, ids)
+    const whole = new Map((await findRuns(bench.db, ids, { traces: false })).map(({ record }) => [record.id, record]))
+    const cellsOf = (record: TableRecord) =>
+      TABLE_COLUMNS.filter(({ key }) => key !== 'tags' && !key.startsWith('figure.')).map((column) => [
+        column.key,
+        column.of(record, null),
+      ])
+    for (const { record } of narrow) {
+      const { method, container, ...rest } = whole.get(record.id)!
+      const asOnItsPage = { ...rest, method: method?.name ?? null, container: container?.name ?? null }
+      expect(cellsOf(record), record.id).toEqual(cellsOf(asOnItsPage))
+    }
+    expect(narrow.map(({ record }) => record.id)).toEqual(ids)
+    const corrected = cellsOf(narrow.find(({ record }) => record.id === sent.id)!.record)
+    expect(corrected).toContainEqual(['measured.water.mass', 453.59237])
+    expect(corrected).toContainEqual(['times.rollingBoil', 260])
+  })
+
   it('writes the same cells as CSV and XLSX, none of which a spreadsheet runs, and documents that reduce to the figures of the list', async () => {
     const sly = typed('Fumarole with narrow pot', { notes: '=HYPERLINK("http://x.example")' })
     await logRun(bench.db, sly, NOW)

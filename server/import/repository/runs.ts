@@ -1,5 +1,5 @@
 /** Runs that a table brings, and those that are here already. */
-import { and, eq, inArray, isNull, sql, type SQL } from 'drizzle-orm'
+import { and, eq, inArray, isNull, type SQL } from 'drizzle-orm'
 import { inserting } from '../../database/bulkInsert'
 import type { Connection } from '../../database/connection'
 import { decision, event, measurement, run, runTag, trace, type RunState } from '../../database/schema'
@@ -42,11 +42,4 @@ export async function channelsOf(db: Connection, runId: string): Promise<string[
     .from(trace)
     .where(and(eq(trace.runId, runId), isNull(trace.removedAt)))
   return rows.map((row) => row.channel)
-}
-
-export async function nextRevision(tx: Connection, runId: string): Promise<void> {
-  await tx
-    .update(run)
-    .set({ revision: sql`${run.revision} + 1` })
-    .where(eq(run.id, runId))
 }

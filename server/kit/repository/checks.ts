@@ -7,7 +7,7 @@ import type { Connection } from '../../database/connection'
 import { instrumentCheck, person, thing, thingVersion } from '../../database/schema'
 
 /** Newest first, withdrawn ones too. */
-export async function checkLines(db: Connection, thingId: string): Promise<CheckLine[]> {
+export async function checksOf(db: Connection, thingId: string): Promise<CheckLine[]> {
   const rows = await db
     .select({ check: instrumentCheck, person: person.name })
     .from(instrumentCheck)

@@ -16,13 +16,6 @@ export const containerRows = (db: Connection) =>
     .innerJoin(fuel, eq(fuel.id, fuelBatch.fuelId))
     .orderBy(asc(container.name))
 
-/** @param lock until the transaction ends */
-export async function containerRow(db: Connection, id: string, lock: boolean): Promise<ContainerRow | null> {
-  const query = db.select().from(container).where(eq(container.id, id))
-  const [row] = lock ? await query.for('update') : await query
-  return row ?? null
-}
-
 /** The names of a batch that is known here. */
 export async function batchNames(db: Connection, id: string): Promise<{ fuel: string; batch: string } | null> {
   const [row] = await db

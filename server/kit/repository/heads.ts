@@ -24,9 +24,27 @@ const keepIn =
         .where(eq(table.id, id))
   }
 
-export const keepContainer = keepIn(container)
-export const keepBatch = keepIn(fuelBatch)
-export const keepMethod = keepIn(method)
-export const keepPlace = keepIn(place)
-export const keepSetup = keepIn(setup)
-export const keepThing = keepIn(thing)
+/** Null: there is none of this id; `lock`: until the transaction ends. */
+const findIn =
+  <T extends HeadTable>(table: T) =>
+  async (db: Connection, id: string, lock = false): Promise<T['$inferSelect'] | null> => {
+    const query = db
+      .select()
+      .from(table as PgTable)
+      .where(eq(table.id, id))
+    const [row] = lock ? await query.for('update') : await query
+    return (row as T['$inferSelect'] | undefined) ?? null
+  }
+
+export const containerRow = findIn(container)
+export const methodRow = findIn(method)
+export const placeRow = findIn(place)
+export const setupRow = findIn(setup)
+export const thingRow = findIn(thing)
+
+export const keepContainerRow = keepIn(container)
+export const keepBatchRow = keepIn(fuelBatch)
+export const keepMethodRow = keepIn(method)
+export const keepPlaceRow = keepIn(place)
+export const keepSetupRow = keepIn(setup)
+export const keepThingRow = keepIn(thing)

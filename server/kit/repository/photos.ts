@@ -12,7 +12,7 @@ function isOf(of: PhotoOf) {
 }
 
 /** Without the pictures themselves; in the order of the run's clock, then as they came. */
-export async function photoLines(db: Connection, of: PhotoOf): Promise<PhotoMeta[]> {
+export async function photosOf(db: Connection, of: PhotoOf): Promise<PhotoMeta[]> {
   const rows = await db
     .select({
       id: photo.id,

@@ -24,13 +24,6 @@ export async function runsByPlace(db: Connection): Promise<Map<string, number>> 
   return new Map(rows.map((row) => [row.id, row.count]))
 }
 
-/** @param lock until the transaction ends */
-export async function placeRow(db: Connection, id: string, lock = false): Promise<PlaceRow | null> {
-  const query = db.select().from(place).where(eq(place.id, id))
-  const [row] = lock ? await query.for('update') : await query
-  return row ?? null
-}
-
 /** Newest first. */
 export const placeVersions = (db: Connection, placeId: string): Promise<PlaceVersionRow[]> =>
   db.select().from(placeVersion).where(eq(placeVersion.placeId, placeId)).orderBy(desc(placeVersion.n))

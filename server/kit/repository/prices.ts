@@ -15,7 +15,7 @@ const lineOf = ({ id, fromDay, amount, currency, forKg }: typeof price.$inferSel
 })
 
 /** Newest first. */
-export async function priceLines(db: Connection, of: PriceOf): Promise<PriceLine[]> {
+export async function pricesOf(db: Connection, of: PriceOf): Promise<PriceLine[]> {
   const rows = await db.select().from(price).where(isOf(of)).orderBy(desc(price.fromDay), desc(price.createdAt))
   return rows.map(lineOf)
 }

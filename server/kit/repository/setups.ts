@@ -2,7 +2,7 @@
 import { desc, eq, inArray, sql } from 'drizzle-orm'
 import { v7 as uuidv7 } from 'uuid'
 import type { SetupPartLine, SetupVersionLine } from '../../../shared/kitRecords'
-import { PART_ROLES, type PartRole } from '../../../shared/thing'
+import { PART_ROLES, type BurnerProperties, type PartRole } from '../../../shared/thing'
 import { anyOf } from '../../database/anyOf'
 import { byKey } from '../../database/byKey'
 import type { Connection } from '../../database/connection'
@@ -28,13 +28,6 @@ export const setupRows = (db: Connection): Promise<{ setup: SetupRow; versionId:
     .from(setup)
     .innerJoin(setupVersion, eq(setupVersion.setupId, setup.id))
     .orderBy(setup.id, desc(setupVersion.n))
-
-/** @param lock until the transaction ends */
-export async function setupRow(db: Connection, id: string, lock: boolean): Promise<SetupRow | null> {
-  const query = db.select().from(setup).where(eq(setup.id, id))
-  const [row] = lock ? await query.for('update') : await query
-  return row ?? null
-}
 
 /** Of one set-up, newest first. */
 export const versionsOfSetup = (db: Connection, setupId: string): Promise<SetupVersionRow[]> =>
@@ -91,6 +84,16 @@ export async function partLines(db: Connection, versionIds: readonly string[]): 
     return { ...part, newestN: last.n, newestVersionId: last.id }
   }
   return new Map([...byKey(inOrder, (part) => part.setupVersionId)].map(([id, mine]) => [id, mine.map(lineOf)]))
+}
+
+/** The burner of each version of each set-up. */
+export async function burnersOfVersions(db: Connection): Promise<Map<string, BurnerProperties>> {
+  const rows = await db
+    .select({ id: setupPart.setupVersionId, properties: thingVersion.properties })
+    .from(setupPart)
+    .innerJoin(thingVersion, eq(thingVersion.id, setupPart.thingVersionId))
+    .where(eq(setupPart.role, 'burner'))
+  return new Map(rows.map((one) => [one.id, one.properties as BurnerProperties]))
 }
 
 export async function decisionLines(

@@ -25,13 +25,6 @@ export const thingRows = (db: Connection): Promise<{ thing: ThingRow; version: T
     .innerJoin(thingVersion, eq(thingVersion.thingId, thing.id))
     .orderBy(thing.id, desc(thingVersion.n))
 
-/** @param lock until the transaction ends */
-export async function thingRow(db: Connection, id: string, lock = false): Promise<ThingRow | null> {
-  const query = db.select().from(thing).where(eq(thing.id, id))
-  const [row] = lock ? await query.for('update') : await query
-  return row ?? null
-}
-
 /** Newest first. */
 export const versionsOfThing = (db: Connection, thingId: string): Promise<ThingVersionRow[]> =>
   db.select().from(thingVersion).where(eq(thingVersion.thingId, thingId)).orderBy(desc(thingVersion.n))

@@ -5,7 +5,7 @@ import type { Connection } from '../../database/connection'
 import { person, windSurvey } from '../../database/schema'
 
 /** Newest first. */
-export async function surveyLines(db: Connection, placeId: string): Promise<WindSurvey[]> {
+export async function surveysOf(db: Connection, placeId: string): Promise<WindSurvey[]> {
   const rows = await db
     .select({ survey: windSurvey, person: person.name })
     .from(windSurvey)

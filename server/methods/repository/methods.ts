@@ -14,13 +14,6 @@ export const methodRows = (db: Connection): Promise<{ method: MethodRow; version
     .innerJoin(methodVersion, eq(methodVersion.methodId, method.id))
     .orderBy(method.id, desc(methodVersion.n))
 
-/** @param lock until the transaction ends */
-export async function methodRow(db: Connection, id: string, lock = false): Promise<MethodRow | null> {
-  const query = db.select().from(method).where(eq(method.id, id))
-  const [row] = lock ? await query.for('update') : await query
-  return row ?? null
-}
-
 /** Newest first. */
 export const versionsOfMethod = (db: Connection, methodId: string): Promise<MethodVersionRow[]> =>
   db.select().from(methodVersion).where(eq(methodVersion.methodId, methodId)).orderBy(desc(methodVersion.n))

@@ -90,10 +90,3 @@ export async function keepPicture(
 ): Promise<void> {
   await client.query(`update photo set ${small ? 'thumbnail' : 'bytes'} = $2 where id = $1`, [id, bytes])
 }
-
-/** The rows' copy of the tags that stand. */
-export async function showAllTags(client: pg.Client): Promise<void> {
-  await client.query(
-    "update run_summary w set tags = coalesce((select array_agg(t.name order by t.name) from run_tag t where t.run_id = w.run_id and t.removed_at is null), '{}')",
-  )
-}

@@ -1,6 +1,7 @@
 /** Many runs voided or tagged together. */
 import { and, eq, inArray, isNull, sql } from 'drizzle-orm'
 import { v7 as uuidv7 } from 'uuid'
+import { anyOf } from '../../database/anyOf'
 import type { Connection } from '../../database/connection'
 import { run, runSummary, runTag, runVoid, type RunState } from '../../database/schema'
 
@@ -57,12 +58,17 @@ export async function takeTagsOff(tx: Connection, tagIds: readonly string[]): Pr
     .where(inArray(runTag.id, [...tagIds]))
 }
 
+export async function taggedRuns(db: Connection): Promise<string[]> {
+  const rows = await db.selectDistinct({ id: runTag.runId }).from(runTag)
+  return rows.map((row) => row.id)
+}
+
 /** The rows' copy of the tags that stand. */
 export async function showTags(tx: Connection, ids: readonly string[]): Promise<void> {
   await tx
     .select({ id: runSummary.runId })
     .from(runSummary)
-    .where(inArray(runSummary.runId, [...ids]))
+    .where(anyOf(runSummary.runId, ids))
     .orderBy(runSummary.runId)
     .for('update')
   await tx
@@ -70,5 +76,5 @@ export async function showTags(tx: Connection, ids: readonly string[]): Promise<
     .set({
       tags: sql`coalesce((select array_agg(${runTag.name} order by ${runTag.name}) from ${runTag} where ${runTag.runId} = ${runSummary.runId} and ${runTag.removedAt} is null), '{}')`,
     })
-    .where(inArray(runSummary.runId, [...ids]))
+    .where(anyOf(runSummary.runId, ids))
 }

@@ -1,3 +1,3 @@
-import { surveysOf } from '#server/kit/windSurveys'
+import { surveysOf } from '#server/kit/repository/windSurveys'
 
 export default defineEventHandler((event) => surveysOf(contextOf(event).db, requireId(event)))
