@@ -197,14 +197,8 @@ function setupOf(
   if (input.setup === null || inputs.length === 0) return []
   const means = meansOf(inputs, boil)
   const leftOut = runs.filter(({ answer }) => isImpossible(answer.flags)).map(({ answer }) => answer.id)
-  const byId = new Map(means.flatMap(({ mean, ids }) => ids.map((id) => [id, mean] as const)))
-  for (const { answer } of runs) {
-    const mean = byId.get(answer.id)
-    if (mean === undefined) continue
-    answer.mean = meanOf(mean)
-    if (answer.workings !== undefined) answer.workings['setup.mean'] = setupMeanWorking(mean, leftOut.length)
-  }
-  const one = means.length === 1 ? means[0]!.mean : null
+  tellMeans(runs, means, leftOut.length)
+  const { meanGPerL, meanU, sdGPerL, ci95 } = means.length === 1 ? means[0]!.mean : NO_SINGLE_MEAN
   return [
     {
       setup: input.setup,
@@ -213,14 +207,25 @@ function setupOf(
       leftOut,
       n: inputs.length,
       means: means.map(({ mean }) => mean),
-      meanGPerL: one?.meanGPerL ?? null,
-      meanU: one?.meanU ?? null,
-      sdGPerL: one?.sdGPerL ?? null,
-      ci95: one?.ci95 ?? null,
+      meanGPerL,
+      meanU,
+      sdGPerL,
+      ci95,
       wind:
         wind === null || windLimits === null
           ? null
           : { gamma: wind.gamma, gammaU: wind.gammaU, n: wind.exponent, ...windLimits, basis: wind.basis },
     },
   ]
+}
+const NO_SINGLE_MEAN = { meanGPerL: null, meanU: null, sdGPerL: null, ci95: null }
+
+function tellMeans(runs: readonly { answer: RunAnswer }[], means: ReturnType<typeof meansOf>, leftOut: number): void {
+  const byId = new Map(means.flatMap(({ mean, ids }) => ids.map((id) => [id, mean] as const)))
+  for (const { answer } of runs) {
+    const mean = byId.get(answer.id)
+    if (mean === undefined) continue
+    answer.mean = meanOf(mean)
+    if (answer.workings !== undefined) answer.workings['setup.mean'] = setupMeanWorking(mean, leftOut)
+  }
 }

@@ -16,7 +16,8 @@ import { MEASURED_NAMES, MEASURED_QUANTITIES, type MeasuredQuantity } from './me
 import { fieldProblems, shown, type FieldProblem } from './readProblems'
 import { rehearsalSchema, type RehearsalAsked } from './rehearsal'
 import { boxes, quantityBox } from './typedBoxes'
-import { isZone, READING_INSTRUMENTS, type ReadingInstrument } from './typedRun'
+import { READING_INSTRUMENTS, type ReadingInstrument } from './typedRun'
+import { isZone } from './zone'
 import { UUID } from './uuid'
 import { string } from './words'
 

@@ -7,7 +7,7 @@ import type { UnitSystem } from '../core/quantity/kinds'
 import { MAX_TEXT } from './limits'
 import { fieldProblems, shown, type FieldProblem } from './readProblems'
 import { quantityBox, unitsOf } from './typedBoxes'
-import { isZone } from './typedRun'
+import { isZone } from './zone'
 import { string } from './words'
 
 export interface TypedBurnOne {

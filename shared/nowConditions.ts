@@ -1,7 +1,6 @@
 /** The conditions now: where the bench stands and what was last read there. */
 import { object, ValidationError } from 'yup'
-import type { MeasuredQuantity } from './measuredQuantity'
-import { MEASURED_NAMES, MEASURED_QUANTITIES } from './measuredQuantity'
+import { type MeasuredQuantity, MEASURED_NAMES, MEASURED_QUANTITIES } from './measuredQuantity'
 import { fieldProblems, type FieldProblem } from './readProblems'
 import { boxes, quantityBox, unitsOf } from './typedBoxes'
 import { parseQuantity } from '../core/quantity/parseQuantity'

@@ -14,17 +14,17 @@ export function traceProblems(trace: unknown, name = 'trace', unit = '°C'): Fie
   if (trace.length > MAX_TRACE_SAMPLES)
     return [{ path: name, text: `read ${trace.length} samples, expected at most ${MAX_TRACE_SAMPLES}` }]
   for (let i = 0; i < trace.length; i++) {
-    const pair = trace[i] as unknown
-    if (!Array.isArray(pair) || pair.length !== 2 || !Number.isFinite(pair[0]) || !Number.isFinite(pair[1])) {
-      return [{ path: `${name}[${i}]`, text: `read ${shown(pair)}, expected [seconds, ${unit}]` }]
-    }
-    if (Math.abs(pair[0] as number) > LONGEST_TRACE_S)
-      return [
-        {
-          path: `${name}[${i}]`,
-          text: `read ${shown(pair)}, expected seconds on the run’s clock, within a week of its zero. Are they milliseconds, or seconds since 1970?`,
-        },
-      ]
+    const expected = wrongOf(trace[i], unit)
+    if (expected !== null) return [{ path: `${name}[${i}]`, text: `read ${shown(trace[i])}, expected ${expected}` }]
   }
   return []
+}
+
+/** What a sample should have been; null: it is one. */
+function wrongOf(pair: unknown, unit: string): string | null {
+  if (!Array.isArray(pair) || pair.length !== 2 || !Number.isFinite(pair[0]) || !Number.isFinite(pair[1]))
+    return `[seconds, ${unit}]`
+  return Math.abs(pair[0] as number) > LONGEST_TRACE_S
+    ? 'seconds on the run’s clock, within a week of its zero. Are they milliseconds, or seconds since 1970?'
+    : null
 }

@@ -8,7 +8,8 @@ import type { MeasuredQuantity } from './measuredQuantity'
 import type { TestKind } from '../core/formats/document'
 import { KIND_OF_TEST, type TestName } from '../core/method/method'
 import type { FieldProblem } from './readProblems'
-import type { ReadRun, TypedEventKind, TypedRun } from './typedRun'
+import type { TypedEventKind, TypedRun } from './typedRun'
+import type { ReadRun } from './readRun'
 
 const CLOCK_SLACK_MS = 5 * 60_000
 

@@ -21,18 +21,17 @@ export interface PressParts {
   send: () => void
 }
 
-export function usePresses({ units, pending, laneOf, nowMs, send }: PressParts) {
-  const said = ref('')
+/**
+ * One after another, so that an undo finds the press before it; the moment is the press's own.
+ * @returns given a run and the deed, or how to find it when its turn comes (null: there is nothing to do)
+ */
+function pressing({ units, pending, nowMs, send }: PressParts) {
   const inTurn = oneAfterAnother()
-  /**
-   * One after another, so that an undo finds the press before it; the moment is the press's own.
-   * @param what the deed, or how to find it when its turn comes; null: there is nothing to do
-   */
-  function press(
+  return (
     runId: string,
     what: BenchDeed | (() => BenchDeed | null),
     preview: Lane | null = null,
-  ): Promise<string | null> {
+  ): Promise<string | null> => {
     const moment = momentOfPress()
     const id = uuidv7()
     return inTurn(async () => {
@@ -50,6 +49,12 @@ export function usePresses({ units, pending, laneOf, nowMs, send }: PressParts) 
       return id
     })
   }
+}
+
+export function usePresses(parts: PressParts) {
+  const { laneOf, nowMs } = parts
+  const said = ref('')
+  const press = pressing(parts)
 
   async function mark(lane: Lane, kind: EventKind, payload: MarkPayload = {}): Promise<string | null> {
     const id = await press(lane.runId, { type: 'mark', kind, payload })

@@ -1,63 +1,74 @@
-import { useDebounceFn } from '@vueuse/core'
+import { useDebounceFn, useTimeoutFn } from '@vueuse/core'
 import { FetchError } from 'ofetch'
-import { isPristine, type Draft } from '#shared/draft'
+import { isPristine, type Draft, type DraftBody } from '#shared/draft'
 
 export type DraftState = 'empty' | 'sending' | 'kept' | 'away' | 'changedElsewhere'
+
+const SEND_AGAIN_MS = 3000
+const useLater = (work: () => void, ms: number) => useTimeoutFn(work, ms, { immediate: false })
 
 /** Keeps the draft on the server too, within a second of the last key; says so, and says when it cannot. */
 export function useDraftSync() {
   const draft = useDraft()
-  const state = ref<DraftState>('empty')
-  const theirs = ref<Draft | null>(null)
-  let retry: ReturnType<typeof setTimeout> | undefined
+  const { state, theirs, settle } = useSettling()
+  const again = useLater(() => void send(), SEND_AGAIN_MS)
 
   async function send(force = false) {
     if (isPristine(draft.body)) return
-    clearTimeout(retry)
+    again.stop()
     state.value = 'sending'
     try {
-      const { revision } = await $fetch<{ revision: number }>('/api/drafts', {
-        method: 'PUT',
-        body: { body: draft.body, revision: theirs.value && force ? theirs.value.revision : draft.revision, force },
-      })
-      draft.revision = revision
-      theirs.value = null
-      state.value = 'kept'
+      const revision = (force ? theirs.value?.revision : undefined) ?? draft.revision
+      draft.revision = await putDraft({ body: draft.body, revision, force })
+      settle(null)
     } catch (error) {
-      failed(error)
+      failed(refusalIn(error))
     }
   }
 
-  function failed(error: unknown) {
-    const answer =
-      error instanceof FetchError && error.status === 409 ? (error.data as { status: string; theirs?: Draft }) : null
-    if (answer?.status === 'logged') return draft.begin()
-    if (answer?.theirs) {
-      theirs.value = answer.theirs
-      state.value = 'changedElsewhere'
-      return
-    }
+  function failed(refusal: DraftRefusal | null) {
+    if (refusal?.status === 'logged') return draft.begin()
+    if (refusal?.theirs) return settle(refusal.theirs)
     state.value = 'away'
-    retry = setTimeout(() => void send(), 3000)
+    again.start()
   }
 
-  const soon = useDebounceFn(
-    () => {
-      if (state.value !== 'changedElsewhere') void send()
-    },
-    400,
-    { maxWait: 900 },
+  watch(
+    () => draft.body,
+    soon(() => state.value !== 'changedElsewhere' && void send()),
+    { deep: true },
   )
-  watch(() => draft.body, soon, { deep: true })
   onMounted(() => void send())
-  onUnmounted(() => clearTimeout(retry))
 
   /** Settles two versions: mine over theirs, or theirs over mine. */
   const keepMine = () => send(true)
   function takeTheirs() {
     if (theirs.value) draft.take(theirs.value)
-    theirs.value = null
-    state.value = 'kept'
+    settle(null)
   }
   return { state, theirs, keepMine, takeTheirs }
 }
+
+function useSettling() {
+  const state = ref<DraftState>('empty')
+  const theirs = ref<Draft | null>(null)
+  function settle(other: Draft | null) {
+    theirs.value = other
+    state.value = other === null ? 'kept' : 'changedElsewhere'
+  }
+  return { state, theirs, settle }
+}
+
+const soon = (work: () => unknown) => useDebounceFn(work, 400, { maxWait: 900 })
+
+const putDraft = async (body: { body: DraftBody; revision: number; force: boolean }): Promise<number> =>
+  (await $fetch<{ revision: number }>('/api/drafts', { method: 'PUT', body })).revision
+
+interface DraftRefusal {
+  /** logged: it is a run by now. */
+  status: string
+  theirs?: Draft
+}
+/** Why the server did not take it; null: it did not answer. */
+const refusalIn = (error: unknown): DraftRefusal | null =>
+  error instanceof FetchError && error.status === 409 ? (error.data as DraftRefusal) : null

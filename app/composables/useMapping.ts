@@ -6,16 +6,10 @@ import { guessChannels } from '#shared/tableImport/guessChannels'
 /** Both readings of a file, of runs and of a trace, and which of them is meant. */
 export function useMapping(page: ImportPage, runId: string) {
   const zone = Intl.DateTimeFormat().resolvedOptions().timeZone
-  // What was sent last and could not be stored is gone on with; else it is a first reading.
-  const sent = page.mapping
-  const firstRuns = sent?.what === 'runs' ? sent.mapping : page.guessed
-  const firstTrace = sent?.what === 'trace' ? sent.mapping : page.guessedTrace && { ...page.guessedTrace, runId }
-  const runs = ref(firstRuns ? { ...structuredClone(toRaw(firstRuns)), zone: firstRuns.zone || zone } : null)
-  const trace = ref(firstTrace ? structuredClone(toRaw(firstTrace)) : null)
-  const likeRuns = (runs.value?.columns.filter((column) => column.to !== '').length ?? 0) >= 3
-  const what = ref<StoredMapping['what']>(
-    page.mapping?.what ?? (trace.value !== null && (runId !== '' || !likeRuns) ? 'trace' : 'runs'),
-  )
+  const first = firstReadings(page, runId)
+  const runs = ref(first.runs && { ...first.runs, zone: first.runs.zone || zone })
+  const trace = ref(first.trace)
+  const what = ref<StoredMapping['what']>(page.mapping?.what ?? likelier(first, runId))
   const mapping = computed<StoredMapping | null>(() => {
     if (what.value === 'trace') return trace.value && { what: 'trace', mapping: trace.value }
     return runs.value && { what: 'runs', mapping: runs.value }
@@ -40,16 +34,28 @@ export function useMapping(page: ImportPage, runId: string) {
   return { runs, trace, what, mapping, setSheet, setHeaderRow }
 }
 
+/** What was sent last and could not be stored is gone on with; else it is a first reading. */
+function firstReadings({ mapping: sent, guessed, guessedTrace }: ImportPage, runId: string) {
+  const runs = sent?.what === 'runs' ? sent.mapping : guessed
+  const trace = sent?.what === 'trace' ? sent.mapping : guessedTrace && { ...guessedTrace, runId }
+  return { runs: structuredClone(toRaw(runs)), trace: structuredClone(toRaw(trace)) }
+}
+
+/** A table of runs has at least so many columns that a run has. */
+const COLUMNS_OF_RUNS = 3
+function likelier({ runs, trace }: ReturnType<typeof firstReadings>, runId: string): StoredMapping['what'] {
+  const known = runs?.columns.filter((column) => column.to !== '').length ?? 0
+  return trace && (runId !== '' || known < COLUMNS_OF_RUNS) ? 'trace' : 'runs'
+}
+
 /** What a name can stand for, by kind. */
 export function useKitNames() {
   const { data: kit } = useKit()
-  const named = (list: readonly { id: string; name: string }[] | undefined) =>
-    (list ?? []).map(({ id, name }) => ({ value: id, label: name }))
-  return computed<Record<NameTarget, { value: string; label: string }[]>>(() => ({
-    setup: named(kit.value?.setups),
-    place: named(kit.value?.places),
-    person: named(kit.value?.people),
-    method: named(kit.value?.methods),
-    fuel: (kit.value?.fuels ?? []).map(({ id, fuel, batch }) => ({ value: id, label: `${fuel}, ${batch}` })),
+  return computed<Record<NameTarget, Offered[]>>(() => ({
+    setup: namedChoices(kit.value?.setups ?? []),
+    place: namedChoices(kit.value?.places ?? []),
+    person: namedChoices(kit.value?.people ?? []),
+    method: namedChoices(kit.value?.methods ?? []),
+    fuel: fuelChoices(kit.value?.fuels ?? []),
   }))
 }

@@ -18,14 +18,9 @@ export function usePairing() {
   const problems = ref<FieldProblem[]>([])
   const problemAt = (path: string) => problems.value.find((problem) => problem.path === path)?.text
   let over = false
-
   onMounted(() => {
-    const secret = window.location.hash.slice(1)
-    if (secret === '') return
-    code.value = secret
-    byPicture.value = true
-    // Out of the history and of whatever is copied from the address.
-    history.replaceState(history.state, '', window.location.pathname)
+    code.value = secretInAddress()
+    byPicture.value = code.value !== ''
   })
   onBeforeUnmount(() => {
     over = true
@@ -34,30 +29,13 @@ export function usePairing() {
   async function ask() {
     problems.value = []
     try {
-      const claim = await $fetch<PairingClaim>('/api/pair', {
-        method: 'POST',
-        body: { code: code.value, name: name.value },
-      })
+      const claim = await claimFor({ code: code.value, name: name.value })
       waiting.value = true
-      await wait(claim)
+      const answer = await answerTo(claim, () => over)
+      if (answer?.as === 'refused') refused(NOT_LET_IN)
+      else if (answer?.as === 'granted') await enter(answer)
     } catch (error) {
       refused(problemsOf(error))
-    }
-  }
-
-  async function wait(claim: PairingClaim) {
-    while (!over) {
-      const answer = await $fetch<ClaimAnswer>('/api/pair/claim', { method: 'POST', body: claim })
-      if (answer.as === 'refused')
-        return refused([
-          { path: '', text: 'The other screen did not let this device in. Take the code that stands there now.' },
-        ])
-      if (answer.as === 'granted') {
-        await keep('device', { id: answer.id, name: answer.name })
-        // Anew, as a device that is known.
-        return window.location.assign('/bench')
-      }
-      await new Promise((resolve) => setTimeout(resolve, ASK_EVERY_MS))
     }
   }
 
@@ -71,4 +49,34 @@ export function usePairing() {
   }
 
   return { code, name, byPicture, waiting, problemAt, ask }
+}
+
+const claimFor = (body: { code: string; name: string }) => $fetch<PairingClaim>('/api/pair', { method: 'POST', body })
+
+/** What the picture carried; '': the page was opened by hand. */
+function secretInAddress(): string {
+  const secret = window.location.hash.slice(1)
+  // Out of the history and of whatever is copied from the address.
+  if (secret !== '') history.replaceState(history.state, '', window.location.pathname)
+  return secret
+}
+
+const NOT_LET_IN: FieldProblem[] = [
+  { path: '', text: 'The other screen did not let this device in. Take the code that stands there now.' },
+]
+
+/** Waits for the other screen's yes or no; null: this page went before it came. */
+async function answerTo(claim: PairingClaim, isOver: () => boolean): Promise<ClaimAnswer | null> {
+  while (!isOver()) {
+    const answer = await $fetch<ClaimAnswer>('/api/pair/claim', { method: 'POST', body: claim })
+    if (answer.as !== 'waiting') return answer
+    await new Promise((resolve) => setTimeout(resolve, ASK_EVERY_MS))
+  }
+  return null
+}
+
+/** Anew, as a device that is known. */
+async function enter({ id, name }: { id: string; name: string }): Promise<void> {
+  await keep('device', { id, name })
+  window.location.assign('/bench')
 }

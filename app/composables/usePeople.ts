@@ -1,6 +1,6 @@
 /** Who may say something: the list, and who said it last, until another is chosen. */
 export function usePeople() {
   const { data } = useFetch<{ id: string; name: string }[]>('/api/kit/people')
-  const people = computed(() => (data.value ?? []).map(({ id, name }) => ({ value: id, label: name })))
+  const people = computed(() => namedChoices(data.value ?? []))
   return { people, personId: useState('saysWho', () => '') }
 }

@@ -24,6 +24,20 @@ export async function sendTo<T>(url: string, method: 'PUT' | 'POST' | 'DELETE', 
   }
 }
 
+const NOT_REFUSED: Refusal = { problems: [] }
+function useRefusal() {
+  const problems = ref<FieldProblem[]>([])
+  const theirs = ref<TypedRecord | null>(null)
+  const runs = ref<RunRef[]>([])
+  const problemAt = (path: string) => problems.value.find((problem) => problem.path === path)?.text
+  const take = (refusal: Refusal) => {
+    problems.value = refusal.problems
+    theirs.value = refusal.theirs ?? null
+    runs.value = refusal.runs ?? []
+  }
+  return { problems, problemAt, theirs, runs, take }
+}
+
 /** A form over one record: its fields, what is wrong with them, saving, and what another page saved meanwhile. */
 export function useRecordForm<T>(options: {
   url: (id: string) => string
@@ -32,51 +46,38 @@ export function useRecordForm<T>(options: {
   saved: (value: T) => unknown
 }) {
   const { units } = usePreferences()
-  const record = ref<TypedRecord>(structuredClone(toRaw(options.start())))
-  const problems = ref<FieldProblem[]>([])
-  const theirs = ref<TypedRecord | null>(null)
-  const runs = ref<RunRef[]>([])
+  const copyOf = (one: TypedRecord) => structuredClone(toRaw(one))
+  const record = ref<TypedRecord>(copyOf(options.start()))
+  const { problems, problemAt, theirs, runs, take } = useRefusal()
   const saving = ref(false)
-  const problemAt = (path: string) => problems.value.find((problem) => problem.path === path)?.text
 
   async function save() {
     saving.value = true
-    const sent = await sendTo<T>(options.url(record.value.id), 'PUT', {
-      ...record.value,
-      units: units.value,
-      ...options.extra?.(),
-    })
+    const body = { ...record.value, units: units.value, ...options.extra?.() }
+    const sent = await sendTo<T>(options.url(record.value.id), 'PUT', body)
     saving.value = false
-    problems.value = sent.ok ? [] : sent.problems
-    theirs.value = sent.ok ? null : (sent.theirs ?? null)
+    take(sent.ok ? NOT_REFUSED : sent)
     if (!sent.ok) return
     // Whatever shows this record, or lists it, reads it anew: the page gone to may share its data with this one.
     await refreshNuxtData()
     await options.saved(sent.value)
   }
-
   async function remove(gone: () => unknown) {
     const sent = await sendTo<null>(options.url(record.value.id), 'DELETE')
-    problems.value = sent.ok ? [] : sent.problems
-    runs.value = sent.ok ? [] : (sent.runs ?? [])
+    take(sent.ok ? NOT_REFUSED : sent)
     if (sent.ok) await gone()
   }
-
   /** Mine over theirs: both were seen. */
   async function keepMine() {
     record.value.revision = theirs.value!.revision
     await save()
   }
+  const restart = (from: TypedRecord = options.start()) => {
+    record.value = copyOf(from)
+    take(NOT_REFUSED)
+  }
   /** Theirs, as if it had been opened now. */
-  function takeTheirs() {
-    record.value = structuredClone(toRaw(theirs.value!))
-    theirs.value = null
-    problems.value = []
-  }
-  const restart = () => {
-    record.value = structuredClone(toRaw(options.start()))
-    problems.value = []
-  }
+  const takeTheirs = () => restart(theirs.value!)
   return { record, problems, problemAt, theirs, runs, saving, save, remove, keepMine, takeTheirs, restart }
 }
 

@@ -18,22 +18,33 @@ export async function useRunList(query: Ref<RunListQuery>) {
   const { data, error, refresh } = list
   const { data: choices, refresh: refreshChoices } = all
   const { data: groups } = grouped
-  const later = shallowRef<RunLine[]>([])
+  const later = useLaterLines(data, query, asked)
+  const lines = computed<RunLine[]>(() => [...(data.value?.lines ?? []), ...later.lines.value])
+  const again = async () => void (await Promise.all([refresh(), refreshChoices()]))
+  const count = computed(() => data.value?.count ?? 0)
+  await Promise.all([list, all, grouped])
+  return { ...later, lines, count, again, choices, groups, error }
+}
+
+/** What comes after the first lines of a list, until another list is asked for. */
+function useLaterLines(
+  data: Ref<RunList | undefined>,
+  query: Ref<RunListQuery>,
+  asked: Ref<ReturnType<typeof writeRunList>>,
+) {
+  const lines = shallowRef<RunLine[]>([])
   const next = ref<string | null>(null)
   const failed = ref(false)
   /** What the lines that are here were asked by: another order is no order of theirs. */
   const shown = shallowRef(query.value)
   let loading = false
-  watch(
-    data,
-    (first) => {
-      later.value = []
-      next.value = first?.next ?? null
-      failed.value = false
-      shown.value = query.value
-    },
-    { immediate: true },
-  )
+  const restart = (first: RunList | undefined) => {
+    lines.value = []
+    next.value = first?.next ?? null
+    failed.value = false
+    shown.value = query.value
+  }
+  watch(data, restart, { immediate: true })
 
   async function more() {
     if (loading || next.value === null) return
@@ -43,7 +54,7 @@ export async function useRunList(query: Ref<RunListQuery>) {
       const page = await $fetch<RunList>('/api/runs', { query: { ...asked.value, after } })
       // Another list was asked for meanwhile.
       if (data.value !== first) return
-      later.value = [...later.value, ...page.lines]
+      lines.value = [...lines.value, ...page.lines]
       next.value = page.next
       failed.value = false
     } catch {
@@ -52,11 +63,7 @@ export async function useRunList(query: Ref<RunListQuery>) {
       loading = false
     }
   }
-  const lines = computed<RunLine[]>(() => [...(data.value?.lines ?? []), ...later.value])
-  const again = async () => void (await Promise.all([refresh(), refreshChoices()]))
-  const count = computed(() => data.value?.count ?? 0)
-  await Promise.all([list, all, grouped])
-  return { lines, shown, count, next, failed, more, again, choices, groups, error }
+  return { lines, next, failed, shown, more }
 }
 
 /** Runs of one set-up, newest first: what a new one of it may be held against. */

@@ -1,6 +1,7 @@
 import type { KitChoices } from '#shared/kitChoices'
 import type { FieldProblem } from '#shared/readProblems'
-import { readTypedRun, type TypedRun } from '#shared/typedRun'
+import type { TypedRun } from '#shared/typedRun'
+import { readTypedRun } from '#shared/readTypedRun'
 
 /**
  * The state of the typed form: what is wrong, shown where the tester has been; and saving.

@@ -28,22 +28,8 @@ export const useDraft = defineStore('draft', () => {
 
   /** Starts another, with the same person, place, kit and method. */
   function begin() {
-    const { units, personId, setupId, fuelBatchId, placeId, zone, test, methodId, instruments, containerId, setting } =
-      typed.value
-    typed.value = {
-      ...fresh(),
-      units,
-      personId,
-      setupId,
-      fuelBatchId,
-      placeId,
-      zone,
-      test,
-      methodId,
-      instruments,
-      containerId,
-      setting,
-    }
+    const before = typed.value
+    typed.value = { ...fresh(), ...Object.fromEntries(STAYS.map((key) => [key, before[key]])) }
     lane.value = null
     revision.value = 0
   }
@@ -57,6 +43,21 @@ export const useDraft = defineStore('draft', () => {
 
   return { typed, lane, revision, body, begin, take }
 })
+
+/** What the next run has in common with the one before. */
+const STAYS = [
+  'units',
+  'personId',
+  'setupId',
+  'fuelBatchId',
+  'placeId',
+  'zone',
+  'test',
+  'methodId',
+  'instruments',
+  'containerId',
+  'setting',
+] as const satisfies readonly (keyof TypedRun)[]
 
 function fresh(): TypedRun {
   return {

@@ -1,20 +1,13 @@
 /** The margin: whether it shows, which number's working it tells, and how one got there. */
 export const useMargin = defineStore('margin', () => {
   const hidden = ref(false)
-  const trail = ref<string[]>([])
-  const open = computed(() => trail.value.at(-1) ?? null)
+  const toggle = () => {
+    hidden.value = !hidden.value
+  }
+  const { trail, open, follow, backTo, close } = useTrail()
   const show = (path: string) => {
     trail.value = [path]
     hidden.value = false
-  }
-  const follow = (path: string) => {
-    trail.value = [...trail.value, path]
-  }
-  const backTo = (index: number) => {
-    trail.value = trail.value.slice(0, index + 1)
-  }
-  const close = () => {
-    trail.value = []
   }
   /** Workings kept in view while others are opened. */
   const pinned = ref<string[]>([])
@@ -25,10 +18,27 @@ export const useMargin = defineStore('margin', () => {
     close()
     pinned.value = []
   }
-  const toggle = () => {
-    hidden.value = !hidden.value
+  return { hidden, toggle, trail, open, show, follow, backTo, close, pinned, pin, clear, ...useDrawer() }
+})
+
+/** From the number that was asked about, through those it rests on. */
+function useTrail() {
+  const trail = ref<string[]>([])
+  const open = computed(() => trail.value.at(-1) ?? null)
+  const follow = (path: string) => {
+    trail.value = [...trail.value, path]
   }
-  /** Beside the flame it is a spine, and its drawer shut until it is asked for. */
+  const backTo = (index: number) => {
+    trail.value = trail.value.slice(0, index + 1)
+  }
+  const close = () => {
+    trail.value = []
+  }
+  return { trail, open, follow, backTo, close }
+}
+
+/** Beside the flame it is a spine, and its drawer shut until it is asked for. */
+function useDrawer() {
   const drawer = ref(false)
   const toggleDrawer = () => {
     drawer.value = !drawer.value
@@ -36,20 +46,5 @@ export const useMargin = defineStore('margin', () => {
   const shutDrawer = () => {
     drawer.value = false
   }
-  return {
-    hidden,
-    trail,
-    open,
-    pinned,
-    show,
-    follow,
-    backTo,
-    close,
-    pin,
-    clear,
-    toggle,
-    drawer,
-    toggleDrawer,
-    shutDrawer,
-  }
-})
+  return { drawer, toggleDrawer, shutDrawer }
+}

@@ -1,6 +1,6 @@
 /** The log form by method: which boxes stand there, and which are one click away. */
 import type { MethodBody } from '#core/method/method'
-import { BOIL } from '#core/method/shipped'
+import { BOIL } from '#core/method/shippedBoil'
 import type { EventKind } from '#core/run/events'
 import { TYPED_EVENTS, TYPED_LINES, type TypedEventKind, type TypedLine, type TypedRun } from '#shared/typedRun'
 import type { MeasuredQuantity } from '#shared/measuredQuantity'
@@ -84,10 +84,12 @@ const UNTOUCHED = ['', '0:00']
 
 /** Chooses a method for a draft. The clock's zero goes to its first mark, where no time was typed yet. */
 export function applyMethod(typed: TypedRun, method: { id: string; body: MethodBody } | null): void {
+  const { test, mustMark } = method?.body ?? BOIL
   typed.methodId = method?.id ?? null
-  typed.test = method?.body.test ?? 'boil'
-  const { mustMark } = method?.body ?? BOIL
-  if (!UNTOUCHED.includes(typed.times.lit) || !UNTOUCHED.includes(typed.times.potOn)) return
-  const first = mustMark.includes('lit') ? 'lit' : mustMark.includes('potOn') ? 'potOn' : null
-  typed.times = { ...typed.times, lit: first === 'lit' ? '0:00' : '', potOn: first === 'potOn' ? '0:00' : '' }
+  typed.test = test
+  if (ZEROS.some((kind) => !UNTOUCHED.includes(typed.times[kind]))) return
+  const first = ZEROS.find((kind) => mustMark.includes(kind))
+  typed.times = { ...typed.times, lit: '', potOn: '', ...(first && { [first]: '0:00' }) }
 }
+/** Where a run's clock may begin, the earlier first. */
+const ZEROS = ['lit', 'potOn'] as const

@@ -4,8 +4,8 @@ import { keep, kept } from '~/bench/disk'
 import { fuelOfKind } from '#core/constants/fuels'
 import { burnerFuelMismatch } from '#core/kit/burnerFuel'
 import { benchOrder } from '#core/method/benchOrder'
-import { KIND_OF_TEST } from '#core/method/method'
-import { BOIL } from '#core/method/shipped'
+import { KIND_OF_TEST, type MethodBody } from '#core/method/method'
+import { BOIL } from '#core/method/shippedBoil'
 import { parseQuantity } from '#core/quantity/parseQuantity'
 import { emptyBench } from '#core/run/benchStep'
 import { boilingPointAt } from '#core/air/pressureOf'
@@ -56,6 +56,44 @@ export function firstPreparation(choices: KitChoices, lane: LaneName): Preparati
   }
 }
 
+/** Of the last lane's choices, those that are still in the lists. */
+export function stillThere(kit: KitChoices, before: Partial<Preparation>): Partial<Preparation> {
+  const lists: Partial<Record<keyof Preparation, { id: string }[]>> = {
+    setupId: kit.setups,
+    fuelBatchId: kit.fuels,
+    methodId: kit.methods,
+    personId: kit.people,
+    placeId: kit.places,
+    containerId: kit.containers,
+  }
+  return Object.fromEntries(
+    Object.entries(before).filter(
+      ([key, value]) => !(key in lists) || lists[key as keyof Preparation]!.some((one) => one.id === value),
+    ),
+  )
+}
+
+/** Read when it cooled, not before it is lit. */
+const WEIGHED_LATER: readonly MeasuredQuantity[] = [
+  'fuelBefore',
+  'fuelAfter',
+  'fuelLeftover',
+  'waterLast',
+  'waterEndMass',
+  'char',
+  'fuelUsed',
+]
+const ALWAYS_FIRST: readonly MeasuredQuantity[] = ['water', 'waterStart', 'air', 'wind']
+
+/** The readings of a method that can be taken before it is lit, the usual ones first. */
+export function readingsBefore(method: MethodBody | null): MeasuredQuantity[] {
+  const { must, may } = method ?? BOIL
+  const wanted = [...must, ...may].filter(
+    (one): one is MeasuredQuantity => one in MEASURED_QUANTITIES && !WEIGHED_LATER.includes(one as MeasuredQuantity),
+  )
+  return [...new Set([...ALWAYS_FIRST, ...wanted])].filter((one) => wanted.includes(one))
+}
+
 interface Chosen {
   method: KitChoices['methods'][number] | null
   setup: KitChoices['setups'][number] | null
@@ -83,7 +121,7 @@ interface Begun {
 /** The lane as it will look, before the server has heard of it. */
 function previewLane(choices: KitChoices, preparation: Preparation, { runId, atMs, units }: Begun): Lane {
   const chosen = chosenBy(choices, preparation)
-  const { method, setup, fuel, place, person } = chosen
+  const { method, setup, place, person } = chosen
   const readings = readingsOf(preparation, units)
   const order = benchOrder(method?.body ?? BOIL, setup?.burner ?? null)
   return {
@@ -93,15 +131,11 @@ function previewLane(choices: KitChoices, preparation: Preparation, { runId, atM
     test: preparation.test,
     kind: KIND_OF_TEST[preparation.test],
     method: method && { name: method.name, n: 0, body: method.body },
-    setup: setup?.name ?? '',
-    burner: setup?.burner ?? null,
-    fuelKind: fuel?.kind ?? null,
-    fuel: fuel?.fuel ?? null,
+    ...kitOf(chosen),
     person,
     place: place?.name ?? null,
     zone: preparation.zone,
     setting: preparation.setting || null,
-    hasLid: hasLid(chosen),
     boilingC: boilingPointAt(pressureRead(readings), place),
     order,
     state: emptyBench(order.marks),
@@ -111,6 +145,14 @@ function previewLane(choices: KitChoices, preparation: Preparation, { runId, atM
     rehearsal: sceneFor(preparation, chosen, { runId, readings }),
   }
 }
+
+const kitOf = (chosen: Chosen): Pick<Lane, 'setup' | 'burner' | 'hasLid' | 'fuelKind' | 'fuel'> => ({
+  setup: chosen.setup?.name ?? '',
+  burner: chosen.setup?.burner ?? null,
+  hasLid: hasLid(chosen),
+  fuelKind: chosen.fuel?.kind ?? null,
+  fuel: chosen.fuel?.fuel ?? null,
+})
 
 const hasLid = ({ setup }: Chosen): boolean => setup?.parts.some((part) => part.role === 'lid') ?? false
 

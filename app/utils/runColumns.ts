@@ -57,22 +57,20 @@ export function useRunColumns() {
   return { columns, toggle }
 }
 
-/** The group a line stands in. */
-export function groupOf(line: RunLine, group: RunGroup): { id: string; name: string } {
-  switch (group) {
-    case 'setup':
-      return { id: line.setupId, name: line.setup }
-    case 'place':
-      return { id: line.placeId ?? NONE, name: line.place ?? 'elsewhere' }
-    case 'fuel':
-      return { id: line.fuelId ?? NONE, name: line.fuel ?? '' }
-    case 'method':
-      return { id: line.methodId ?? NONE, name: line.method ?? 'by no method' }
-    case 'person':
-      return { id: line.personId, name: line.person }
-    case 'day': {
-      const day = new Intl.DateTimeFormat('en-CA', { timeZone: line.zone }).format(new Date(line.startedAt))
-      return { id: day, name: day }
-    }
-  }
+interface OfGroup {
+  id: string
+  name: string
 }
+const dayOf = ({ startedAt, zone }: RunLine): string =>
+  new Intl.DateTimeFormat('en-CA', { timeZone: zone }).format(new Date(startedAt))
+const GROUP_OF: Record<Exclude<RunGroup, ''>, (line: RunLine) => OfGroup> = {
+  setup: (line) => ({ id: line.setupId, name: line.setup }),
+  place: (line) => ({ id: line.placeId ?? NONE, name: line.place ?? 'elsewhere' }),
+  fuel: (line) => ({ id: line.fuelId ?? NONE, name: line.fuel ?? '' }),
+  method: (line) => ({ id: line.methodId ?? NONE, name: line.method ?? 'by no method' }),
+  person: (line) => ({ id: line.personId, name: line.person }),
+  day: (line) => ({ id: dayOf(line), name: dayOf(line) }),
+}
+
+/** The group a line stands in. */
+export const groupOf = (line: RunLine, group: RunGroup): OfGroup => GROUP_OF[group](line)

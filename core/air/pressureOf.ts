@@ -22,13 +22,15 @@ export interface PressureRead extends PressureFacts {
  */
 export function pressureFacts(read: PressureFacts, place: PressureFacts | null): PressureFacts {
   const wasRead = (read.stationPressurePa ?? read.seaLevelPressurePa ?? read.altitudeM) !== null
-  const known = wasRead ? null : place
+  const there = place ?? NOTHING_KNOWN
+  const { stationPressurePa, seaLevelPressurePa } = wasRead ? NOTHING_KNOWN : there
   return {
-    altitudeM: read.altitudeM ?? place?.altitudeM ?? null,
-    stationPressurePa: read.stationPressurePa ?? known?.stationPressurePa ?? null,
-    seaLevelPressurePa: read.seaLevelPressurePa ?? known?.seaLevelPressurePa ?? null,
+    altitudeM: read.altitudeM ?? there.altitudeM,
+    stationPressurePa: read.stationPressurePa ?? stationPressurePa,
+    seaLevelPressurePa: read.seaLevelPressurePa ?? seaLevelPressurePa,
   }
 }
+const NOTHING_KNOWN: PressureFacts = { altitudeM: null, stationPressurePa: null, seaLevelPressurePa: null }
 
 /** @param readingUPa standard uncertainty of a measured pressure [Pa]. @returns null where nothing says it */
 export const pressureOf = (read: PressureRead, place: PressureFacts | null, readingUPa = 0): StationPressure | null =>

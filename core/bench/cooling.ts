@@ -21,18 +21,20 @@ const isCool = (lane: LaneFacts, nowMs: number): boolean => nowMs - (endOf(lane)
 /** A reading that is due, by the method; or the weighing, once what was hot is cool. */
 export function dueWords(lane: LaneFacts, nowMs: number): string {
   if (laneState(lane) === 'cooling' && isCool(lane, nowMs)) return 'cool by now: weigh out'
+  return isReadingDue(lane, nowMs) ? 'reading due' : ''
+}
+
+function isReadingDue(lane: LaneFacts, nowMs: number): boolean {
   const every = lane.method?.body.readEveryS ?? null
   const zero = timeOf(lane, 'potOn') ?? timeOf(lane, 'shutOff')
-  if (
-    every === null ||
-    zero === null ||
-    (!isLit(lane) && lane.kind !== 'coolDown') ||
-    timeOf(lane, 'rollingBoil', 'targetReached') !== null
-  )
-    return ''
+  if (every === null || zero === null || !isBeingRead(lane)) return false
   const last = lane.state.marks.findLast((mark): mark is BenchMark => mark.kind === 'reading')?.atMs ?? zero
-  return laneSeconds(lane, nowMs - Math.max(last, zero)) >= every ? 'reading due' : ''
+  return laneSeconds(lane, nowMs - Math.max(last, zero)) >= every
 }
+
+/** Heated and not yet at its boil, or left to cool. */
+const isBeingRead = (lane: LaneFacts): boolean =>
+  (isLit(lane) || lane.kind === 'coolDown') && timeOf(lane, 'rollingBoil', 'targetReached') === null
 
 /** Rules about to be broken by feeding this fuel to what is hot. */
 export function feedingCaution(lane: LaneFacts): string | null {

@@ -72,10 +72,9 @@ interface Sample {
 
 /** @param i of the row, counted from 0 */
 function readSample(row: readonly string[], i: number, mapping: ChannelMapping): R<Sample> {
-  const { channels, timeColumn, time, dateOrder = null, decimal = null } = mapping
+  const { channels, timeColumn, time, decimal = null } = mapping
   const timeCell = row[timeColumn] ?? ''
-  const written = time === 'stamp' || time === 'clock' ? timeCell : plainNumber(timeCell.trim(), decimal)
-  const seconds = rawSeconds(written, time, dateOrder)
+  const seconds = secondsIn(timeCell, mapping)
   if (seconds === null) return fail(at(i, timeColumn, timeCell, TIME_WORDS[time]))
   const values: (number | null)[] = []
   for (const channel of channels) {
@@ -86,6 +85,11 @@ function readSample(row: readonly string[], i: number, mapping: ChannelMapping):
     values.push(value)
   }
   return ok({ seconds, values })
+}
+
+function secondsIn(cell: string, { time, dateOrder = null, decimal = null }: ChannelMapping): number | null {
+  const written = time === 'stamp' || time === 'clock' ? cell : plainNumber(cell.trim(), decimal)
+  return rawSeconds(written, time, dateOrder)
 }
 
 /**

@@ -37,23 +37,30 @@ export function guessTraceMapping(rows: readonly (readonly string[])[]): TraceMa
   const columns = rows[headerRows]!.map((_, i) => i).filter(
     (i) => sample.filter((row) => readsAsValue(row[i] ?? '')).length >= sample.length * 0.6,
   )
-  const timeColumn =
-    columns.find((i) => /time|zeit|temps|sec|\bs\b|min|clock|date/i.test(header[i] ?? '') && rises(sample, i)) ??
-    columns.find((i) => rises(sample, i))
+  const isCalled = (words: RegExp) => (i: number) => words.test(header[i] ?? '')
+  const rising = columns.filter((i) => rises(sample, i))
+  const timeColumn = rising.find(isCalled(/time|zeit|temps|sec|\bs\b|min|clock|date/i)) ?? rising[0]
   if (timeColumn === undefined) return null
-  const tempColumn =
-    columns.find((i) => i !== timeColumn && /temp|water|°|deg|wasser|probe/i.test(header[i] ?? '')) ??
-    columns.find((i) => i !== timeColumn)
+  const others = columns.filter((i) => i !== timeColumn)
+  const tempColumn = others.find(isCalled(/temp|water|°|deg|wasser|probe/i)) ?? others[0]
   if (tempColumn === undefined) return null
-  const temps = sample.map((row) => parseNumber(row[tempColumn] ?? '')).filter((value) => value !== null)
-  const saysF = /°\s*f|deg\s*f|fahrenheit|\(f\)|_f\b/i.test(header[tempColumn] ?? '')
   return {
     headerRows,
     timeColumn,
     tempColumn,
     time: timeFormat(sample[0]?.[timeColumn] ?? '', header[timeColumn] ?? ''),
-    temp: saysF || Math.max(...temps) > LIKELY_C.max ? 'F' : 'C',
+    temp: tempUnit(
+      sample.map((row) => row[tempColumn] ?? ''),
+      header[tempColumn] ?? '',
+    ),
   }
+}
+
+/** As its column says; else by what water can be. */
+function tempUnit(cells: readonly string[], header: string): TempUnit {
+  const temps = cells.map((cell) => parseNumber(cell)).filter((value) => value !== null)
+  const saysF = /°\s*f|deg\s*f|fahrenheit|\(f\)|_f\b/i.test(header)
+  return saysF || Math.max(...temps) > LIKELY_C.max ? 'F' : 'C'
 }
 
 /** From 1973 on the milliseconds since 1970 are more than this; no count of seconds or minutes is. */

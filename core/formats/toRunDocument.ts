@@ -176,24 +176,30 @@ function fuelOf({ measured, fuel, takeBurnShare, scale }: StoredRun): RunDocumen
   // A load by volume stands for the fuel used, where that was not measured by itself.
   const volume = inDimension(used ?? load, 'volume')
   return {
-    kind: fuel === null || fuelOfKind(fuel.kind) === null ? null : fuel.kind,
+    kind: builtInKind(fuel),
     lhvMJPerKg: scaled(fuel?.lhvJPerKg, 1e-6),
-    usedG: scaled(used === volume ? null : used?.value, 1000),
+    usedG: used === volume ? null : grams(used),
     usedMl: scaled(volume?.value, 1e6),
-    beforeG: scaled(measured.fuelBefore?.value, 1000),
-    afterG: scaled(measured.fuelAfter?.value, 1000),
-    leftoverG: scaled(measured.fuelLeftover?.value, 1000),
+    beforeG: grams(measured.fuelBefore),
+    afterG: grams(measured.fuelAfter),
+    leftoverG: grams(measured.fuelLeftover),
     densityGPerMl: volume === null ? null : densityOf(fuel, measured.fuelTemp?.value ?? null),
     moisturePct: scaled(measured.moisture?.value, 100),
-    charG: scaled(measured.char?.value, 1000),
+    charG: grams(measured.char),
     scaleResolutionG: scaled(measured.scaleResolution?.value ?? scale?.resolution, 1000),
-    scaleAccuracyG: scale?.accuracy == null ? null : exported((scale.accuracy * 1000) / Math.sqrt(3)),
-    loadG: scaled(inDimension(load, 'mass')?.value, 1000),
+    scaleAccuracyG: scaleAccuracyOf(scale),
+    loadG: grams(inDimension(load, 'mass')),
     burnOutShare: takeBurnShare,
   }
 }
 
 type Measured = StoredRun['measured'][string]
+const grams = (mass: Measured | null): number | null => scaled(mass?.value, 1000)
+const builtInKind = (fuel: StoredRun['fuel']): string | null =>
+  fuel === null || fuelOfKind(fuel.kind) === null ? null : fuel.kind
+/** Standard uncertainty of an accuracy given as limits [g]. */
+const scaleAccuracyOf = (scale: StoredRun['scale']): number | null =>
+  scale?.accuracy == null ? null : exported((scale.accuracy * 1000) / Math.sqrt(3))
 const inDimension = (one: Measured, dimension: 'mass' | 'volume'): NonNullable<Measured> | null =>
   one?.dimension === dimension ? one : null
 

@@ -1,7 +1,8 @@
 /** Several burns with gaps, as one burn that would have heated as far. */
 import { fail, ok, type R } from '../result'
 import { findRoot } from '../numeric/findRoot'
-import { heatFlowFromTime, heatingTime, type Heating } from './heatingTime'
+import { heatingTime, type Heating } from './heatingTime'
+import { heatFlowFromTime } from './heatFlow'
 
 /**
  * The time one unbroken burn of the same flame would have needed, where burns and gaps alternate and the gaps cool by

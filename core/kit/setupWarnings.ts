@@ -24,27 +24,39 @@ const CANISTER_BELOW: readonly BurnerKind[] = ['canister-top', 'integrated']
 const mm = (metres: number) => `${Math.round(metres * 1000)} mm`
 
 /** @returns each warning with its reason; none where a part or a dimension is not known. Source: commonPractice. */
-export function setupWarnings({ burner, pot, stand, screened }: SetupParts): SetupWarning[] {
-  const warnings: SetupWarning[] = []
-  if (screened && burner !== null && CANISTER_BELOW.includes(burner.kind)) {
-    warnings.push({
-      code: 'screen-round-canister',
-      text: 'Never wrap a windscreen round a burner that sits on its canister: the canister overheats and may burst. Leave the canister side open, or move the burner to a hose. If the canister is hot to the touch, shut off.',
-    })
-  }
-  const diameterM = pot?.diameterM ?? null
-  if (diameterM === null) return warnings
-  if (stand !== null && stand.supportM !== null && diameterM > stand.supportM) {
-    warnings.push({
-      code: 'pot-wider-than-stand',
-      text: `The pot (${mm(diameterM)}) is wider than its stand (${mm(stand.supportM)}): it tips when stirred or knocked, and a spilled pot scalds.`,
-    })
-  }
-  if (stand === null && burner?.supportM != null && diameterM > WIDEST_ON_SUPPORTS * burner.supportM) {
-    warnings.push({
-      code: 'pot-wide-on-burner',
-      text: `The pot (${mm(diameterM)}) is more than twice as wide as the burner’s supports (${mm(burner.supportM)}): it tips easily, and its heat comes back to the burner.`,
-    })
-  }
-  return warnings
+export function setupWarnings(parts: SetupParts): SetupWarning[] {
+  const diameterM = parts.pot?.diameterM ?? null
+  return [screenWarning(parts), ...(diameterM === null ? [] : widthWarnings(diameterM, parts))].filter(
+    (one) => one !== null,
+  )
 }
+
+function screenWarning({ burner, screened }: SetupParts): SetupWarning | null {
+  if (!screened || burner === null || !CANISTER_BELOW.includes(burner.kind)) return null
+  return {
+    code: 'screen-round-canister',
+    text: 'Never wrap a windscreen round a burner that sits on its canister: the canister overheats and may burst. Leave the canister side open, or move the burner to a hose. If the canister is hot to the touch, shut off.',
+  }
+}
+
+/** A pot stands on its stand, else on the burner's own supports. */
+function widthWarnings(diameterM: number, { burner, stand }: SetupParts): (SetupWarning | null)[] {
+  const supportM = burner?.supportM ?? null
+  return stand === null ? [onBurner(diameterM, supportM)] : [onStand(diameterM, stand.supportM)]
+}
+
+const onStand = (diameterM: number, supportM: number | null): SetupWarning | null =>
+  supportM === null || diameterM <= supportM
+    ? null
+    : {
+        code: 'pot-wider-than-stand',
+        text: `The pot (${mm(diameterM)}) is wider than its stand (${mm(supportM)}): it tips when stirred or knocked, and a spilled pot scalds.`,
+      }
+
+const onBurner = (diameterM: number, supportM: number | null): SetupWarning | null =>
+  supportM === null || diameterM <= WIDEST_ON_SUPPORTS * supportM
+    ? null
+    : {
+        code: 'pot-wide-on-burner',
+        text: `The pot (${mm(diameterM)}) is more than twice as wide as the burner’s supports (${mm(supportM)}): it tips easily, and its heat comes back to the burner.`,
+      }

@@ -76,39 +76,48 @@ function lackingMarks({ mustMark, boil }: MethodBody, { marks, samples }: Checke
 
 const flag = (code: string, text: string): Flag => ({ code, severity: 'warning', text })
 
-function outsideWindows(method: MethodBody, { measured, waterKg, lid, setting, heatS }: CheckedRun): Flag[] {
-  const { air, hardware, wind, waterStart } = measured
-  const flags = [
-    windowFlag('outside-start', 'Start', waterStart, method.startC, '°C'),
-    windowFlag('outside-wind', 'Wind at the pot', wind, method.windMS, 'm/s'),
-    windowFlag('outside-water', 'Water', waterKg === null ? undefined : waterKg * 1000, waterWindow(method), 'g'),
+function outsideWindows(method: MethodBody, run: CheckedRun): Flag[] {
+  const { measured, waterKg } = run
+  const waterG = waterKg === null ? undefined : waterKg * 1000
+  return [
+    windowFlag('outside-start', 'Start', measured.waterStart, method.startC, '°C'),
+    windowFlag('outside-wind', 'Wind at the pot', measured.wind, method.windMS, 'm/s'),
+    windowFlag('outside-water', 'Water', waterG, waterWindow(method), 'g'),
+    hardwareFlag(method, run),
+    lidFlag(method, run),
+    settingFlag(method, run),
+    giveUpFlag(method, run),
   ].filter((one) => one !== null)
-  if (
-    method.hardwareAboveAirK !== null &&
-    hardware !== undefined &&
-    air !== undefined &&
-    hardware - air > method.hardwareAboveAirK
-  ) {
-    flags.push(
-      flag(
-        'hot-hardware',
-        `The hardware was ${formatNumber(hardware - air, 1)} K warmer than the air when lit; the method allows ${formatNumber(method.hardwareAboveAirK, 1)} K. A warm burner lights faster.`,
-      ),
-    )
-  }
-  if ((method.lid === 'on' && !lid) || (method.lid === 'off' && lid))
-    flags.push(flag('outside-lid', `The method has the lid ${method.lid}; this set-up has ${lid ? 'one' : 'none'}.`))
-  if (method.setting !== 'any' && setting !== null && setting !== method.setting)
-    flags.push(flag('outside-setting', `The method is for a ${method.setting} flame; this was ${setting}.`))
-  if (method.giveUpS !== null && heatS !== null && heatS > method.giveUpS + 5)
-    flags.push(
-      flag(
-        'outside-give-up',
-        `It was kept on for ${formatClock(heatS)}; the method gives up at ${formatClock(method.giveUpS)}.`,
-      ),
-    )
-  return flags
 }
+
+function hardwareFlag({ hardwareAboveAirK }: MethodBody, { measured: { air, hardware } }: CheckedRun): Flag | null {
+  if (hardwareAboveAirK === null || hardware === undefined || air === undefined) return null
+  if (hardware - air <= hardwareAboveAirK) return null
+  return flag(
+    'hot-hardware',
+    `The hardware was ${formatNumber(hardware - air, 1)} K warmer than the air when lit; the method allows ${formatNumber(hardwareAboveAirK, 1)} K. A warm burner lights faster.`,
+  )
+}
+
+const lidFlag = ({ lid: asked }: MethodBody, { lid }: CheckedRun): Flag | null =>
+  (asked === 'on' && !lid) || (asked === 'off' && lid)
+    ? flag('outside-lid', `The method has the lid ${asked}; this set-up has ${lid ? 'one' : 'none'}.`)
+    : null
+
+const settingFlag = ({ setting: asked }: MethodBody, { setting }: CheckedRun): Flag | null =>
+  asked !== 'any' && setting !== null && setting !== asked
+    ? flag('outside-setting', `The method is for a ${asked} flame; this was ${setting}.`)
+    : null
+
+/** A call comes some seconds late. */
+const GIVE_UP_LATE_S = 5
+const giveUpFlag = ({ giveUpS }: MethodBody, { heatS }: CheckedRun): Flag | null =>
+  giveUpS !== null && heatS !== null && heatS > giveUpS + GIVE_UP_LATE_S
+    ? flag(
+        'outside-give-up',
+        `It was kept on for ${formatClock(heatS)}; the method gives up at ${formatClock(giveUpS)}.`,
+      )
+    : null
 
 /** Two parts in a hundred either way. Source: estimate. */
 const WATER_SHARE = 0.02

@@ -2,61 +2,10 @@
  * The methods that ship: one for every kind of test. Windows and counts: commonPractice, and the estimates of
  * docs/methods.md.
  */
-import type { EventKind } from '../run/events'
 import type { MethodBody, TestName } from './method'
+import { BOIL, CONDITIONS, from, FUEL_BY_WEIGHT, LOAD } from './shippedBoil'
+import { COOL_DOWN, FED, SNOW, WOOD } from './shippedFuels'
 import { SHIPPED_SERIES } from './shippedSeries'
-
-const CONDITIONS = ['air', 'wind']
-const FUEL_BY_WEIGHT = ['fuelBefore', 'fuelAfter', 'scaleResolution']
-const ENDS: EventKind[] = ['gaveUp', 'stopped', 'flameOut']
-
-/** A boil of two cups from about 20 °C, lid on, calm, weighed: what the others vary. */
-export const BOIL: MethodBody = {
-  test: 'boil',
-  why: 'The plainest question: how much fuel, and how long, to boil a meal’s water with this set-up. Every other test is compared with it.',
-  measures:
-    'Time and fuel from pot-on to the boil, and fuel per litre, which is then brought to one start temperature, pressure, air and wind.',
-  cannotSay:
-    'How it does in wind, at another flame or with more water; whether a difference smaller than the scatter of repeats is real; whether the water is safe to drink.',
-  steps: [
-    'Let burner, pot and canister come to the air’s temperature: a warm burner lights faster.',
-    'Weigh the water into the pot and read its temperature, stirred.',
-    'Weigh burner with fuel, or the canister with the burner on.',
-    'Read air and wind at the pot.',
-    'Light, wait for the full flame, put the pot on, lid on, and start the clock by the school chosen.',
-    'Do not lift the lid to look.',
-    'At the boil, mark it and shut off in the same moment.',
-    'Let everything cool, wipe it dry, and weigh again.',
-  ],
-  waterKg: 0.4732,
-  startC: { low: 18, high: 22 },
-  hardwareAboveAirK: 3,
-  windMS: { low: 0, high: 0.5 },
-  wind: 'calm',
-  lid: 'on',
-  setting: 'any',
-  clock: 'potOn',
-  boil: 'rollingBoil',
-  burntOut: 'flameOut',
-  fuel: 'weighed',
-  litre: 'putIn',
-  correction: 'loss',
-  accessories: 'own',
-  ranking: 'fuel',
-  safeWater: 'rollingBoil',
-  giveUpS: 900,
-  durationS: null,
-  replicates: 3,
-  readEveryS: 60,
-  must: [...CONDITIONS, 'water', 'waterStart', ...FUEL_BY_WEIGHT],
-  may: ['altitude', 'fuelUsed', 'hardware', 'waterLast'],
-  mustMark: ['potOn', 'rollingBoil'],
-  mayMark: ['lit', 'bloomed', 'firstBubbles', 'shutOff', ...ENDS],
-}
-
-const from = (test: TestName, changes: Partial<MethodBody>): MethodBody => ({ ...BOIL, test, ...changes })
-
-const LOAD = ['fuelLoad', 'scaleResolution']
 
 const BOIL_BURN_OUT = from('boilBurnOut', {
   why: 'For burners that cannot be shut off, and to know what a load gives: boil, and then how long the rest burns.',
@@ -164,86 +113,6 @@ const WARM_UP = from('warmUp', {
   may: ['altitude', 'hardware', 'fuelTemp', 'fuelLoad', 'scaleResolution'],
   mustMark: ['lit', 'bloomed'],
   mayMark: ['potOn', 'snuffed', 'shutOff', 'flameOut', 'stopped'],
-})
-
-const FED = from('fed', {
-  why: 'Tablets and sticks are fed: the fuel is the pieces, by a rule, less what is left.',
-  measures: 'Pieces and grams to the boil, time with its gaps, fuel per litre with what the gaps cost.',
-  cannotSay: 'Fuel to better than the last piece unless its rest is weighed, dry.',
-  steps: [
-    'Weigh the pieces; foil under the first, so the residue can be thrown away.',
-    ...BOIL.steps.slice(1, 4),
-    'Light the first piece, pot on, clock running.',
-    'When the flame no longer reaches the pot, add the next piece and mark it with its mass.',
-    'At the boil snuff it; let the rest dry and cool, and weigh it.',
-    'Do not breathe the fumes.',
-  ],
-  fuel: 'pieces',
-  must: [...CONDITIONS, 'water', 'waterStart', 'fuelLoad', 'fuelLeftover', 'scaleResolution'],
-  may: ['altitude', 'fuelUsed', 'waterLast', 'hardware'],
-  mustMark: ['potOn', 'rollingBoil'],
-  mayMark: ['lit', 'fuelAdded', 'flameLeftPot', 'flameOut', 'relit', 'firstBubbles', 'snuffed', 'gaveUp', 'stopped'],
-})
-
-const WOOD = from('wood', {
-  why: 'A can of sticks burned as one load, air holes open or covered: how fast, and how much useful heat is left after the boil.',
-  measures: 'Time to boil, boils per load, minutes of useful heat after it; fuel as dry wood of the same heat.',
-  cannotSay: 'Much, without the moisture of the wood: it decides more than the burner does.',
-  steps: [
-    'Weigh the load; know its moisture (a meter, or dry a sample).',
-    ...BOIL.steps.slice(1, 4),
-    'Say whether the air holes are open or covered.',
-    'Light, pot on when the flame is up.',
-    'Mark the boil and let it burn; mark where it no longer heats.',
-    'Weigh the char. Wood throws sparks: cleared ground, water at hand.',
-  ],
-  fuel: 'burnShare',
-  wind: 'calm',
-  must: [...CONDITIONS, 'water', 'waterStart', 'fuelLoad', 'scaleResolution', 'moisture'],
-  may: ['altitude', 'char', 'fuelLeftover', 'fuelUsed', 'waterLast'],
-  mustMark: ['potOn', 'rollingBoil', 'flameOut'],
-  mayMark: ['lit', 'bloomed', 'firstBubbles', 'flameLeftPot', 'fuelAdded', 'gaveUp', 'stopped'],
-})
-
-const SNOW = from('snow', {
-  why: 'In the cold, water is made of snow, and that takes more fuel than boiling it.',
-  measures: 'Fuel and time to water and to the boil, heat spent on melting.',
-  cannotSay: 'Anything for wet snow, whose water is melted already: weigh dry, cold snow.',
-  steps: [
-    'Put in starter water, weighed: dry snow scorches a pot.',
-    'Weigh the snow and add it as it melts, without stopping.',
-    ...BOIL.steps.slice(2, 4),
-    'Light, pot on, lid on between additions.',
-    'Mark when all is water, and the boil.',
-    'Cool, wipe, weigh.',
-  ],
-  startC: { low: -1, high: 8 },
-  giveUpS: 1800,
-  must: [...CONDITIONS, 'water', 'snow', 'waterStart', ...FUEL_BY_WEIGHT],
-  may: ['altitude', 'fuelUsed', 'waterEndMass', 'waterLast'],
-  mustMark: ['potOn', 'rollingBoil'],
-  mayMark: ['lit', 'bloomed', 'lidOff', 'lidOn', 'shutOff', ...ENDS],
-})
-
-const COOL_DOWN = from('coolDown', {
-  why: 'What a pot loses to the air is in every figure: a quarter of an hour of cooling measures it, and the set-up’s other runs then rest on it.',
-  measures: 'Heat loss in watts per kelvin, by Newton’s law.',
-  cannotSay: 'What hot gas bathing the side does while it burns: that share stays estimated.',
-  steps: [
-    'Bring the water near the boil, shut off, lid on, screen as in use.',
-    'Log the temperature for a quarter of an hour at least, still.',
-    'Read the air at the beginning and at the end.',
-  ],
-  startC: { low: null, high: null },
-  hardwareAboveAirK: null,
-  giveUpS: null,
-  readEveryS: 30,
-  fuel: 'weighed',
-  safeWater: 'notAsked',
-  must: [...CONDITIONS, 'water'],
-  may: ['altitude', 'waterStart', 'waterLast'],
-  mustMark: ['shutOff'],
-  mayMark: ['potOn', 'lit', 'flameOut', 'snuffed', 'stopped', 'reading'],
 })
 
 const SERIES = (Object.keys(SHIPPED_SERIES) as (keyof typeof SHIPPED_SERIES)[]).map((test) => {

@@ -3,7 +3,8 @@
  * It is worked out again for every perturbed input, so it allocates little and explains nothing; ladder.ts does the
  * words.
  */
-import { heatFlowFromTime, heatingTime, stallTemperature } from '../heating/heatingTime'
+import { heatingTime, stallTemperature } from '../heating/heatingTime'
+import { heatFlowFromTime } from '../heating/heatFlow'
 import { ok, type R } from '../result'
 import {
   aimTemperature,

@@ -4,7 +4,7 @@
  * what its stations have in common worked out once; a test holds the two together. Uncertainty asks for it dozens of
  * times a run.
  */
-import { heatFlowFromTime } from '../heating/heatingTime'
+import { heatFlowFromTime } from '../heating/heatFlow'
 import { ok, type R } from '../result'
 import { boilingPointFromPressure } from '../water/saturation'
 import type { Normalisation } from './normalise'
@@ -37,49 +37,32 @@ function evenTime(
 
 /** As normalise, by the `loss` model. */
 export function normaliseQuickly(run: HeatRun, reference: Reference): R<Normalisation> {
-  const { airC, thetaK, potJPerK, windMS } = run
   const aimC = run.targetC ?? boilingPointFromPressure(run.pressurePa) - run.belowBoilK
   const flow = heatFlowFromTime(run.heatS, heatingIn(run, ownConditions(run), aimC))
   if (!flow.ok) return flow
   const { q0W } = flow.value
-  const referenceAimC = run.targetC ?? boilingPointFromPressure(reference.pressureHPa * 100) - run.belowBoilK
+  return ok({ q0W, evaporatedJ: 0, ownS: run.heatS, rungS: rungTimes(run, reference, aimC, q0W) })
+}
+
+/** Time from the reference's start to the boil at each station of the ladder, in its order [s]. */
+function rungTimes(run: HeatRun, reference: Reference, aimC: number, q0W: number): Normalisation['rungS'] {
+  const { airC, thetaK, windMS } = run
   const waterG = run.waterKg * 1000
-  const startJ = waterG * run.enthalpy(reference.startC) + potJPerK * reference.startC
-  const heatJ = waterG * run.enthalpy(aimC) + potJPerK * aimC - startJ
-  const referenceHeatJ =
-    aimC === referenceAimC ? heatJ : waterG * run.enthalpy(referenceAimC) + potJPerK * referenceAimC - startJ
+  const startJ = waterG * run.enthalpy(reference.startC) + run.potJPerK * reference.startC
+  const heatTo = (toC: number) => waterG * run.enthalpy(toC) + run.potJPerK * toC - startJ
+  const thereC = run.targetC ?? boilingPointFromPressure(reference.pressureHPa * 100) - run.belowBoilK
+  const heatJ = heatTo(aimC)
+  const thereJ = aimC === thereC ? heatJ : heatTo(thereC)
   const rise = aimC - reference.startC
-  const referenceRise = referenceAimC - reference.startC
+  const thereRise = thereC - reference.startC
+  const excess = thereC - reference.airC
   const loss = lossCoefficient(run, windMS)
-  const surroundings = evenTime(
-    q0W,
-    referenceHeatJ,
-    referenceRise,
-    referenceAimC - reference.airC,
-    loss,
-    thetaK,
-    pastLid(run, 3),
-  )
-  const still = windMS === reference.windMS || Number.isNaN(run.gamma)
-  return ok({
-    q0W,
-    evaporatedJ: 0,
-    ownS: run.heatS,
-    rungS: [
-      evenTime(q0W, heatJ, rise, aimC - airC, loss, thetaK, pastLid(run, 1)),
-      evenTime(q0W, referenceHeatJ, referenceRise, referenceAimC - airC, loss, thetaK, pastLid(run, 2)),
-      surroundings,
-      still
-        ? surroundings
-        : evenTime(
-            q0W * windFactor(run, reference.windMS),
-            referenceHeatJ,
-            referenceRise,
-            referenceAimC - reference.airC,
-            lossCoefficient(run, reference.windMS),
-            thetaK,
-            pastLid(run, 4),
-          ),
-    ],
-  })
+  const startRung = evenTime(q0W, heatJ, rise, aimC - airC, loss, thetaK, pastLid(run, 1))
+  const boilRung = evenTime(q0W, thereJ, thereRise, thereC - airC, loss, thetaK, pastLid(run, 2))
+  const airRung = evenTime(q0W, thereJ, thereRise, excess, loss, thetaK, pastLid(run, 3))
+  if (windMS === reference.windMS || Number.isNaN(run.gamma)) return [startRung, boilRung, airRung, airRung]
+  const flowW = q0W * windFactor(run, reference.windMS)
+  const lossThere = lossCoefficient(run, reference.windMS)
+  const windRung = evenTime(flowW, thereJ, thereRise, excess, lossThere, thetaK, pastLid(run, 4))
+  return [startRung, boilRung, airRung, windRung]
 }

@@ -94,17 +94,25 @@ function parseClock(typed: string, kind: QuantityKind): R<Quantity> {
 /** Seconds in "5:12", "1:05:30", "5m12s", "312 s" or "5.2 min"; null when it is none of these. */
 function clockSeconds(typed: string): number | null {
   const clock = CLOCK.exec(typed)
-  if (clock) {
-    const seconds = Number(clock[3]!.replace(',', '.'))
-    const minutes = Number(clock[2])
-    if (seconds >= 60 || (clock[1] !== undefined && minutes >= 60)) return null
-    return Number(clock[1] ?? 0) * 3600 + minutes * 60 + seconds
-  }
+  if (clock !== null) return onTheClock(clock)
   const compound = typed === '' ? null : COMPOUND.exec(typed)
-  if (compound)
-    return (
-      Number(compound[1] ?? 0) * 3600 + Number(compound[2] ?? 0) * 60 + Number((compound[3] ?? '0').replace(',', '.'))
-    )
+  if (compound !== null) {
+    const [, hours = '0', minutes = '0', seconds = '0'] = compound
+    return inSeconds(hours, minutes, seconds)
+  }
+  return secondsInUnit(typed)
+}
+
+function onTheClock([, hours, minutes, seconds]: RegExpExecArray): number | null {
+  const isOver60 = (part: string) => Number(part.replace(',', '.')) >= 60
+  if (isOver60(seconds!) || (hours !== undefined && isOver60(minutes!))) return null
+  return inSeconds(hours ?? '0', minutes!, seconds!)
+}
+
+const inSeconds = (hours: string, minutes: string, seconds: string): number =>
+  Number(hours) * 3600 + Number(minutes) * 60 + Number(seconds.replace(',', '.'))
+
+function secondsInUnit(typed: string): number | null {
   const split = SPLIT.exec(typed)
   const number = split ? parseNumber(split[1]!) : null
   const unit = split?.[2] ? unitsNamed(split[2], ['duration'])[0] : undefined

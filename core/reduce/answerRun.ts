@@ -3,7 +3,7 @@ import type { RunAnswer } from '../formats/answer'
 import type { ReduceOptions } from '../formats/document'
 import { waterPutIn, type RunInput } from '../run/runInput'
 import { inGrams } from '../quantity/shown'
-import { SMALLEST_RISE_K } from '../heating/heatingTime'
+import { SMALLEST_RISE_K } from '../heating/heatFlow'
 import { FIGURE } from '../normalise/figures'
 import { aimTemperature, ownConditions, type HeatRun } from '../normalise/heatRun'
 import { combined, sharedEffects } from '../uncertainty/propagate'
@@ -25,66 +25,20 @@ import { addWind } from './workings/wind'
 const finite = (value: number | undefined): number | null =>
   value !== undefined && Number.isFinite(value) ? value : null
 
-/**
- * Writes the answer down; where workings are asked for, they come with it. One literal: joining objects by spreading
- * costs more than the physics.
- */
+/** Writes the answer down; where workings are asked for, they come with it. */
 export function answerRun(taken: TakenRun, figured: Figured, options: ReduceOptions, series: SetupSeries): RunAnswer {
   const { input, readings, addWorking } = taken
-  const { budget, rungs, run, flags, missing } = figured
-  const { times, litres, heatS, leadS, toEnd } = readings
   const parts: Composition = { input, options, readings, series, figured, addWorking }
-  const boiled = times.boilS !== null
-  const fuelKg = toEnd?.massKg ?? null
-  const flameS = heatS === null ? null : readings.burnS + leadS
-  const own = combined(budget, FIGURE.own)
-  const eta = combined(budget, FIGURE.efficiency)
-  const gPerL = boiled ? finite(own.value) : null
-  const normal = rungs.normalisedGPerL === null ? null : combined(budget, FIGURE.afterSupply)
-  const stall = stallOf(parts)
-  const firepowerW = firepowerOf(fuelKg, flameS, parts)
-  const answer: RunAnswer = {
-    id: input.id,
-    setup: input.setup,
-    origin: input.origin,
-    kind: input.kind,
-    boilingPointC: readings.boilingC,
-    ended: times.ended,
-    stallsAtC: stall.atC,
-    litres,
-    timeToBoilS: boiled && times.clockZeroS !== null ? times.boilS! - times.clockZeroS : null,
-    timeToBoilU: !boiled ? null : times.boilFrom === 'call' ? input.uncertainty.boilCallS : readings.foundU,
-    boilFrom: boiled ? times.boilFrom : stall.predicted ? 'extrapolated' : null,
-    fuelToBoilG: boiled ? inGrams(fuelKg) : null,
-    efficiency: finite(eta.value),
-    efficiencyU: finite(eta.value) === null ? null : finite(eta.u),
-    firepowerW,
-    burnRateGPerMin: burnRateOf(fuelKg, flameS, addWorking),
-    q0W: finite(budget.values[FIGURE.q0]),
-    gPerL,
-    gPerLU: gPerL === null ? null : finite(own.u),
-    gPerLPerK: perKelvin(input, readings, run, fuelKg),
-    normalisedGPerL: rungs.normalisedGPerL,
-    normalisedU: rungs.normalisedU,
-    normalisedTimeS: normal === null ? null : finite(budget.values[FIGURE.normalisedTime]),
-    status: rungs.status,
-    missing,
-    ladder: rungs.rungs,
-    flags,
-    normalisedURandom: finite(normal?.uRandom),
-    normalisedUShared: finite(normal?.uShared),
-    normalisedSharedBy: normal === null || rungs.normalisedU === null ? {} : sharedEffects(budget, FIGURE.afterSupply),
-    otherLitre: otherLitreOf(parts, {
-      gPerL,
-      gPerLU: gPerL === null ? null : finite(own.u),
-      normalisedGPerL: rungs.normalisedGPerL,
-      normalisedU: rungs.normalisedU,
-    }),
-    test: testFigures({ input, readings, run, series, firepowerW }),
+  const firepowerW = firepowerOf(readings.toEnd?.massKg ?? null, flameS(readings), parts)
+  const heat = heatAnswer(parts, firepowerW)
+  const normalised = normalisedAnswer(figured)
+  const answer: RunAnswer = Object.assign(joined(boilAnswer(parts), heat, normalised), {
+    otherLitre: otherLitreOf(parts, heat, normalised),
+    test: testFigures({ input, readings, run: figured.run, series, firepowerW }),
     mean: null,
     boilFound: readings.found,
     traceFit: taken.traceFit,
-  }
+  })
   if (taken.workings === null) return answer
   addPerLitre(parts)
   addHeatFlow(parts)
@@ -98,7 +52,104 @@ export function answerRun(taken: TakenRun, figured: Figured, options: ReduceOpti
   return answer
 }
 
-type PerLitre = Pick<NonNullable<RunAnswer['otherLitre']>, 'gPerL' | 'gPerLU' | 'normalisedGPerL' | 'normalisedU'>
+/** Field by field: joining such objects by spreading costs more than the physics. */
+const joined = (
+  boil: ReturnType<typeof boilAnswer>,
+  heat: ReturnType<typeof heatAnswer>,
+  normalised: ReturnType<typeof normalisedAnswer>,
+) => ({
+  id: boil.id,
+  setup: boil.setup,
+  origin: boil.origin,
+  kind: boil.kind,
+  boilingPointC: boil.boilingPointC,
+  ended: boil.ended,
+  stallsAtC: boil.stallsAtC,
+  litres: boil.litres,
+  timeToBoilS: boil.timeToBoilS,
+  timeToBoilU: boil.timeToBoilU,
+  boilFrom: boil.boilFrom,
+  fuelToBoilG: boil.fuelToBoilG,
+  efficiency: heat.efficiency,
+  efficiencyU: heat.efficiencyU,
+  firepowerW: heat.firepowerW,
+  burnRateGPerMin: heat.burnRateGPerMin,
+  q0W: heat.q0W,
+  gPerL: heat.gPerL,
+  gPerLU: heat.gPerLU,
+  gPerLPerK: heat.gPerLPerK,
+  normalisedGPerL: normalised.normalisedGPerL,
+  normalisedU: normalised.normalisedU,
+  normalisedTimeS: normalised.normalisedTimeS,
+  status: normalised.status,
+  missing: normalised.missing,
+  ladder: normalised.ladder,
+  flags: normalised.flags,
+  normalisedURandom: normalised.normalisedURandom,
+  normalisedUShared: normalised.normalisedUShared,
+  normalisedSharedBy: normalised.normalisedSharedBy,
+})
+
+const flameS = ({ heatS, burnS, leadS }: Readings): number | null => (heatS === null ? null : burnS + leadS)
+
+/** What the run is, and its boil. */
+function boilAnswer(parts: Composition) {
+  const { input, readings } = parts
+  const { times, litres } = readings
+  const boiled = times.boilS !== null
+  const stall = stallOf(parts)
+  return {
+    id: input.id,
+    setup: input.setup,
+    origin: input.origin,
+    kind: input.kind,
+    boilingPointC: readings.boilingC,
+    ended: times.ended,
+    stallsAtC: stall.atC,
+    litres,
+    timeToBoilS: boiled && times.clockZeroS !== null ? times.boilS! - times.clockZeroS : null,
+    timeToBoilU: !boiled ? null : times.boilFrom === 'call' ? input.uncertainty.boilCallS : readings.foundU,
+    boilFrom: boiled ? times.boilFrom : stall.predicted ? ('extrapolated' as const) : null,
+    fuelToBoilG: boiled ? inGrams(readings.toEnd?.massKg ?? null) : null,
+  }
+}
+
+/** Heat and fuel in the run's own conditions. */
+function heatAnswer({ input, readings, figured, addWorking }: Composition, firepowerW: number | null) {
+  const { budget, run } = figured
+  const fuelKg = readings.toEnd?.massKg ?? null
+  const own = combined(budget, FIGURE.own)
+  const eta = combined(budget, FIGURE.efficiency)
+  const gPerL = readings.times.boilS === null ? null : finite(own.value)
+  return {
+    efficiency: finite(eta.value),
+    efficiencyU: finite(eta.value) === null ? null : finite(eta.u),
+    firepowerW,
+    burnRateGPerMin: burnRateOf(fuelKg, flameS(readings), addWorking),
+    q0W: finite(budget.values[FIGURE.q0]),
+    gPerL,
+    gPerLU: gPerL === null ? null : finite(own.u),
+    gPerLPerK: perKelvin(input, readings, run, fuelKg),
+  }
+}
+
+/** At the reference, and how it came there. */
+function normalisedAnswer({ budget, rungs, flags, missing }: Figured) {
+  const { normalisedGPerL, normalisedU, status, rungs: steps } = rungs
+  const normal = normalisedGPerL === null ? null : combined(budget, FIGURE.afterSupply)
+  return {
+    normalisedGPerL,
+    normalisedU,
+    normalisedTimeS: normal === null ? null : finite(budget.values[FIGURE.normalisedTime]),
+    status,
+    missing,
+    ladder: steps,
+    flags,
+    normalisedURandom: finite(normal?.uRandom),
+    normalisedUShared: finite(normal?.uShared),
+    normalisedSharedBy: normal === null || normalisedU === null ? {} : sharedEffects(budget, FIGURE.afterSupply),
+  }
+}
 
 /**
  * Per litre left in place of per litre put in, or the other way round: the ratio of the two masses, with the weighing's
@@ -106,7 +157,8 @@ type PerLitre = Pick<NonNullable<RunAnswer['otherLitre']>, 'gPerL' | 'gPerLU' | 
  */
 function otherLitreOf(
   { input: { water, uncertainty }, options, addWorking }: Composition,
-  { gPerL, gPerLU, normalisedGPerL, normalisedU }: PerLitre,
+  { gPerL, gPerLU }: ReturnType<typeof heatAnswer>,
+  { normalisedGPerL, normalisedU }: ReturnType<typeof normalisedAnswer>,
 ): RunAnswer['otherLitre'] {
   const putInKg = waterPutIn(water)
   const leftKg = water.endMassKg

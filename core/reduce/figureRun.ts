@@ -30,11 +30,8 @@ export interface Figured {
 const NOT_NORMALISED: R<Normalisation> = { ok: false, problem: { code: 'notNormalised', what: 'Not normalised' } }
 
 /** Normalises with uncertainty; where a reading is missing, only what does not need it. */
-export function figureRun(
-  { input, readings, prepared, normalisable, traceFit }: TakenRun,
-  options: ReduceOptions,
-  series: SetupSeries,
-): Figured {
+export function figureRun(taken: TakenRun, options: ReduceOptions, series: SetupSeries): Figured {
+  const { input, readings, prepared, normalisable } = taken
   const run = runInSeries(prepared.run, readings.windMS, options, series)
   const normalisation = normalisable ? normalise(run, options.reference, options.model) : null
   const figureOptions = {
@@ -43,48 +40,54 @@ export function figureRun(
     scale: prepared.gapsCost * litreRatio(input, options),
     evaporatedJ: weighedEvaporation(input),
   }
-  const evaluate = (moved: HeatRun) =>
-    figuresOf(moved, figureOptions, normalisation === null ? NOT_NORMALISED : undefined)
-  const onThisNormalisation = (moved: HeatRun) => figuresOf(moved, figureOptions, normalisation ?? NOT_NORMALISED)
-  const budget = propagate(evaluate, run, uncertainInputs(input, readings, options, { ...prepared, run }, series), {
-    scaled: onThisNormalisation,
-    copy: copyHeatRun(run),
-  })
+  const uncertain = uncertainInputs(input, readings, options, { ...prepared, run }, series)
+  const budget = budgetOf(run, normalisation, figureOptions, uncertain)
   const stalls = normalisation?.ok ? stallsAt(run, options.reference, normalisation.value.q0W) : null
   const rungs = ladder(
     budget.values[FIGURE.own]!,
     rungInputs(input, { run, budget, options, series, windMS: readings.windMS, boilingC: readings.boilingC }),
   )
-  const flags = [
+  const figures = { run, figureOptions, budget, normalisation, stalls, rungs }
+  return {
+    ...figures,
+    flags: flagsOf(taken, figures, options),
+    missing: [...new Set([...readings.missing, ...prepared.missing, ...rungs.missing])],
+  }
+}
+
+function budgetOf(
+  run: HeatRun,
+  normalisation: R<Normalisation> | null,
+  figureOptions: FigureOptions,
+  uncertain: ReturnType<typeof uncertainInputs>,
+): Propagation<HeatRun> {
+  const evaluate = (moved: HeatRun) =>
+    figuresOf(moved, figureOptions, normalisation === null ? NOT_NORMALISED : undefined)
+  const onThisNormalisation = (moved: HeatRun) => figuresOf(moved, figureOptions, normalisation ?? NOT_NORMALISED)
+  return propagate(evaluate, run, uncertain, { scaled: onThisNormalisation, copy: copyHeatRun(run) })
+}
+
+function flagsOf(
+  { input, readings, prepared, traceFit }: TakenRun,
+  { run, figureOptions, budget, normalisation, stalls, rungs }: Omit<Figured, 'flags' | 'missing'>,
+  options: ReduceOptions,
+): Flag[] {
+  const { windMS, boilingC } = readings
+  const boiled = readings.times.boilS !== null
+  return [
     ...readings.flags,
     ...prepared.flags,
-    ...startFlags(run, readings.boilingC),
+    ...startFlags(run, boilingC),
     ...kindFlags(input),
     ...balanceFlags(normalisation),
     ...(normalisation?.ok
-      ? stallFlags(run, {
-          boiled: readings.times.boilS !== null,
-          windMS: readings.windMS,
-          normalisation: normalisation.value,
-          stalls: stalls!,
-          options,
-        })
+      ? stallFlags(run, { boiled, windMS, normalisation: normalisation.value, stalls: stalls!, options })
       : []),
     ...plausibilityFlags(input, run, budget, readings, figureOptions),
     ...powerFlagsOf(input, run, budget, readings),
     ...flameFlags(traceFit),
-    ...rungFlags(rungs, readings.windMS),
+    ...rungFlags(rungs, windMS),
   ]
-  return {
-    run,
-    figureOptions,
-    budget,
-    normalisation,
-    stalls,
-    rungs,
-    flags,
-    missing: [...new Set([...readings.missing, ...prepared.missing, ...rungs.missing])],
-  }
 }
 
 function runInSeries(prepared: HeatRun, windMS: number | null, options: ReduceOptions, series: SetupSeries): HeatRun {

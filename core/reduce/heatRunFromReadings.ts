@@ -26,29 +26,50 @@ export interface Prepared {
 /** Below the boiling point by the convention, where no probe says [K]. Source: estimate. */
 const FIRST_BUBBLES_BELOW_K = { value: 6, u: 4 }
 const PLATEAU_BELOW_K = 0.5
-/** Unknown numbers are NaN inside; they come out as null with a missing reading. */
+
 export function prepareHeatRun(input: RunInput, readings: Readings, options: ReduceOptions): Prepared {
-  const { place, pot } = input
-  const flags: Flag[] = []
+  const { pot } = input
   const melting = meltingOf(input)
-  const waterKg = melting.waterKg
   const capacity = potHeatCapacity(pot.massKg, pot.material)
-  const areas = potAreas(pot.diameterM, waterKg)
+  const areas = potAreas(pot.diameterM, melting.waterKg)
   const aim = aimOf(input, readings, options)
-  const open = input.lid === false
-  const run: HeatRun = {
-    waterKg,
+  const run = balanceOf(input, readings, options, { melting, capacity, areas, aim })
+  const flags = [...melting.flags, ...assumptionFlags(input, { capacity, areas, open: isOpen(input), readings })]
+  const whole = asOneBurn(run, readings, flags)
+  return { ...whole, capacityU: capacity.u, belowBoilU: aim.u, missing: missingFor(input, readings), flags }
+}
+
+const isOpen = ({ lid }: RunInput): boolean => lid === false
+
+interface Balanced {
+  melting: ReturnType<typeof meltingOf>
+  capacity: ReturnType<typeof potHeatCapacity>
+  areas: ReturnType<typeof potAreas>
+  aim: ReturnType<typeof aimOf>
+}
+
+/** Unknown numbers are NaN inside; they come out as null with a missing reading. */
+const orUnknown = (value: number | null | undefined): number => value ?? NaN
+
+function balanceOf(
+  input: RunInput,
+  readings: Readings,
+  { reference, theta }: ReduceOptions,
+  { melting, capacity, areas, aim }: Balanced,
+): HeatRun {
+  return {
+    waterKg: melting.waterKg,
     startC: melting.startC,
-    airC: place.airC ?? options.reference.airC,
-    pressurePa: readings.pressure?.pressurePa ?? NaN,
+    airC: input.place.airC ?? reference.airC,
+    pressurePa: orUnknown(readings.pressure?.pressurePa),
     windMS: readings.windMS ?? 0,
-    humidity: place.humidity ?? ASSUMED_HUMIDITY,
+    humidity: input.place.humidity ?? ASSUMED_HUMIDITY,
     belowBoilK: aim.belowBoilK,
     targetC: aim.targetC,
-    reachedC: readings.times.boilS === null ? (readings.endC ?? NaN) : null,
-    heatS: readings.heatS ?? NaN,
+    reachedC: readings.times.boilS === null ? orUnknown(readings.endC) : null,
+    heatS: orUnknown(readings.heatS),
     leadS: readings.leadS,
-    fuelKg: readings.toEnd?.massKg ?? NaN,
+    fuelKg: orUnknown(readings.toEnd?.massKg),
     potJPerK: capacity.jPerK,
     lidM2: areas.lidM2,
     sideM2: areas.sideM2,
@@ -57,20 +78,17 @@ export function prepareHeatRun(input: RunInput, readings: Readings, options: Red
     sideShare: LOSS_ESTIMATE.sideShare.value,
     windSlopePerMS: LOSS_ESTIMATE.windSlopePerMS.value,
     lossWPerK: input.lossWPerK?.value ?? null,
-    thetaK: options.theta.value,
+    thetaK: theta.value,
     gamma: NaN,
     windExponent: 1,
     meltJ: melting.meltJ,
     supplyFactor: 1,
-    evaporationScale: open ? 1 : 0,
+    evaporationScale: isOpen(input) ? 1 : 0,
     lidVapourW: null,
     altitudeFactor: 1,
     lhvJPerKg: heatingValue(input, readings),
     enthalpy: defaultEnthalpy,
   }
-  flags.push(...melting.flags, ...assumptionFlags(input, { capacity, areas, open, readings }))
-  const whole = asOneBurn(run, readings, flags)
-  return { ...whole, capacityU: capacity.u, belowBoilU: aim.u, missing: missingFor(input, readings), flags }
 }
 
 /** Several burns become one unbroken burn of the same flame; what the gaps cost is kept as a factor. */

@@ -18,36 +18,40 @@ export function boilIn(clean: CleanTrace, boilingC: number): BoilEstimate | null
 /** A call and a trace further apart are shown both, and asked about [s]. */
 const DISAGREE_S = 10
 
-export function boilFlags({ events, kind, boilBy }: RunInput, found: BoilEstimate | null): Flag[] {
-  if (found === null || kind === 'coolDown') return []
-  const call = events.find((event) => event.kind === 'rollingBoil')?.s ?? null
-  if (found.atS !== null && call !== null && Math.abs(call - found.atS) > DISAGREE_S) {
-    const both = `You called ${formatClock(call)}; the trace says ${formatClock(found.atS)}.`
-    return [
-      boilBy === null
-        ? { code: 'boil-calls-disagree', severity: 'warning', text: `${both} Which?` }
-        : { code: 'boil-decided', severity: 'note', text: `${both} Decided: the ${boilBy}.` },
-    ]
-  }
-  if (found.status === 'near' && call === null)
-    return [
-      {
+export function boilFlags(input: RunInput, found: BoilEstimate | null): Flag[] {
+  if (found === null || input.kind === 'coolDown') return []
+  const call = input.events.find((event) => event.kind === 'rollingBoil')?.s ?? null
+  const flag = disagreement(input, found, call) ?? nearFlag(found, call) ?? offsetFlag(found)
+  return flag === null ? [] : [flag]
+}
+
+function disagreement({ boilBy }: RunInput, { atS }: BoilEstimate, call: number | null): Flag | null {
+  if (atS === null || call === null || Math.abs(call - atS) <= DISAGREE_S) return null
+  const both = `You called ${formatClock(call)}; the trace says ${formatClock(atS)}.`
+  return boilBy === null
+    ? { code: 'boil-calls-disagree', severity: 'warning', text: `${both} Which?` }
+    : { code: 'boil-decided', severity: 'note', text: `${both} Decided: the ${boilBy}.` }
+}
+
+const nearFlag = ({ status, levelC }: BoilEstimate, call: number | null): Flag | null =>
+  status === 'near' && call === null
+    ? {
         code: 'boil-near',
         severity: 'note',
-        text: `The trace comes within 4 K of the boiling point (${found.levelC.toFixed(1)} °C) and shows no plateau. Did it boil?`,
-      },
-    ]
-  if (found.atS !== null && Math.abs(found.offsetK) > 2 * Math.max(found.offsetU, 0.3)) {
-    return [
-      {
+        text: `The trace comes within 4 K of the boiling point (${levelC.toFixed(1)} °C) and shows no plateau. Did it boil?`,
+      }
+    : null
+
+/** Below it no offset is sure [K]. */
+const LEAST_OFFSET_U_K = 0.3
+const offsetFlag = ({ atS, offsetK, offsetU }: BoilEstimate): Flag | null =>
+  atS !== null && Math.abs(offsetK) > 2 * Math.max(offsetU, LEAST_OFFSET_U_K)
+    ? {
         code: 'probe-offset',
         severity: 'note',
-        text: `The probe reads ${Math.abs(found.offsetK).toFixed(1)} K ${found.offsetK < 0 ? 'low' : 'high'} at the boil.`,
-      },
-    ]
-  }
-  return []
-}
+        text: `The probe reads ${Math.abs(offsetK).toFixed(1)} K ${offsetK < 0 ? 'low' : 'high'} at the boil.`,
+      }
+    : null
 
 /** By the finder for a plateau; for a crossing, the thermometer's uncertainty over the slope there [s]. */
 export function traceBoilU(

@@ -1,7 +1,7 @@
 /** The fuel of a run: weighed, or by the scale that followed it; as dry wood; and its part to the boil. */
 import { fuelOfKind } from '../constants/fuels'
-import { equivalentDryWood } from '../run/dryWood'
-import { fuelUsed } from '../run/fuelUsed'
+import { equivalentDryWood, type DryWood } from '../run/dryWood'
+import { fuelUsed, type FuelUsed } from '../run/fuelUsed'
 import { addFuelToBoil, addFuelUsed } from './workings/fuel'
 import { inGrams, inPercent } from '../quantity/shown'
 import type { RunInput } from '../run/runInput'
@@ -10,8 +10,6 @@ import { flameTimeBetween } from '../run/burns'
 import type { DerivedTimes } from '../run/deriveTimes'
 import { fuelToBoil, type FuelToBoil } from '../run/fuelToBoil'
 import { burnedByScale, type BurnedByScale } from '../run/scaleFuel'
-import type { DryWood } from '../run/dryWood'
-import type { FuelUsed } from '../run/fuelUsed'
 
 /** Less between two marks is one moment. */
 export const SHORTEST_HEATING_S = 1

@@ -1,7 +1,7 @@
 /** What a set-up's own runs say together: wind, burn rate, heat loss, and how far they reach. */
 import { WATER_SPECIFIC_HEAT } from '../constants/physical'
 import { isImpossiblePower } from '../plausibility/powerLimit'
-import { heatFlowFromTime } from '../heating/heatingTime'
+import { heatFlowFromTime } from '../heating/heatFlow'
 import { boilingPointFromPressure } from '../water/saturation'
 import type { ReduceOptions } from '../formats/document'
 import type { RunInput } from '../run/runInput'

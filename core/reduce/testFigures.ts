@@ -3,7 +3,8 @@ import type { TestFigures } from '../formats/answer'
 import type { RunInput } from '../run/runInput'
 import { densityAt } from '../constants/fuels'
 import { evaporationFrom, evaporationPower } from '../heating/evaporation'
-import { heatFlowFromTime, surplus } from '../heating/heatingTime'
+import { surplus } from '../heating/heatingTime'
+import { heatFlowFromTime } from '../heating/heatFlow'
 import {
   aimTemperature,
   heatingIn,

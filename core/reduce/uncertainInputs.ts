@@ -107,35 +107,60 @@ const input = (name: string, key: Moved, u: number, sharedBy: string | null): In
  * The uncertain inputs with their standard uncertainties, by the contract's defaults. An input with u = 0 is left out.
  */
 export function uncertainInputs(
-  { uncertainty, place, lid, lossWPerK, fuel }: RunInput,
+  run: RunInput,
   readings: Readings,
   options: ReduceOptions,
-  { run, capacityU, belowBoilU }: Prepared,
+  prepared: Prepared,
   series: SetupSeries,
 ): Input[] {
-  const called = readings.times.boilS !== null
-  const open = lid === false
-  const setting = series.settingOf(run.windMS)
-  const all: Input[] = [
+  return [
+    ...readInputs(run, readings, prepared.run),
+    ...boilInputs(run, readings, prepared),
+    ...lossInputs(run.lossWPerK, prepared.run, series),
+    ...windInputs(run, prepared.run, series),
+    ...modelInputs(run, readings, options, prepared, series),
+  ].filter((one) => one.u > 0)
+}
+
+/** What was read and weighed. */
+function readInputs({ uncertainty, place }: RunInput, { pressure, used, toEnd }: Readings, run: HeatRun): Input[] {
+  const isMeasured = pressure?.basis === 'measured'
+  return [
     input('Start temperature', 'startC', run.meltJ > 0 ? 0 : uncertainty.startC, null),
     input('Air temperature', 'airC', place.airC === null ? 0 : uncertainty.airC, null),
-    input(
-      'Station pressure',
-      'pressurePa',
-      readings.pressure?.uPa ?? 0,
-      readings.pressure?.basis === 'measured' ? null : `pressure at ${place.altitudeM} m`,
-    ),
+    input('Station pressure', 'pressurePa', pressure?.uPa ?? 0, isMeasured ? null : `pressure at ${place.altitudeM} m`),
     input('Water', 'waterKg', uncertainty.waterKg, null),
-    input('Fuel weighed', 'fuelKg', fuelU(readings, readings.used?.uRandomKg), null),
-    input('Scale accuracy', 'fuelKg', fuelU(readings, readings.used?.uScaleKg), 'scale'),
-    input('Share of burn time', 'fuelKg', run.fuelKg * (readings.toEnd?.shareU ?? 0), null),
-    input('Boil call', 'boilS', called && readings.times.boilFrom === 'call' ? uncertainty.boilCallS : 0, null),
-    input('Boil found in the trace', 'boilS', readings.times.boilFrom === 'trace' ? (readings.foundU ?? 0) : 0, null),
+    input('Fuel weighed', 'fuelKg', fuelU(toEnd, used?.uRandomKg), null),
+    input('Scale accuracy', 'fuelKg', fuelU(toEnd, used?.uScaleKg), 'scale'),
+    input('Share of burn time', 'fuelKg', run.fuelKg * (toEnd?.shareU ?? 0), null),
+  ]
+}
+
+/** When it boiled, or how far it came. */
+function boilInputs(
+  { uncertainty }: RunInput,
+  { times: { boilS, boilFrom }, foundU }: Readings,
+  { run, belowBoilU }: Prepared,
+): Input[] {
+  const isCalled = boilS !== null && boilFrom === 'call'
+  return [
+    input('Boil call', 'boilS', isCalled ? uncertainty.boilCallS : 0, null),
+    input('Boil found in the trace', 'boilS', boilFrom === 'trace' ? (foundU ?? 0) : 0, null),
     input('Last temperature', 'reachedC', run.reachedC === null ? 0 : uncertainty.startC, null),
     input('Where first bubbles come', 'belowBoilK', belowBoilU, null),
-    ...lossInputs(lossWPerK, run, series),
-    input('Wind at the pot', 'windMS', run.windMS > 0 ? uncertainty.windMS : 0, `wind, setting ${setting}`),
-    ...windInputs(run, series),
+  ]
+}
+
+/** What the model takes for granted. */
+function modelInputs(
+  { lid, fuel }: RunInput,
+  readings: Readings,
+  options: ReduceOptions,
+  { run, capacityU }: Prepared,
+  series: SetupSeries,
+): Input[] {
+  const open = lid === false
+  return [
     input('Flame temperature excess Θ', 'thetaK', options.theta.u, 'theta'),
     input(
       open ? 'Evaporation of the open pot' : 'Evaporation past the lid',
@@ -148,7 +173,6 @@ export function uncertainInputs(
     input('Burn-rate line of the set-up', 'supplyFactor', series.supplyU(run), 'supply'),
     input('Lower heating value', 'lhvJPerKg', lhvU(fuel.lhvJPerKg, readings), 'heating value'),
   ]
-  return all.filter((one) => one.u > 0)
 }
 
 function lossInputs(lossWPerK: RunInput['lossWPerK'], run: HeatRun, { film }: SetupSeries): Input[] {
@@ -176,14 +200,21 @@ function geometryU({ filmWPerM2K, lidM2, sideM2, sideShare }: HeatRun, filmU: nu
   return Math.hypot(filmU, (filmWPerM2K * LOSS_ESTIMATE.sideShare.u * sideM2) / (lidM2 + sideShare * sideM2))
 }
 
-function windInputs(run: HeatRun, { wind }: SetupSeries): Input[] {
-  if (Number.isNaN(run.gamma) || wind === null) return []
-  if (wind.basis === 'ownSeries') return [input('Wind series, γ', 'gamma', wind.gammaU, 'wind series')]
-  return [input('Wind by the burner’s class, ln γ', 'lnGamma', Math.log(CLASS_SPREAD), 'wind class')]
+function windInputs({ uncertainty }: RunInput, run: HeatRun, { wind, settingOf }: SetupSeries): Input[] {
+  const atThePot = input(
+    'Wind at the pot',
+    'windMS',
+    run.windMS > 0 ? uncertainty.windMS : 0,
+    `wind, setting ${settingOf(run.windMS)}`,
+  )
+  if (Number.isNaN(run.gamma) || wind === null) return [atThePot]
+  return wind.basis === 'ownSeries'
+    ? [atThePot, input('Wind series, γ', 'gamma', wind.gammaU, 'wind series')]
+    : [atThePot, input('Wind by the burner’s class, ln γ', 'lnGamma', Math.log(CLASS_SPREAD), 'wind class')]
 }
 
 /** [kg], of the fuel to the boil: an error of the weighing shrinks with the share. */
-const fuelU = (readings: Readings, uKg = 0): number => uKg * (readings.toEnd?.share ?? 1)
+const fuelU = (toEnd: Readings['toEnd'], uKg = 0): number => uKg * (toEnd?.share ?? 1)
 
 /** 1 % per 1 000 m between here and the reference for gas, 2 % for the others. Source: estimate. */
 function altitudeU({ pressure, fuel }: Readings, { reference }: ReduceOptions): number {

@@ -99,24 +99,36 @@ function endingOf(
 function boilTime(
   events: readonly RunEvent[],
   waterTrace: readonly [number, number][],
-  { boil, boilingC, plateauS, boilBy }: TimeConventions,
+  conventions: TimeConventions,
   potOnS: number | null,
 ): Pick<DerivedTimes, 'boilS' | 'boilFrom'> {
+  const { boil, plateauS, boilBy } = conventions
   if (boil === 'rollingBoil' && boilBy === 'trace' && plateauS !== null) return { boilS: plateauS, boilFrom: 'trace' }
-  const called = typeof boil === 'object' ? 'targetReached' : boil === 'probeAtBoil' || boil === 'plateau' ? null : boil
-  const call =
-    called === null
-      ? null
-      : firstOf(typeof boil === 'object' ? events.filter((event) => isOfTarget(event, boil.targetC)) : events, [called])
+  const call = callOf(events, boil)
   if (call !== null) return { boilS: call.s, boilFrom: 'call' }
-  const level = typeof boil === 'object' ? boil.targetC : boil === 'probeAtBoil' ? boilingC : null
-  const seen =
-    boil === 'plateau'
-      ? plateauS
-      : level === null
-        ? null
-        : crossingTime(withReadings(events, waterTrace), level, potOnS ?? -Infinity)
+  const seen = seenInTrace(events, waterTrace, conventions, potOnS ?? -Infinity)
   return { boilS: seen, boilFrom: seen === null ? null : 'trace' }
+}
+
+/** The mark that calls a boil by this convention; null: none does. */
+function callOf(events: readonly RunEvent[], boil: BoilConvention): RunEvent | null {
+  if (boil === 'probeAtBoil' || boil === 'plateau') return null
+  if (typeof boil !== 'object') return firstOf(events, [boil])
+  return firstOf(
+    events.filter((event) => isOfTarget(event, boil.targetC)),
+    ['targetReached'],
+  )
+}
+
+function seenInTrace(
+  events: readonly RunEvent[],
+  waterTrace: readonly [number, number][],
+  { boil, boilingC, plateauS }: TimeConventions,
+  fromS: number,
+): number | null {
+  if (boil === 'plateau') return plateauS
+  const level = typeof boil === 'object' ? boil.targetC : boil === 'probeAtBoil' ? boilingC : null
+  return level === null ? null : crossingTime(withReadings(events, waterTrace), level, fromS)
 }
 
 /** A mark that says for which target it stands is no call of another. */

@@ -10,7 +10,8 @@ import {
 } from './campaign'
 import { probeReadings } from './probe'
 import type { Random } from './random'
-import { simulatedPressure, simulateRun } from './stove'
+import { simulatedPressure } from './stove'
+import { simulateRun } from './simulateRun'
 
 export interface CampaignRun {
   setup: CampaignSetup

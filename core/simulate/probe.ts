@@ -1,6 +1,6 @@
 /** A thermometer in the simulated pot: it lags, it is noisy, it rounds. */
 import type { Random } from './random'
-import type { SimulatedSample } from './stove'
+import type { SimulatedSample } from './simulateRun'
 
 export interface Probe {
   lagS: number

@@ -36,27 +36,9 @@ export interface SimulatedConditions {
   lid: boolean
 }
 
-export interface SimulatedSample {
-  s: number
-  waterC: number
-  fuelG: number
-  /** Burn rate [g/min]; 0 where the flame is out. */
-  burnGPerMin: number
-}
-
-export interface Simulated {
-  boilS: number | null
-  fuelG: number
-  endC: number
-  endS: number
-  flameOutS: number | null
-  samples: SimulatedSample[]
-}
-
 const WALL_TO_WATER_W_PER_K = 60
-const WATER_J_PER_KG_K = 4190
+export const WATER_J_PER_KG_K = 4190
 const OPEN_POT_FACTOR = 6
-const AT_THE_BOIL_K = 0.05
 
 /**
  * Boiling point from pressure by Antoine's equation in this room's own words (Stull 1947 constants for 60–150 °C: from
@@ -75,56 +57,16 @@ export const simulatedPressureAtBoiling = (boilingC: number): number =>
 export const simulatedPressure = (altitudeM: number): number =>
   101_325 * ((288.15 - 0.0065 * altitudeM) / 288.15) ** 5.25588
 
-interface State {
+export interface StoveState {
   potC: number
   waterC: number
   fuelG: number
 }
 
 /** A stove that somebody lights and puts out while it runs: as it stands, for the next step. */
-export interface LiveStove extends State {
+export interface LiveStove extends StoveState {
   /** Since it was lit [s]; null: it is out. */ litForS: number | null
   burnGPerMin: number
-}
-
-export interface SimulateOptions {
-  stepS?: number
-  sampleEveryS?: number
-  giveUpS?: number
-  /** After the boil, go on for so long [s]. */
-  keepBoilingS?: number
-}
-
-/** Runs the stove from pot-on until it boiled (and some more where asked), its load is gone, or it is given up. */
-export function simulateRun(
-  setup: SimulatedSetup,
-  conditions: SimulatedConditions,
-  options: SimulateOptions = {},
-): Simulated {
-  const { stepS = 0.25, sampleEveryS = 2, giveUpS = 1200, keepBoilingS = 0 } = options
-  const boilingC = simulatedBoilingPoint(conditions.pressurePa)
-  const samples: SimulatedSample[] = []
-  let state: State = { potC: conditions.startC, waterC: conditions.startC, fuelG: 0 }
-  let boilS: number | null = null
-  let flameOutS: number | null = null
-  let s = 0
-  for (let i = 0; ; i++) {
-    s = i * stepS
-    const flame = flameAt(setup, conditions, s, state.fuelG)
-    // At the very lighting a burner that warms up gives nothing yet.
-    if (flame === 0 && s > 0 && flameOutS === null) flameOutS = s
-    if (i % Math.round(sampleEveryS / stepS) === 0)
-      samples.push({
-        s,
-        waterC: state.waterC,
-        fuelG: state.fuelG,
-        burnGPerMin: flame * fullBurnRate(setup, conditions),
-      })
-    if (boilS === null && state.waterC >= boilingC - AT_THE_BOIL_K) boilS = s
-    if ((boilS !== null && s >= boilS + keepBoilingS) || s >= giveUpS || flameOutS !== null) break
-    state = advance(state, { setup, conditions, boilingC, flame, stepS })
-  }
-  return { boilS, fuelG: state.fuelG, endC: state.waterC, endS: s, flameOutS, samples }
 }
 
 /** A stove at rest, at the water's start. */
@@ -173,7 +115,12 @@ export function runStove(
 }
 
 /** Share of the full flame: warm-up, and the last fifth of a batch. */
-function flameAt({ warmUpS, batchG }: SimulatedSetup, { airC }: SimulatedConditions, s: number, fuelG: number): number {
+export function flameAt(
+  { warmUpS, batchG }: SimulatedSetup,
+  { airC }: SimulatedConditions,
+  s: number,
+  fuelG: number,
+): number {
   // A cold burner takes longer: 2 % a kelvin below 20 °C.
   const tau = warmUpS * (1 + 0.02 * Math.max(0, 20 - airC))
   const warm = tau === 0 ? 1 : 1 - Math.exp(-s / tau)
@@ -183,7 +130,7 @@ function flameAt({ warmUpS, batchG }: SimulatedSetup, { airC }: SimulatedConditi
 }
 
 /** ṁ = ṁ₀·s·(1 − k_alt·(1 − p/101 325)) [g/min]. */
-const fullBurnRate = (
+export const fullBurnRate = (
   { burn0GPerMin, altitudeShare }: SimulatedSetup,
   { setting, pressurePa }: SimulatedConditions,
 ): number => burn0GPerMin * setting * (1 - altitudeShare * (1 - pressurePa / 101_325))
@@ -197,7 +144,7 @@ interface Step {
 }
 
 /** One step of Heun's method; at the boil the water stays and the surplus evaporates. */
-function advance(state: State, step: Step): State {
+export function advance(state: StoveState, step: Step): StoveState {
   const first = rates(state, step)
   const guess = {
     potC: state.potC + first.pot * step.stepS,
@@ -214,7 +161,7 @@ function advance(state: State, step: Step): State {
 }
 
 function rates(
-  { potC, waterC }: State,
+  { potC, waterC }: StoveState,
   { setup, conditions, flame }: Step,
 ): { pot: number; water: number; fuelGPerS: number } {
   const { airC, windMS, waterKg, lid } = conditions
@@ -230,7 +177,7 @@ function rates(
 }
 
 /** To the air and as vapour [W]. */
-function lostPower(
+export function lostPower(
   { areaM2, evaporationW }: SimulatedSetup,
   { airC, windMS, lid }: Pick<SimulatedConditions, 'airC' | 'windMS' | 'lid'>,
   waterC: number,
@@ -239,19 +186,4 @@ function lostPower(
     9 * (1 + 0.7 * windMS) * areaM2 * (waterC - airC) +
     evaporationW * (lid ? 1 : OPEN_POT_FACTOR) * Math.exp((waterC - 100) / 16)
   )
-}
-
-/** Hot water left to cool in its pot, pot and water as one, sampled so often. */
-export function simulateCoolDown(
-  setup: SimulatedSetup,
-  conditions: SimulatedConditions,
-  { forS, sampleEveryS }: { forS: number; sampleEveryS: number },
-): SimulatedSample[] {
-  const capacity = WATER_J_PER_KG_K * conditions.waterKg + setup.potJPerK
-  const samples: SimulatedSample[] = []
-  for (let s = 0, waterC = conditions.startC; s <= forS; s++) {
-    if (s % sampleEveryS === 0) samples.push({ s, waterC, fuelG: 0, burnGPerMin: 0 })
-    waterC -= lostPower(setup, conditions, waterC) / capacity
-  }
-  return samples
 }

@@ -107,8 +107,8 @@ interface Shape {
   bend: number
 }
 
-/** Level, slope and bend by weighted least squares; a slope or bend that comes out negative is taken out. */
-function linearFit({ s, c, bendWeight }: KneeData, kneeS: number, weights: Float64Array): Shape | null {
+/** Sums of weights and of weighted temperatures, times powers of the time before the knee. */
+function sumsOf({ s, c }: Pick<KneeData, 's' | 'c'>, kneeS: number, weights: Float64Array) {
   let w0 = 0
   let w1 = 0
   let w2 = 0
@@ -131,6 +131,12 @@ function linearFit({ s, c, bendWeight }: KneeData, kneeS: number, weights: Float
     y1 += w * tau * c[i]!
     y2 += w * t2 * c[i]!
   }
+  return { w0, w1, w2, w3, w4, y0, y1, y2 }
+}
+
+/** Level, slope and bend by weighted least squares; a slope or bend that comes out negative is taken out. */
+function linearFit({ s, c, bendWeight }: KneeData, kneeS: number, weights: Float64Array): Shape | null {
+  const { w0, w1, w2, w3, w4, y0, y1, y2 } = sumsOf({ s, c }, kneeS, weights)
   if (!(w2 > 0)) return null
   const k = USUAL_BEND.value
   const full = solve3([w0, w1, w2, w2 + bendWeight * k * k, w3 - bendWeight * k, w4 + bendWeight], y0, y1, y2)

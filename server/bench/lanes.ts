@@ -2,7 +2,7 @@
 import { boilingPointAt } from '../../core/air/pressureOf'
 import { placePressure } from '../../core/formats/toRunDocument'
 import { benchOrder } from '../../core/method/benchOrder'
-import { BOIL } from '../../core/method/shipped'
+import { BOIL } from '../../core/method/shippedBoil'
 import { emptyBench, type BenchMark, type BenchState, type Press } from '../../core/run/benchStep'
 import type { Bench, BenchPush, Lane } from '../../shared/bench'
 import type { LaneName } from '../../shared/benchAct'

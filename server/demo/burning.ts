@@ -2,7 +2,8 @@
 import { CAMPAIGN_SCATTER as S } from '../../core/simulate/campaign'
 import { probeReadings } from '../../core/simulate/probe'
 import type { Random } from '../../core/simulate/random'
-import { simulatedPressure, simulateRun, type Simulated, type SimulatedSetup } from '../../core/simulate/stove'
+import { simulatedPressure, type SimulatedSetup } from '../../core/simulate/stove'
+import { simulateRun, type Simulated } from '../../core/simulate/simulateRun'
 import type { PLACES } from './kit'
 
 /** Altitude [m], usual air and water [°C] of each place over the year's test days. */

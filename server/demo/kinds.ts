@@ -1,9 +1,8 @@
 /** The demonstration's tests of other kinds than the plain boil, and what goes wrong. */
 import { formatClock } from '../../core/quantity/format'
-import { simulateCoolDown } from '../../core/simulate/stove'
+import { simulateCoolDown } from '../../core/simulate/simulateRun'
 import { reaching, tenth, WEATHER } from './burning'
-import type { Notebook } from './notebook'
-import { conditions, load, weighed } from './notebook'
+import { type Notebook, conditions, load, weighed } from './notebook'
 import { STOVES } from './stoves'
 
 /** Alcohol: warm-up, burn-off, boil and burn out, simmer. */

@@ -1,5 +1,5 @@
 /** What the testers changed after the runs: so that histories, newer parts and a method of one's own can be seen. */
-import { fieldsOfMethod } from '../../shared/method'
+import { fieldsOfMethod } from '../../shared/methodBody'
 import { SHIPPED } from '../../core/method/shipped'
 import type { Connection } from '../database/connection'
 import { findSetup } from '../kit/setups'

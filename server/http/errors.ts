@@ -1,7 +1,6 @@
 /** What goes wrong, answered in one shape: a status, and problems with the path of their field. */
 import { randomUUID } from 'node:crypto'
-import type { H3Error, H3Event } from 'h3'
-import { send, setResponseHeaders, setResponseStatus } from 'h3'
+import { type H3Error, type H3Event, send, setResponseHeaders, setResponseStatus } from 'h3'
 import { FAILURE_STATUS, FAILURE_WORDS, failureOf } from '../database/failure'
 import type { FieldProblem } from '../../shared/readProblems'
 import { TooMuch } from '../workers/pool'

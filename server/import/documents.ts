@@ -12,7 +12,7 @@ import { MEASURED_QUANTITIES, type MeasuredQuantity } from '../../shared/measure
 import { readRunDocument } from '../../shared/reduceRequest'
 import type { ImportMade } from '../../shared/tableImport/imports'
 import type { RowProblem } from '../../shared/tableImport/readRow'
-import type { ReadRun } from '../../shared/typedRun'
+import type { ReadRun } from '../../shared/readRun'
 import { isUuid } from '../../shared/uuid'
 import type { Connection } from '../database/connection'
 import type { RowIds } from './makeKit'

@@ -1,7 +1,13 @@
 /** Imports as their pages read them; and throwing away what was staged. */
 import { guessMapping, LOOKED_AT } from '../../shared/tableImport/guess'
-import type { ImportLine, ImportPage, ImportPreview, StoredMapping } from '../../shared/tableImport/imports'
-import { EMPTY_UNKNOWN, SHOWN } from '../../shared/tableImport/imports'
+import {
+  type ImportLine,
+  type ImportPage,
+  type ImportPreview,
+  type StoredMapping,
+  EMPTY_UNKNOWN,
+  SHOWN,
+} from '../../shared/tableImport/imports'
 import { readMapping, type TableMapping } from '../../shared/tableImport/mapping'
 import { guessChannels } from '../../shared/tableImport/guessChannels'
 import { readChannels, readTraceMapping, type TraceMapping } from '../../shared/tableImport/traceMapping'

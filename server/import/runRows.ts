@@ -3,7 +3,7 @@ import { v7 as uuidv7 } from 'uuid'
 import type { Origin, Setting } from '../../core/formats/document'
 import type { GivenByDocument } from '../../core/formats/toRunDocument'
 import { KIND_OF_TEST, type TestName } from '../../core/method/method'
-import type { ReadRun } from '../../shared/typedRun'
+import type { ReadRun } from '../../shared/readRun'
 import { hashOf } from '../database/hash'
 import type { RowIds } from './makeKit'
 

@@ -2,14 +2,9 @@
 import { v5 as uuidv5, v7 as uuidv7 } from 'uuid'
 import { SHIPPED } from '../../core/method/shipped'
 import { TESTS, type MethodBody, type TestName } from '../../core/method/method'
-import {
-  fieldsOfMethod,
-  METHOD_FIELDS,
-  methodFrom,
-  type MethodLine,
-  type MethodPage,
-  type TypedMethod,
-} from '../../shared/method'
+import type { MethodLine, MethodPage, TypedMethod } from '../../shared/method'
+import { fieldsOfMethod, methodFrom } from '../../shared/methodBody'
+import { METHOD_FIELDS } from '../../shared/methodFields'
 import { readRecord } from '../../shared/record'
 import { isUuid } from '../../shared/uuid'
 import type { Connection, Database } from '../database/connection'

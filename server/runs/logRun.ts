@@ -1,7 +1,7 @@
 /** The one service by which a typed run comes in, for a person and for the demonstration alike. */
-import { readTypedRun } from '../../shared/typedRun'
-import { burnerFuelMismatch } from '../../core/kit/burnerFuel'
 import type { TypedRun } from '../../shared/typedRun'
+import { readTypedRun } from '../../shared/readTypedRun'
+import { burnerFuelMismatch } from '../../core/kit/burnerFuel'
 import { crossCheckReadings } from '../../shared/typedRunChecks'
 import type { FieldProblem } from '../../shared/readProblems'
 import type { Connection } from '../database/connection'

@@ -31,7 +31,8 @@ import {
 } from '../../core/simulate/campaign'
 import { probeReadings } from '../../core/simulate/probe'
 import { seededRandom } from '../../core/simulate/random'
-import { simulatedBoilingPoint, simulateRun } from '../../core/simulate/stove'
+import { simulatedBoilingPoint } from '../../core/simulate/stove'
+import { simulateRun } from '../../core/simulate/simulateRun'
 import { proofs } from '../proofs'
 
 const ORDER = ['lit', 'potOn', 'rollingBoil', 'shutOff'] as const

@@ -2,7 +2,8 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { evaporationFrom, evaporationPower } from '../../core/heating/evaporation'
-import { heatFlowFromTime, heatingTime, stallTemperature, type Heating } from '../../core/heating/heatingTime'
+import { heatingTime, stallTemperature, type Heating } from '../../core/heating/heatingTime'
+import { heatFlowFromTime } from '../../core/heating/heatFlow'
 import { findRoot } from '../../core/numeric/findRoot'
 import { proofs } from '../proofs'
 

@@ -4,18 +4,13 @@ import { TEST_KINDS } from '../../core/formats/document'
 import { checkRun, type CheckedRun } from '../../core/method/checkRun'
 import { KIND_OF_TEST, TESTS } from '../../core/method/method'
 import { schoolOf, SCHOOLS, withSchool, type SchoolKey } from '../../core/method/schools'
-import { BOIL, SHIPPED } from '../../core/method/shipped'
+import { SHIPPED } from '../../core/method/shipped'
+import { BOIL } from '../../core/method/shippedBoil'
 import { deriveTimes } from '../../core/run/deriveTimes'
 import { EVENT_KINDS } from '../../core/run/events'
 import { cautionsOfTest } from '../../shared/cautions'
-import {
-  fieldsOfMethod,
-  METHOD_FIELDS,
-  METHOD_MARKS,
-  METHOD_READINGS,
-  methodFrom,
-  schoolFields,
-} from '../../shared/method'
+import { fieldsOfMethod, methodFrom, schoolFields } from '../../shared/methodBody'
+import { METHOD_FIELDS, METHOD_MARKS, METHOD_READINGS } from '../../shared/methodFields'
 import { readFields } from '../../shared/fields'
 import { MEASURED_NAMES } from '../../shared/measuredQuantity'
 

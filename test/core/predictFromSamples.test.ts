@@ -7,7 +7,8 @@ import { predictFromSamples } from '../../core/forecast/predictFromSamples'
 import { CAMPAIGN_SETUPS, CAMPAIGN_WATER_KG, type CampaignSetup } from '../../core/simulate/campaign'
 import { probeReadings } from '../../core/simulate/probe'
 import { seededRandom } from '../../core/simulate/random'
-import { simulatedBoilingPoint, simulateRun } from '../../core/simulate/stove'
+import { simulatedBoilingPoint } from '../../core/simulate/stove'
+import { simulateRun } from '../../core/simulate/simulateRun'
 import { boilingPointFromPressure } from '../../core/water/saturation'
 
 const STOVES = Object.keys(CAMPAIGN_SETUPS) as CampaignSetup[]

@@ -7,7 +7,7 @@ import { callBias, judgeRehearsal } from '../../core/rehearse/judge'
 import { CAMPAIGN_SETUPS } from '../../core/simulate/campaign'
 import { rehearsalScene, type RehearsalScene } from '../../core/simulate/rehearsal'
 import { playScene, scaleG, sceneAtRest, sceneWords, type SceneMark } from '../../core/simulate/playScene'
-import { simulateRun } from '../../core/simulate/stove'
+import { simulateRun } from '../../core/simulate/simulateRun'
 import { burnedByScale } from '../../core/run/scaleFuel'
 import { fillRun, defaultOptions } from '../../shared/reduceRequest'
 

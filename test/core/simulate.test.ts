@@ -10,7 +10,8 @@ import {
 } from '../../core/simulate/campaign'
 import { probeReadings } from '../../core/simulate/probe'
 import { seededRandom } from '../../core/simulate/random'
-import { simulateCoolDown, simulatedBoilingPoint, simulateRun } from '../../core/simulate/stove'
+import { simulatedBoilingPoint } from '../../core/simulate/stove'
+import { simulateCoolDown, simulateRun } from '../../core/simulate/simulateRun'
 import table from '../reference/if97.json'
 
 const conditions = (name: keyof typeof CAMPAIGN_CONDITIONS) => {

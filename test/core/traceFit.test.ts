@@ -2,7 +2,7 @@
 import { describe, expect, it } from 'vitest'
 import { CAMPAIGN_SETUPS, CAMPAIGN_WATER_KG } from '../../core/simulate/campaign'
 import { seededRandom } from '../../core/simulate/random'
-import { simulateRun } from '../../core/simulate/stove'
+import { simulateRun } from '../../core/simulate/simulateRun'
 import { unbrokenHeatingTime } from '../../core/heating/gaps'
 import { heatingTime } from '../../core/heating/heatingTime'
 import { fitCoolDown } from '../../core/trace/fitCoolDown'

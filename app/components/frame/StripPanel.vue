@@ -17,7 +17,7 @@ const typed = reactive(
   Object.fromEntries(NOW_QUANTITIES.map((quantity) => [quantity, ''])) as Record<NowQuantity, string>,
 )
 const refused = ref<FieldProblem[]>([])
-const places = computed(() => (kit.value?.places ?? []).map(({ id, name }) => ({ value: id, label: name })))
+const places = computed(() => namedChoices(kit.value?.places ?? []))
 const form = computed<TypedNow>(() => ({
   units: units.value,
   placeId: placeId.value,

@@ -1,7 +1,6 @@
 <script setup lang="ts">
 import type { RunList } from '#shared/runList'
-import type { TraceMapping } from '#shared/tableImport/traceMapping'
-import { TIME_FORMATS } from '#shared/tableImport/traceMapping'
+import { type TraceMapping, TIME_FORMATS } from '#shared/tableImport/traceMapping'
 
 /** Which run a logger's file belongs to, and when its first sample was. */
 const props = defineProps<{ asksOrder: boolean }>()

@@ -26,9 +26,7 @@ const shownSpecs = computed(() =>
   ),
 )
 const choices = computed(() => ({
-  madeFromId: props.things
-    .filter((one) => one.kind === props.kind && one.id !== record.value.id)
-    .map(({ id, name }) => ({ value: id, label: name })),
+  madeFromId: namedChoices(props.things.filter((one) => one.kind === props.kind && one.id !== record.value.id)),
 }))
 watch(
   () => props.start,

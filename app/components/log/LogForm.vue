@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { burnerFuelMismatch } from '#core/kit/burnerFuel'
 import type { KitChoices } from '#shared/kitChoices'
-import { READING_INSTRUMENTS, TIME_NAMES, type TypedEventKind, type TypedRun } from '#shared/typedRun'
+import { TIME_NAMES, type ReadingInstrument, type TypedEventKind, type TypedRun } from '#shared/typedRun'
 
 /** The form of a run by its method, in the order of the work: what the method needs, and the rest one click away. */
 const props = defineProps<{
@@ -33,21 +33,6 @@ const TIME_HINTS: Partial<Record<TypedEventKind, string>> = {
   shutOff: 'Empty: shut off at the boil.',
   stopped: 'Rain, knocked over: no failure to boil.',
 }
-const named = (rows: readonly { id: string; name: string }[]) =>
-  rows.map(({ id, name }) => ({ value: id, label: name }))
-const places = computed(() =>
-  props.kit.places.map(({ id, name, altitudeM }) => ({
-    value: id,
-    label: altitudeM === null ? name : `${name}, ${altitudeM} m`,
-  })),
-)
-const setups = computed(() =>
-  props.kit.setups.map(({ id, name, parts }) => ({
-    value: id,
-    label: `${name} (${parts.map((part) => part.name).join(', ')})`,
-  })),
-)
-const fuels = computed(() => props.kit.fuels.map(({ id, fuel, batch }) => ({ value: id, label: `${fuel}, ${batch}` })))
 const containers = computed(() =>
   props.kit.containers.filter((one) => one.batchId === typed.value.fuelBatchId || one.id === typed.value.containerId),
 )
@@ -61,18 +46,8 @@ const mismatch = computed(() =>
     props.kit.fuels.find((one) => one.id === typed.value.fuelBatchId)?.kind ?? null,
   ),
 )
-const instruments = computed(() =>
-  READING_INSTRUMENTS.map((measures) => ({
-    measures,
-    choices: props.kit.instruments
-      .filter((one) => one.measures === measures)
-      .map(({ id, name, overdueDays }) => ({
-        value: id,
-        label: overdueDays === null ? name : `${name}, check overdue`,
-      })),
-  })).filter((one) => one.choices.length > 0),
-)
-const instrument = (measures: (typeof READING_INSTRUMENTS)[number]) => ({
+const instruments = computed(() => instrumentChoices(props.kit.instruments))
+const instrument = (measures: ReadingInstrument) => ({
   modelValue: typed.value.instruments[measures] || null,
   'onUpdate:modelValue': (id: string | null) => {
     typed.value.instruments = { ...typed.value.instruments, [measures]: id ?? '' }
@@ -103,7 +78,7 @@ const reading = (group: ReadingGroup) => ({
       <ChoiceBox
         v-model="chosenMethod"
         label="Method"
-        :choices="named(kit.methods)"
+        :choices="namedChoices(kit.methods)"
         empty="By no method"
         :problem="problemAt('methodId')"
         class="max-w-lg"
@@ -117,7 +92,7 @@ const reading = (group: ReadingGroup) => ({
       <ChoiceBox
         v-model="typed.placeId"
         label="Place"
-        :choices="places"
+        :choices="placeChoices(kit.places)"
         empty="Somewhere else: type its altitude"
         :problem="problemAt('placeId')"
       />
@@ -130,12 +105,22 @@ const reading = (group: ReadingGroup) => ({
         :problem="problemAt('startedAt')"
         @left="emit('left', 'startedAt')"
       />
-      <ChoiceBox v-model="typed.personId" label="Who" :choices="named(kit.people)" :problem="problemAt('personId')" />
+      <ChoiceBox
+        v-model="typed.personId"
+        label="Who"
+        :choices="namedChoices(kit.people)"
+        :problem="problemAt('personId')"
+      />
     </fieldset>
 
     <fieldset class="grid grid-cols-1 content-start gap-2">
       <legend class="mb-2 font-bold">Kit, water and fuel</legend>
-      <ChoiceBox v-model="typed.setupId" label="Set-up" :choices="setups" :problem="problemAt('setupId')" />
+      <ChoiceBox
+        v-model="typed.setupId"
+        label="Set-up"
+        :choices="setupChoices(kit.setups)"
+        :problem="problemAt('setupId')"
+      />
       <p
         v-for="warning in setup?.warnings ?? []"
         :key="warning"
@@ -145,7 +130,12 @@ const reading = (group: ReadingGroup) => ({
         {{ warning }}
       </p>
       <LogReadings v-model="typed.measured" v-bind="reading('water')" />
-      <ChoiceBox v-model="typed.fuelBatchId" label="Fuel" :choices="fuels" :problem="problemAt('fuelBatchId')" />
+      <ChoiceBox
+        v-model="typed.fuelBatchId"
+        label="Fuel"
+        :choices="fuelChoices(kit.fuels)"
+        :problem="problemAt('fuelBatchId')"
+      />
       <div v-if="mismatch" class="bg-caution p-2 text-on-caution" role="alert" data-mismatch>
         <p class="font-bold">
           {{ mismatch }}
@@ -164,7 +154,7 @@ const reading = (group: ReadingGroup) => ({
         v-if="containers.length"
         v-model="typed.containerId"
         label="Burned from"
-        :choices="named(containers)"
+        :choices="namedChoices(containers)"
         empty="no canister of the list"
         :problem="problemAt('containerId')"
       />

@@ -28,17 +28,26 @@ async function send() {
   problem.value = ''
   if (!file) return
   const at = moment.value.trim() ? parseQuantity(moment.value, 'clockTime', 'metric') : null
-  if (at && !at.ok) problem.value = `Moment: ${problemText(at.problem)}`
-  else if (file.size > PHOTO.maxBytes)
-    problem.value = `Photo: read ${(file.size / 1e6).toFixed(1)} MB, expected at most ${PHOTO.maxBytes / 1e6} MB. Choose a smaller one.`
+  problem.value = at && !at.ok ? `Moment: ${problemText(at.problem)}` : sizeProblem(file)
   if (problem.value) return
   sending.value = true
-  const query = new URLSearchParams({
-    owner: props.owner,
-    ownerId: props.ownerId,
-    caption: caption.value,
-    ...(at?.ok ? { atMs: String(Math.round(at.value.value * 1000)) } : {}),
-  })
+  problem.value = await put(file, at?.ok ? Math.round(at.value.value * 1000) : null)
+  sending.value = false
+  if (problem.value) return
+  caption.value = ''
+  moment.value = ''
+  input.value!.value = ''
+  emit('changed')
+}
+const sizeProblem = ({ size }: File): string =>
+  size > PHOTO.maxBytes
+    ? `Photo: read ${(size / 1e6).toFixed(1)} MB, expected at most ${PHOTO.maxBytes / 1e6} MB. Choose a smaller one.`
+    : ''
+/** @returns what went wrong; '': it is stored */
+async function put(file: File, atMs: number | null): Promise<string> {
+  const { owner, ownerId } = props
+  const query = new URLSearchParams({ owner, ownerId, caption: caption.value })
+  if (atMs !== null) query.set('atMs', String(atMs))
   try {
     const response = await fetch(`/api/photos/${uuidv7()}?${query.toString()}`, {
       method: 'PUT',
@@ -46,16 +55,10 @@ async function send() {
       headers: { 'content-type': 'application/octet-stream' },
     })
     const answer = (await response.json()) as { problems?: { text: string }[] }
-    problem.value = answer.problems?.[0]?.text ?? ''
+    return answer.problems?.[0]?.text ?? ''
   } catch {
-    problem.value = 'The photo did not arrive. Nothing was stored; send it again when the server is back.'
+    return 'The photo did not arrive. Nothing was stored; send it again when the server is back.'
   }
-  sending.value = false
-  if (problem.value) return
-  caption.value = ''
-  moment.value = ''
-  input.value!.value = ''
-  emit('changed')
 }
 async function takeOut(photo: PhotoMeta) {
   open.value = null

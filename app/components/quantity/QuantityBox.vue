@@ -1,7 +1,6 @@
 <script setup lang="ts">
 import { formatInUnit, formatClock } from '#core/quantity/format'
-import type { QuantityKindName, UnitSystem } from '#core/quantity/kinds'
-import { QUANTITY_KINDS } from '#core/quantity/kinds'
+import { type QuantityKindName, type UnitSystem, QUANTITY_KINDS } from '#core/quantity/kinds'
 import { unitOf } from '#core/quantity/units'
 import { parseQuantity } from '#core/quantity/parseQuantity'
 

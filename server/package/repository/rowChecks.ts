@@ -7,7 +7,7 @@ import { getTableColumns } from 'drizzle-orm'
 import type pg from 'pg'
 import { EARLIEST_MS, LATEST_MS } from '../../../shared/moments'
 import { THING_KINDS } from '../../../shared/thing'
-import { isZone } from '../../../shared/typedRun'
+import { isZone } from '../../../shared/zone'
 import type { PackagedTable } from './tables'
 import { WORDS, ZONES, SHAPES, propertiesOf } from '../rowShapes'
 

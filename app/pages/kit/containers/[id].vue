@@ -10,9 +10,7 @@ const { isNew, page, refresh } = await useRecordPage<ContainerPage>('/api/kit/co
 const { data: batches } = await useFetch<BatchLine[]>('/api/kit/fuels')
 const { units } = usePreferences()
 const choices = computed(() => ({
-  fuelBatchId: (batches.value ?? [])
-    .filter((one) => !one.retired || one.id === page.value?.line.batchId)
-    .map(({ id, fuel, batch }) => ({ value: id, label: `${fuel}, ${batch}` })),
+  fuelBatchId: fuelChoices((batches.value ?? []).filter((one) => !one.retired || one.id === page.value?.line.batchId)),
 }))
 const name = computed(() => page.value?.line.name ?? 'A new container')
 useHead({ title: () => `${name.value} · Vulcanum` })

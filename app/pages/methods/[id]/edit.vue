@@ -1,16 +1,8 @@
 <script setup lang="ts">
 import { SCHOOLS, type SchoolKey } from '#core/method/schools'
-import {
-  METHOD_FIELDS,
-  METHOD_LIMITS,
-  METHOD_NEEDS_FLAT,
-  METHOD_SCHOOLS,
-  METHOD_TEXTS,
-  schoolFields,
-  TEST_WORDS,
-  type MethodPage,
-  type TypedMethod,
-} from '#shared/method'
+import { TEST_WORDS, type MethodPage, type TypedMethod } from '#shared/method'
+import { schoolFields } from '#shared/methodBody'
+import { METHOD_FIELDS, METHOD_LIMITS, METHOD_NEEDS_FLAT, METHOD_SCHOOLS, METHOD_TEXTS } from '#shared/methodFields'
 
 /** The editor of a method, in plain words: a copy of what ships, or one's own. */
 const route = useRoute()

@@ -1,6 +1,8 @@
 <script setup lang="ts">
 import { cautionsOfTest } from '#shared/cautions'
-import { fieldsOfMethod, METHOD_FIELDS, TEST_WORDS, type MethodPage } from '#shared/method'
+import { TEST_WORDS, type MethodPage } from '#shared/method'
+import { fieldsOfMethod } from '#shared/methodBody'
+import { METHOD_FIELDS } from '#shared/methodFields'
 
 /**
  * A method as its page: why, what it measures, what it cannot say, what it holds, and what the other schools would do.

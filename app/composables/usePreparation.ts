@@ -1,0 +1,114 @@
+import { useLocalStorage } from '@vueuse/core'
+import { LANES, type LaneName, type Preparation } from '#shared/benchAct'
+import type { KitChoices } from '#shared/kitChoices'
+import type { MeasuredQuantity } from '#shared/measuredQuantity'
+import { usualStove } from '#shared/rehearsal'
+
+/** A lane being set up for the next run. The last one's choices stand already: a series is the same again. */
+export function usePreparation() {
+  const route = useRoute()
+  const bench = useBench()
+  const { units } = usePreferences()
+  const { now, moveTo } = useNowConditions()
+  const choices = shallowRef<KitChoices | null>(null)
+  const preparation = ref<Preparation | null>(null)
+  const last = useLocalStorage<Partial<Preparation>>('vulcanum.bench.last', {})
+  const unreadable = ref('')
+
+  onMounted(async () => {
+    await bench.start()
+    const lane = freeLane(route.query.lane)
+    try {
+      choices.value = await readChoices()
+      const before = { ...firstPreparation(choices.value, lane), ...stillThere(choices.value, last.value), lane }
+      preparation.value = {
+        ...before,
+        overrides: {},
+        measured: { ...emptyMeasured(), ...freshReadings(now.value) },
+        setupId: choices.value.setups.find((one) => one.id === route.query.setup)?.id ?? before.setupId,
+        placeId: before.placeId ?? now.value?.place?.id ?? null,
+      }
+      if ('rehearse' in route.query) rehearse(true)
+    } catch {
+      unreadable.value = UNREADABLE
+    }
+  })
+
+  const { method, rehearse } = useFollowing(choices, preparation)
+
+  /** Arms the lane with what is chosen. */
+  async function arm() {
+    if (!choices.value || !preparation.value) return
+    last.value = Object.fromEntries(STAYS.map((key) => [key, preparation.value![key]]))
+    await prepareLane(bench, choices.value, preparation.value)
+    const { placeId, rehearsal } = preparation.value
+    // Where nothing was said yet, this is where one is. Without the server the strip stays as it is.
+    if (placeId !== null && !rehearsal && now.value?.place === null) await moveTo(placeId, units.value)
+  }
+  return { choices, preparation, unreadable, method, rehearse, arm }
+}
+
+/** The lane that was asked for; where a run stands on it, one that is free. */
+function freeLane(asked: unknown): LaneName {
+  const bench = useBench()
+  const wanted = LANES.find((name) => name === asked) ?? 'A'
+  return bench.laneAt(wanted) === null ? wanted : (bench.freeLane ?? 'A')
+}
+
+const UNREADABLE =
+  'The kit could not be read: the server does not answer, and this browser never saw it. Try again when it is back.'
+
+/** What the next lane has in common with the last. */
+const STAYS = [
+  'setupId',
+  'fuelBatchId',
+  'methodId',
+  'personId',
+  'placeId',
+  'containerId',
+  'setting',
+  'instruments',
+  'test',
+] as const satisfies readonly (keyof Preparation)[]
+
+/** What follows from a choice: the test from the method, the stand-in from the fuel. */
+function useFollowing(choices: Ref<KitChoices | null>, preparation: Ref<Preparation | null>) {
+  const { now } = useNowConditions()
+  const method = computed(() => choices.value?.methods.find((one) => one.id === preparation.value?.methodId) ?? null)
+  watch(
+    () => preparation.value?.methodId,
+    () => {
+      if (preparation.value) preparation.value.test = method.value?.body.test ?? 'boil'
+    },
+  )
+  const stoveFor = (fuelBatchId: string) =>
+    usualStove(choices.value?.fuels.find((each) => each.id === fuelBatchId)?.kind ?? null)
+  watch(
+    () => preparation.value?.fuelBatchId,
+    (id) => {
+      if (preparation.value?.rehearsal) preparation.value.rehearsal.stove = stoveFor(id ?? '')
+    },
+  )
+  /** What is rehearsed is read off the stand-ins, not off this hour's air. */
+  function rehearse(is: boolean) {
+    const { value: one } = preparation
+    if (!one) return
+    one.rehearsal = is ? { stove: stoveFor(one.fuelBatchId), speed: 1, trouble: false } : null
+    const read = freshReadings(now.value)
+    for (const quantity of OF_THE_AIR) one.measured[quantity] = is ? '' : (read[quantity] ?? one.measured[quantity])
+  }
+  return { method, rehearse }
+}
+
+const OF_THE_AIR = ['air', 'wind'] as const satisfies readonly MeasuredQuantity[]
+const FRESH_MS = 60 * 60_000
+/** What the strip says of this hour is this run's reading too. */
+function freshReadings(
+  now: ReturnType<typeof useNowConditions>['now']['value'],
+): Partial<Record<MeasuredQuantity, string>> {
+  const fresh = (now?.readings ?? []).filter(
+    ({ quantity, readAt }) =>
+      (OF_THE_AIR as readonly string[]).includes(quantity) && Date.now() - Date.parse(readAt) < FRESH_MS,
+  )
+  return Object.fromEntries(fresh.map((one) => [one.quantity, one.typed]))
+}
