@@ -89,6 +89,15 @@ export default withNuxt(
   },
   prettier,
   {
+    files: ['**/*.ts', '**/*.mjs', '**/*.vue'],
+    ignores: ['test/**'],
+    rules: {
+      'max-lines': ['error', { max: 250 }],
+      'max-lines-per-function': ['error', { max: 40, skipComments: true, IIFEs: true }],
+      complexity: ['error', 12],
+    },
+  },
+  {
     rules: {
       'vue/multi-word-component-names': 'off',
       'vue/attributes-order': 'off',

@@ -7,9 +7,9 @@ import { seededRandom, type Random } from '../core/simulate/random'
 import type { RehearsalScene } from '../core/simulate/rehearsal'
 import type { Played } from '../core/simulate/playScene'
 import { simulatedPressure, type SimulatedConditions } from '../core/simulate/stove'
-import { followLane } from './lane'
+import { followLane, type SimulatedLane } from './lane'
 import { readOptions, refuse, requireToken, type NumberRule } from './options'
-import { openWire } from './wire'
+import { openWire, type Wire } from './wire'
 
 export interface Kind {
   name: string
@@ -51,51 +51,73 @@ VULCANUM_TOKEN=… node --import tsx simulators/${name}.ts [--lane A] [--hz 1] [
 `
 
 export function runInstrument(kind: Kind): void {
+  const told = readTold(kind)
+  const { numbers } = told
+  const wire = openWire({
+    port: numbers.port!,
+    token: told.token,
+    name: kind.name,
+    say: (line) => process.stderr.write(`${line}\n`),
+  })
+  const lane = followLane({ ...told, conditions: conditionsOf(numbers), speed: numbers.speed!, nowMs: wire.nowMs })
+  const timer = setInterval(showing(kind, told, { wire, lane }), 1000 / numbers.hz!)
+  // It ends with whoever started it.
+  process.on('disconnect', () => process.exit(0))
+  // Told to end, it first hears that what it sent is stored.
+  process.once('SIGTERM', () => {
+    clearInterval(timer)
+    void Promise.race([wire.settled(), sleep(ENDS_WITHIN_MS)]).then(() => process.exit(0))
+  })
+}
+
+type Numbers = Record<keyof typeof NUMBERS, number | null>
+interface Told {
+  numbers: Numbers
+  token: string
+  bench: string
+  lane: string
+  setup: CampaignSetup
+  log: string | null
+}
+
+/** What the command line says; refused where it cannot be. */
+function readTold(kind: Kind): Told {
   const {
     numbers,
-    texts: { bench, lane: laneName, setup, log },
+    texts: { bench, lane, setup, log },
   } = readOptions({ help: help(kind), numbers: NUMBERS, texts: TEXTS, needed: [] })
   const token = requireToken(help(kind))
   if (!(setup! in CAMPAIGN_SETUPS))
     refuse(`--setup: read "${setup}", expected one of ${Object.keys(CAMPAIGN_SETUPS).join(', ')}.`)
-  if (!/^[A-F]$/.test(laneName!)) refuse(`--lane: read "${laneName}", expected A to F.`)
+  if (!/^[A-F]$/.test(lane!)) refuse(`--lane: read "${lane}", expected A to F.`)
+  return { numbers, token, bench: bench!, lane: lane!, setup: setup as CampaignSetup, log: log ?? null }
+}
+
+const conditionsOf = (numbers: Numbers): SimulatedConditions => ({
+  waterKg: numbers.water! / 1000,
+  startC: numbers.start!,
+  airC: numbers.air!,
+  pressurePa: simulatedPressure(numbers.altitude!),
+  windMS: numbers.wind!,
+  setting: 1,
+  lid: true,
+})
+
+const faultsOf = (numbers: Numbers) => ({
+  noise: numbers.noise,
+  driftPerMin: numbers.drift!,
+  dropoutShare: numbers.dropouts!,
+  stuckAfterS: numbers['stuck-after'],
+  batteryAfterS: numbers['battery-after'],
+})
+
+/** @returns what reads the stove once, and sends what the instrument shows of it */
+function showing(kind: Kind, { numbers, log }: Told, { wire, lane }: { wire: Wire; lane: SimulatedLane }): () => void {
   const random = seededRandom(numbers.seed! * 1000 + kind.name.length)
-  const conditions: SimulatedConditions = {
-    waterKg: numbers.water! / 1000,
-    startC: numbers.start!,
-    airC: numbers.air!,
-    pressurePa: simulatedPressure(numbers.altitude!),
-    windMS: numbers.wind!,
-    setting: 1,
-    lid: true,
-  }
-  const wire = openWire({
-    port: numbers.port!,
-    token,
-    name: kind.name,
-    say: (line) => process.stderr.write(`${line}\n`),
-  })
-  const lane = followLane({
-    bench: bench!,
-    lane: laneName!,
-    setup: setup as CampaignSetup,
-    conditions,
-    speed: numbers.speed!,
-    nowMs: wire.nowMs,
-  })
-  const show = instrumentWith(
-    {
-      noise: numbers.noise,
-      driftPerMin: numbers.drift!,
-      dropoutShare: numbers.dropouts!,
-      stuckAfterS: numbers['stuck-after'],
-      batteryAfterS: numbers['battery-after'],
-    },
-    random,
-  )
+  const show = instrumentWith(faultsOf(numbers), random)
   const begun = performance.now()
   let lastMs = 0
-  const timer = setInterval(() => {
+  return () => {
     const now = lane.now()
     const readings = kind.reads(now.played, now.scene, random)
     const shown = show((performance.now() - begun) / 1000, readings)
@@ -105,12 +127,5 @@ export function runInstrument(kind: Kind): void {
     const lines = readings.map(({ channel, unit }) => `${nowMs},${channel},${shown.get(channel)},${unit}`)
     if (log) appendFileSync(log, `${lines.join('\n')}\n`)
     wire.send(lines)
-  }, 1000 / numbers.hz!)
-  // It ends with whoever started it.
-  process.on('disconnect', () => process.exit(0))
-  // Told to end, it first hears that what it sent is stored.
-  process.once('SIGTERM', () => {
-    clearInterval(timer)
-    void Promise.race([wire.settled(), sleep(ENDS_WITHIN_MS)]).then(() => process.exit(0))
-  })
+  }
 }

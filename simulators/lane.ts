@@ -10,7 +10,8 @@ import type { Lane } from '../shared/bench'
 import { followBench } from './benchStream'
 
 export interface SimulatedLane {
-  /** The stove at this moment, and where it burns. */ now: () => { played: Played; scene: RehearsalScene }
+  /** The stove at this moment, and where it burns. */
+  now: () => { played: Played; scene: RehearsalScene }
   close: () => void
 }
 
@@ -30,57 +31,80 @@ function conditionsOf(lane: Lane, told: SimulatedConditions): SimulatedCondition
 /** By mass as it is, by volume [m³] as a litre a kilogram. */
 const waterKgOf = (value: number) => (value < 0.02 ? value * 1000 : value)
 
-/**
- * @param told where it burns, unless the lane is a rehearsal's and has its own scene; `speed`: seconds of the stove in
- * one of ours
- * @param nowMs by the bench's clock, as the marks are
- */
-export function followLane({
-  bench,
-  lane,
-  setup,
-  conditions: told,
-  speed,
-  nowMs,
-}: {
+interface Followed {
   bench: string
   lane: string
   setup: CampaignSetup
+  /** Where it burns, unless the lane is a rehearsal's and has its own scene. */
   conditions: SimulatedConditions
+  /** Seconds of the stove in one of ours. */
   speed: number
+  /** By the bench's clock, as the marks are. */
   nowMs: () => number
-}): SimulatedLane {
-  let scene = plainScene(CAMPAIGN_SETUPS[setup], told, speed)
-  let runId: string | null = null
-  let marks: SceneMark[] = []
-  let zeroMs = nowMs()
-  let played = sceneAtRest(scene)
-  const close = followBench(bench, (lanes) => {
-    const found = lanes.find((one) => one.lane === lane)
-    const another = found !== undefined && found.runId !== runId
+}
+
+export function followLane(followed: Followed): SimulatedLane {
+  const stove = new LaneStove(followed)
+  const close = followBench(followed.bench, (lanes) =>
+    stove.hear(lanes.find((one) => one.lane === followed.lane) ?? null),
+  )
+  return { close, now: () => stove.now() }
+}
+
+/** The stove that stands in for a lane's. */
+class LaneStove {
+  readonly #followed: Followed
+  #scene: RehearsalScene
+  #runId: string | null = null
+  #marks: SceneMark[] = []
+  #zeroMs: number
+  #played: Played
+
+  constructor(followed: Followed) {
+    this.#followed = followed
+    this.#scene = this.#plain(followed.conditions)
+    this.#zeroMs = followed.nowMs()
+    this.#played = sceneAtRest(this.#scene)
+  }
+
+  /** @param lane as the bench has it now; null: nothing stands there */
+  hear(lane: Lane | null): void {
+    const another = lane !== null && lane.runId !== this.#runId
     // Another run: cold hardware and fresh water.
     if (another) {
-      runId = found.runId
-      zeroMs = found.armedAtMs
-      scene = found.rehearsal ?? plainScene(CAMPAIGN_SETUPS[setup], conditionsOf(found, told), speed)
+      this.#runId = lane.runId
+      this.#zeroMs = lane.armedAtMs
+      this.#scene = lane.rehearsal ?? this.#plain(conditionsOf(lane, this.#followed.conditions))
     }
-    const fresh = (found?.state.marks ?? []).map((mark): SceneMark => ({
+    const fresh = (lane?.state.marks ?? []).map((mark): SceneMark => ({
       kind: mark.kind,
-      s: ((mark.atMs - zeroMs) / 1000) * scene.choice.speed,
+      s: this.#stoveS(mark.atMs),
       massG: mark.payload.massG,
       setting: mark.payload.setting,
     }))
-    if (!another && JSON.stringify(fresh) === JSON.stringify(marks)) return
+    if (!another && JSON.stringify(fresh) === JSON.stringify(this.#marks)) return
     // A mark comes after its moment: what was played without it is played anew.
-    marks = fresh
-    played = sceneAtRest(scene, marks[0]?.s ?? stoveNow())
-  })
-  const stoveNow = () => ((nowMs() - zeroMs) / 1000) * scene.choice.speed
-  return {
-    close,
-    now: () => {
-      played = marks.length === 0 ? { ...played, s: stoveNow() } : playScene(scene, marks, stoveNow(), { from: played })
-      return { played, scene }
-    },
+    this.#marks = fresh
+    this.#played = sceneAtRest(this.#scene, fresh[0]?.s ?? this.#nowS())
+  }
+
+  now(): { played: Played; scene: RehearsalScene } {
+    this.#played =
+      this.#marks.length === 0
+        ? { ...this.#played, s: this.#nowS() }
+        : playScene(this.#scene, this.#marks, this.#nowS(), { from: this.#played })
+    return { played: this.#played, scene: this.#scene }
+  }
+
+  #plain(conditions: SimulatedConditions): RehearsalScene {
+    return plainScene(CAMPAIGN_SETUPS[this.#followed.setup], conditions, this.#followed.speed)
+  }
+
+  #stoveS(atMs: number): number {
+    return ((atMs - this.#zeroMs) / 1000) * this.#scene.choice.speed
+  }
+
+  #nowS(): number {
+    return this.#stoveS(this.#followed.nowMs())
   }
 }

@@ -6,94 +6,120 @@ import { connect, type Socket } from 'node:net'
 
 export interface Wire {
   send: (lines: readonly string[]) => void
-  /** Now by the bench's clock [ms]. */ nowMs: () => number
-  /** When all was acknowledged. */ settled: () => Promise<void>
+  /** Now by the bench's clock [ms]. */
+  nowMs: () => number
+  /** When all was acknowledged. */
+  settled: () => Promise<void>
   close: () => void
 }
 
 const AGAIN_MS = 500
+const LOOKS_MS = 50
 
-/** @param say what the other side answered, for whoever looks */
-export function openWire({
-  port,
-  token,
-  name,
-  say,
-}: {
+interface To {
   port: number
   token: string
   name: string
+  /** What the other side answered, for whoever looks. */
   say: (line: string) => void
-}): Wire {
-  const waiting: { id: string; lines: readonly string[] }[] = []
-  let socket: Socket | null = null
-  // What was written before the token would come before it.
-  let greeted = false
-  let n = 0
-  let over = false
-  let aheadMs = 0
-  // A batch's id is its instrument's beginning and its number: a program that was started again has other ids.
-  const begun = `${name} ${Date.now()}`
-  const put = (batch: { id: string; lines: readonly string[] }) =>
-    greeted && socket?.write(`${batch.lines.join('\n')}\n${JSON.stringify({ batch: batch.id })}\n`)
+}
+interface Batch {
+  id: string
+  lines: readonly string[]
+}
+interface Answer {
+  nowMs?: number
+  batch?: string
+  error?: string
+  again?: boolean
+  refused?: number
+  problems?: { text: string }[]
+}
 
-  function open() {
-    if (over) return
+export function openWire(to: To): Wire {
+  const line = new Line(to)
+  line.open()
+  return {
+    send: (lines) => line.send(lines),
+    nowMs: () => line.nowMs(),
+    settled: () => line.settled(),
+    close: () => line.close(),
+  }
+}
+
+class Line {
+  readonly #to: To
+  /** A batch's id is its instrument's beginning and its number: a program that was started again has other ids. */
+  readonly #begun: string
+  readonly #waiting: Batch[] = []
+  #socket: Socket | null = null
+  /** What was written before the token would come before it. */
+  #greeted = false
+  #n = 0
+  #over = false
+  #aheadMs = 0
+
+  constructor(to: To) {
+    this.#to = to
+    this.#begun = `${to.name} ${Date.now()}`
+  }
+
+  open(): void {
+    if (this.#over) return
     let rest = ''
-    const mine = (socket = connect(port, '127.0.0.1'))
+    const mine = (this.#socket = connect(this.#to.port, '127.0.0.1'))
     mine.setEncoding('utf8')
     mine.on('connect', () => {
-      mine.write(`${JSON.stringify({ token })}\n`)
-      greeted = true
-      for (const batch of waiting) put(batch)
+      mine.write(`${JSON.stringify({ token: this.#to.token })}\n`)
+      this.#greeted = true
+      for (const batch of this.#waiting) this.#put(batch)
     })
     mine.on('data', (piece: string) => {
       const lines = (rest + piece).split('\n')
       rest = lines.pop()!
-      for (const line of lines) hear(line)
+      for (const line of lines) this.#hear(JSON.parse(line) as Answer)
     })
     mine.on('error', () => undefined)
     mine.on('close', () => {
-      greeted = false
-      socket = null
-      setTimeout(open, AGAIN_MS)
+      this.#greeted = false
+      this.#socket = null
+      setTimeout(() => this.open(), AGAIN_MS)
     })
   }
-  function hear(line: string) {
-    const answer = JSON.parse(line) as {
-      hello?: string
-      nowMs?: number
-      batch?: string
-      error?: string
-      again?: boolean
-      refused?: number
-      problems?: { text: string }[]
-    }
-    if (answer.nowMs !== undefined) aheadMs = answer.nowMs - Date.now()
-    if (answer.error) say(answer.error)
-    if (answer.refused) say(`${answer.refused} refused: ${answer.problems?.[0]?.text ?? ''}`)
-    const batch = waiting.find((one) => one.id === answer.batch)
-    if (batch === undefined) return
-    if (answer.again)
-      setTimeout(() => {
-        if (waiting.includes(batch)) put(batch)
-      }, AGAIN_MS)
-    else waiting.splice(waiting.indexOf(batch), 1)
+
+  send(lines: readonly string[]): void {
+    const batch = { id: `${this.#begun} ${++this.#n}`, lines }
+    this.#waiting.push(batch)
+    this.#put(batch)
   }
-  open()
-  return {
-    send(lines) {
-      const batch = { id: `${begun} ${++n}`, lines }
-      waiting.push(batch)
-      put(batch)
-    },
-    async settled() {
-      while (waiting.length > 0) await new Promise((done) => setTimeout(done, 50))
-    },
-    nowMs: () => Math.round(Date.now() + aheadMs),
-    close() {
-      over = true
-      socket?.destroy()
-    },
+
+  nowMs(): number {
+    return Math.round(Date.now() + this.#aheadMs)
+  }
+
+  async settled(): Promise<void> {
+    while (this.#waiting.length > 0) await new Promise((done) => setTimeout(done, LOOKS_MS))
+  }
+
+  close(): void {
+    this.#over = true
+    this.#socket?.destroy()
+  }
+
+  #put({ id, lines }: Batch): void {
+    if (this.#greeted) this.#socket?.write(`${lines.join('\n')}\n${JSON.stringify({ batch: id })}\n`)
+  }
+
+  #hear({ nowMs, batch: id, error, again, refused, problems }: Answer): void {
+    if (nowMs !== undefined) this.#aheadMs = nowMs - Date.now()
+    if (error) this.#to.say(error)
+    if (refused) this.#to.say(`${refused} refused: ${problems?.[0]?.text ?? ''}`)
+    const batch = this.#waiting.find((one) => one.id === id)
+    if (batch === undefined) return
+    if (!again) this.#waiting.splice(this.#waiting.indexOf(batch), 1)
+    else
+      setTimeout(() => {
+        if (this.#waiting.includes(batch)) this.#put(batch)
+      }, AGAIN_MS)
   }
 }

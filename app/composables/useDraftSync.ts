@@ -2,7 +2,7 @@ import { useDebounceFn, useTimeoutFn } from '@vueuse/core'
 import { FetchError } from 'ofetch'
 import { isPristine, type Draft, type DraftBody } from '#shared/draft'
 
-export type DraftState = 'empty' | 'sending' | 'kept' | 'away' | 'changedElsewhere'
+type DraftState = 'empty' | 'sending' | 'kept' | 'away' | 'changedElsewhere'
 
 const SEND_AGAIN_MS = 3000
 const useLater = (work: () => void, ms: number) => useTimeoutFn(work, ms, { immediate: false })

@@ -52,38 +52,52 @@ export async function fuzz({
 }
 
 async function send(url: string, asked: Asked, fuzzed: Fuzzed): Promise<void> {
-  const { method, path, body, cookie, route } = asked
-  const begun = performance.now()
+  const { method, body, route } = asked
   const fault = (what: string, said = '') =>
     void fuzzed.faults.push({ what, asked: { ...asked, body: body?.slice(0, 600) ?? null }, said: said.slice(0, 300) })
   fuzzed.sent++
   try {
-    const answer = await fetch(`${url}${path}`, {
-      method,
-      redirect: 'manual',
-      signal: AbortSignal.timeout(4 * LONGEST_MS),
-      headers: {
-        ...(body === null ? {} : { 'content-type': 'application/json' }),
-        ...(cookie ? { cookie } : {}),
-        ...(route.endsWith('samples') ? { authorization: 'Bearer vNobody' } : {}),
-      },
-      ...(body === null ? {} : { body }),
-    })
-    const text = await answer.text()
-    const ms = performance.now() - begun
-    const key = `${answer.status}`
-    fuzzed.statuses[key] = (fuzzed.statuses[key] ?? 0) + 1
+    const answer = await ask(url, asked)
+    const { status, ms, text } = answer
+    fuzzed.statuses[`${status}`] = (fuzzed.statuses[`${status}`] ?? 0) + 1
     fuzzed.slowestMs = Math.max(fuzzed.slowestMs, Math.round(ms))
-    if (answer.status >= 500) return fault(`${answer.status} of ${method} ${route}`, text)
-    if (ms > LONGEST_MS) return fault(`${Math.round(ms)} ms of ${method} ${route}`)
-    if (!OTHER_TYPES.test(path.split('?')[0]!) || answer.status >= 400) {
-      if (!isJson(text)) fault(`no JSON (${answer.status}) of ${method} ${route}`, text)
-      else if (answer.status >= 400 && !saysWhy(text))
-        fault(`${answer.status} without a problem in words of ${method} ${route}`, text)
-    }
+    const wrong = wrongOf(asked, answer)
+    if (wrong !== null) fault(`${wrong} of ${method} ${route}`, text)
   } catch (error) {
     fault(`no answer of ${method} ${route}`, String((error as Error).cause ?? error))
   }
+}
+
+interface Answered {
+  status: number
+  ms: number
+  text: string
+}
+
+async function ask(url: string, { method, path, body, cookie, route }: Asked): Promise<Answered> {
+  const begun = performance.now()
+  const answer = await fetch(`${url}${path}`, {
+    method,
+    redirect: 'manual',
+    signal: AbortSignal.timeout(4 * LONGEST_MS),
+    headers: {
+      ...(body === null ? {} : { 'content-type': 'application/json' }),
+      ...(cookie ? { cookie } : {}),
+      ...(route.endsWith('samples') ? { authorization: 'Bearer vNobody' } : {}),
+    },
+    ...(body === null ? {} : { body }),
+  })
+  const text = await answer.text()
+  return { status: answer.status, ms: performance.now() - begun, text }
+}
+
+/** What an answer must not be; null: it is in order. */
+function wrongOf({ path }: Asked, { status, ms, text }: Answered): string | null {
+  if (status >= 500) return `${status}`
+  if (ms > LONGEST_MS) return `${Math.round(ms)} ms`
+  if (status < 400 && OTHER_TYPES.test(path.split('?')[0]!)) return null
+  if (!isJson(text)) return `no JSON (${status})`
+  return status >= 400 && !saysWhy(text) ? `${status} without a problem in words` : null
 }
 
 /** An empty body says null. */

@@ -16,47 +16,63 @@ const AGAIN_MS = [0, 500, 1000, 2000]
  * one that runs now
  */
 export async function keepCluster(place) {
-  let cluster = await startCluster(place)
-  const address = cluster.url('postgres')
-  let over = false
-  let reviving = null
-  const timer = setInterval(() => {
-    if (over || reviving !== null || commandLine(cluster.pid) !== '') return
-    reviving = revive().finally(() => {
-      reviving = null
-    })
-  }, LOOK_EVERY_MS)
+  const kept = new KeptCluster(place, await startCluster(place))
+  return { url: (database) => kept.url(database), pid: () => kept.pid(), stop: () => kept.stop() }
+}
 
-  async function revive() {
+class KeptCluster {
+  #place
+  #cluster
+  #over = false
+  #reviving = null
+  #timer
+
+  constructor(place, cluster) {
+    this.#place = { ...place, port: Number(new URL(cluster.url('postgres')).port) }
+    this.#cluster = cluster
+    this.#timer = setInterval(() => this.#look(), LOOK_EVERY_MS)
+  }
+
+  url(database) {
+    return this.#cluster.url(database)
+  }
+
+  pid() {
+    return /** @type {number} */ (this.#cluster.pid)
+  }
+
+  async stop() {
+    this.#over = true
+    clearInterval(this.#timer)
+    await this.#reviving
+    await this.#cluster.stop()
+  }
+
+  #look() {
+    if (this.#over || this.#reviving !== null || commandLine(this.#cluster.pid) !== '') return
+    this.#reviving = this.#revive().finally(() => {
+      this.#reviving = null
+    })
+  }
+
+  async #revive() {
     say('The database ended. Starting it again.')
     let told = ''
-    for (let tries = 0; !over; tries++) {
+    for (let tries = 0; !this.#over; tries++) {
       await sleep(AGAIN_MS[Math.min(tries, AGAIN_MS.length - 1)])
       try {
-        const again = await startCluster({ ...place, port: Number(new URL(address).port) })
-        cluster = again
-        if (over) await again.stop()
+        this.#cluster = await startCluster(this.#place)
+        if (this.#over) await this.#cluster.stop()
         else say('The database is back.')
         return
       } catch (error) {
         const words = error.message.split('\n')[0]
-        if (words !== told)
-          say(
-            `It could not be started yet: ${words}${/No space left/.test(error.message) ? ' The disk is full; make room, and it goes on by itself.' : ' Trying again.'}`,
-          )
+        if (words !== told) say(`It could not be started yet: ${words}${afterwards(error)}`)
         told = words
       }
     }
   }
-
-  return {
-    url: (database) => cluster.url(database),
-    pid: () => /** @type {number} */ (cluster.pid),
-    async stop() {
-      over = true
-      clearInterval(timer)
-      await reviving
-      await cluster.stop()
-    },
-  }
 }
+
+const afterwards = ({ message }) =>
+  /No space left/.test(message) ? ' The disk is full; make room, and it goes on by itself.' : ' Trying again.'

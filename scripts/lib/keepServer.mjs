@@ -17,52 +17,64 @@ const MOST_FAILED_STARTS = 5
  * @returns pid() and url of the one that serves now, stop()
  */
 export async function keepServer(options, { onServing = () => undefined, onGivenUp = () => undefined } = {}) {
-  let over = false
-  let failed = 0
-  let server = null
-  let beginning = null
+  const kept = new KeptServer(options, { onServing, onGivenUp })
+  await kept.begin()
+  return {
+    get url() {
+      return kept.server.url
+    },
+    pid: () => kept.server.pid,
+    stop: () => kept.stop(),
+  }
+}
 
-  async function begin() {
-    const begun = Date.now()
-    server = await startServer({
-      ...options,
-      onExit: (code, signal) => {
-        beginning = again(begun, signal ?? code)
-      },
-    })
-    onServing(server)
-    if (over) await server.stop()
+class KeptServer {
+  server = null
+  #options
+  #told
+  #over = false
+  #failed = 0
+  #beginning = null
+
+  constructor(options, told) {
+    this.#options = options
+    this.#told = told
   }
 
-  async function again(begun, how) {
-    if (over) return
-    failed = Date.now() - begun < SERVED_MS ? failed + 1 : 0
+  async begin() {
+    const begun = Date.now()
+    this.server = await startServer({
+      ...this.#options,
+      onExit: (code, signal) => {
+        this.#beginning = this.#again(begun, signal ?? code)
+      },
+    })
+    this.#told.onServing(this.server)
+    if (this.#over) await this.server.stop()
+  }
+
+  async #again(begun, how) {
+    if (this.#over) return
+    this.#failed = Date.now() - begun < SERVED_MS ? this.#failed + 1 : 0
     say(`The server ended (${how}). Starting it again.`)
-    while (!over && failed < MOST_FAILED_STARTS) {
-      await sleep(failed * 200)
+    while (!this.#over && this.#failed < MOST_FAILED_STARTS) {
+      await sleep(this.#failed * 200)
       try {
-        if (!over) await begin()
+        if (!this.#over) await this.begin()
         return
       } catch (error) {
         say(error.message)
-        failed++
+        this.#failed++
       }
     }
-    if (over) return
-    say(`The server ended ${failed} times as soon as it had begun; giving up.`)
-    await onGivenUp()
+    if (this.#over) return
+    say(`The server ended ${this.#failed} times as soon as it had begun; giving up.`)
+    await this.#told.onGivenUp()
   }
 
-  await begin()
-  return {
-    get url() {
-      return server.url
-    },
-    pid: () => server.pid,
-    async stop() {
-      over = true
-      await beginning?.catch(() => undefined)
-      await server.stop()
-    },
+  async stop() {
+    this.#over = true
+    await this.#beginning?.catch(() => undefined)
+    await this.server.stop()
   }
 }

@@ -12,37 +12,13 @@ import { Stop } from './say.mjs'
  * answer the network too (scripts/lib/share.mjs), null: it does not; `instrumentPort` where instruments may keep a
  * connection open, 0: nowhere; `dataFolder` the database's on this machine, where it is
  */
-export async function startServer({
-  port,
-  databaseUrl,
-  onExit,
-  output = 'inherit',
-  share = null,
-  instrumentPort = 0,
-  dataFolder = '',
-}) {
+export async function startServer({ port, databaseUrl, onExit, output = 'inherit', ...more }) {
   const instance = randomUUID()
-  const env = {
-    ...process.env,
-    NODE_ENV: 'production',
-    HOST: '127.0.0.1',
-    NITRO_HOST: '127.0.0.1',
-    PORT: String(port),
-    NITRO_PORT: String(port),
-    DATABASE_URL: databaseUrl,
-    VULCANUM_INSTANCE: instance,
-    NITRO_SHUTDOWN_TIMEOUT: '1000',
-    // glibc keeps a heap for each thread and gives none back: two serve them all.
-    MALLOC_ARENA_MAX: '2',
-    VULCANUM_SHARE: share === null ? '' : JSON.stringify(share),
-    VULCANUM_INSTRUMENT_PORT: String(instrumentPort),
-    VULCANUM_DATA_FOLDER: dataFolder,
-  }
   const { folder, as } = builtApp()
   const child = fork(join(folder, 'scripts', 'serve.mjs'), [], {
     cwd: folder,
     ...as,
-    env,
+    env: environment({ port, databaseUrl, instance, ...more }),
     stdio: ['ignore', 'ignore', output, 'ipc'],
     detached: true,
   })
@@ -68,6 +44,23 @@ export async function startServer({
   }
   return { url, instance, pid: child.pid, stop }
 }
+
+const environment = ({ port, databaseUrl, instance, share = null, instrumentPort = 0, dataFolder = '' }) => ({
+  ...process.env,
+  NODE_ENV: 'production',
+  HOST: '127.0.0.1',
+  NITRO_HOST: '127.0.0.1',
+  PORT: String(port),
+  NITRO_PORT: String(port),
+  DATABASE_URL: databaseUrl,
+  VULCANUM_INSTANCE: instance,
+  NITRO_SHUTDOWN_TIMEOUT: '1000',
+  // glibc keeps a heap for each thread and gives none back: two serve them all.
+  MALLOC_ARENA_MAX: '2',
+  VULCANUM_SHARE: share === null ? '' : JSON.stringify(share),
+  VULCANUM_INSTRUMENT_PORT: String(instrumentPort),
+  VULCANUM_DATA_FOLDER: dataFolder,
+})
 
 async function waitFor(url, instance, hasEnded) {
   for (let waited = 0; waited < 60_000; waited += 50) {

@@ -3,7 +3,7 @@
  * that it sent, to be held against what is stored.
  */
 import { writeFileSync } from 'node:fs'
-import { openWire } from '../../simulators/wire'
+import { openWire, type Wire } from '../../simulators/wire'
 
 /** From the soak: where to send, as whom, where to write what was sent, and how long it has gone on already. */
 interface Begin {
@@ -19,54 +19,15 @@ const TICKS_A_BATCH_BEFORE = 500
 
 process.once('message', ({ port, feeds, file, beforeS }: Begin) => {
   const begunMs = Date.now() - beforeS * 1000
-  const senders = feeds.map(({ lane, token }, i) => {
-    const sent: Record<string, [number, number][]> = { water: [], scale: [], wind: [], air: [] }
-    let lines: string[] = []
-    let lastMs = 0
-    const wire = openWire({
-      port,
-      token,
-      name: `soak ${lane}`,
-      say: (line) => process.stderr.write(`${lane}: ${line}\n`),
-    })
-    const say = (atMs: number, channel: string, unit: string, value: number) => {
-      sent[channel]!.push([atMs, value])
-      lines.push(`${atMs},${channel},${value},${unit}`)
-    }
-    return {
-      lane,
-      sent,
-      wire,
-      tick(n: number, agoMs = 0) {
-        const s = (Date.now() - agoMs - begunMs) / 1000
-        // Each moment once, however the clock is corrected.
-        const atMs = (lastMs = Math.max(wire.nowMs() - agoMs, lastMs + 1))
-        // Slow rises to some degrees short of the boil, so that no lane ends by itself.
-        say(
-          atMs,
-          'water',
-          'degC',
-          Number((20 + 60 * (1 - Math.exp(-s / (300 + 40 * i))) + 0.1 * Math.sin(n)).toFixed(2)),
-        )
-        say(atMs, 'scale', 'g', Number((420 - 0.02 * s).toFixed(1)))
-        say(atMs, 'wind', 'm/s', Number((1 + 0.3 * Math.sin(n / 7 + i)).toFixed(1)))
-        say(atMs, 'air', 'degC', Number((12 + 0.2 * Math.sin(n / 50)).toFixed(1)))
-        if (n % (agoMs > 0 ? TICKS_A_BATCH_BEFORE : TICKS_A_BATCH) === 0) this.flush()
-      },
-      flush() {
-        if (lines.length > 0) wire.send(lines)
-        lines = []
-      },
-    }
-  })
+  const senders = feeds.map((feed, i) => new Sender(i, feed, port, begunMs))
+  const settled = () => Promise.all(senders.map((one) => one.settled()))
   let n = 0
   for (let agoMs = beforeS * 1000; agoMs > 0; agoMs -= EVERY_MS) {
     n++
     for (const one of senders) one.tick(n, agoMs)
   }
-  for (const one of senders) one.flush()
   let timer: ReturnType<typeof setInterval> | undefined
-  void Promise.all(senders.map((one) => one.wire.settled())).then(() => {
+  void settled().then(() => {
     process.send!('begun')
     timer = setInterval(() => {
       n++
@@ -75,11 +36,58 @@ process.once('message', ({ port, feeds, file, beforeS }: Begin) => {
   })
   process.once('message', () => {
     clearInterval(timer)
-    for (const one of senders) one.flush()
-    void Promise.all(senders.map((one) => one.wire.settled())).then(() => {
+    void settled().then(() => {
       writeFileSync(file, JSON.stringify(Object.fromEntries(senders.map(({ lane, sent }) => [lane, sent]))))
       process.send!('done', () => process.exit(0))
     })
   })
 })
+
+/** One lane's instruments, and what they sent. */
+class Sender {
+  readonly lane: string
+  readonly sent: Record<string, [number, number][]> = { water: [], scale: [], wind: [], air: [] }
+  readonly #i: number
+  readonly #begunMs: number
+  readonly #wire: Wire
+  #lines: string[] = []
+  #lastMs = 0
+
+  constructor(i: number, { lane, token }: Begin['feeds'][number], port: number, begunMs: number) {
+    this.lane = lane
+    this.#i = i
+    this.#begunMs = begunMs
+    const say = (line: string) => process.stderr.write(`${lane}: ${line}\n`)
+    this.#wire = openWire({ port, token, name: `soak ${lane}`, say })
+  }
+
+  tick(n: number, agoMs = 0): void {
+    const s = (Date.now() - agoMs - this.#begunMs) / 1000
+    // Each moment once, however the clock is corrected.
+    this.#lastMs = Math.max(this.#wire.nowMs() - agoMs, this.#lastMs + 1)
+    // Slow rises to some degrees short of the boil, so that no lane ends by itself.
+    const waterC = 20 + 60 * (1 - Math.exp(-s / (300 + 40 * this.#i))) + 0.1 * Math.sin(n)
+    this.#say('water', 'degC', Number(waterC.toFixed(2)))
+    this.#say('scale', 'g', Number((420 - 0.02 * s).toFixed(1)))
+    this.#say('wind', 'm/s', Number((1 + 0.3 * Math.sin(n / 7 + this.#i)).toFixed(1)))
+    this.#say('air', 'degC', Number((12 + 0.2 * Math.sin(n / 50)).toFixed(1)))
+    if (n % (agoMs > 0 ? TICKS_A_BATCH_BEFORE : TICKS_A_BATCH) === 0) this.#flush()
+  }
+
+  /** When all was acknowledged. */
+  settled(): Promise<void> {
+    this.#flush()
+    return this.#wire.settled()
+  }
+
+  #say(channel: string, unit: string, value: number): void {
+    this.sent[channel]!.push([this.#lastMs, value])
+    this.#lines.push(`${this.#lastMs},${channel},${value},${unit}`)
+  }
+
+  #flush(): void {
+    if (this.#lines.length > 0) this.#wire.send(this.#lines)
+    this.#lines = []
+  }
+}
 process.on('disconnect', () => process.exit(0))

@@ -61,32 +61,45 @@ interface Plan {
 }
 
 function oneRun({ name, at, place, startedAt, first, n }: Plan, random: Random): DemoRun {
-  const { startC, airC, windMS, waterG, usedG, callS, endC, endS, trace } = campaignRun(name, at, random, first)
+  const burned = campaignRun(name, at, random, first)
+  const { setup, fuel } = KIT[name]
+  const isGas = fuel === 'gas'
   return {
     id: `01950000-0000-7000-8000-0000000001${String(n).padStart(2, '0')}`,
     at: startedAt,
     who: PEOPLE[n % PEOPLE.length]!,
     place,
-    setup: KIT[name].setup,
-    fuel: KIT[name].fuel,
-    notes: callS === null ? 'Given up after twenty minutes.' : windMS > 0 ? 'Porch, fan on. Wind read at the pot.' : '',
-    measured: {
-      ...(at === 'saddle' ? { hardware: `${airC} °C` } : {}),
-      air: `${airC} °C`,
-      wind: windMS === 0 ? 'calm' : `${windMS} m/s`,
-      water: `${waterG} g`,
-      waterStart: `${startC} °C`,
-      ...(KIT[name].fuel === 'gas' ? {} : { fuelUsed: `${usedG.toFixed(1)} g`, scaleResolution: '0.1 g' }),
-      ...(callS === null ? { waterLast: `${endC} °C` } : {}),
-    },
-    times:
-      at === 'saddle' && callS !== null
-        ? { lit: '0:00', bloomed: '0:04', potOn: '0:00', rollingBoil: formatClock(callS) }
-        : callS === null
-          ? { potOn: '0:00', gaveUp: formatClock(endS) }
-          : { potOn: '0:00', rollingBoil: formatClock(callS) },
-    trace: trace ?? undefined,
-    test: windMS > 0 ? 'wind' : at === 'saddle' ? 'cold' : 'boil',
-    fromCanisterG: KIT[name].fuel === 'gas' ? usedG : undefined,
+    setup,
+    fuel,
+    notes: notesOf(burned),
+    measured: { ...measuredOf(burned, at), ...(isGas ? {} : fuelOf(burned)) },
+    times: timesOf(burned, at),
+    trace: burned.trace ?? undefined,
+    test: burned.windMS > 0 ? 'wind' : at === 'saddle' ? 'cold' : 'boil',
+    fromCanisterG: isGas ? burned.usedG : undefined,
   }
+}
+
+type Burned = ReturnType<typeof campaignRun>
+
+function notesOf({ callS, windMS }: Burned): string {
+  if (callS === null) return 'Given up after twenty minutes.'
+  return windMS > 0 ? 'Porch, fan on. Wind read at the pot.' : ''
+}
+
+const fuelOf = ({ usedG }: Burned) => ({ fuelUsed: `${usedG.toFixed(1)} g`, scaleResolution: '0.1 g' })
+
+const measuredOf = ({ startC, airC, windMS, waterG, callS, endC }: Burned, at: CampaignCondition) => ({
+  ...(at === 'saddle' ? { hardware: `${airC} °C` } : {}),
+  air: `${airC} °C`,
+  wind: windMS === 0 ? 'calm' : `${windMS} m/s`,
+  water: `${waterG} g`,
+  waterStart: `${startC} °C`,
+  ...(callS === null ? { waterLast: `${endC} °C` } : {}),
+})
+
+function timesOf({ callS, endS }: Burned, at: CampaignCondition): DemoRun['times'] {
+  if (callS === null) return { potOn: '0:00', gaveUp: formatClock(endS) }
+  const boiled = { potOn: '0:00', rollingBoil: formatClock(callS) }
+  return at === 'saddle' ? { lit: '0:00', bloomed: '0:04', ...boiled } : boiled
 }

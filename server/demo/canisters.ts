@@ -2,7 +2,8 @@
 import type { Connection } from '../database/connection'
 import { weighContainer } from '../kit/containers'
 import { made, newRecord } from '../runs/burnOne'
-import { CANISTERS, FULL_G, SHELL_G, SETUPS, THINGS } from './kit'
+import { CANISTERS, FULL_G, SHELL_G, SETUPS } from './kit'
+import { THINGS } from './things'
 import type { DemoKit } from './loadKit'
 import type { DemoRun } from './runs'
 

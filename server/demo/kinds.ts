@@ -1,13 +1,20 @@
-/** The demonstration's tests of other kinds than the plain boil, and what goes wrong. */
+/** The demonstration’s tests of other kinds than the plain boil. */
 import { formatClock } from '../../core/quantity/format'
 import { simulateCoolDown } from '../../core/simulate/simulateRun'
 import { reaching, tenth, WEATHER } from './burning'
-import { type Notebook, conditions, load, weighed } from './notebook'
+import { type Notebook, conditions, load } from './notebook'
 import { STOVES } from './stoves'
 
-/** Alcohol: warm-up, burn-off, boil and burn out, simmer. */
+/** Alcohol: boil and burn out, burn-off, simmer, warm-up. */
 export function spirit(book: Notebook): void {
   book.on('2026-06-10', 'store')
+  boilsAndBurnOuts(book)
+  burnOffs(book)
+  simmers(book)
+  warmUps(book)
+}
+
+function boilsAndBurnOuts(book: Notebook): void {
   for (let i = 0; i < 4; i++) {
     const loadG = 24 + 0.3 * book.random.normal()
     const burned = book.burn('spiritCone', { loadG, untilS: 3000, traced: i === 0 })
@@ -30,6 +37,9 @@ export function spirit(book: Notebook): void {
       notes: '',
     })
   }
+}
+
+function burnOffs(book: Notebook): void {
   for (const [setup, fuel, perMin] of [
     ['spiritBare', 'methanol', 2.35],
     ['spiritBare', 'ethanol', 2.6],
@@ -45,6 +55,9 @@ export function spirit(book: Notebook): void {
       notes: 'In the doorway, dark behind.',
     })
   }
+}
+
+function simmers(book: Notebook): void {
   for (const grams of [24.1, 23.8, 24.4]) {
     const s = (grams / 0.42) * 60 * (1 + 0.04 * book.random.normal())
     book.write('spiritCone', 'ethanol', {
@@ -55,6 +68,9 @@ export function spirit(book: Notebook): void {
       notes: 'Simmer ring on.',
     })
   }
+}
+
+function warmUps(book: Notebook): void {
   for (const [place, base] of [
     ['store', 50],
     ['hut', 68],
@@ -130,6 +146,13 @@ export function snow(book: Notebook): void {
 /** Fixed time, 20 → 90 °C, a claim, cool-downs. */
 export function quickTests(book: Notebook): void {
   book.on('2026-07-14', 'store')
+  fixedTimes(book)
+  rises(book)
+  claims(book)
+  coolDowns(book)
+}
+
+function fixedTimes(book: Notebook): void {
   for (let i = 0; i < 3; i++) {
     const burned = book.burn('narrowOpen', { untilS: 150, startC: 20 + 0.4 * book.random.normal() })
     book.write('narrowOpen', 'gas', {
@@ -140,6 +163,9 @@ export function quickTests(book: Notebook): void {
       notes: 'Two and a half minutes: four would boil.',
     })
   }
+}
+
+function rises(book: Notebook): void {
   for (let i = 0; i < 3; i++) {
     const burned = book.burn('wideSheltered', { startC: 20 + 0.3 * book.random.normal() })
     const at = reaching(burned.raw, 90)!
@@ -151,6 +177,9 @@ export function quickTests(book: Notebook): void {
       notes: '',
     })
   }
+}
+
+function claims(book: Notebook): void {
   for (let i = 0; i < 3; i++)
     book.boil('maar', 'gas', 'claim', {
       notes: 'Stated: 5.5 g for half a litre, from 15 °C.',
@@ -158,6 +187,9 @@ export function quickTests(book: Notebook): void {
       startC: 15 + 0.5 * book.random.normal(),
       extra: { claimFuel: '5.5 g', claimWater: '500 mL', claimStart: '15 °C' },
     })
+}
+
+function coolDowns(book: Notebook): void {
   for (const setup of ['narrowOpen', 'wideSheltered'] as const) {
     const samples = simulateCoolDown(
       STOVES[setup],
@@ -172,50 +204,4 @@ export function quickTests(book: Notebook): void {
       notes: 'Lid on, off the flame.',
     })
   }
-}
-
-/** What goes wrong, each once. */
-export function lessons(book: Notebook): void {
-  book.on('2026-08-05', 'store')
-  const breakIn = book.burn('pumped', { waterKg: 1 })
-  book.write('pumped', 'kerosene', {
-    breakIn: true,
-    measured: { ...conditions(breakIn), ...weighed(breakIn.usedG + 4) },
-    times: { lit: '0:00', bloomed: '1:35', potOn: '1:40', rollingBoil: formatClock(100 + breakIn.raw.boilS!) },
-    notes: 'First burn of the new burner: smelled of varnish.',
-    seen: { smell: 'room', soot: 'patches' },
-  })
-  book.boil('pumped', 'kerosene', 'boil', { waterKg: 1, notes: 'A litre: the pot is for the crew.' })
-  book.boil('finned', 'gas', 'boil', {
-    notes: 'Straight after the last one. The burner was still warm.',
-    extra: { hardware: '41 °C' },
-  })
-  const lidOff = book.burn('wideSheltered', { lid: false })
-  book.write('wideSheltered', 'gas', {
-    fromCanisterG: lidOff.usedG,
-    measured: conditions(lidOff),
-    times: { potOn: '0:00', rollingBoil: formatClock(lidOff.call(lidOff.raw.boilS!)) },
-    notes: 'Lid lay beside the pot the whole time.',
-    voided: 'Lid was off the whole time; the set-up has it on.',
-  })
-  // Felt under the lid and another burner at once: which of them was it?
-  for (let i = 0; i < 2; i++)
-    book.boil('gel', 'gel', 'paired', {
-      notes: 'Gel in the cup in place of the jet burner, and no cone.',
-      untilS: 1500,
-    })
-  for (let i = 0; i < 2; i++)
-    book.boil('spiritCone', 'methanol', 'paired', { notes: 'Against the gel: burner, fuel and screen all differ.' })
-  const late = book.burn('wideSheltered', { traced: true, onS: 26 })
-  book.write('wideSheltered', 'gas', {
-    fromCanisterG: late.usedG,
-    measured: conditions(late),
-    trace: late.trace,
-    times: {
-      potOn: '0:00',
-      rollingBoil: formatClock(late.raw.boilS! + 24),
-      shutOff: formatClock(late.raw.boilS! + 26),
-    },
-    notes: 'Looked up late.',
-  })
 }

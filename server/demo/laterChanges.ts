@@ -13,26 +13,26 @@ import type { DemoKit } from './loadKit'
 
 export async function laterChanges(tx: Connection, kit: DemoKit): Promise<void> {
   const personId = kit.people[PEOPLE[1]]!
-  const wrap = (await findThing(tx, kit.things.wrap!))!
-  made(
-    await saveThing(tx, {
-      ...wrap.record,
-      kind: 'screen',
-      personId,
-      reason: 'The gap was measured again, with the pot in it',
-      fields: { ...wrap.record.fields, gapM: '15 mm' },
-    }),
-  )
-  const gel = (await findSetup(tx, kit.setups.gel!))!
+  await measureGapAgain(tx, kit, personId)
+  await putConeRound(tx, kit, personId)
+  await makeOwnMethod(tx, personId)
+}
+
+async function measureGapAgain(tx: Connection, kit: DemoKit, personId: string): Promise<void> {
+  const { record } = (await findThing(tx, kit.things.wrap!))!
+  const fields = { ...record.fields, gapM: '15 mm' }
+  const reason = 'The gap was measured again, with the pot in it'
+  made(await saveThing(tx, { ...record, kind: 'screen', personId, reason, fields }))
+}
+
+async function putConeRound(tx: Connection, kit: DemoKit, personId: string): Promise<void> {
+  const { record } = (await findSetup(tx, kit.setups.gel!))!
   const cone = (await findThing(tx, kit.things.cone!))!.versions[0]!.id
-  made(
-    await saveSetup(tx, {
-      ...gel.record,
-      personId,
-      reason: 'Without a cone it was no fair comparison',
-      parts: { ...gel.record.parts, screen: cone },
-    }),
-  )
+  const reason = 'Without a cone it was no fair comparison'
+  made(await saveSetup(tx, { ...record, personId, reason, parts: { ...record.parts, screen: cone } }))
+}
+
+async function makeOwnMethod(tx: Connection, personId: string): Promise<void> {
   const { body, name } = SHIPPED.boil
   const copy = newRecord(
     {
@@ -47,12 +47,6 @@ export async function laterChanges(tx: Connection, kit: DemoKit): Promise<void> 
     personId,
   )
   made(await saveMethod(tx, { ...copy, copiedFromId: shippedId('boil') }))
-  made(
-    await saveMethod(tx, {
-      ...copy,
-      revision: 1,
-      reason: 'Two never agreed',
-      fields: { ...copy.fields, replicates: '4' },
-    }),
-  )
+  const fields = { ...copy.fields, replicates: '4' }
+  made(await saveMethod(tx, { ...copy, revision: 1, reason: 'Two never agreed', fields }))
 }

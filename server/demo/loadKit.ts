@@ -10,19 +10,8 @@ import { addPrice } from '../kit/prices'
 import { saveSetup } from '../kit/saveSetup'
 import { saveThing } from '../kit/saveThing'
 import { made, newRecord } from '../runs/burnOne'
-import {
-  CANISTERS,
-  FUEL_PRICES,
-  FUELS,
-  FULL_G,
-  PEOPLE,
-  PLACES,
-  SETUPS,
-  SHELL_G,
-  THINGS,
-  type DemoThing,
-  type FuelKey,
-} from './kit'
+import { CANISTERS, FUEL_PRICES, FUELS, FULL_G, PEOPLE, PLACES, SETUPS, SHELL_G, type FuelKey } from './kit'
+import { THINGS, type DemoThing } from './things'
 
 type Ids = Record<string, string>
 export interface DemoKit {
@@ -48,42 +37,46 @@ export async function loadKit(tx: Connection, say: (line: string) => void): Prom
   for (const [key, fields] of Object.entries(PLACES))
     places[key] = made(await savePlace(tx, newRecord({ ...fields }))).record.id
   const { things, versions } = await loadThings(tx)
-  const setups: Ids = {}
-  for (const [key, { name, gapM, parts }] of Object.entries(SETUPS)) {
-    const chosen = Object.fromEntries(Object.entries(parts).map(([role, part]) => [role, versions[part]!]))
-    setups[key] = made(
-      await saveSetup(tx, { ...newRecord({ name, gapM }, personId), parts: chosen, overrides: OVERRIDES }),
-    ).record.id
-  }
-  const fuels: Ids = {}
-  for (const [key, fields] of Object.entries(FUELS) as [FuelKey, TypedFields][]) {
-    const { record } = made(await saveBatch(tx, newRecord({ ...fields })))
-    fuels[key] = record.id
-    const cost = FUEL_PRICES[key]
-    if (cost)
-      made(
-        await addPrice(
-          tx,
-          { fuelBatchId: record.id },
-          newRecord({ amount: cost[0], forKg: cost[1], currency: 'EUR', fromDay: '2026-02-01' }),
-        ),
-      )
-  }
-  const containers: string[] = []
-  for (const name of CANISTERS)
-    containers.push(
-      made(
-        await saveContainer(
-          tx,
-          newRecord({ name, fuelBatchId: fuels.gas!, tareKg: `${SHELL_G} g`, fullKg: `${FULL_G} g` }),
-        ),
-      ).record.id,
-    )
+  const setups = await loadSetups(tx, versions, personId)
+  const fuels = await loadFuels(tx)
+  const containers = await loadContainers(tx, fuels.gas!)
   await loadChecks(tx, things, personId)
   say(
     `kit: ${Object.keys(THINGS).length} things, ${Object.keys(SETUPS).length} set-ups, ${Object.keys(PLACES).length} places, ${CANISTERS.length} canisters`,
   )
   return { people, places, things, setups, fuels, containers }
+}
+
+async function loadSetups(tx: Connection, versions: Ids, personId: string): Promise<Ids> {
+  const setups: Ids = {}
+  for (const [key, { name, gapM, parts }] of Object.entries(SETUPS)) {
+    const chosen = Object.fromEntries(Object.entries(parts).map(([role, part]) => [role, versions[part]!]))
+    const record = newRecord({ name, gapM }, personId)
+    setups[key] = made(await saveSetup(tx, { ...record, parts: chosen, overrides: OVERRIDES })).record.id
+  }
+  return setups
+}
+
+async function loadFuels(tx: Connection): Promise<Ids> {
+  const fuels: Ids = {}
+  for (const [key, fields] of Object.entries(FUELS) as [FuelKey, TypedFields][]) {
+    const { record } = made(await saveBatch(tx, newRecord({ ...fields })))
+    fuels[key] = record.id
+    const cost = FUEL_PRICES[key]
+    if (cost === undefined) continue
+    const price = newRecord({ amount: cost[0], forKg: cost[1], currency: 'EUR', fromDay: '2026-02-01' })
+    made(await addPrice(tx, { fuelBatchId: record.id }, price))
+  }
+  return fuels
+}
+
+async function loadContainers(tx: Connection, fuelBatchId: string): Promise<string[]> {
+  const containers: string[] = []
+  for (const name of CANISTERS) {
+    const canister = newRecord({ name, fuelBatchId, tareKg: `${SHELL_G} g`, fullKg: `${FULL_G} g` })
+    containers.push(made(await saveContainer(tx, canister)).record.id)
+  }
+  return containers
 }
 
 async function loadThings(tx: Connection): Promise<{ things: Ids; versions: Ids }> {

@@ -5,7 +5,8 @@
 import { formatClock } from '../../core/quantity/format'
 import { conditions, load, Notebook } from './notebook'
 import type { DemoRun } from './runs'
-import { lessons, quickTests, snow, spirit, wood } from './kinds'
+import { quickTests, snow, spirit, wood } from './kinds'
+import { lessons } from './lessons'
 
 export function seriesRuns(): DemoRun[] {
   const book = new Notebook()

@@ -144,16 +144,19 @@ const ledgerLine = (
 ): ContainerPage['ledger'][number] => ({
   at: new Date(atMs).toISOString(),
   what: entry?.kind ?? 'run',
-  typed: stored?.typed ?? '',
   massKg: entry?.massKg ?? null,
   usedKg: take?.usedKg ?? null,
   fillKg,
   unexplainedKg,
   runId: take?.runId ?? null,
   setup,
-  note: stored?.note ?? '',
-  person: stored?.person ?? null,
+  ...writtenDown(stored),
 })
+/** What a person wrote of a weighing; a run's take has no words of its own. */
+const writtenDown = (stored: EntryRow | null): Pick<ContainerPage['ledger'][number], 'typed' | 'note' | 'person'> =>
+  stored === null
+    ? { typed: '', note: '', person: null }
+    : { typed: stored.typed ?? '', note: stored.note ?? '', person: stored.person ?? null }
 
 const CONTAINER = { what: 'container', standing: recordOf, page: findContainer }
 

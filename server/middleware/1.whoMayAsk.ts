@@ -16,23 +16,30 @@ const NOT_PLAIN = 'This address is not spelled plainly. Open Vulcanum at its own
 
 /** The one gate. Closed, unless the table of routes says that whoever asks may. */
 export default defineEventHandler(async (event) => {
-  const inner = isInner(event.node.req)
   const path = plainPath(event.node.req.url ?? '/')
-  if (inner && path === ERROR_PAGE) return
+  if (isInner(event.node.req)) return path === ERROR_PAGE ? undefined : fromWithin(event, path)
   if (path === null) return refuse(event, 400, NOT_PLAIN)
-  const why = inner ? null : whyForeign(event, path)
+  const why = whyForeign(event, path)
   if (why !== null) return refuse(event, 403, `Refused: ${why}. Open Vulcanum at its own address.`)
-  const caller = (event.context.caller = inner ? innerCaller(event.node.req) : await callerOf(event))
+  const caller = (event.context.caller = await callerOf(event))
   const route = routeOf(event.method, path)
-  const address = event.node.req.socket.remoteAddress ?? ''
-  const waitS = inner ? null : await mustWait(route?.asked ?? '', caller, address)
-  if (waitS !== null) {
-    setResponseHeader(event, 'retry-after', waitS)
-    return refuse(event, 429, `This was asked for too often. Wait ${waitS} s, then try again.`)
-  }
-  if (route !== null && mayAsk(caller, route.right)) return
-  return turnAway(event, path, { caller, right: route?.right ?? null })
+  const waitS = await mustWait(route?.asked ?? '', caller, event.node.req.socket.remoteAddress ?? '')
+  if (waitS === null) return letIn(event, path, caller)
+  setResponseHeader(event, 'retry-after', waitS)
+  return refuse(event, 429, `This was asked for too often. Wait ${waitS} s, then try again.`)
 })
+
+/** A page that is drawn asks as who asked for the page. */
+function fromWithin(event: H3Event, path: string | null) {
+  if (path === null) return refuse(event, 400, NOT_PLAIN)
+  return letIn(event, path, (event.context.caller = innerCaller(event.node.req)))
+}
+
+/** Nothing: whoever asks may. */
+function letIn(event: H3Event, path: string, caller: Caller) {
+  const right = routeOf(event.method, path)?.right ?? null
+  return right !== null && mayAsk(caller, right) ? undefined : turnAway(event, path, { caller, right })
+}
 
 function whyForeign(event: H3Event, path: string): string | null {
   const request = event.node.req

@@ -12,26 +12,27 @@ export function ribbonOf(
   { boilingPointC, missing }: Pick<RunAnswer, 'boilingPointC' | 'missing'>,
 ): Ribbon {
   const marks = stored.events.map(({ kind, s }) => ({ kind, s }))
-  const startC = stored.measured.waterStart?.value ?? null
-  const at = (...kinds: string[]) => marks.find((mark) => kinds.includes(mark.kind))?.s ?? null
-  const potOnS = at('potOn', 'lit') ?? 0
-  const boilS = at('rollingBoil')
   const endS = Math.max(...marks.map((mark) => mark.s), stored.trace.at(-1)?.[0] ?? 0, 1)
-  const lastC = boilS !== null ? boilingPointC : (stored.measured.waterLast?.value ?? null)
-  const straight: [number, number][] =
-    startC === null || lastC === null
-      ? []
-      : [
-          [potOnS, startC],
-          [boilS ?? endS, lastC],
-        ]
   return {
     marks,
-    water: stored.trace.length > 1 ? thinned(stored.trace) : straight,
+    water: stored.trace.length > 1 ? thinned(stored.trace) : straight(stored, boilingPointC, endS),
     boilingC: boilingPointC,
     endS,
     weighed: WITHOUT_FUEL.includes(stored.kind) || !missing.includes('fuel.usedG'),
   }
+}
+
+/** Without a trace: from what it started at to where it ended, where both are known. */
+function straight({ events, measured }: StoredRun, boilingPointC: number | null, endS: number): [number, number][] {
+  const at = (...kinds: string[]) => events.find((event) => kinds.includes(event.kind))?.s ?? null
+  const boilS = at('rollingBoil')
+  const startC = measured.waterStart?.value ?? null
+  const lastC = boilS === null ? (measured.waterLast?.value ?? null) : boilingPointC
+  if (startC === null || lastC === null) return []
+  return [
+    [at('potOn', 'lit') ?? 0, startC],
+    [boilS ?? endS, lastC],
+  ]
 }
 
 function thinned(samples: [number, number][]): [number, number][] {

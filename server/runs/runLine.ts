@@ -55,51 +55,42 @@ const NO_METHOD = 'by no method'
 export function summaryOf(record: RunRecord, stored: StoredRun, answer: ShownAnswer): RunSummary & { ribbon: Ribbon } {
   const line = lineOf(record, answer)
   const ribbon = ribbonOf(stored, answer)
-  const {
-    id,
-    setup,
-    person,
-    origin,
-    voided,
-    timeToBoilS,
-    gPerL,
-    normalisedGPerL,
-    efficiency,
-    burnRateGPerMin,
-    firepowerW,
-  } = line
-  const [place, fuel, method] = [line.place ?? ELSEWHERE, line.fuel ?? '', line.method ?? NO_METHOD]
+  const names = { place: line.place ?? ELSEWHERE, fuel: line.fuel ?? '', method: line.method ?? NO_METHOD }
   return {
-    runId: id,
+    runId: line.id,
     startedAt: new Date(line.startedAt),
     day: dayOf(line.startedAt, line.zone),
-    origin,
-    voided,
+    origin: line.origin,
+    voided: line.voided,
     setupId: record.setupId,
-    setup,
+    setup: line.setup,
     placeId: record.placeId,
-    place,
+    place: names.place,
     fuelId: record.fuelId,
-    fuel,
+    fuel: names.fuel,
     methodId: record.method?.id ?? null,
-    method,
+    method: names.method,
     personId: record.personId,
-    person,
+    person: line.person,
     remarks: remarksOf(line, ribbon.weighed),
-    words: [setup, place, fuel, method, person, record.notes, ...record.parts.map((part) => part.name)]
-      .join(' ')
-      .toLowerCase(),
-    timeToBoilS,
-    gPerL,
-    normalisedGPerL,
-    efficiency,
-    burnRateGPerMin,
-    firepowerW,
+    words: wordsOf(record, names),
+    timeToBoilS: line.timeToBoilS,
+    gPerL: line.gPerL,
+    normalisedGPerL: line.normalisedGPerL,
+    efficiency: line.efficiency,
+    burnRateGPerMin: line.burnRateGPerMin,
+    firepowerW: line.firepowerW,
     line,
     ribbon,
     coreVersion: CORE_VERSION,
   }
 }
+
+/** What it is found by. */
+const wordsOf = (
+  { setup, person, notes, parts }: RunRecord,
+  { place, fuel, method }: { place: string; fuel: string; method: string },
+): string => [setup, place, fuel, method, person, notes, ...parts.map((part) => part.name)].join(' ').toLowerCase()
 
 /** The day there, as 2026-05-01. */
 function dayOf(at: string, zone: string): string {
@@ -109,47 +100,32 @@ function dayOf(at: string, zone: string): string {
 }
 const days = new Map<string, Intl.DateTimeFormat>()
 
-function lineOf(record: RunRecord, answer: ShownAnswer): RunSummary['line'] {
-  const {
-    timeToBoilS,
-    gPerL,
-    normalisedGPerL,
-    normalisedU,
-    status,
-    ended,
-    flags,
-    efficiency,
-    burnRateGPerMin,
-    firepowerW,
-  } = answer
-  const { id, startedAt, zone, setup, place, fuel, kind, setting, breakIn, origin, person } = record
-  return {
-    id,
-    startedAt,
-    zone,
-    setup,
-    place,
-    fuel,
-    kind,
-    method: record.method?.name ?? null,
-    voided: record.state === 'void',
-    breakIn,
-    setting,
-    says: saysOf(answer),
-    timeToBoilS,
-    gPerL,
-    normalisedGPerL,
-    normalisedU,
-    status,
-    ended,
-    worstFlag: worstOf(flags),
-    origin,
-    person,
-    efficiency,
-    burnRateGPerMin,
-    firepowerW,
-  }
-}
+const lineOf = (record: RunRecord, answer: ShownAnswer): RunSummary['line'] => ({
+  id: record.id,
+  startedAt: record.startedAt,
+  zone: record.zone,
+  setup: record.setup,
+  place: record.place,
+  fuel: record.fuel,
+  kind: record.kind,
+  method: record.method?.name ?? null,
+  voided: record.state === 'void',
+  breakIn: record.breakIn,
+  setting: record.setting,
+  says: saysOf(answer),
+  timeToBoilS: answer.timeToBoilS,
+  gPerL: answer.gPerL,
+  normalisedGPerL: answer.normalisedGPerL,
+  normalisedU: answer.normalisedU,
+  status: answer.status,
+  ended: answer.ended,
+  worstFlag: worstOf(answer.flags),
+  origin: record.origin,
+  person: record.person,
+  efficiency: answer.efficiency,
+  burnRateGPerMin: answer.burnRateGPerMin,
+  firepowerW: answer.firepowerW,
+})
 
 function remarksOf({ worstFlag, ended, status, breakIn }: RunSummary['line'], weighed: boolean): RunRemark[] {
   return [

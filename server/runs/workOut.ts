@@ -92,14 +92,43 @@ interface Work extends Alike {
 
 /** Runs of one series that are read by the same conventions: their rows, and the means that they enter. */
 async function workOutAlike(tx: Connection, work: Work): Promise<void> {
-  const { key, options, members, chunks } = work
   const documentOf = madeOnce(toRunDocument)
   const kept = await keptReadings(tx, { ...work, documentOf })
   const own = work.own.map((one) => kept.take(one))
-  const [first] = own as [FoundRun]
+  const { answer, again } = reduceLight(requestOf(own[0]!, othersOf(work.members, own), work.options, documentOf))
+  const rowOf = await rowsOf(tx, work, own, answer)
+  const stands = (found: FoundRun) => kept.stands(found.record.id)
+  const hasTrace = (found: FoundRun) => work.chunks.has(found.record.id)
+  await keepUntraced(
+    tx,
+    own.filter((one) => stands(one) || !hasTrace(one)),
+    { kept, rowOf, answer },
+  )
+  const traced = own.filter((one) => !stands(one) && hasTrace(one)).map((one) => one.record.id)
+  for (const part of inParts(traced, work.chunks)) {
+    const whole = await findRuns(tx, part)
+    const setup = own[0]!.stored.setup
+    const said = whole.map((one) => again(toRunDocument({ ...one.stored, setup })))
+    await keepSummaries(
+      tx,
+      whole.map((one, i) => rowOf(one, said[i]!.answer)),
+    )
+    await kept.keep(whole.map((one, i) => ({ id: one.record.id, reading: said[i]!.traceReading })))
+    await tellLong(tx, whole)
+  }
+}
+
+type Light = ReturnType<typeof reduceLight>['answer']
+type RowOf = (found: FoundRun, said: RunAnswer | undefined) => RunSummary & KeptSummary
+
+/** The rest of the series: what stands behind a run beside those of its conventions. */
+function othersOf(members: readonly FoundRun[], own: readonly FoundRun[]): StoredRun[] {
   const ownIds = new Set(own.map((one) => one.record.id))
-  const others = [...own.slice(1), ...members.filter((one) => !ownIds.has(one.record.id))].map((one) => one.stored)
-  const { answer, again } = reduceLight(requestOf(first, others, options, documentOf))
+  return [...own.slice(1), ...members.filter((one) => !ownIds.has(one.record.id))].map((one) => one.stored)
+}
+
+/** Keeps the means. @returns a run's row with the mean it enters */
+async function rowsOf(tx: Connection, { key, options }: Work, own: readonly FoundRun[], answer: Light): Promise<RowOf> {
   const meanKeyOf = await keepMeans(tx, {
     key,
     options,
@@ -107,31 +136,25 @@ async function workOutAlike(tx: Connection, work: Work): Promise<void> {
     answers: answer.runs,
     own: own.map((one) => one.stored),
   })
+  return (found, said) => ({ ...summaryFrom(found, said), meanKey: said?.mean ? meanKeyOf(said.mean) : null })
+}
+
+interface Kept {
+  kept: Awaited<ReturnType<typeof keptReadings>>
+  rowOf: RowOf
+  answer: Light
+}
+/** Runs without a trace, and those whose traces' readings stand: these keep their ribbon. */
+async function keepUntraced(tx: Connection, runs: readonly FoundRun[], { kept, rowOf, answer }: Kept): Promise<void> {
   const answers = new Map(answer.runs.flatMap((one) => ('error' in one ? [] : [[one.id, one] as const])))
-  const row = (found: FoundRun, said: RunAnswer | undefined): KeptSummary => ({
-    ...summaryFrom(found, said),
-    meanKey: said?.mean ? meanKeyOf(said.mean) : null,
-  })
   const stands = (found: FoundRun) => kept.stands(found.record.id)
-  const untraced = own.filter((one) => stands(one) || !chunks.has(one.record.id))
-  for (const part of inHundreds(untraced)) {
+  for (const part of inHundreds(runs)) {
     const rows = part.map((one) => {
-      const { ribbon, ...figures } = row(one, answers.get(one.record.id))
+      const { ribbon, ...figures } = rowOf(one, answers.get(one.record.id))
       return stands(one) ? figures : { ...figures, ribbon }
     })
     await keepSummaries(tx, rows)
     await kept.keep(part.filter((one) => !stands(one)).map((one) => ({ id: one.record.id, reading: null })))
-  }
-  const traced = own.filter((one) => !stands(one) && chunks.has(one.record.id)).map((one) => one.record.id)
-  for (const part of inParts(traced, chunks)) {
-    const whole = await findRuns(tx, part)
-    const said = whole.map((one) => again(toRunDocument({ ...one.stored, setup: first.stored.setup })))
-    await keepSummaries(
-      tx,
-      whole.map((one, i) => row(one, said[i]!.answer)),
-    )
-    await kept.keep(whole.map((one, i) => ({ id: one.record.id, reading: said[i]!.traceReading })))
-    await tellLong(tx, whole)
   }
 }
 

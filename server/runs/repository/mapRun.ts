@@ -19,7 +19,9 @@ interface RunParts {
 const takesBurnShare = ({ decided }: RunFacts): boolean => decided.get('fuelToBoil') === 'shareOfBurnTime'
 
 export function recordOf({ row, kit, facts, instruments }: RunParts): RunRecord {
-  const { place, fuel, method } = kit
+  const { method } = kit
+  const place = placeOf(kit)
+  const burnt = fuelOf(kit)
   return {
     id: row.id,
     origin: row.origin,
@@ -35,40 +37,63 @@ export function recordOf({ row, kit, facts, instruments }: RunParts): RunRecord 
     container: kit.container === null ? null : { id: row.containerId!, name: kit.container },
     personId: row.personId,
     person: kit.person,
-    placeId: place?.version.placeId ?? null,
-    place: place?.name ?? null,
-    placeAltitudeM: place?.version.altitudeM ?? null,
+    placeId: place.placeId,
+    place: place.name,
+    placeAltitudeM: place.altitudeM,
     setup: kit.setup.name,
     setupId: kit.setup.id,
     setupN: kit.setup.n,
-    fuelId: fuel?.batch.fuelId ?? null,
-    fuel: fuel?.name ?? null,
-    batch: fuel?.batch.name ?? null,
+    fuelId: burnt.fuelId,
+    fuel: burnt.fuel,
+    batch: burnt.batch,
     takeBurnShare: takesBurnShare(facts),
     parts: kit.setup.parts,
-    measurements: facts.measurements.map(({ quantity, value, typed, typedUnit, correction, instrumentVersionId }) => ({
-      quantity,
-      value,
-      typed,
-      unit: typedUnit,
-      correction,
-      instrument: instrumentVersionId === null ? null : (instruments.get(instrumentVersionId)?.name ?? null),
-    })),
-    events: facts.events.map(({ id, kind, atMs, payload }) => ({
-      id,
-      kind,
-      atMs,
-      reason: payload.reason ?? null,
-      massG: payload.massG ?? null,
-      waterC: payload.waterC ?? null,
-    })),
+    measurements: measurementsOf(facts, instruments),
+    events: eventsOf(facts),
     history: [],
   }
 }
 
+const NOWHERE = {
+  placeId: null,
+  name: null,
+  altitudeM: null,
+  windHeightM: null,
+  stationPressurePa: null,
+  seaLevelPressurePa: null,
+}
+const placeOf = ({ place }: RunKit) => (place === null ? NOWHERE : { ...place.version, name: place.name })
+
+const NO_FUEL = { fuelId: null, fuel: null, batch: null }
+const fuelOf = ({ fuel }: RunKit) =>
+  fuel === null ? NO_FUEL : { fuelId: fuel.batch.fuelId, fuel: fuel.name, batch: fuel.batch.name }
+
+const measurementsOf = (
+  { measurements }: RunFacts,
+  instruments: ReadonlyMap<string, NamedInstrument>,
+): RunRecord['measurements'] =>
+  measurements.map(({ quantity, value, typed, typedUnit, correction, instrumentVersionId }) => ({
+    quantity,
+    value,
+    typed,
+    unit: typedUnit,
+    correction,
+    instrument: instrumentVersionId === null ? null : (instruments.get(instrumentVersionId)?.name ?? null),
+  }))
+
+const eventsOf = ({ events }: RunFacts): RunRecord['events'] =>
+  events.map(({ id, kind, atMs, payload }) => ({
+    id,
+    kind,
+    atMs,
+    reason: payload.reason ?? null,
+    massG: payload.massG ?? null,
+    waterC: payload.waterC ?? null,
+  }))
+
 export function storedOf(parts: RunParts): StoredRun {
   const { row, kit, facts } = parts
-  const version = kit.place?.version
+  const place = placeOf(kit)
   // A rehearsal's time is its stove's, however fast it ran.
   const pace = row.bench?.rehearsal?.choice.speed ?? 1
   return {
@@ -76,10 +101,10 @@ export function storedOf(parts: RunParts): StoredRun {
     setup: kit.setup.name,
     origin: row.origin,
     kind: row.kind,
-    placeAltitudeM: version?.altitudeM ?? null,
-    placeWindHeightM: version?.windHeightM ?? null,
-    placeStationPressurePa: version?.stationPressurePa ?? null,
-    placeSeaLevelPressurePa: version?.seaLevelPressurePa ?? null,
+    placeAltitudeM: place.altitudeM,
+    placeWindHeightM: place.windHeightM,
+    placeStationPressurePa: place.stationPressurePa,
+    placeSeaLevelPressurePa: place.seaLevelPressurePa,
     scale: finenessOf(parts, ['fuelBefore', 'fuelAfter', 'fuelUsed', 'fuelLoad', 'fuelLeftover']),
     thermometer: finenessOf(parts, ['waterStart']),
     boilBy: boilDecision(facts.decided.get('boil')),
@@ -89,12 +114,12 @@ export function storedOf(parts: RunParts): StoredRun {
     ),
     ...heatedBy(kit),
     takeBurnShare: takesBurnShare(facts),
-    events: facts.events.map(({ kind, atMs, payload }) => ({
+    events: eventsOf(facts).map(({ kind, atMs, massG, waterC, reason }) => ({
       kind,
       s: (atMs * pace) / 1000,
-      massG: payload.massG ?? null,
-      waterC: payload.waterC ?? null,
-      reason: payload.reason ?? null,
+      massG,
+      waterC,
+      reason,
     })),
     trace: atPace(parts.trace, pace),
     scaleTrace: atPace(parts.scaleTrace, pace),
