@@ -3,6 +3,8 @@
  */
 import { QUANTITY_KINDS } from '../core/quantity/kinds'
 import { fromSI, unitOf, type Dimension } from '../core/quantity/units'
+import { twelveDigits } from '../core/quantity/twelveDigits'
+import type { EventKind } from '../core/run/events'
 import { MEASURED_NAMES, MEASURED_QUANTITIES, type MeasuredQuantity } from './measuredQuantity'
 import type { RunLine, RunRecord } from './runRecord'
 import { TIME_NAMES, TYPED_EVENTS } from './typedRun'
@@ -11,8 +13,28 @@ export type Cell = string | number | null
 export interface TableColumn {
   key: string
   header: string
-  of: (record: TableRecord, line: TableFigures | null) => Cell
+  of: (row: TableRow) => Cell
 }
+/** A run as its columns ask for it: each reading and each first event found by its name. */
+export interface TableRow {
+  record: TableRecord
+  /** Null: nothing was made of it yet. */
+  figures: TableFigures | null
+  readings: ReadonlyMap<MeasuredQuantity, TableRecord['measurements'][number]>
+  events: ReadonlyMap<EventKind, TableRecord['events'][number]>
+}
+export const tableRowOf = (record: TableRecord, figures: TableFigures | null): TableRow => ({
+  record,
+  figures,
+  readings: firstOf(record.measurements, (one) => one.quantity),
+  events: firstOf(record.events, (one) => one.kind),
+})
+function firstOf<T, K>(list: readonly T[], keyOf: (one: T) => K): Map<K, T> {
+  const first = new Map<K, T>()
+  for (const one of list) if (!first.has(keyOf(one))) first.set(keyOf(one), one)
+  return first
+}
+
 /** What a table writes of a run itself. */
 export type TableRecord = Pick<
   RunRecord,
@@ -64,9 +86,8 @@ const TABLE_UNITS: Record<Dimension, string> = {
   duration: 's',
   share: 'pct',
 }
-/** Twelve significant digits, as every export. */
 const rounded = (value: number | null | undefined): number | null =>
-  value === null || value === undefined ? null : Number(value.toPrecision(12))
+  value === null || value === undefined ? null : twelveDigits(value)
 
 const words = (key: string, header: string, of: TableColumn['of']): TableColumn => ({ key, header, of })
 
@@ -78,8 +99,8 @@ function measuredColumns(quantity: MeasuredQuantity): TableColumn[] {
     return {
       key: `measured.${quantity}.${dimension}`,
       header: `${MEASURED_NAMES[quantity]} [${unit.label}]`,
-      of: (record) => {
-        const read = record.measurements.find((one) => one.quantity === quantity)
+      of: ({ readings }) => {
+        const read = readings.get(quantity)
         return read && unitOf(read.unit).dimension === dimension ? rounded(fromSI(read.value, unit)) : null
       },
     }
@@ -88,38 +109,34 @@ function measuredColumns(quantity: MeasuredQuantity): TableColumn[] {
 
 /** What a run is, what was read, when what happened, and what the Standard bench makes of it. */
 export const TABLE_COLUMNS: readonly TableColumn[] = [
-  words('id', 'Id', (record) => record.id),
-  words('startedAt', 'Started', (record) => record.startedAt),
-  words('zone', 'Time zone', (record) => record.zone),
-  words('origin', 'Origin', (record) => record.origin),
-  words('kind', 'Test', (record) => record.kind),
-  words('method', 'Method', (record) => record.method),
-  words('setup', 'Set-up', (record) => record.setup),
-  words('place', 'Place', (record) => record.place),
-  words('fuel', 'Fuel', (record) => record.fuel),
-  words('batch', 'Batch', (record) => record.batch),
-  words('container', 'Container', (record) => record.container),
-  words('person', 'Who', (record) => record.person),
-  words('setting', 'Setting', (record) => record.setting),
-  words('state', 'State', (record) => record.state),
-  words('breakIn', 'Break-in', (record) => (record.breakIn ? 'yes' : null)),
-  words('burnShare', 'Fuel by share of burn time', (record) => (record.takeBurnShare ? 'yes' : null)),
-  words('tags', 'Tags', (_, line) => line?.tags.join(', ') || null),
-  words('notes', 'Notes', (record) => record.notes || null),
+  words('id', 'Id', ({ record }) => record.id),
+  words('startedAt', 'Started', ({ record }) => record.startedAt),
+  words('zone', 'Time zone', ({ record }) => record.zone),
+  words('origin', 'Origin', ({ record }) => record.origin),
+  words('kind', 'Test', ({ record }) => record.kind),
+  words('method', 'Method', ({ record }) => record.method),
+  words('setup', 'Set-up', ({ record }) => record.setup),
+  words('place', 'Place', ({ record }) => record.place),
+  words('fuel', 'Fuel', ({ record }) => record.fuel),
+  words('batch', 'Batch', ({ record }) => record.batch),
+  words('container', 'Container', ({ record }) => record.container),
+  words('person', 'Who', ({ record }) => record.person),
+  words('setting', 'Setting', ({ record }) => record.setting),
+  words('state', 'State', ({ record }) => record.state),
+  words('breakIn', 'Break-in', ({ record }) => (record.breakIn ? 'yes' : null)),
+  words('burnShare', 'Fuel by share of burn time', ({ record }) => (record.takeBurnShare ? 'yes' : null)),
+  words('tags', 'Tags', ({ figures }) => figures?.tags.join(', ') || null),
+  words('notes', 'Notes', ({ record }) => record.notes || null),
   ...(Object.keys(MEASURED_QUANTITIES) as MeasuredQuantity[]).flatMap(measuredColumns),
   ...TYPED_EVENTS.map((kind): TableColumn => ({
     key: `times.${kind}`,
     header: `${TIME_NAMES[kind]} [s]`,
-    of: (record) => {
-      const event = record.events.find((one) => one.kind === kind)
+    of: ({ events }) => {
+      const event = events.get(kind)
       return event ? rounded(event.atMs / 1000) : null
     },
   })),
-  words(
-    'stoppedReason',
-    'Stopped because',
-    (record) => record.events.find((event) => event.kind === 'stopped')?.reason ?? null,
-  ),
+  words('stoppedReason', 'Stopped because', ({ events }) => events.get('stopped')?.reason ?? null),
   ...(
     [
       ['timeToBoilS', 'Time to boil [s]'],
@@ -130,10 +147,10 @@ export const TABLE_COLUMNS: readonly TableColumn[] = [
       ['burnRateGPerMin', 'Burn rate [g/min]'],
       ['firepowerW', 'Firepower [W]'],
     ] as const
-  ).map(([key, header]) => words(`figure.${key}`, header, (_, line) => rounded(line?.[key]))),
-  words('figure.status', 'Status', (_, line) => line?.status ?? null),
-  words('figure.ended', 'Ended', (_, line) => line?.ended ?? null),
-  words('figure.flag', 'Remark', (_, line) => line?.worstFlag?.text ?? null),
+  ).map(([key, header]) => words(`figure.${key}`, header, ({ figures }) => rounded(figures?.[key]))),
+  words('figure.status', 'Status', ({ figures }) => figures?.status ?? null),
+  words('figure.ended', 'Ended', ({ figures }) => figures?.ended ?? null),
+  words('figure.flag', 'Remark', ({ figures }) => figures?.worstFlag?.text ?? null),
 ]
 
 /**

@@ -3,6 +3,7 @@ import { pressureFacts, type PressureFacts } from '../air/pressureOf'
 import type { TraceReading } from './traceReading'
 import { densityAt, fuelOfKind } from '../constants/fuels'
 import type { PotMaterial } from '../constants/physical'
+import { twelveDigits } from '../quantity/twelveDigits'
 import { liquidDensity } from '../water/liquid'
 import {
   DEFAULT_UNCERTAINTY,
@@ -66,10 +67,8 @@ const STIRRED_U_K = 0.2
 /** Water read off a cup or a bottle is known to about 1 % (standard). Source: estimate. */
 const WATER_BY_VOLUME_U = 0.01
 
-/** Twelve significant digits, as every export. */
-const exported = (value: number): number => Number(value.toPrecision(12))
 const scaled = (value: number | null | undefined, factor: number): number | null =>
-  value === null || value === undefined ? null : exported(value * factor)
+  value === null || value === undefined ? null : twelveDigits(value * factor)
 
 /** The document that screen, CSV, JSON and command line all reduce. */
 export function toRunDocument(run: StoredRun): RunDocument {
@@ -94,7 +93,7 @@ export function toRunDocument(run: StoredRun): RunDocument {
     uncertainty: { ...DEFAULT_UNCERTAINTY, waterG: water.uG, ...startU(run) },
     events: run.events,
     trace: run.trace,
-    scaleTrace: run.scaleTrace.map(([s, massKg]): [number, number] => [s, exported(massKg * 1000)]),
+    scaleTrace: run.scaleTrace.map(([s, massKg]): [number, number] => [s, twelveDigits(massKg * 1000)]),
     ...(run.traceReading === undefined ? {} : { traceReading: run.traceReading }),
     ...given,
   }
@@ -127,7 +126,7 @@ const potOf = (pot: StoredRun['pot']): RunDocument['pot'] => ({
 })
 
 const startU = ({ thermometer, measured }: StoredRun): { startC?: number } =>
-  thermometer === null || !measured.waterStart ? {} : { startC: exported(finenessU(thermometer, STIRRED_U_K)) }
+  thermometer === null || !measured.waterStart ? {} : { startC: twelveDigits(finenessU(thermometer, STIRRED_U_K)) }
 
 function pressureIn(
   run: StoredRun,
@@ -164,11 +163,11 @@ const finenessU = ({ resolution, accuracy }: Fineness, otherU: number): number =
 function waterMassOf({ measured }: StoredRun): { massG: number | null; uG: number } {
   const water = measured.water
   if (!water) return { massG: null, uG: DEFAULT_UNCERTAINTY.waterG }
-  if (water.dimension === 'mass') return { massG: exported(water.value * 1000), uG: DEFAULT_UNCERTAINTY.waterG }
-  const massG = exported(
+  if (water.dimension === 'mass') return { massG: twelveDigits(water.value * 1000), uG: DEFAULT_UNCERTAINTY.waterG }
+  const massG = twelveDigits(
     water.value * liquidDensity(Math.min(100, Math.max(0, measured.waterStart?.value ?? 20))) * 1000,
   )
-  return { massG, uG: exported(Math.max(DEFAULT_UNCERTAINTY.waterG, massG * WATER_BY_VOLUME_U)) }
+  return { massG, uG: twelveDigits(Math.max(DEFAULT_UNCERTAINTY.waterG, massG * WATER_BY_VOLUME_U)) }
 }
 
 function fuelOf({ measured, fuel, takeBurnShare, scale }: StoredRun): RunDocument['fuel'] {
@@ -199,7 +198,7 @@ const builtInKind = (fuel: StoredRun['fuel']): string | null =>
   fuel === null || fuelOfKind(fuel.kind) === null ? null : fuel.kind
 /** Standard uncertainty of an accuracy given as limits [g]. */
 const scaleAccuracyOf = (scale: StoredRun['scale']): number | null =>
-  scale?.accuracy == null ? null : exported((scale.accuracy * 1000) / Math.sqrt(3))
+  scale?.accuracy == null ? null : twelveDigits((scale.accuracy * 1000) / Math.sqrt(3))
 const inDimension = (one: Measured, dimension: 'mass' | 'volume'): NonNullable<Measured> | null =>
   one?.dimension === dimension ? one : null
 

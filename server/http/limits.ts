@@ -36,9 +36,14 @@ export const THREAD_LIMITS: Record<'files' | 'database', ThreadLimits> = {
     queue: 16,
     longestMs: 60_000,
     idleMs: 30_000,
-    memory: { maxOldGenerationSizeMb: 2048, maxYoungGenerationSizeMb: 64 },
+    memory: { maxOldGenerationSizeMb: 1536, maxYoungGenerationSizeMb: 32 },
   },
 }
+/**
+ * Of the background's thread [MB]. Below 2 GB V8 lets a heap grow by less before it clears up: more would be taken from
+ * the machine, and used for nothing.
+ */
+export const BACKGROUND_MEMORY = { maxOldGenerationSizeMb: 1024, maxYoungGenerationSizeMb: 32 } as const
 /** Storing a hundred thousand rows on a slow machine [ms]. */
 export const LONGEST_STORING_MS = 1_800_000
 

@@ -7,7 +7,7 @@ import { setImmediate } from 'node:timers/promises'
 import Papa from 'papaparse'
 import { toRunDocument } from '../../core/formats/toRunDocument'
 import { defaultOptions } from '../../shared/reduceRequest'
-import { asText, TABLE_COLUMNS, type Cell } from '../../shared/runTable'
+import { asText, TABLE_COLUMNS, tableRowOf, type Cell, type TableRow } from '../../shared/runTable'
 import type { Connection } from '../database/connection'
 import { findRuns } from './repository/findRuns'
 import { tableRuns } from './repository/tableRuns'
@@ -64,11 +64,13 @@ async function* rows(db: Connection, ids: readonly string[]): AsyncGenerator<Cel
     for (let from = 0; from < part.length; from += WRITTEN_AT_A_TIME) {
       yield part
         .slice(from, from + WRITTEN_AT_A_TIME)
-        .map(({ record, figures }) => TABLE_COLUMNS.map((column) => asText(column.of(record, figures))))
+        .map(({ record, figures }) => cellsOf(tableRowOf(record, figures)))
       // Others have their turn.
       await setImmediate()
     }
 }
+
+const cellsOf = (row: TableRow): Cell[] => TABLE_COLUMNS.map((column) => asText(column.of(row)))
 
 const HEADERS = TABLE_COLUMNS.map((column) => column.header)
 async function* csv(db: Connection, ids: readonly string[]): AsyncGenerator<string> {

@@ -2,6 +2,7 @@
 import { once } from 'node:events'
 import { setTimeout as sleep } from 'node:timers/promises'
 import { Worker } from 'node:worker_threads'
+import { BACKGROUND_MEMORY } from '../http/limits'
 import { threadFile } from './threadFile'
 
 const AGAIN_MS = 2000
@@ -21,7 +22,7 @@ export function keepThread(name: string): () => Promise<void> {
   function begin(): void {
     if (over) return
     const { filename, execArgv } = threadFile(name)
-    thread = new Worker(filename, { execArgv })
+    thread = new Worker(filename, { execArgv, resourceLimits: BACKGROUND_MEMORY })
     thread.on('error', (error) => console.error(`The thread "${name}" ended`, error))
     thread.once('exit', () => {
       thread = null

@@ -41,7 +41,7 @@ import { saveBatch } from '../../server/kit/fuels'
 import { findRun, findRuns } from '../../server/runs/repository/findRuns'
 import { keysOfNew } from '../../server/runs/repository/series'
 import { tableRuns } from '../../server/runs/repository/tableRuns'
-import { TABLE_COLUMNS, type TableRecord } from '../../shared/runTable'
+import { TABLE_COLUMNS, tableRowOf, type TableRecord } from '../../shared/runTable'
 import type { TypedRecord } from '../../shared/record'
 import { listedOptions } from '../../shared/runOptions'
 import type { RunAnswer } from '../../core/formats/answer'
@@ -529,7 +529,7 @@ describe('export', () => {
     const cellsOf = (record: TableRecord) =>
       TABLE_COLUMNS.filter(({ key }) => key !== 'tags' && !key.startsWith('figure.')).map((column) => [
         column.key,
-        column.of(record, null),
+        column.of(tableRowOf(record, null)),
       ])
     for (const { record } of narrow) {
       const { method, container, ...rest } = whole.get(record.id)!

@@ -7,7 +7,7 @@ import { guessMapping, asksDateOrder, askedDecimal, asksUnit } from '../../share
 import { readHeading, targetOfHeading } from '../../shared/tableImport/header'
 import { MINUTES_DOT_SECONDS, type TableMapping } from '../../shared/tableImport/mapping'
 import { readRow } from '../../shared/tableImport/readRow'
-import { asText, fromText, TABLE_COLUMNS, type TableRecord } from '../../shared/runTable'
+import { asText, fromText, TABLE_COLUMNS, tableRowOf, type TableRecord } from '../../shared/runTable'
 import { guessChannels } from '../../shared/tableImport/guessChannels'
 import { readChannels } from '../../shared/tableImport/traceMapping'
 import { decodeText } from '../../server/import/decodeText'
@@ -355,7 +355,7 @@ it('law: what an exported table holds of a run is read back as it was', () => {
         ].map(([kind, s]) => ({ kind, atMs: Number(s) * 1000, reason: null })),
       } as TableRecord
       const cells = TABLE_COLUMNS.map((column) => {
-        const cell = asText(column.of(record, null))
+        const cell = asText(column.of(tableRowOf(record, null)))
         return cell === null ? '' : String(cell)
       })
       const rows = [TABLE_COLUMNS.map((column) => column.header), cells]
