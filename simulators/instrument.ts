@@ -1,6 +1,5 @@
 /** One simulated instrument as a program of its own: `node --import tsx simulators/thermometer.ts --help`. */
 import { appendFileSync } from 'node:fs'
-import { setTimeout as sleep } from 'node:timers/promises'
 import { CAMPAIGN_SETUPS, type CampaignSetup } from '../core/simulate/campaign'
 import { instrumentWith, type Reading } from '../core/simulate/instrumentFaults'
 import { seededRandom, type Random } from '../core/simulate/random'
@@ -34,8 +33,8 @@ const NUMBERS = {
   'stuck-after': [null, 0, 1e6],
   'battery-after': [null, 0, 1e6],
 } as const satisfies Record<string, NumberRule>
-/** Told to end while nobody acknowledges. */
-const ENDS_WITHIN_MS = 10_000
+/** Told to end, it waits for acknowledgements as long as some come. */
+const SILENT_MS = 10_000
 const TEXTS = { bench: 'http://127.0.0.1:3000', lane: 'A', setup: 'narrow-open', log: null }
 
 const help = ({ name, about }: Kind) => `${about}
@@ -66,7 +65,7 @@ export function runInstrument(kind: Kind): void {
   // Told to end, it first hears that what it sent is stored.
   process.once('SIGTERM', () => {
     clearInterval(timer)
-    void Promise.race([wire.settled(), sleep(ENDS_WITHIN_MS)]).then(() => process.exit(0))
+    void wire.settled(SILENT_MS).then(() => process.exit(0))
   })
 }
 

@@ -8,8 +8,8 @@ export interface Wire {
   send: (lines: readonly string[]) => void
   /** Now by the bench's clock [ms]. */
   nowMs: () => number
-  /** When all was acknowledged. */
-  settled: () => Promise<void>
+  /** When all was acknowledged, or nothing was heard for so long [ms]. */
+  settled: (silentMs?: number) => Promise<void>
   close: () => void
 }
 
@@ -42,7 +42,7 @@ export function openWire(to: To): Wire {
   return {
     send: (lines) => line.send(lines),
     nowMs: () => line.nowMs(),
-    settled: () => line.settled(),
+    settled: (silentMs) => line.settled(silentMs),
     close: () => line.close(),
   }
 }
@@ -58,6 +58,7 @@ class Line {
   #n = 0
   #over = false
   #aheadMs = 0
+  #heardAtMs = 0
 
   constructor(to: To) {
     this.#to = to
@@ -97,8 +98,10 @@ class Line {
     return Math.round(Date.now() + this.#aheadMs)
   }
 
-  async settled(): Promise<void> {
-    while (this.#waiting.length > 0) await new Promise((done) => setTimeout(done, LOOKS_MS))
+  async settled(silentMs = Infinity): Promise<void> {
+    this.#heardAtMs = Date.now()
+    while (this.#waiting.length > 0 && Date.now() - this.#heardAtMs < silentMs)
+      await new Promise((done) => setTimeout(done, LOOKS_MS))
   }
 
   close(): void {
@@ -111,6 +114,7 @@ class Line {
   }
 
   #hear({ nowMs, batch: id, error, again, refused, problems }: Answer): void {
+    this.#heardAtMs = Date.now()
     if (nowMs !== undefined) this.#aheadMs = nowMs - Date.now()
     if (error) this.#to.say(error)
     if (refused) this.#to.say(`${refused} refused: ${problems?.[0]?.text ?? ''}`)

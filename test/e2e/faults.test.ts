@@ -187,7 +187,7 @@ base(
           trouble: string
         }
       await store()
-      await expect.poll(async () => (await now()).done, { intervals: [20] }).toBeGreaterThan(0)
+      await expect.poll(async () => (await now()).done, { intervals: [20], timeout: 40_000 }).toBeGreaterThan(0)
       // SIGTERM, and killed where it does not end.
       await server.stop()
       server = await start()
