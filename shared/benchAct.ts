@@ -10,6 +10,7 @@ import { TESTS, type TestName } from '../core/method/method'
 import type { MarkPayload } from '../core/run/benchStep'
 import type { UnitSystem } from '../core/quantity/kinds'
 import { plainText } from './fields'
+import { idIn, idOrNull } from './idFields'
 import { MAX_ACTS, MAX_TEXT } from './limits'
 import { isMoment, YEARS } from './moments'
 import { MEASURED_NAMES, MEASURED_QUANTITIES, type MeasuredQuantity } from './measuredQuantity'
@@ -84,19 +85,7 @@ export interface BenchAck {
   problems?: FieldProblem[]
 }
 
-const id = (what: string) =>
-  string()
-    .required(`${what}: read nothing, expected an id.`)
-    .matches(UUID, ({ value }) => `${what}: read ${shown(value)}, expected an id. Choose one from the list.`)
-const idOrNull = (what: string) =>
-  string()
-    .nullable()
-    .default(null)
-    .matches(UUID, {
-      message: ({ value }: { value: unknown }) =>
-        `${what}: read ${shown(value)}, expected an id. Choose one from the list.`,
-      excludeEmptyString: true,
-    })
+const id = (what: string) => idIn(what, 'an id')
 const ms = (what: string) => number().required(`${what}: read nothing, expected milliseconds.`)
 const moment = (what: string) =>
   ms(what).test(

@@ -8,6 +8,7 @@ import { plainText } from './fields'
 import { MAX_EVENTS, MAX_TEXT } from './limits'
 import { MEASURED_NAMES, MEASURED_QUANTITIES } from './measuredQuantity'
 import { isMoment, YEARS } from './moments'
+import { idIn, idOrNull } from './idFields'
 import { overridesSchema } from './overrides'
 import type { ReadRun } from './readRun'
 import { fieldProblems, shown, type FieldProblem } from './readProblems'
@@ -27,20 +28,6 @@ import { UUID } from './uuid'
 import { string } from './words'
 import { isZone } from './zone'
 
-const uuid = (what: string) =>
-  string()
-    .required(`${what}: read nothing, expected a choice from the list. Choose one.`)
-    .matches(UUID, ({ value }) => `${what}: read ${shown(value)}, expected an id. Choose one from the list.`)
-
-const idOrNull = (what: string) =>
-  string()
-    .nullable()
-    .default(null)
-    .matches(UUID, {
-      message: ({ value }: { value: unknown }) =>
-        `${what}: read ${shown(value)}, expected an id. Choose one from the list.`,
-      excludeEmptyString: true,
-    })
 const lineSchema = object({
   kind: string().required().oneOf(TYPED_LINES, 'What happened: choose it from the list.'),
   time: quantityBox('Time', 'clockTime').test(
@@ -53,7 +40,7 @@ const lineSchema = object({
 })
 
 const typedRunSchema = object({
-  id: uuid('Run'),
+  id: idIn('Run'),
   units: string().oneOf(['metric', 'trail']).required(),
   startedAt: string()
     .required('Date: read nothing, expected a date and time.')
@@ -67,9 +54,9 @@ const typedRunSchema = object({
     .required()
     .max(60)
     .test('zone', ({ value }) => `Zone: read ${shown(value)}, expected a time zone such as Europe/Lisbon.`, isZone),
-  personId: uuid('Who'),
-  setupId: uuid('Set-up'),
-  fuelBatchId: uuid('Fuel'),
+  personId: idIn('Who'),
+  setupId: idIn('Set-up'),
+  fuelBatchId: idIn('Fuel'),
   placeId: idOrNull('Place'),
   test: string().default('boil').oneOf(TESTS, 'Test: choose a method from the list.'),
   methodId: idOrNull('Method'),

@@ -26,27 +26,32 @@ export async function saveFeed(db: Connection, input: unknown): Promise<Outcome<
   // Never with a hyphen first: on a command line it would be read as an option.
   const token = `v${randomBytes(24).toString('base64url')}`
   const row = await keepFeed(db, { ...read.feed, tokenHash: sha256(token) })
-  known.clear()
+  known.delete(db)
   return saved({ ...lineOf(row), token })
 }
 
 /** Its token opens nothing more; its samples stay. */
 export async function revokeFeed(db: Connection, id: string): Promise<Outcome<null>> {
   const gone = await markRevoked(db, id)
-  known.clear()
+  known.delete(db)
   return gone ? saved(null) : notFound('instrument')
 }
 
-/** Looked up once in a while, not for every batch. Another process may have changed it: it counts for a second. */
-const known = new Map<string, { feed: Feed; untilMs: number }>()
+/**
+ * Looked up once in a while, not for every batch. Another process may have changed it: it counts for a second. Each
+ * workspace's by itself: a token opens nothing in another.
+ */
+const known = new WeakMap<Connection, Map<string, { feed: Feed; untilMs: number }>>()
 const KNOWN_MS = 1000
 
 export async function feedOf(db: Connection, token: string): Promise<Feed | null> {
   const hash = sha256(token)
-  const kept = known.get(hash)
+  const here = known.get(db) ?? new Map<string, { feed: Feed; untilMs: number }>()
+  known.set(db, here)
+  const kept = here.get(hash)
   if (kept && kept.untilMs > performance.now()) return kept.feed
   const found = await feedByToken(db, hash)
-  if (found === null) known.delete(hash)
-  else known.set(hash, { feed: found, untilMs: performance.now() + KNOWN_MS })
+  if (found === null) here.delete(hash)
+  else here.set(hash, { feed: found, untilMs: performance.now() + KNOWN_MS })
   return found
 }

@@ -487,6 +487,17 @@ describe('a batch', () => {
     const feed = await newFeed('lent', { water: ['C'] })
     expect(await revokeFeed(bench.db, feed.id)).toMatchObject({ status: 'saved' })
     expect(await feedOf(bench.db, feed.token)).toBeNull()
+  })
+
+  it('of a token opens nothing in another workspace of the same process', async () => {
+    const other = await makeTestDatabase('instruments_elsewhere')
+    const { token } = await newFeed('here', { water: ['C'] })
+    expect(await feedOf(other.db, token)).toBeNull()
+    expect(await feedOf(bench.db, token)).toMatchObject({ name: 'here' })
+    await other.drop()
+  })
+
+  it('of no lanes is refused', async () => {
     expect((await saveFeed(bench.db, { id: uuidv7(), name: 'no lanes', lanes: {} })).status).toBe('invalid')
   })
 })
