@@ -1,6 +1,4 @@
-/** A lane set up: from the choices of the kit, to the act that is sent and the lane as it will look meanwhile. */
-import { benchNowMs } from '~/bench/clock'
-import { keep, kept } from '~/bench/disk'
+/** A lane set up: from the choices of the kit to the lane as it will look before the server has heard of it. */
 import { fuelOfKind } from '#core/constants/fuels'
 import { burnerFuelMismatch } from '#core/kit/burnerFuel'
 import { benchOrder } from '#core/method/benchOrder'
@@ -17,19 +15,6 @@ import { MEASURED_QUANTITIES, type MeasuredQuantity } from '#shared/measuredQuan
 import { sceneOf, waterKgOf } from '#shared/rehearsal'
 import { emptyTypedRun } from '#shared/typedRun'
 import { v7 as uuidv7 } from 'uuid'
-
-/** The kit to choose from: the server's, or as it was when last heard. */
-export async function readChoices(): Promise<KitChoices> {
-  try {
-    const choices = await $fetch<KitChoices>('/api/kit', { retry: 0 })
-    await keep('choices', choices)
-    return choices
-  } catch (error) {
-    const before = await kept<KitChoices>('choices')
-    if (before) return before
-    throw error
-  }
-}
 
 export const emptyMeasured = () => emptyTypedRun('', 'metric').measured
 
@@ -119,7 +104,7 @@ interface Begun {
   units: UnitSystem
 }
 /** The lane as it will look, before the server has heard of it. */
-function previewLane(choices: KitChoices, preparation: Preparation, { runId, atMs, units }: Begun): Lane {
+export function previewLane(choices: KitChoices, preparation: Preparation, { runId, atMs, units }: Begun): Lane {
   const chosen = chosenBy(choices, preparation)
   const { method, setup, place, person } = chosen
   const readings = readingsOf(preparation, units)
@@ -210,22 +195,4 @@ export function preparationProblem(
   return why !== null && !preparation.overrides.burnerAndFuel?.trim()
     ? { path: 'overrides.burnerAndFuel', text: why }
     : null
-}
-
-/** Sets the lane up, in this browser first. */
-export async function prepareLane(
-  bench: ReturnType<typeof useBench>,
-  choices: KitChoices,
-  preparation: Preparation,
-): Promise<void> {
-  const runId = uuidv7()
-  const { units } = usePreferences()
-  const zone = choices.places.find((one) => one.id === preparation.placeId)?.zone ?? preparation.zone
-  const whole = { ...preparation, zone }
-  await bench.press(
-    runId,
-    { type: 'prepare', preparation: whole },
-    previewLane(choices, whole, { runId, atMs: benchNowMs(), units: units.value }),
-  )
-  bench.selected = preparation.lane
 }
