@@ -45,17 +45,17 @@ export const RUN_COLUMN: Record<RunColumnKey, RunColumn> = {
   tags: { words: 'Tags' },
   remarks: { words: 'Remarks', narrow: true },
 }
-const USUAL: RunColumnKey[] = ['when', 'setup', 'place', 'fuel', 'ribbon', 'boil', 'measured', 'normalised', 'remarks']
-
-/** The columns of this browser, in their order; a cookie, so that the first drawing has them. */
-export function useRunColumns() {
-  const chosen = useListCookie<RunColumnKey>('columns', RUN_COLUMNS, USUAL)
-  const columns = computed(() => RUN_COLUMNS.filter((key) => chosen.value.includes(key) || key === 'when'))
-  const toggle = (key: RunColumnKey) => {
-    chosen.value = chosen.value.includes(key) ? chosen.value.filter((one) => one !== key) : [...chosen.value, key]
-  }
-  return { columns, toggle }
-}
+export const USUAL_COLUMNS: RunColumnKey[] = [
+  'when',
+  'setup',
+  'place',
+  'fuel',
+  'ribbon',
+  'boil',
+  'measured',
+  'normalised',
+  'remarks',
+]
 
 interface OfGroup {
   id: string
