@@ -22,19 +22,23 @@ export function predictLane(lane: LaneFacts, { read, sent: allSent }: LaneWater,
   const targetC = typeof method?.body.boil === 'object' ? method.body.boil.targetC : lane.boilingC
   const out = timeOf(lane, 'shutOff', 'snuffed')
   if (targetC === null || out !== null || lane.kind === 'coolDown' || lane.kind === 'burnOff') return null
-  // A piece that was fed starts the fall, or the rise, anew.
-  const fedS = Math.max(
-    -Infinity,
-    ...lane.state.marks
-      .filter((mark) => mark.kind === 'relit' || mark.kind === 'fuelAdded')
-      .map((mark) => laneSeconds(lane, mark.atMs - zero)),
-  )
-  const since = (points: readonly WaterPoint[]) => (fedS === -Infinity ? points : points.filter(([s]) => s >= fedS))
+  if (!isPotOn(lane)) return null
+  const anewS = laneSeconds(lane, beganAnewMs(lane) - zero)
+  const since = (points: readonly WaterPoint[]) => (anewS <= 0 ? points : points.filter(([s]) => s >= anewS))
   const [readings, sent] = [since(read), since(allSent)]
-  if (sent.length >= SENT_AT_LEAST)
-    return predictFromSamples({ readings, boilingC: targetC, nowS: laneSeconds(lane, nowMs - zero) }, sent)
-  return predictBoil({ readings, boilingC: targetC, nowS: laneSeconds(lane, nowMs - zero) })
+  const seen = { readings, boilingC: targetC, nowS: laneSeconds(lane, nowMs - zero), isSent: sent.length > 0 }
+  return sent.length >= SENT_AT_LEAST ? predictFromSamples(seen, sent) : predictBoil(seen)
 }
+
+/** Beside its flame water is not heated: it falls, and nothing is wrong. A method without the mark begins with it on. */
+function isPotOn({ state, order }: LaneFacts): boolean {
+  const last = state.marks.findLast((mark) => mark.kind === 'potOn' || mark.kind === 'potOff')
+  return last === undefined ? !order.marks.includes('potOn') : last.kind === 'potOn'
+}
+
+/** A piece that was fed, or a pot put back, starts the fall, or the rise, anew. */
+const beganAnewMs = ({ state }: LaneFacts): number =>
+  state.marks.findLast((mark) => ['relit', 'fuelAdded', 'potOn'].includes(mark.kind))?.atMs ?? -Infinity
 
 /** "boils about 8:20 to 9:05", on the lane's clock. */
 export function forecastWords(prediction: Prediction | null, giveUpS: number | null): string {

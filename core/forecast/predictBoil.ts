@@ -9,6 +9,8 @@ export interface SeenSoFar {
   boilingC: number
   /** Now [s], on the readings' clock. */
   nowS: number
+  /** Among them are a thermometer's samples: one that lies low is its noise. */
+  isSent?: boolean
 }
 
 export interface Prediction {
@@ -39,16 +41,16 @@ const FALL_K = 0.5
 const NEAR_BOIL_K = 0.5
 
 /** Since when the water falls though it has not boiled [s]; null: it does not. */
-export function fallingSinceOf({ readings, boilingC }: Pick<SeenSoFar, 'readings' | 'boilingC'>): number | null {
+export function fallingSinceOf({ readings, boilingC, isSent }: Omit<SeenSoFar, 'nowS'>): number | null {
   const sorted = inOrder(readings)
-  return reachedAt(sorted, boilingC) === null ? fallingSince(sorted, boilingC) : null
+  return reachedAt(sorted, boilingC) === null ? fallingSince(sorted, { boilingC, isSent }) : null
 }
 
 /** What the readings so far say. Source: newton. */
-export function predictBoil({ readings, boilingC, nowS }: SeenSoFar): Prediction {
+export function predictBoil({ readings, boilingC, nowS, isSent }: SeenSoFar): Prediction {
   const sorted = inOrder(readings)
   const boiledAtS = reachedAt(sorted, boilingC)
-  const fallingSinceS = boiledAtS === null ? fallingSince(sorted, boilingC) : null
+  const fallingSinceS = boiledAtS === null ? fallingSince(sorted, { boilingC, isSent }) : null
   const none: Prediction = { boil: null, stallsAtC: null, fallingSinceS, boiledAtS }
   const rising = fallingSinceS === null ? sorted : sorted.filter(([s]) => s <= fallingSinceS)
   const [first, last] = [rising[0], rising.at(-1)]
@@ -72,13 +74,16 @@ function reachedAt(readings: readonly (readonly [number, number])[], boilingC: n
   return c1 === c0 ? s1 : s0 + ((boilingC - NEAR_BOIL_K - c0) / (c1 - c0)) * (s1 - s0)
 }
 
-/** The moment of the highest reading, where the last lies clearly under it. Many readings: the last three all do. */
-function fallingSince(readings: readonly (readonly [number, number])[], boilingC: number): number | null {
+/** The moment of the highest reading, where the last lies clearly under it. Many or sent: the last three all do. */
+function fallingSince(
+  readings: readonly (readonly [number, number])[],
+  { boilingC, isSent }: Pick<SeenSoFar, 'boilingC' | 'isSent'>,
+): number | null {
   if (readings.length < 2) return null
   const top = readings.reduce((best, one) => (one[1] >= best[1] ? one : best))
   const after = readings.filter(([s]) => s > top[0])
   const everyS = (readings.at(-1)![0] - readings[0]![0]) / (readings.length - 1)
-  const enough = everyS < 10 ? 3 : 1
+  const enough = isSent || everyS < 10 ? 3 : 1
   return top[1] < boilingC - NEAR_BOIL_K &&
     after.length >= enough &&
     after.slice(-enough).every(([, c]) => c <= top[1] - FALL_K)

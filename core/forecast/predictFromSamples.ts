@@ -21,9 +21,9 @@ export function predictFromSamples(
   const boiledAtS = plateauAt(recent, boilingC)
   if (boiledAtS !== null) return { boil: null, stallsAtC: null, fallingSinceS: null, boiledAtS }
   return {
-    ...predictBoil({ readings, boilingC, nowS }),
+    ...predictBoil({ readings, boilingC, nowS, isSent: true }),
     boiledAtS: null,
-    fallingSinceS: fallingSinceOf({ readings, boilingC: boilingC + OFFSET_ROOM_K }),
+    fallingSinceS: fallingSinceOf({ readings, boilingC: boilingC + OFFSET_ROOM_K, isSent: true }),
   }
 }
 /** A probe that reads high is no boil: the readings alone do not say it. */

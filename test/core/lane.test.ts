@@ -140,4 +140,25 @@ describe('a lane', () => {
       'tops out near 92 °C: will not boil',
     )
   })
+
+  it('takes water for falling only while its pot is on the flame, and never by one low sample of a thermometer', () => {
+    const falls = Array.from({ length: 6 }, (_, i) => [i * 20, 15 - i * 0.3] as const)
+    const at = T0 + 120_000
+    const before = predictLane(lane('boil', [['lit', 0]]), { read: falls, sent: [] }, at)
+    expect(before?.fallingSinceS ?? null).toBeNull()
+    const aside = lane('boil', [...BOILED.slice(0, 2), ['potOff', 30]])
+    expect(predictLane(aside, { read: falls, sent: [] }, at)?.fallingSinceS ?? null).toBeNull()
+    const back = lane('boil', [...BOILED.slice(0, 2), ['potOff', 30], ['potOn', 90]])
+    const warmer = [...falls, [105, 14.2], [115, 14.9]] as const
+    expect(predictLane(back, { read: warmer, sent: [] }, at)?.fallingSinceS ?? null).toBeNull()
+    const burning = lane('boil', BOILED.slice(0, 2))
+    const low = [
+      [0, 15.2],
+      [60, 15.4],
+      [120, 14.9],
+    ] as const
+    expect(predictLane(burning, { read: low, sent: low }, at)!.fallingSinceS).toBeNull()
+    // Of a reading by eye, one is enough.
+    expect(predictLane(burning, { read: low, sent: [] }, at)!.fallingSinceS).toBe(60)
+  })
 })
