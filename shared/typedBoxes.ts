@@ -7,14 +7,20 @@ import { string } from './words'
 
 export type Box = Schema<unknown, AnyObject, unknown, 'd'>
 
+/** Why what stands in a box cannot be read, with the box's name; null: it is empty, or can be. */
+export function quantityProblem(name: string, text: string, kind: QuantityKindName, units: UnitSystem): string | null {
+  if (!text.trim()) return null
+  const read = parseQuantity(text, kind, units)
+  return read.ok ? null : `${name}: ${problemText(read.problem)}`
+}
+
 /** A box for a quantity: empty is "not measured", anything else must be read. */
 export function quantityBox(name: string, kind: QuantityKindName): Box {
   return string()
     .default('')
     .test('quantity', (text, context) => {
-      if (!text?.trim()) return true
-      const read = parseQuantity(text, kind, unitsOf(context.options.context))
-      return read.ok || context.createError({ message: `${name}: ${problemText(read.problem)}` })
+      const message = quantityProblem(name, text ?? '', kind, unitsOf(context.options.context))
+      return message === null || context.createError({ message })
     })
 }
 

@@ -17,7 +17,7 @@ export function usePreparation() {
 
   onMounted(async () => {
     await bench.start()
-    const lane = freeLane(route.query.lane)
+    const lane = freeLane(bench, route.query.lane)
     try {
       choices.value = await readChoices()
       const before = { ...firstPreparation(choices.value, lane), ...stillThere(choices.value, last.value), lane }
@@ -49,8 +49,7 @@ export function usePreparation() {
 }
 
 /** The lane that was asked for; where a run stands on it, one that is free. */
-function freeLane(asked: unknown): LaneName {
-  const bench = useBench()
+function freeLane(bench: ReturnType<typeof useBench>, asked: unknown): LaneName {
   const wanted = LANES.find((name) => name === asked) ?? 'A'
   return bench.laneAt(wanted) === null ? wanted : (bench.freeLane ?? 'A')
 }

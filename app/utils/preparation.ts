@@ -11,8 +11,9 @@ import type { UnitSystem } from '#core/quantity/kinds'
 import type { Lane, LaneReading } from '#shared/bench'
 import type { Preparation, LaneName } from '#shared/benchAct'
 import type { KitChoices } from '#shared/kitChoices'
-import { MEASURED_QUANTITIES, type MeasuredQuantity } from '#shared/measuredQuantity'
+import { MEASURED_NAMES, MEASURED_QUANTITIES, type MeasuredQuantity } from '#shared/measuredQuantity'
 import { sceneOf, waterKgOf } from '#shared/rehearsal'
+import { quantityProblem } from '#shared/typedBoxes'
 import { emptyTypedRun } from '#shared/typedRun'
 import { v7 as uuidv7 } from 'uuid'
 
@@ -174,20 +175,43 @@ function sceneFor(
   })
 }
 
+interface PreparationProblem {
+  path: string
+  text: string
+}
 /** What stands against it, in words; null: nothing. */
-export function preparationProblem(
+export const preparationProblem = (
   choices: KitChoices,
   preparation: Preparation,
-): { path: string; text: string } | null {
-  const missing = (
-    [
-      ['personId', 'Who'],
-      ['setupId', 'Set-up'],
-      ['fuelBatchId', 'Fuel'],
-    ] as const
-  ).find(([path]) => preparation[path] === '')
-  if (missing)
-    return { path: missing[0], text: `${missing[1]}: read nothing, expected a choice from the list. Choose one.` }
+  units: UnitSystem,
+): PreparationProblem | null =>
+  notChosen(preparation) ?? unreadable(preparation, units) ?? mismatched(choices, preparation)
+
+const NEEDED = [
+  ['personId', 'Who'],
+  ['setupId', 'Set-up'],
+  ['fuelBatchId', 'Fuel'],
+] as const
+function notChosen(preparation: Preparation): PreparationProblem | null {
+  const missing = NEEDED.find(([path]) => preparation[path] === '')
+  if (missing === undefined) return null
+  const [path, name] = missing
+  return { path, text: `${name}: read nothing, expected a choice from the list. Choose one.` }
+}
+
+/** Why a reading cannot be read; null: it can, or was not taken. */
+export const readingProblem = (quantity: MeasuredQuantity, text: string, units: UnitSystem): string | null =>
+  quantityProblem(MEASURED_NAMES[quantity], text, MEASURED_QUANTITIES[quantity], units)
+
+function unreadable({ measured }: Preparation, units: UnitSystem): PreparationProblem | null {
+  for (const [quantity, typed] of Object.entries(measured) as [MeasuredQuantity, string][]) {
+    const text = readingProblem(quantity, typed, units)
+    if (text !== null) return { path: `measured.${quantity}`, text }
+  }
+  return null
+}
+
+function mismatched(choices: KitChoices, preparation: Preparation): PreparationProblem | null {
   const why = burnerFuelMismatch(
     choices.setups.find((one) => one.id === preparation.setupId)?.burner ?? null,
     choices.fuels.find((one) => one.id === preparation.fuelBatchId)?.kind ?? '',

@@ -86,13 +86,26 @@ describe('a lane that is set up', () => {
   })
 
   it('says what is not chosen, one after the other; and that a burner does not burn a fuel, until it is said why', () => {
-    expect(preparationProblem(KIT, prepared({ personId: '', setupId: '' }))?.path).toBe('personId')
-    expect(preparationProblem(KIT, prepared({ setupId: '' }))?.path).toBe('setupId')
-    expect(preparationProblem(KIT, prepared({}))).toBeNull()
+    expect(preparationProblem(KIT, prepared({ personId: '', setupId: '' }), 'metric')?.path).toBe('personId')
+    expect(preparationProblem(KIT, prepared({ setupId: '' }), 'metric')?.path).toBe('setupId')
+    expect(preparationProblem(KIT, prepared({}), 'metric')).toBeNull()
     const mismatched = prepared({ fuelBatchId: 'gas' })
-    expect(preparationProblem(KIT, mismatched)).toMatchObject({ path: 'overrides.burnerAndFuel' })
-    expect(preparationProblem(KIT, { ...mismatched, overrides: { burnerAndFuel: ' ' } })).not.toBeNull()
-    expect(preparationProblem(KIT, { ...mismatched, overrides: { burnerAndFuel: 'to see it fail' } })).toBeNull()
+    expect(preparationProblem(KIT, mismatched, 'metric')).toMatchObject({ path: 'overrides.burnerAndFuel' })
+    expect(preparationProblem(KIT, { ...mismatched, overrides: { burnerAndFuel: ' ' } }, 'metric')).not.toBeNull()
+    expect(
+      preparationProblem(KIT, { ...mismatched, overrides: { burnerAndFuel: 'to see it fail' } }, 'metric'),
+    ).toBeNull()
+  })
+
+  it('is not armed with a reading that cannot be read: which, and how to write it, by the units chosen', () => {
+    const reading = (measured: object) =>
+      preparationProblem(KIT, prepared({ measured: { ...emptyMeasured(), ...measured } }), 'metric')
+    expect(reading({ water: 'two cups' })).toMatchObject({
+      path: 'measured.water',
+      text: expect.stringMatching(/^Water: .*"two cups".*Write it like/) as string,
+    })
+    expect(reading({ air: '900 °C' })?.path).toBe('measured.air')
+    expect(reading({ water: '2 cups', air: '52 F', wind: 'calm' })).toBeNull()
   })
 
   it('looks meanwhile as it was chosen: names, lid, readings in SI, and water that boils where it stands', () => {

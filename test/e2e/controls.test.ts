@@ -162,3 +162,18 @@ test('every filter of the runs filters, and the keys go back to as shipped', asy
   await page.getByRole('dialog').getByRole('button', { name: 'As shipped' }).click()
   await expect(page.getByRole('dialog').getByLabel('Metric or trail units')).toHaveValue('U')
 })
+
+test('a lane is not armed with a reading that cannot be read: it is said where, and what was typed stays', async ({
+  page,
+}) => {
+  await open(page, '/bench/prepare?rehearse')
+  await choose(page.getByLabel('Set-up', { exact: true }), 'Ignimbrite, plain pot')
+  await choose(page.getByLabel('Fuel', { exact: true }), 'Isobutane')
+  await choose(page.getByLabel('Who', { exact: true }), 'Odra Vell')
+  const water = page.getByLabel('Water', { exact: true })
+  await water.fill('two cups')
+  await page.getByRole('button', { name: /^Arm lane/ }).click()
+  await expect(page.getByText(/^Water: .*"two cups".*Write it like/)).toBeVisible()
+  await expect(page).toHaveURL(/\/bench\/prepare/)
+  await expect(water).toHaveValue('two cups')
+})

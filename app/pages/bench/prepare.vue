@@ -4,9 +4,10 @@ import { SETTINGS } from '#core/formats/document'
 /** A lane set up for the next run. */
 useHead({ title: 'Prepare a lane · Vulcanum' })
 const { choices, preparation, unreadable, method, rehearse, arm } = usePreparation()
+const { units } = usePreferences()
 const tried = ref(false)
 const problem = computed(() =>
-  choices.value && preparation.value ? preparationProblem(choices.value, preparation.value) : null,
+  choices.value && preparation.value ? preparationProblem(choices.value, preparation.value, units.value) : null,
 )
 const problemAt = (path: string) => (tried.value && problem.value?.path === path ? problem.value.text : undefined)
 const containers = computed(() =>
@@ -100,7 +101,7 @@ async function setUp() {
         <PrepareRehearsal v-model="preparation" @rehearse="rehearse" />
       </div>
       <div class="grid content-start gap-2">
-        <PrepareReadings v-model="preparation" :method="method?.body ?? null" />
+        <PrepareReadings v-model="preparation" :method="method?.body ?? null" :tried="tried" />
         <div v-if="tried && problem?.path === 'overrides.burnerAndFuel'">
           <p role="alert" class="bg-caution p-2 text-on-caution">
             {{ problem.text }}
