@@ -105,8 +105,8 @@ async function anew(size, report, setup) {
     )
   const before = await lines()
   const began = performance.now()
-  await size.sql
-    .query(`insert into series (key, stale_since) select series_key, clock_timestamp() from run where series_key is not null group by series_key
+  await size.sql.query(`insert into series (key, stale_since)
+      select series_key, clock_timestamp() from run where series_key is not null group by series_key
       on conflict (key) do update set stale_since = excluded.stale_since`)
   const { n } = await size.one('select count(*)::int as n from run_summary')
   const markedS = (performance.now() - began) / 1000

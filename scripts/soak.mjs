@@ -181,7 +181,8 @@ async function activity(databaseUrl) {
   const client = new pg.Client({ connectionString: databaseUrl, connectionTimeoutMillis: 4000 })
   await client.connect()
   const { rows } = await client.query(
-    "select state, wait_event, left(query, 60) as query, round(extract(epoch from clock_timestamp() - state_change)) as s from pg_stat_activity where datname = current_database() and state <> 'idle'",
+    `select state, wait_event, left(query, 60) as query, round(extract(epoch from clock_timestamp() - state_change)) as s
+       from pg_stat_activity where datname = current_database() and state <> 'idle'`,
   )
   await client.end()
   return JSON.stringify(rows)

@@ -33,9 +33,8 @@ server.on('upgrade', (request, socket, head) => {
   socket.on('error', () => socket.destroy())
   const refused = mayUpgrade(request)
   if (refused === null) return void handleUpgrade(request, socket, head)
-  socket.end(
-    `HTTP/1.1 ${refused.status} Refused\r\nconnection: close\r\ncontent-type: application/json\r\n\r\n${JSON.stringify({ problems: [{ path: '', text: refused.text }] })}`,
-  )
+  const answer = [`HTTP/1.1 ${refused.status} Refused`, 'connection: close', 'content-type: application/json', '', '']
+  socket.end(answer.join('\r\n') + JSON.stringify({ problems: [{ path: '', text: refused.text }] }))
 })
 
 export default {}

@@ -38,7 +38,9 @@ const prediction = new Map<string, { nowMs: number; from: string; value: Predict
 /** What it rests on, as one word: a knock changes the lane and predicts nothing. */
 const predictedFrom = once((lane: Lane) => {
   const said = lane.state.marks.filter((mark) => mark.kind !== 'disturbance')
-  return `${said.length} ${said.at(-1)?.id} ${said.reduce((sum, mark) => sum + mark.atMs, 0)} ${lane.readings.map((one) => one.id).join()} ${lane.boilingC}`
+  const times = said.reduce((sum, mark) => sum + mark.atMs, 0)
+  const readings = lane.readings.map((one) => one.id)
+  return [said.length, said.at(-1)?.id, times, readings, lane.boilingC].join(' ')
 })
 
 /** What the tool has to say of a lane now. `settled`: offers that were answered. */
@@ -90,7 +92,17 @@ export function laneMarks(lane: Lane): { id: string; time: string; words: string
   return state.marks.map((mark) => ({
     id: mark.id,
     time: formatClock(laneSeconds(lane, mark.atMs - zero)),
-    words: `${EVENT_NAMES[mark.kind]}${mark.payload.waterC === undefined ? '' : ` ${formatNumber(mark.payload.waterC, 1)} °C`}${mark.payload.massG === undefined ? '' : ` ${formatNumber(mark.payload.massG, 1)} g`}${mark.payload.reason ? ` (${mark.payload.reason})` : ''}`,
+    words: wordsOfMark(mark),
     asides: beside(mark).map(asideWords),
   }))
+}
+
+function wordsOfMark({ kind, payload: { waterC, massG, reason } }: BenchMark): string {
+  const parts = [
+    EVENT_NAMES[kind],
+    waterC === undefined ? '' : `${formatNumber(waterC, 1)} °C`,
+    massG === undefined ? '' : `${formatNumber(massG, 1)} g`,
+    reason ? `(${reason})` : '',
+  ]
+  return parts.filter(Boolean).join(' ')
 }

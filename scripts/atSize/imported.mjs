@@ -24,9 +24,12 @@ export async function imported(size, report) {
   await size.ask(`/api/imports/${id}/store`, 'POST', JSON.stringify(store))
   const { now, steps } = await storedAt(size, id)
   report.seconds(`a table of ${IMPORTED} rows, sent, read and stored`, secondsSince(), LIMIT_S)
-  say(
-    `     seen by its preview after ${previewedS.toFixed(1)} s; progress told ${steps} times; ${bad} rows could not be stored${now.trouble ? `; ${now.trouble}` : ''}`,
-  )
+  const seen = [
+    `seen by its preview after ${previewedS.toFixed(1)} s`,
+    `progress told ${steps} times`,
+    `${bad} rows could not be stored`,
+  ]
+  say(`     ${[...seen, now.trouble].filter(Boolean).join('; ')}`)
   report.hold('progress was told while it was stored', steps >= 3)
   await allRuns(size, report, id, { now, bad })
   await size.figuresStand()
@@ -88,7 +91,8 @@ const listed = async (size, id) => (await size.get(`/api/runs?import=${id}`)).co
 
 async function allRuns(size, report, id, { now, bad }) {
   const after = await size.one(
-    "select count(*)::int as n, sum(value)::float8 as water from run r join measurement m on m.run_id = r.id and m.quantity = 'water' where r.import_id = $1",
+    `select count(*)::int as n, sum(value)::float8 as water
+       from run r join measurement m on m.run_id = r.id and m.quantity = 'water' where r.import_id = $1`,
     [id],
   )
   const isWhole = after.n === IMPORTED && bad === 0 && Math.abs(after.water - 0.473 * IMPORTED) < 1e-6 * IMPORTED

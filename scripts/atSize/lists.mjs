@@ -3,8 +3,11 @@ const CALLS = 50
 const LIMITS = { listMs: 150, overSql: 1.6, besideSqlMs: 25 }
 
 /** How many pass, by SQL on the facts themselves. */
-const COUNTED =
-  "select count(*)::int as n from run r join setup_version v on v.id = r.setup_version_id join setup s on s.id = v.setup_id left join place_version pv on pv.id = r.place_version_id left join place p on p.id = pv.place_id join person who on who.id = r.person_id where r.origin = 'measured' and r.state = 'finished'"
+const COUNTED = `select count(*)::int as n
+     from run r join setup_version v on v.id = r.setup_version_id join setup s on s.id = v.setup_id
+     left join place_version pv on pv.id = r.place_version_id left join place p on p.id = pv.place_id
+     join person who on who.id = r.person_id
+    where r.origin = 'measured' and r.state = 'finished'`
 /** @param ids of a set-up, two places and a person */
 const queries = ({ setup, hut, saddle, person }, setupName) => [
   ['', ''],

@@ -12,7 +12,9 @@ export async function samplesJudged({ databaseUrl, folder, sentFile, lanes }) {
   const client = new pg.Client({ connectionString: databaseUrl })
   await client.connect()
   const { rows } = await client.query(
-    "select r.lane, t.channel, extract(epoch from r.started_at) * 1000 as zero_ms, c.t_ms, c.v from run r join trace t on t.run_id = r.id join trace_chunk c on c.trace_id = t.id where r.state in ('draft', 'live') order by c.seq",
+    `select r.lane, t.channel, extract(epoch from r.started_at) * 1000 as zero_ms, c.t_ms, c.v
+       from run r join trace t on t.run_id = r.id join trace_chunk c on c.trace_id = t.id
+      where r.state in ('draft', 'live') order by c.seq`,
   )
   await client.end()
   const storedOf = (lane, channel, factor) =>

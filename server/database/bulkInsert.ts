@@ -36,8 +36,9 @@ export function* inserting<T extends PgTable>(table: T, rows: readonly T['$infer
  * it.
  */
 function listText(values: readonly unknown[]): string {
-  return `{${values.map((value) => (value === null || value === undefined ? 'NULL' : `"${wordOf(value).replace(/["\\]/g, '\\$&')}"`)).join(',')}}`
+  return `{${values.map((value) => (value === null || value === undefined ? 'NULL' : quoted(wordOf(value)))).join(',')}}`
 }
+const quoted = (word: string): string => `"${word.replace(/["\\]/g, '\\$&')}"`
 function wordOf(value: unknown): string {
   if (value instanceof Date) return value.toISOString()
   return typeof value === 'object' ? JSON.stringify(value) : String(value)

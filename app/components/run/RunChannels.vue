@@ -14,12 +14,9 @@ const lines = computed(() =>
     const values = drawn.map(([, value]) => fromSI(value, unit))
     const [low, high] = [Math.min(...values), Math.max(...values)]
     const [from, to] = [drawn[0]![0], drawn.at(-1)![0]]
-    const points = drawn
-      .map(
-        ([s], i) =>
-          `${(((s - from) / Math.max(to - from, 1e-9)) * WIDTH).toFixed(1)},${(HEIGHT - 2 - ((values[i]! - low) / Math.max(high - low, 1e-9)) * (HEIGHT - 4)).toFixed(1)}`,
-      )
-      .join(' ')
+    const xOf = (s: number) => ((s - from) / Math.max(to - from, 1e-9)) * WIDTH
+    const yOf = (value: number) => HEIGHT - 2 - ((value - low) / Math.max(high - low, 1e-9)) * (HEIGHT - 4)
+    const points = drawn.map(([s], i) => `${xOf(s).toFixed(1)},${yOf(values[i]!).toFixed(1)}`).join(' ')
     const decimals = 1
     return {
       channel,

@@ -29,6 +29,9 @@ export async function chunksAfter(
   known: readonly { id: string; seq: number }[],
 ): Promise<Map<string, Chunk[]>> {
   const { rows } = await db.execute<{ id: string; seq: number; tMs: number[]; v: number[] }>(sql`
-    select c.trace_id as id, c.seq, to_json(c.t_ms) as "tMs", to_json(c.v) as v from json_to_recordset(${JSON.stringify(known)}::json) as known (id uuid, seq int) join trace_chunk c on c.trace_id = known.id and c.seq > known.seq order by c.trace_id, c.seq`)
+    select c.trace_id as id, c.seq, to_json(c.t_ms) as "tMs", to_json(c.v) as v
+    from json_to_recordset(${JSON.stringify(known)}::json) as known (id uuid, seq int)
+      join trace_chunk c on c.trace_id = known.id and c.seq > known.seq
+    order by c.trace_id, c.seq`)
   return byKey(rows, (one) => one.id)
 }

@@ -49,7 +49,8 @@ export async function insertChunks(
     firstSeq,
   )) {
     await db.execute(
-      sql`insert into trace_chunk (id, trace_id, seq, first_ms, last_ms, t_ms, v, hash) values (${id}, ${traceId}, ${seq}, ${tMs[0]}, ${tMs.at(-1)}, ${intArray(tMs)}, ${floatArray(v)}, ${hash})`,
+      sql`insert into trace_chunk (id, trace_id, seq, first_ms, last_ms, t_ms, v, hash)
+        values (${id}, ${traceId}, ${seq}, ${tMs[0]}, ${tMs.at(-1)}, ${intArray(tMs)}, ${floatArray(v)}, ${hash})`,
     )
   }
 }

@@ -24,7 +24,8 @@ interface Findable {
   kind: string | AnyColumn
   page: string
 }
-const BATCH_NAME = sql<string>`(select ${fuel.name} from ${fuel} where ${fuel.id} = ${fuelBatch.fuelId}) || case when ${fuelBatch.name} = '' then '' else ', ' || ${fuelBatch.name} end`
+const BATCH_NAME = sql<string>`(select ${fuel.name} from ${fuel} where ${fuel.id} = ${fuelBatch.fuelId})
+  || case when ${fuelBatch.name} = '' then '' else ', ' || ${fuelBatch.name} end`
 const KIT: readonly Findable[] = [
   { table: setup, id: setup.id, name: setup.name, kind: 'set-up', page: '/kit/setups' },
   { table: thing, id: thing.id, name: thing.name, kind: thing.kind, page: '/kit/things' },

@@ -9,7 +9,8 @@ export async function insertChunk(
   { importId, sheet, seq, json }: { importId: string; sheet: number; seq: number; json: Uint8Array },
 ): Promise<void> {
   await tx.execute(
-    sql`insert into ${importChunk} (import_id, sheet, seq, rows) values (${importId}, ${sheet}, ${seq}, ${Buffer.from(json).toString('utf8')}::jsonb)`,
+    sql`insert into ${importChunk} (import_id, sheet, seq, rows)
+      values (${importId}, ${sheet}, ${seq}, ${Buffer.from(json).toString('utf8')}::jsonb)`,
   )
 }
 

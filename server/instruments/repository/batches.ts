@@ -17,7 +17,9 @@ export async function knownBatches(
   const feedIds = asked.map((one) => one.feedId)
   const batchIds = asked.map((one) => one.batchId)
   const { rows } = await db.execute<{ i: number; bodyHash: string; ack: IngestAck }>(sql`
-    select asked.i::int, b.body_hash as "bodyHash", b.ack from unnest(${sql.param(feedIds)}::uuid[], ${sql.param(batchIds)}::text[]) with ordinality as asked (feed_id, batch_id, i)
+    select asked.i::int, b.body_hash as "bodyHash", b.ack
+    from unnest(${sql.param(feedIds)}::uuid[], ${sql.param(batchIds)}::text[])
+        with ordinality as asked (feed_id, batch_id, i)
       join ingest_batch b on b.feed_id = asked.feed_id and b.batch_id = asked.batch_id`)
   return new Map(rows.map(({ i, ...known }) => [i - 1, known]))
 }

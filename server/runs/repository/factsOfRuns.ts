@@ -3,10 +3,10 @@
  * facts come as one list each, which is a third of the time of a row for each fact.
  */
 import { sql } from 'drizzle-orm'
-import type { PgTable } from 'drizzle-orm/pg-core'
 import type { EventKind } from '../../../core/run/events'
 import type { MeasuredQuantity } from '../../../shared/measuredQuantity'
 import type { Connection } from '../../database/connection'
+import { isCurrent } from '../../database/repositories/current'
 import { decision, event, measurement, type EventPayload } from '../../database/schema'
 
 interface MeasurementFact {
@@ -30,12 +30,8 @@ export interface RunFacts {
   decided: Map<string, string>
 }
 
-/** Corrections are few, and are found by an index of their own. */
-const isCurrent = (id: string, table: PgTable, ids: readonly string[]) =>
-  sql`${sql.raw(id)} not in (select later.supersedes_id from ${table} later where later.run_id = ${idsOf(ids)} and later.supersedes_id is not null)`
-
 type Listed<T extends unknown[]> = { id: string; list: T[] }
-const idsOf = (ids: readonly string[]) => sql`any(${sql.param([...ids])}::uuid[])`
+const among = (ids: readonly string[]) => sql`= any(${sql.param([...ids])}::uuid[])`
 
 /** @returns what gives each run's facts */
 export async function factsOfRuns(
@@ -56,8 +52,10 @@ export async function factsOfRuns(
 type MeasurementList = [MeasuredQuantity, number, string, string, number | null, string | null]
 async function measurementsOf(db: Connection, ids: readonly string[]): Promise<Map<string, MeasurementFact[]>> {
   const { rows } = await db.execute<Listed<MeasurementList>>(sql`
-    select m.run_id as id, json_agg(json_build_array(m.quantity, m.value, m.typed, m.typed_unit, m.correction, m.instrument_version_id) order by m.recorded_at) as list
-    from ${measurement} m where m.run_id = ${idsOf(ids)} and ${isCurrent('m.id', measurement, ids)} group by m.run_id`)
+    select m.run_id as id, json_agg(json_build_array(
+      m.quantity, m.value, m.typed, m.typed_unit, m.correction, m.instrument_version_id) order by m.recorded_at) as list
+    from ${measurement} m
+    where m.run_id ${among(ids)} and ${isCurrent(sql`m.id`, measurement, among(ids))} group by m.run_id`)
   return new Map(
     rows.map(({ id, list }) => [
       id,
@@ -77,7 +75,8 @@ type EventList = [string, EventKind, number, EventPayload]
 async function eventsOf(db: Connection, ids: readonly string[]): Promise<Map<string, EventFact[]>> {
   const { rows } = await db.execute<Listed<EventList>>(sql`
     select e.run_id as id, json_agg(json_build_array(e.id, e.kind, e.at_ms, e.payload) order by e.at_ms, e.seq) as list
-    from ${event} e where e.run_id = ${idsOf(ids)} and not e.voided and ${isCurrent('e.id', event, ids)} group by e.run_id`)
+    from ${event} e
+    where e.run_id ${among(ids)} and not e.voided and ${isCurrent(sql`e.id`, event, among(ids))} group by e.run_id`)
   return new Map(
     rows.map((row) => [row.id, row.list.map(([id, kind, atMs, payload]) => ({ id, kind, atMs, payload }))]),
   )
@@ -86,6 +85,6 @@ async function eventsOf(db: Connection, ids: readonly string[]): Promise<Map<str
 async function decisionsOf(db: Connection, ids: readonly string[]): Promise<Map<string, Map<string, string>>> {
   const { rows } = await db.execute<Listed<[string, string]>>(sql`
     select d.run_id as id, json_agg(json_build_array(d.question, d.answer) order by d.recorded_at) as list
-    from ${decision} d where d.run_id = ${idsOf(ids)} group by d.run_id`)
+    from ${decision} d where d.run_id ${among(ids)} group by d.run_id`)
   return new Map(rows.map(({ id, list }) => [id, new Map(list)]))
 }

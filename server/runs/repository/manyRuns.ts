@@ -74,7 +74,8 @@ export async function showTags(tx: Connection, ids: readonly string[]): Promise<
   await tx
     .update(runSummary)
     .set({
-      tags: sql`coalesce((select array_agg(${runTag.name} order by ${runTag.name}) from ${runTag} where ${runTag.runId} = ${runSummary.runId} and ${runTag.removedAt} is null), '{}')`,
+      tags: sql`coalesce((select array_agg(${runTag.name} order by ${runTag.name}) from ${runTag}
+        where ${runTag.runId} = ${runSummary.runId} and ${runTag.removedAt} is null), '{}')`,
     })
     .where(anyOf(runSummary.runId, ids))
 }

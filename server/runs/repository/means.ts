@@ -26,7 +26,8 @@ export async function figuresBefore(
   day: string,
 ): Promise<{ key: string; figures: number[] }[]> {
   const { rows } = await db.execute<{ key: string; figures: number[] }>(
-    sql`select s.key, to_json(array_agg(one.figure)) as figures from setup_summary s, unnest(s.run_ids, s.figures_g_per_l) as one (id, figure)
+    sql`select s.key, to_json(array_agg(one.figure)) as figures
+      from setup_summary s, unnest(s.run_ids, s.figures_g_per_l) as one (id, figure)
       join run_summary w on w.run_id = one.id where s.key = any(${sql.param([...keys])}::text[]) and w.day < ${day} group by s.key`,
   )
   return rows

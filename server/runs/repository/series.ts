@@ -110,6 +110,8 @@ const LOCK_SPACE = 7_202_606
  */
 export async function lockSeries(tx: Connection, keys: readonly string[]): Promise<void> {
   await tx.execute(
-    sql`select pg_advisory_xact_lock(${LOCK_SPACE}::int, lock) from (select distinct abs(hashtext(key) % ${SERIES_LOCKS}::int) as lock from unnest(${sql.param([...keys])}::text[]) as key order by 1) as locks`,
+    sql`select pg_advisory_xact_lock(${LOCK_SPACE}::int, lock) from (
+      select distinct abs(hashtext(key) % ${SERIES_LOCKS}::int) as lock
+      from unnest(${sql.param([...keys])}::text[]) as key order by 1) as locks`,
   )
 }

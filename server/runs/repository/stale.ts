@@ -13,7 +13,8 @@ export async function markStale(tx: Connection, keys: readonly string[]): Promis
   if (keys.length === 0) return
   // In one order, as all who write many rows: two that cross would wait for each other.
   await tx.execute(sql`
-    insert into ${series} (key, stale_since) select key, clock_timestamp() from unnest(${sql.param([...keys])}::text[]) as key group by key order by key
+    insert into ${series} (key, stale_since)
+      select key, clock_timestamp() from unnest(${sql.param([...keys])}::text[]) as key group by key order by key
     on conflict (key) do update set stale_since = excluded.stale_since`)
   await notifyFigures(tx)
 }

@@ -3,11 +3,11 @@
  * whole each takes seven times as long.
  */
 import { sql } from 'drizzle-orm'
-import type { PgTable } from 'drizzle-orm/pg-core'
 import type { EventKind } from '../../../core/run/events'
 import type { MeasuredQuantity } from '../../../shared/measuredQuantity'
 import type { TableFigures, TableRecord } from '../../../shared/runTable'
 import type { Connection } from '../../database/connection'
+import { isCurrent } from '../../database/repositories/current'
 import {
   container,
   decision,
@@ -47,7 +47,8 @@ type FiguresRow = { [K in keyof TableFigures]: TableFigures[K] | null }
 export async function tableRuns(db: Connection, ids: readonly string[]): Promise<TableRun[]> {
   if (ids.length === 0) return []
   const { rows } = await db.execute<Row & FiguresRow & Record<string, unknown>>(sql`
-    select r.id, (extract(epoch from r.started_at) * 1000)::float8 as "startedMs", r.zone, r.origin, r.kind, m.name as method, s.name as setup, p.name as place,
+    select r.id, (extract(epoch from r.started_at) * 1000)::float8 as "startedMs", r.zone, r.origin, r.kind,
+      m.name as method, s.name as setup, p.name as place,
       f.name as fuel, b.name as batch, c.name as container, who.name as person, r.setting, r.state, r.break_in as "breakIn", r.notes,
       coalesce(${newestAnswer()} = 'shareOfBurnTime', false) as "takeBurnShare",
       (${currentReadings()}) as readings, marked.marks, marked.stopped_reason as "stoppedReason", w.tags,
@@ -70,16 +71,13 @@ export async function tableRuns(db: Connection, ids: readonly string[]): Promise
 
 const newestAnswer = () =>
   sql`(select d.answer from ${decision} d where d.run_id = r.id and d.question = 'fuelToBoil' order by d.recorded_at desc limit 1)`
-/** A run has few corrections, found by an index of their own. */
-const isCurrent = (id: string, table: PgTable) =>
-  sql`${sql.raw(id)} <> all (array(select later.supersedes_id from ${table} later where later.run_id = r.id and later.supersedes_id is not null))`
 const currentReadings = () =>
   sql`select string_agg(m.quantity || ' ' || m.value || ' ' || m.typed_unit, e'\n') from ${measurement} m
-    where m.run_id = r.id and ${isCurrent('m.id', measurement)}`
+    where m.run_id = r.id and ${isCurrent(sql`m.id`, measurement, sql`= r.id`)}`
 const currentMarks = () =>
   sql`select string_agg(e.kind || ' ' || e.at_ms, e'\n' order by e.at_ms, e.seq) as marks,
       (array_agg(e.payload->>'reason' order by e.at_ms, e.seq) filter (where e.kind = 'stopped'))[1] as stopped_reason
-    from ${event} e where e.run_id = r.id and not e.voided and ${isCurrent('e.id', event)}`
+    from ${event} e where e.run_id = r.id and not e.voided and ${isCurrent(sql`e.id`, event, sql`= r.id`)}`
 
 function tableRunOf(row: Row & FiguresRow): TableRun {
   return {
