@@ -1,18 +1,25 @@
 /** What a soak showed, against its limits. */
+import { lengthMs, outside } from './stretches.mjs'
+
 const LIMITS = { paintP95Ms: 50, longestTaskMs: 100, grownMB: 20, offMs: 400, frameMs: 34, framesShare: 0.95 }
 
 /**
+ * @param paints as `tasks` and `frames`: how long each took, and when it was over `{ ms, atMs }`. What lies in a stretch
+ * that the host gave to others is told of, and not judged: it says nothing of the product
  * @param patience milliseconds may be so many times the limits; presses and samples are judged alike
  * @returns the figures, and in `broken` what was not held
  */
 export function judge({ lanes, pressed, paints, faults, minutes, patience, memory, tasks, frames, samples, machine }) {
-  const { worstOffMs, lost } = pressesJudged(lanes, pressed)
+  const { taken, ...stalls } = machine
+  const { worstOffMs, lost } = pressesJudged(lanes, pressed, taken)
+  const times = (measured) => outside(measured, taken).map(({ ms }) => ms)
+  const [timed, long, drawn] = [times(paints), times(tasks), times(frames)]
   const figures = {
-    paintP95Ms: p95(paints),
-    longestTaskMs: Math.max(0, ...tasks),
+    paintP95Ms: p95(timed),
+    longestTaskMs: Math.max(0, ...long),
     grownMB: Number((memory.at(-1) - memory[0]).toFixed(1)),
     worstOffMs,
-    framesInTime: shareWithin(frames, LIMITS.frameMs * patience),
+    framesInTime: shareWithin(drawn, LIMITS.frameMs * patience),
   }
   const broken = [
     ...lost,
@@ -25,18 +32,18 @@ export function judge({ lanes, pressed, paints, faults, minutes, patience, memor
     pressed: pressed.length,
     ...faults,
     ...figures,
-    paintP95BySixth: bySixth(paints),
-    timed: paints.length,
-    machine,
-    tasksOver50Ms: tasks.length,
-    frames: frames.length,
+    paintP95BySixth: bySixth(timed),
+    timed: timed.length,
+    machine: { ...stalls, takenS: Math.round(lengthMs(taken) / 1000), leftOut: paints.length - timed.length },
+    tasksOver50Ms: long.length,
+    frames: drawn.length,
     samples,
     broken,
   }
 }
 
 const shareWithin = (times, limitMs) =>
-  Number((times.filter((ms) => ms <= limitMs).length / Math.max(1, times.length)).toFixed(4))
+  times.length === 0 ? 1 : Number((times.filter((ms) => ms <= limitMs).length / times.length).toFixed(4))
 
 /** In sixths of the whole: what grows with the marks shows here. */
 const bySixth = (paints) =>
@@ -66,7 +73,7 @@ function samplesJudged(samples) {
 }
 
 /** Each press once and in its order. @returns what was lost, and how far a mark is from its press at the most [ms] */
-function pressesJudged(lanes, pressed) {
+function pressesJudged(lanes, pressed, taken) {
   let worstOffMs = 0
   const lost = []
   for (const lane of lanes) {
@@ -74,10 +81,19 @@ function pressesJudged(lanes, pressed) {
     const wanted = pressed.filter((one) => one.lane === lane.lane)
     if (wordsOf(stored) !== wordsOf(wanted))
       lost.push(`lane ${lane.lane}: ${wanted.length} pressed, ${stored.length} stored, or not in their order`)
-    else worstOffMs = Math.max(worstOffMs, ...stored.map((one, i) => Math.abs(one.atMs - wanted[i].at)))
+    else worstOffMs = Math.max(worstOffMs, ...offMs(stored, wanted, taken))
   }
   return { worstOffMs, lost }
 }
+/** How far each mark lies from its press [ms]. */
+const offMs = (stored, wanted, taken) =>
+  outside(
+    stored.map((one, i) => ({
+      ms: Math.abs(one.atMs - wanted[i].at),
+      atMs: Math.max(one.atMs, wanted[i].at),
+    })),
+    taken,
+  ).map(({ ms }) => ms)
 const wordsOf = (presses) =>
   presses.map((one) => (one.kind === 'reading' ? (one.payload?.typed ?? one.typed) : 'k')).join(' ')
 

@@ -9,7 +9,7 @@ const OF_ONE_LANE_MS = 1300
 const READINGS_SHARE = 0.3
 
 export class PressingPage {
-  /** What was pressed, and how long each took to be painted [ms]. */
+  /** What was pressed, and how long each took to be painted, `{ ms, atMs }`. */
   pressed = []
   paints = []
   #url
@@ -38,7 +38,9 @@ export class PressingPage {
           if (event.key !== 'k') return
           const watch = new MutationObserver(() => {
             watch.disconnect()
-            requestAnimationFrame(() => setTimeout(() => globalThis.paints.push(performance.now() - event.timeStamp)))
+            requestAnimationFrame(() =>
+              setTimeout(() => globalThis.paints.push({ ms: performance.now() - event.timeStamp, atMs: Date.now() })),
+            )
           })
           watch.observe(document.querySelector('[data-said]'), { childList: true, characterData: true, subtree: true })
         },
@@ -119,13 +121,18 @@ export class WatchingPage {
       globalThis.frames = []
       let before = performance.now()
       const frame = (now) => {
-        globalThis.frames.push(Math.round(now - before))
+        globalThis.frames.push({ ms: Math.round(now - before), atMs: Date.now() })
         before = now
         requestAnimationFrame(frame)
       }
       requestAnimationFrame(frame)
       new PerformanceObserver((list) =>
-        globalThis.tasks.push(...list.getEntries().map((entry) => Math.round(entry.duration))),
+        globalThis.tasks.push(
+          ...list.getEntries().map(({ startTime, duration }) => ({
+            ms: Math.round(duration),
+            atMs: Date.now() - performance.now() + startTime + duration,
+          })),
+        ),
       ).observe({ type: 'longtask' })
     })
   }

@@ -25,18 +25,20 @@ const marksOf = (lane: string, presses: readonly Press[]) => ({
   },
 })
 const lanesOf = (presses: readonly Press[]) => ['A', 'B'].map((lane) => marksOf(lane, presses))
+/** One after the other, each over at its own second. */
+const timed = (...times: number[]) => times.map((ms, i) => ({ ms, atMs: 10_000 + 1000 * i }))
 const IN_ORDER = {
   lanes: lanesOf(PRESSED),
   pressed: PRESSED,
-  paints: [20, 22, 25],
+  paints: timed(20, 22, 25),
   faults: { serverKilled: 1 },
   minutes: 1,
   patience: 1,
   memory: [10, 12],
-  tasks: [60],
-  frames: Array.from({ length: 100 }, () => 17),
+  tasks: timed(60),
+  frames: timed(...Array.from({ length: 100 }, () => 17)),
   samples: { sent: 10, stored: 10, wrong: 0, stationAcknowledged: 3, stationWrong: 0 },
-  machine: null,
+  machine: { lateMs: 0, diskMs: 0, taken: [] as [number, number][] },
 }
 const broken = (changes: object): string[] => judge({ ...IN_ORDER, ...changes }).broken
 
@@ -73,17 +75,35 @@ describe('the judge of a soak', () => {
   })
 
   it.each([
-    ['paint', { paints: [20, 80, 90] }, /mark to paint 90 ms/],
-    ['task', { tasks: [140] }, /a task of 140 ms/],
+    ['paint', { paints: timed(20, 80, 90) }, /mark to paint 90 ms/],
+    ['task', { tasks: timed(140) }, /a task of 140 ms/],
     ['memory', { memory: [10, 40] }, /memory grew by 30 MB/],
     [
       'frames',
-      { frames: [...Array.from({ length: 90 }, () => 17), ...Array.from({ length: 10 }, () => 60)] },
+      { frames: timed(...Array.from({ length: 90 }, () => 17), ...Array.from({ length: 10 }, () => 60)) },
       /90.0 %/,
     ],
   ])('names what was slow or grew: %s; in time it bears patience, in memory not', (what, changes, words) => {
     expect(broken(changes)[0]).toMatch(words)
     expect(broken({ ...changes, patience: 6 })).toHaveLength(what === 'memory' ? 1 : 0)
+  })
+
+  it('leaves out what fell into a stretch that the host gave to others, and nothing beside it', () => {
+    const slow = { paints: timed(20, 900, 25), tasks: timed(60, 900), lanes: lanesOf(PRESSED) }
+    const taken = (from: number, to: number) => ({ ...IN_ORDER.machine, taken: [[from, to]] })
+    expect(broken({ ...slow, machine: taken(10_500, 10_900) })).toEqual([])
+    expect(broken({ ...slow, machine: taken(11_001, 12_000) })).toEqual([
+      'mark to paint 900 ms (p95)',
+      'a task of 900 ms',
+    ])
+    const late = PRESSED.map((one) => (one.lane === 'B' ? { ...one, at: one.at + 900 } : one))
+    expect(broken({ lanes: lanesOf(late), machine: taken(3500, 3600) })).toEqual([])
+    // What was lost is lost, whatever the host did.
+    expect(broken({ lanes: lanesOf(PRESSED.slice(1)), machine: taken(0, 99_000) })).toHaveLength(1)
+    expect(judge({ ...IN_ORDER, ...slow, machine: taken(10_500, 12_500) }).machine).toMatchObject({
+      takenS: 2,
+      leftOut: 2,
+    })
   })
 
   it('does not take a soak in which nothing was timed for one that held', () => {
