@@ -3,6 +3,8 @@
  * demonstration; none may bring it to a fault, hold it up, or fill its memory.
  */
 import { register } from 'tsx/esm/api'
+import { join } from 'node:path'
+import { watchMachine } from './lib/machine.mjs'
 import { ownBench } from './lib/ownBench.mjs'
 import { runMain, say, Stop } from './lib/say.mjs'
 
@@ -21,7 +23,9 @@ async function main() {
   try {
     register()
     const { fuzz } = await import('./fuzz/fuzz.ts')
-    const { faults, ...summary } = await fuzz({ url: bench.server.url, pid: bench.server.pid, seed, count })
+    const machine = watchMachine(join(bench.folder, 'page'))
+    const taken = async () => (await machine()).taken
+    const { faults, ...summary } = await fuzz({ url: bench.server.url, pid: bench.server.pid, seed, count, taken })
     say(JSON.stringify(summary, null, 1))
     for (const [what, some] of grouped(faults))
       say(`${some.length} × ${what}\n  ${JSON.stringify(some[0].asked)}\n  ${some[0].said}`)

@@ -15,7 +15,7 @@ import { mark, stage } from './lib/stageBench.mjs'
 import { Faults } from './soak/faults.mjs'
 import { Instruments } from './soak/instruments.mjs'
 import { judge } from './soak/judge.mjs'
-import { watchMachine } from './soak/machine.mjs'
+import { watchMachine } from './lib/machine.mjs'
 import { PressingPage, WatchingPage } from './soak/pages.mjs'
 
 const HELP = `npm run soak                     30 minutes, the server killed 50 times

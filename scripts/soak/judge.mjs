@@ -1,5 +1,5 @@
 /** What a soak showed, against its limits. */
-import { lengthMs, outside } from './stretches.mjs'
+import { lengthMs, outside } from '../lib/stretches.mjs'
 
 const LIMITS = { paintP95Ms: 50, longestTaskMs: 100, grownMB: 20, offMs: 400, frameMs: 34, framesShare: 0.95 }
 
