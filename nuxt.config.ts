@@ -25,6 +25,9 @@ export default defineNuxtConfig({
   compatibilityDate: '2026-03-01',
   // Packages whose second half is named only by a condition of their package.json, which the tracer does not follow.
   nitro: {
+    logging: { compressedSizes: false },
+    // To devices of the network; between programs of one machine nobody asks for it.
+    compressPublicAssets: { gzip: true, brotli: false },
     experimental: { websocket: true },
     externals: {
       traceInclude: ['async-function', 'generator-function', 'async-generator-function'].map(
@@ -50,7 +53,12 @@ export default defineNuxtConfig({
     },
   },
   telemetry: false,
+  // The service worker has every file after the first visit: a page asks for its own alone, a link's once it is pointed at.
+  experimental: { defaults: { nuxtLink: { prefetchOn: { visibility: false, interaction: true } } } },
   hooks: {
+    'build:manifest': (manifest) => {
+      for (const file of Object.values(manifest)) file.prefetch = false
+    },
     // The interface answers in one shape; what it leaves, pages answer.
     'nitro:init': (nitro) => {
       nitro.options.errorHandler = [

@@ -4,7 +4,7 @@ export function useFrame() {
   const keys = useKeys()
   const margin = useMargin()
   useHead({ htmlAttrs: { 'data-light': light } })
-  useOfflinePage()
+  useOfflinePage(light)
   keys.on('units', switchUnits)
   keys.on('light', nextLight)
   keys.on('margin', margin.toggle, { givesWay: true })
