@@ -10,7 +10,7 @@ import { TESTS, type TestName } from '../core/method/method'
 import type { MarkPayload } from '../core/run/benchStep'
 import type { UnitSystem } from '../core/quantity/kinds'
 import { plainText } from './fields'
-import { idIn, idOrNull } from './idFields'
+import { sentId, idOrNull } from './idFields'
 import { MAX_ACTS, MAX_TEXT } from './limits'
 import { isMoment, YEARS } from './moments'
 import { MEASURED_NAMES, MEASURED_QUANTITIES, type MeasuredQuantity } from './measuredQuantity'
@@ -85,7 +85,7 @@ export interface BenchAck {
   problems?: FieldProblem[]
 }
 
-const id = (what: string) => idIn(what, 'an id')
+const id = (what: string) => sentId(what)
 const ms = (what: string) => number().required(`${what}: read nothing, expected milliseconds.`)
 const moment = (what: string) =>
   ms(what).test(

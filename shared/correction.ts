@@ -3,6 +3,7 @@ import { number, object, ValidationError } from 'yup'
 import { parseQuantity, type Quantity } from '../core/quantity/parseQuantity'
 import type { UnitSystem } from '../core/quantity/kinds'
 import { problemText } from '../core/result'
+import { chosenId } from './idFields'
 import { MAX_TEXT } from './limits'
 import { MEASURED_NAMES, MEASURED_QUANTITIES, type MeasuredQuantity } from './measuredQuantity'
 import { fieldProblems, type FieldProblem } from './readProblems'
@@ -39,9 +40,7 @@ const schema = object({
   id: string().required().matches(UUID, 'The correction has no id.'),
   revision: number().required().integer(),
   units: string().oneOf(['metric', 'trail']).required(),
-  personId: string()
-    .required('Who: read nothing, expected a choice from the list. Choose one.')
-    .matches(UUID, 'Who: choose one from the list.'),
+  personId: chosenId('Who'),
   what: string().required().oneOf(WHAT, 'What is corrected is not known. Choose it from the readings.'),
   eventId: string().nullable().matches(UUID, {
     message: 'Which time it is, is not known. Choose it from the readings.',

@@ -3,6 +3,7 @@ import { boolean, object, ValidationError } from 'yup'
 import type { QuantityKindName, UnitSystem } from '../core/quantity/kinds'
 import { parseNumber } from '../core/quantity/parseNumber'
 import { parseQuantity } from '../core/quantity/parseQuantity'
+import { mustBeChosen } from './idFields'
 import type { Limit } from './limits'
 import { isDay, YEARS } from './moments'
 import { fieldProblems, shown, type FieldProblem } from './readProblems'
@@ -74,7 +75,7 @@ function schemaOf(spec: FieldSpec): Box {
           ({ value }) => `${label}: read ${shown(value)}, expected a choice from the list.`,
           (text) => !text || spec.choices === null || spec.choices.some((one) => one.value === text),
         )
-      return required ? list.required(nothing(label, 'a choice from the list')) : list
+      return required ? list.required(mustBeChosen(label)) : list
     }
     case 'text': {
       const text = plainText(label, spec.max)

@@ -9,9 +9,15 @@ const expectsId =
   ({ value }: Read): string =>
     `${what}: read ${shown(value)}, expected an id. Choose one from the list.`
 
-/** @param expected what it is called where nothing was sent */
-export const idIn = (what: string, expected = 'a choice from the list. Choose one') =>
-  string().required(`${what}: read nothing, expected ${expected}.`).matches(UUID, expectsId(what))
+/** What an empty list says that must not be. */
+export const mustBeChosen = (what: string): string => `${what}: choose one from the list.`
+
+/** What is chosen from a list. */
+export const chosenId = (what: string) => string().required(mustBeChosen(what)).matches(UUID, expectsId(what))
+
+/** What is named by the program that sends it. */
+export const sentId = (what: string) =>
+  string().required(`${what}: read nothing, expected an id.`).matches(UUID, expectsId(what))
 
 export const idOrNull = (what: string) =>
   string()

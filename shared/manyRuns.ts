@@ -1,6 +1,7 @@
 /** What is done to many runs at once: void them, take that back, tag them. */
 import { array, object, ValidationError } from 'yup'
 import { plainText } from './fields'
+import { chosenId } from './idFields'
 import { MAX_PICKED_RUNS, MAX_TEXT } from './limits'
 import { fieldProblems, type FieldProblem } from './readProblems'
 import { UUID } from './uuid'
@@ -24,9 +25,7 @@ const schema = object({
     .required()
     .min(1, 'Runs: none is picked. Pick some.')
     .max(MAX_PICKED_RUNS, ({ max }) => `Runs: expected at most ${max} at once. Pick fewer.`),
-  personId: string()
-    .required('Who: read nothing, expected a choice from the list. Choose one.')
-    .matches(UUID, 'Who: choose one from the list.'),
+  personId: chosenId('Who'),
   reason: plainText('Reason', MAX_TEXT.reason).when('what', {
     is: (what: string) => what === 'void' || what === 'unvoid',
     then: (reason) =>

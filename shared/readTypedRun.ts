@@ -8,7 +8,7 @@ import { plainText } from './fields'
 import { MAX_EVENTS, MAX_TEXT } from './limits'
 import { MEASURED_NAMES, MEASURED_QUANTITIES } from './measuredQuantity'
 import { isMoment, YEARS } from './moments'
-import { idIn, idOrNull } from './idFields'
+import { chosenId, sentId, idOrNull } from './idFields'
 import { overridesSchema } from './overrides'
 import type { ReadRun } from './readRun'
 import { fieldProblems, shown, type FieldProblem } from './readProblems'
@@ -40,7 +40,7 @@ const lineSchema = object({
 })
 
 const typedRunSchema = object({
-  id: idIn('Run'),
+  id: sentId('Run'),
   units: string().oneOf(['metric', 'trail']).required(),
   startedAt: string()
     .required('Date: read nothing, expected a date and time.')
@@ -54,9 +54,9 @@ const typedRunSchema = object({
     .required()
     .max(60)
     .test('zone', ({ value }) => `Zone: read ${shown(value)}, expected a time zone such as Europe/Lisbon.`, isZone),
-  personId: idIn('Who'),
-  setupId: idIn('Set-up'),
-  fuelBatchId: idIn('Fuel'),
+  personId: chosenId('Who'),
+  setupId: chosenId('Set-up'),
+  fuelBatchId: chosenId('Fuel'),
   placeId: idOrNull('Place'),
   test: string().default('boil').oneOf(TESTS, 'Test: choose a method from the list.'),
   methodId: idOrNull('Method'),

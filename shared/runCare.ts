@@ -1,6 +1,7 @@
 /** What can be said of a run after it was burned, as it is sent. */
 import { number, object, ValidationError } from 'yup'
 import { plainText } from './fields'
+import { chosenId } from './idFields'
 import { MAX_TEXT } from './limits'
 import { OBSERVATIONS, OBSERVATION_SCALES, type ObservationScale } from './observation'
 import { fieldProblems, type FieldProblem } from './readProblems'
@@ -33,9 +34,7 @@ export interface TypedCare {
 const schema = object({
   id: string().required().matches(UUID, 'This has no id. Reload and try again.'),
   what: string().required().oneOf(CARES, 'What is to be done is not known.'),
-  personId: string()
-    .required('Who: read nothing, expected a choice from the list. Choose one.')
-    .matches(UUID, 'Who: choose one from the list.'),
+  personId: chosenId('Who'),
   reason: plainText('Reason', MAX_TEXT.reason).when('what', {
     is: (what: string) => what !== 'observe',
     then: (reason) =>

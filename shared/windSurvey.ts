@@ -2,6 +2,7 @@
 import { array, object, ValidationError } from 'yup'
 import { parseQuantity } from '../core/quantity/parseQuantity'
 import { plainText } from './fields'
+import { chosenId } from './idFields'
 import { MAX_TEXT } from './limits'
 import { fieldProblems, type FieldProblem } from './readProblems'
 import { quantityBox, unitsOf } from './typedBoxes'
@@ -34,7 +35,7 @@ const MOST_NAME = 40
 const name = (what: string) => plainText(what, MOST_NAME).trim().required(`${what}: read nothing, expected a name.`)
 const schema = object({
   id: string().required().matches(UUID, 'The survey has no id. Reload and try again.'),
-  personId: string().required('Who: choose one from the list.').matches(UUID, 'Who: choose one from the list.'),
+  personId: chosenId('Who'),
   fan: plainText('Fan', MAX_TEXT.name)
     .trim()
     .required('Fan: read nothing, expected what makes the wind, such as "box fan".'),

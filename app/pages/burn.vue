@@ -63,23 +63,13 @@ async function burn() {
     <h1 class="mb-1">Burn one now</h1>
     <p class="mb-4 text-ink-2">The rest can be added while it burns, or after.</p>
     <form class="enamel grid grid-cols-1 gap-2 p-4" novalidate @submit.prevent="burn">
-      <div
+      <TextBox
         v-for="name in names"
         :key="name.key"
-        class="grid grid-cols-[6.5rem_minmax(0,1fr)] gap-x-3 sm:grid-cols-[9rem_minmax(0,1fr)]"
-      >
-        <label :for="name.key" class="pt-1.5">{{ name.label }}</label>
-        <div>
-          <input
-            :id="name.key"
-            v-model="typed[name.key]"
-            class="w-full max-w-xs"
-            autocomplete="off"
-            :aria-invalid="problemAt(name.key) ? 'true' : undefined"
-          />
-          <p v-if="problemAt(name.key)" role="alert" class="mt-1 font-bold">{{ problemAt(name.key) }}</p>
-        </div>
-      </div>
+        v-model="typed[name.key]"
+        :label="name.label"
+        :problem="problemAt(name.key)"
+      />
       <ChoiceBox v-model="typed.burnerKind" label="It burns" :choices="kinds" :problem="problemAt('burnerKind')" />
       <ChoiceBox v-model="typed.fuelKind" label="Fuel" :choices="fuels" :problem="problemAt('fuelKind')" />
       <QuantityBox

@@ -10,6 +10,7 @@ import { boilingPointAt } from '#core/air/pressureOf'
 import type { UnitSystem } from '#core/quantity/kinds'
 import type { Lane, LaneReading } from '#shared/bench'
 import type { Preparation, LaneName } from '#shared/benchAct'
+import { mustBeChosen } from '#shared/idFields'
 import type { KitChoices } from '#shared/kitChoices'
 import { MEASURED_NAMES, MEASURED_QUANTITIES, type MeasuredQuantity } from '#shared/measuredQuantity'
 import { sceneOf, waterKgOf } from '#shared/rehearsal'
@@ -196,7 +197,7 @@ function notChosen(preparation: Preparation): PreparationProblem | null {
   const missing = NEEDED.find(([path]) => preparation[path] === '')
   if (missing === undefined) return null
   const [path, name] = missing
-  return { path, text: `${name}: read nothing, expected a choice from the list. Choose one.` }
+  return { path, text: mustBeChosen(name) }
 }
 
 /** Why a reading cannot be read; null: it can, or was not taken. */

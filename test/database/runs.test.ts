@@ -101,7 +101,7 @@ describe('logging a run', () => {
         one.setupId = ''
       },
       'setupId',
-      /Choose one/,
+      /choose one/,
     ],
     [
       'fuel after above fuel before',

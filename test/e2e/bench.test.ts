@@ -6,10 +6,10 @@ import type { Page } from '@playwright/test'
 import sharp from 'sharp'
 import type { Bench } from '../../shared/bench'
 import type { RunPage } from '../../shared/runRecord'
-import { expect, open, test } from './page'
+import { choose, expect, open, test } from './page'
 import { clearBench, EVERY_STATE, markElsewhere, stage } from '../../scripts/lib/stageBench.mjs'
 import { ownServer } from './ownServer'
-import { afterAPress, optionLike } from './typing'
+import { afterAPress } from './typing'
 
 const bench = async (page: Page) => (await (await page.request.get('/api/bench')).json()) as Bench
 const lane = (page: Page, name: string) => page.getByRole('region', { name: `Lane ${name}` })
@@ -32,11 +32,11 @@ async function armLane(
   } = {},
 ): Promise<void> {
   await open(page, `${base}/bench/prepare?lane=${name}`)
-  await page.getByLabel('Method').selectOption({ label: method })
-  await page.getByLabel('Set-up', { exact: true }).selectOption({ label: await optionLike(page, 'Set-up', setup) })
-  await page.getByLabel('Fuel', { exact: true }).selectOption({ label: await optionLike(page, 'Fuel', fuel) })
-  await page.getByLabel('Who').selectOption({ label: 'Odra Vell' })
-  await page.getByLabel('Place', { exact: true }).selectOption({ label: 'Ash Gate hut' })
+  await choose(page.getByLabel('Method'), method)
+  await choose(page.getByLabel('Set-up', { exact: true }), setup)
+  await choose(page.getByLabel('Fuel', { exact: true }), fuel)
+  await choose(page.getByLabel('Who'), 'Odra Vell')
+  await choose(page.getByLabel('Place', { exact: true }), 'Ash Gate hut')
   for (const [label, text] of Object.entries({
     Water: '473 g',
     'Start temperature': '19 °C',

@@ -1,7 +1,7 @@
 /** What is said of a run afterwards: void, break-in, which boil, observations, photos. */
 import { request as send } from 'node:http'
 import sharp from 'sharp'
-import { expect, open, test, runsOf } from './page'
+import { choose, expect, open, test, runsOf } from './page'
 
 const LATE = '/runs/01970000-0000-7000-8000-000000000277'
 
@@ -54,16 +54,16 @@ test('what was seen is noted on a scale with words, with its moment, and the nex
 }) => {
   await open(page, LATE)
   const seen = page.getByRole('form', { name: 'Observe' })
-  await seen.getByLabel('On the scale').selectOption('flame')
+  await choose(seen.getByLabel('On the scale'), 'flame')
   await seen.getByRole('button', { name: 'Note it' }).click()
   await expect(seen.getByRole('alert')).toContainText('choose the words that fit')
-  await seen.getByLabel('It was').selectOption('spilling')
+  await choose(seen.getByLabel('It was'), 'spilling')
   await seen.getByLabel('At').fill('2:10')
   await seen.getByLabel('Note').fill('<b>left</b> side ⬅️')
   await seen.getByRole('button', { name: 'Note it' }).click()
   await expect(page.locator('[data-observed=flame]')).toHaveText('2:10 spilling down-wind. <b>left</b> side ⬅️')
-  await seen.getByLabel('On the scale').selectOption('flame')
-  await seen.getByLabel('It was').selectOption('even')
+  await choose(seen.getByLabel('On the scale'), 'flame')
+  await choose(seen.getByLabel('It was'), 'even')
   await seen.getByRole('button', { name: 'Note it' }).click()
   await expect(page.locator('[data-observed=flame]')).toHaveText('even contact with the pot')
 })

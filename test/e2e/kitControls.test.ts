@@ -5,7 +5,7 @@ import type { KitChoices } from '../../shared/kitChoices'
 import type { BatchLine, PlacePage, ThingLine } from '../../shared/kitRecords'
 import type { MethodLine } from '../../shared/method'
 import { expect, open, test, choose } from './page'
-import { optionLike, typeTheRun } from './typing'
+import { typeTheRun } from './typing'
 
 const read = async <T>(page: Page, url: string) => (await (await page.request.get(url)).json()) as T
 const save = (page: Page, form: string) =>
@@ -131,11 +131,9 @@ test('what happened on the way, the canister, the instruments and the break-in a
 }) => {
   await open(page, '/runs/new')
   await typeTheRun(page)
-  await page.getByLabel('Fuel', { exact: true }).selectOption({ label: await optionLike(page, 'Fuel', 'Isobutane') })
-  await page
-    .getByLabel('Set-up', { exact: true })
-    .selectOption({ label: await optionLike(page, 'Set-up', 'Ignimbrite, plain') })
-  await page.getByLabel('Burned from').selectOption('Canister F')
+  await choose(page.getByLabel('Fuel', { exact: true }), 'Isobutane')
+  await choose(page.getByLabel('Set-up', { exact: true }), 'Ignimbrite, plain')
+  await choose(page.getByLabel('Burned from'), 'Canister F')
   await page.getByLabel(/First burn of a new burner/).check()
   for (const [kind, time, extra] of [
     ['Reading', '2:00', ['Water', '120 F']],
@@ -144,14 +142,12 @@ test('what happened on the way, the canister, the instruments and the break-in a
   ] as const) {
     await page.getByRole('button', { name: /^Add (something|a piece)/ }).click()
     const line = page.locator('[data-line]').last()
-    await line.getByLabel('What happened').selectOption({ label: kind })
+    await choose(line.getByLabel('What happened'), kind)
     await line.getByLabel('At', { exact: true }).fill(time)
     if (extra) await line.getByLabel(extra[0]).fill(extra[1])
   }
   await page.locator('[data-rest] summary').click()
-  await page
-    .getByLabel('Scale', { exact: true })
-    .selectOption({ label: await optionLike(page, 'Scale', 'Bench scale') })
+  await choose(page.getByLabel('Scale', { exact: true }), 'Bench scale')
   await page.reload()
   await page.getByRole('button', { name: 'Save and see the figure' }).click()
   await expect(page.getByText('Time: read nothing, expected a time such as 5:12')).toBeVisible()

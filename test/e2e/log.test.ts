@@ -1,7 +1,7 @@
 /** Logging by keyboard, by stop-watch, by a logger's file; and drafts that nothing loses. */
 import type { RunChoices } from '../../shared/runList'
-import { expect, open, test } from './page'
-import { afterAPress, optionLike, typeTheRun } from './typing'
+import { choose, expect, open, test } from './page'
+import { afterAPress, typeTheRun } from './typing'
 
 test('a run is logged by keyboard alone', async ({ page }) => {
   await open(page, '/runs')
@@ -131,7 +131,7 @@ test('with the server gone while typing nothing is lost, and it says so', async 
 
 test('predicts the precision, and has the ice start', async ({ page }) => {
   await open(page, '/runs/new')
-  await page.getByLabel('Set-up', { exact: true }).selectOption({ label: await optionLike(page, 'Set-up', 'Fumarole') })
+  await choose(page.getByLabel('Set-up', { exact: true }), 'Fumarole')
   await page.getByLabel('Water', { exact: true }).fill('473 g')
   const predicted = page.locator('[data-predicted]')
   await expect(predicted).toContainText(/One boil: about ±.\d/)
@@ -182,11 +182,11 @@ test('a lane at another place than the strip says: asked once, and the strip fol
   const strip = page.getByLabel('Conditions', { exact: true })
   const place = page.getByLabel('Place', { exact: true })
   const asked = page.getByRole('group', { name: /^Now at/ })
-  await place.selectOption({ label: 'Harbour store' })
+  await choose(place, 'Harbour store')
   await page.getByRole('button', { name: 'Leave the strip' }).click()
   await expect(asked).toHaveCount(0)
   await expect(strip).not.toContainText('Now at Harbour store')
-  await place.selectOption({ label: 'Crater rim camp' })
+  await choose(place, 'Crater rim camp')
   await asked.getByRole('button', { name: 'Now at Crater rim camp' }).click()
   await expect(strip).toContainText('Now at Crater rim camp')
   await expect(asked).toHaveCount(0)

@@ -1,8 +1,7 @@
 /** Methods: a school chosen, a copy edited, and every kind of test logged once by its method. */
 import type { Page } from '@playwright/test'
 import type { MethodLine } from '../../shared/method'
-import { expect, open, test } from './page'
-import { optionLike } from './typing'
+import { choose, expect, open, test } from './page'
 
 const methodId = async (page: Page, name: string) =>
   ((await (await page.request.get('/api/methods')).json()) as MethodLine[]).find((one) => one.name === name)!.id
@@ -18,12 +17,12 @@ test('a copy of a method: another school chosen, a window narrowed; runs by it a
   await page.getByLabel('Name').fill('Porch boil')
   await page.getByRole('button', { name: '500 mL' }).click()
   await expect(page.getByLabel('Water put in')).toHaveValue('500 g')
-  await page.getByLabel('When does the clock start?').selectOption('lit')
+  await choose(page.getByLabel('When does the clock start?'), 'lit')
   await expect(page.getByText('Counts the warm-up')).toBeVisible()
-  await page.getByLabel('What counts as boiling?').selectOption('firstBubbles')
-  await page.getByLabel('First bubbles', { exact: true }).selectOption('must')
-  await page.getByLabel('Lit', { exact: true }).selectOption('must')
-  await page.getByLabel('Rolling boil', { exact: true }).selectOption({ label: 'not in it' })
+  await choose(page.getByLabel('What counts as boiling?'), 'firstBubbles')
+  await choose(page.getByLabel('First bubbles', { exact: true }), 'must')
+  await choose(page.getByLabel('Lit', { exact: true }), 'must')
+  await choose(page.getByLabel('Rolling boil', { exact: true }), 'not in it')
   await page.getByLabel('Start to').fill('10 °C')
   await page.getByRole('button', { name: 'Save' }).click()
   await expect(page.getByText('Start to: it is below where the window begins. Swapped?')).toBeVisible()
@@ -48,7 +47,7 @@ test('a copy of a method: another school chosen, a window narrowed; runs by it a
   await expect(page.locator('[data-figure=time]')).toHaveText('4:10')
   await expect(page.getByLabel('the boil is')).toHaveValue('firstBubbles')
   await expect(page.locator('[data-outside=outside-start]')).toBeVisible()
-  await page.getByLabel('the clock starts at').selectOption('potOn')
+  await choose(page.getByLabel('the clock starts at'), 'potOn')
   await expect(page.locator('[data-figure=time]')).toHaveText('3:30')
   await expect(page).toHaveURL(/clock=potOn/)
 })
@@ -58,10 +57,10 @@ const type = async (page: Page, boxes: Record<string, string>) => {
 }
 
 async function basics(page: Page, setup = 'Solfatara with wide pot', fuel = 'Isobutane'): Promise<void> {
-  await page.getByLabel('Who', { exact: true }).selectOption('Tamsin Quay')
-  await page.getByLabel('Place', { exact: true }).selectOption({ label: 'Harbour store, 12 m' })
-  await page.getByLabel('Set-up', { exact: true }).selectOption({ label: await optionLike(page, 'Set-up', setup) })
-  await page.getByLabel('Fuel', { exact: true }).selectOption({ label: await optionLike(page, 'Fuel', fuel) })
+  await choose(page.getByLabel('Who', { exact: true }), 'Tamsin Quay')
+  await choose(page.getByLabel('Place', { exact: true }), 'Harbour store, 12 m')
+  await choose(page.getByLabel('Set-up', { exact: true }), setup)
+  await choose(page.getByLabel('Fuel', { exact: true }), fuel)
   await type(page, { Air: '18 °C', Wind: 'calm' })
 }
 
@@ -116,7 +115,7 @@ const KINDS: Logged[] = [
     setup: 'Lahar in the cone',
     fuel: 'Ethanol',
     boxes: { Water: '473 g', Load: '24 g', 'Scale reads to': '0.1 g', 'Flame out': '57:00' },
-    more: (page) => page.getByLabel('Flame', { exact: true }).selectOption('low'),
+    more: (page) => choose(page.getByLabel('Flame', { exact: true }), 'low'),
     says: other('Heat that holds the boil', /\d+\s*W/),
   },
   {
@@ -134,7 +133,7 @@ const KINDS: Logged[] = [
   {
     method: 'Flame-setting series',
     boxes: { ...BOIL, Boil: '5:55' },
-    more: (page) => page.getByLabel('Flame', { exact: true }).selectOption('low'),
+    more: (page) => choose(page.getByLabel('Flame', { exact: true }), 'low'),
     says: ['main header', /low flame/],
   },
   {

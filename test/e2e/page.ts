@@ -49,8 +49,22 @@ export async function runsOf(page: Page, named: Partial<Record<keyof RunChoices,
   return `/runs?${query}`
 }
 
+/** A list of few is the browser's own, one of many is searched by words: how many there are, other tests decide. */
+const isSearched = async (list: Locator): Promise<boolean> => (await list.getAttribute('role')) === 'combobox'
+
 /** Chooses what is called so, whatever stands behind its name in the list. */
 export async function choose(list: Locator, name: string): Promise<void> {
-  const option = list.locator('option').filter({ hasText: name }).first()
-  await list.selectOption((await option.getAttribute('value'))!)
+  if (await isSearched(list)) {
+    await list.fill(name)
+    await list.page().getByRole('listbox').getByRole('option', { name }).first().click()
+  } else {
+    const option = list.locator(`option[value="${name}"]`).or(list.locator('option').filter({ hasText: name }))
+    await list.selectOption({ label: (await option.first().innerText()).trim() })
+  }
 }
+
+/** What stands chosen in a list, in its words. */
+export const chosenIn = (list: Locator): Promise<string> =>
+  list.evaluate((box: HTMLSelectElement | HTMLInputElement) =>
+    box instanceof HTMLSelectElement ? (box.selectedOptions[0]?.text ?? '').trim() : box.value,
+  )

@@ -7,8 +7,8 @@ import { clearBench } from '../../scripts/lib/stageBench.mjs'
 import type { RunList } from '../../shared/runList'
 import type { RunPage } from '../../shared/runRecord'
 import { ownServer } from './ownServer'
-import { expect, open, test } from './page'
-import { afterAPress, optionLike } from './typing'
+import { choose, expect, open, test } from './page'
+import { afterAPress } from './typing'
 
 test(
   'rehearsed with the keys: seen, called late, weighed, judged, and kept apart',
@@ -23,17 +23,13 @@ test(
       ).newPage()
       const measuredBefore = ((await (await request.get(`${server.url}/api/runs`)).json()) as RunList).count
       await open(page, '/bench/prepare?rehearse')
-      await page.getByLabel('Method').selectOption({ label: 'Boil' })
-      await page
-        .getByLabel('Set-up', { exact: true })
-        .selectOption({ label: await optionLike(page, 'Set-up', 'Ignimbrite, plain') })
-      await page
-        .getByLabel('Fuel', { exact: true })
-        .selectOption({ label: await optionLike(page, 'Fuel', 'Isobutane') })
-      await page.getByLabel('Who').selectOption({ label: 'Odra Vell' })
-      await page.getByLabel('Place', { exact: true }).selectOption({ label: 'Ash Gate hut' })
+      await choose(page.getByLabel('Method'), 'Boil')
+      await choose(page.getByLabel('Set-up', { exact: true }), 'Ignimbrite, plain')
+      await choose(page.getByLabel('Fuel', { exact: true }), 'Isobutane')
+      await choose(page.getByLabel('Who'), 'Odra Vell')
+      await choose(page.getByLabel('Place', { exact: true }), 'Ash Gate hut')
       await expect(page.getByLabel('What stands in')).toHaveValue('narrow-open')
-      await page.getByLabel('Time runs').selectOption('60')
+      await choose(page.getByLabel('Time runs'), '60')
       await page.getByLabel('Water', { exact: true }).fill('1 L')
       await page.getByRole('button', { name: 'Arm lane A' }).click()
       const lane = page.locator('[data-lane=A]')

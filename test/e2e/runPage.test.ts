@@ -3,7 +3,7 @@ import { spawnSync } from 'node:child_process'
 import type { Page } from '@playwright/test'
 import type { RunAnswer } from '../../core/formats/answer'
 import { formatWithU } from '../../core/quantity/format'
-import { expect, open, test } from './page'
+import { choose, expect, open, test } from './page'
 
 const CALM = '/runs/01950000-0000-7000-8000-000000000111'
 const WINDY = '/runs/01950000-0000-7000-8000-000000000133'
@@ -101,7 +101,7 @@ test('a windy run is corrected by its set-up’s own series, whose winds are tol
     page.getByRole('complementary', { name: 'Margin' }).getByRole('heading', { name: 'Wind that doubles the fuel' }),
   ).toBeVisible()
 
-  await page.getByLabel('Brought to').selectOption('Conditions of your own')
+  await choose(page.getByLabel('Brought to'), 'Conditions of your own')
   const own = page.getByRole('form', { name: 'Conditions of your own' })
   await own.getByLabel('Air', { exact: true }).fill('−40 °C')
   await own.getByLabel('Altitude').fill('9,500 ft up')
@@ -165,13 +165,13 @@ test('the trace is fitted, its boil read by the plateau, both litres stand side 
 }) => {
   await open(page, CALM)
   await expect(page.getByText(/Heating model fitted: heat flow/)).toBeVisible()
-  await page.getByLabel('A reading that was not typed:').selectOption('Water left')
+  await choose(page.getByLabel('A reading that was not typed:'), 'Water left')
   await page.getByRole('button', { name: 'Add Water left' }).click()
   await page.getByRole('dialog').getByLabel('Water left').fill('455 g')
   await page.getByRole('dialog').getByLabel('Reason').fill('weighed after')
   await page.getByRole('button', { name: 'Keep both, use this' }).click()
   await expect(page.locator('[data-other-litre]')).toContainText('per litre left')
-  await page.getByLabel('per litre', { exact: true }).selectOption('left')
+  await choose(page.getByLabel('per litre', { exact: true }), 'left')
   await expect(page.locator('[data-other-litre]')).toContainText('per litre put in')
   await expect(page).toHaveURL(/litre=remaining/)
 
@@ -240,13 +240,13 @@ test('the ribbon’s marks are walked by arrow keys; the trace has a table', asy
 test('the same run is read by another school: first bubbles, the clock from lighting', async ({ page }) => {
   await open(page, '/runs/01960000-0000-7000-8000-000000000005')
   const rolling = await reduced(page)
-  await page.getByLabel('the boil is').selectOption('first steady bubbles')
+  await choose(page.getByLabel('the boil is'), 'first steady bubbles')
   await expect(page).toHaveURL(/boil=firstBubbles/)
   const bubbles = await reduced(page)
   expect(bubbles.timeToBoilS!).toBeLessThan(rolling.timeToBoilS!)
   await expect(page.locator('[data-figure=gPerL]')).toHaveText(formatWithU(bubbles.gPerL!, 2 * bubbles.gPerLU!))
   await open(page, '/runs/01960000-0000-7000-8000-000000000001')
   await expect(page.locator('[data-figure=time]')).toHaveText('6:34')
-  await page.getByLabel('the clock starts at').selectOption('lighting')
+  await choose(page.getByLabel('the clock starts at'), 'lighting')
   await expect(page.locator('[data-figure=time]')).toHaveText('7:22')
 })

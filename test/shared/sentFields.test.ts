@@ -1,7 +1,7 @@
 /** What is sent in a wrong shape is refused in words that say what, where and what to do. */
 import { describe, expect, it } from 'vitest'
 import { ValidationError } from 'yup'
-import { idIn, idOrNull } from '../../shared/idFields'
+import { chosenId, sentId, idOrNull } from '../../shared/idFields'
 import { MAX_TRACE_SAMPLES } from '../../shared/limits'
 import { traceProblems } from '../../shared/traceProblems'
 import { isZone } from '../../shared/zone'
@@ -18,13 +18,13 @@ const wordsOf = (read: () => unknown): string => {
 
 describe('an id that is sent', () => {
   it('is taken as it is; what is none, or nothing, is refused with its name', () => {
-    expect(idIn('Set-up').validateSync(ID)).toBe(ID)
-    expect(wordsOf(() => idIn('Set-up').validateSync('jet'))).toBe(
+    expect(chosenId('Set-up').validateSync(ID)).toBe(ID)
+    expect(wordsOf(() => chosenId('Set-up').validateSync('jet'))).toBe(
       'Set-up: read "jet", expected an id. Choose one from the list.',
     )
-    expect(wordsOf(() => idIn('Set-up').validateSync(''))).toMatch(/^Set-up: read nothing, expected a choice/)
-    expect(wordsOf(() => idIn('Run', 'an id').validateSync(undefined))).toBe('Run: read nothing, expected an id.')
-    expect(wordsOf(() => idIn('Set-up').validateSync({ id: ID }))).toMatch(/an object/)
+    expect(wordsOf(() => chosenId('Set-up').validateSync(''))).toBe('Set-up: choose one from the list.')
+    expect(wordsOf(() => sentId('Run').validateSync(undefined))).toBe('Run: read nothing, expected an id.')
+    expect(wordsOf(() => chosenId('Set-up').validateSync({ id: ID }))).toMatch(/an object/)
   })
 
   it('may be left out where it may be', () => {

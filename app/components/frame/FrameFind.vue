@@ -28,6 +28,7 @@ watch(query, (words) => {
     }, 120)
 })
 
+const MOST_FOUND = 20
 interface Entry {
   id: string
   words: string
@@ -56,12 +57,8 @@ const fixed: Entry[] = [
   { id: 'light', words: 'Switch light', kind: 'do', go: nextLight },
 ]
 const found = computed<Entry[]>(() => {
-  const words = query.value.toLowerCase().split(/\s+/).filter(Boolean)
   const things = here.value.map((one) => ({ ...one, id: one.to, go: () => navigateTo(one.to) }))
-  return [...fixed.filter((entry) => words.every((word) => entry.words.toLowerCase().includes(word))), ...things].slice(
-    0,
-    20,
-  )
+  return [...narrowed(fixed, query.value, (entry) => entry.words), ...things].slice(0, MOST_FOUND)
 })
 
 function choose(entry: Entry | null) {

@@ -40,27 +40,26 @@ const shownName = (i: number) => props.headings[i] || `column ${i + 1}`
           <th scope="row" class="max-w-44 py-1 pr-4 text-left font-normal" dir="auto">{{ shownName(i) }}</th>
           <td class="figures max-w-64 truncate pr-4" dir="auto">{{ example(i) }}</td>
           <td class="pr-4">
-            <select
-              :value="column.to"
+            <ChoiceList
+              :model-value="column.to || null"
               class="w-44"
+              :choices="choices"
+              empty="left out"
               :aria-label="`${shownName(i)}: it is`"
-              @change="set(i, ($event.target as HTMLSelectElement).value)"
-            >
-              <option value="">left out</option>
-              <option v-for="choice in choices" :key="choice.value" :value="choice.value">{{ choice.label }}</option>
-            </select>
+              @update:model-value="set(i, $event ?? '')"
+            />
           </td>
           <td>
-            <select
+            <ChoiceList
               v-if="unitsOf(column.to).length"
-              v-model="column.unit"
+              :model-value="column.unit || null"
               class="w-32"
+              :choices="unitsOf(column.to).map((unit) => ({ value: unit.id, label: unit.label }))"
+              :empty="asked.includes(i) ? 'Which?' : 'in the cells'"
               :aria-label="`${shownName(i)}: unit`"
               :aria-invalid="asked.includes(i) ? 'true' : undefined"
-            >
-              <option value="">{{ asked.includes(i) ? 'Which?' : 'in the cells' }}</option>
-              <option v-for="unit in unitsOf(column.to)" :key="unit.id" :value="unit.id">{{ unit.label }}</option>
-            </select>
+              @update:model-value="column.unit = $event ?? ''"
+            />
           </td>
         </tr>
       </tbody>

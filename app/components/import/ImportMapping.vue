@@ -58,21 +58,21 @@ const columns = computed({
             ><input v-model="what" type="radio" value="trace" /> A logger’s file, of one run</label
           >
         </fieldset>
-        <label v-if="page.sheets.length > 1" class="flex items-center gap-2"
-          >Sheet
-          <select :value="mapping.mapping.sheet" @change="setSheet(Number(($event.target as HTMLSelectElement).value))">
-            <option v-for="(sheet, i) in page.sheets" :key="i" :value="i">
-              {{ sheet.name }}, {{ sheet.rows }} rows
-            </option>
-          </select>
-        </label>
-        <label v-if="!documents" class="flex items-center gap-2"
-          >Headings in row
-          <select :value="headerRow" @change="setHeaderRow(Number(($event.target as HTMLSelectElement).value))">
-            <option :value="-1">none</option>
-            <option v-for="(_, i) in heads" :key="i" :value="i">{{ i + 1 }}</option>
-          </select>
-        </label>
+        <ChoiceBox
+          v-if="page.sheets.length > 1"
+          :model-value="`${mapping.mapping.sheet}`"
+          label="Sheet"
+          :choices="page.sheets.map(({ name, rows }, i) => ({ value: `${i}`, label: `${name}, ${rows} rows` }))"
+          @update:model-value="setSheet(Number($event))"
+        />
+        <ChoiceBox
+          v-if="!documents"
+          :model-value="headerRow < 0 ? null : `${headerRow}`"
+          label="Headings in row"
+          :choices="heads.map((_, i) => ({ value: `${i}`, label: `${i + 1}` }))"
+          empty="none"
+          @update:model-value="setHeaderRow(Number($event ?? -1))"
+        />
       </div>
       <ImportColumns
         v-if="!documents"

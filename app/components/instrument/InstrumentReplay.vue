@@ -38,13 +38,14 @@ async function send() {
       </li>
     </ul>
     <form class="grid grid-cols-1 gap-2" aria-label="Send a recording" novalidate @submit.prevent="send">
-      <label class="grid grid-cols-[6.5rem_minmax(0,1fr)] items-start gap-x-3 sm:grid-cols-[9rem_minmax(0,1fr)]"
-        ><span class="pt-1.5">File</span
-        ><input
+      <BaseField v-slot="{ box }" label="File">
+        <input
+          v-bind="box"
           type="file"
           accept=".csv,.txt,.jsonl,.ndjson"
           @change="file = ($event.target as HTMLInputElement).files?.[0] ?? null"
-      /></label>
+        />
+      </BaseField>
       <ChoiceBox v-model="lane" label="To lane" :choices="LANES.map((one) => ({ value: one, label: one }))" />
       <ChoiceBox v-model="speed" label="Time runs" :choices="SPEEDS" />
       <p v-if="problem" role="alert" class="font-bold">

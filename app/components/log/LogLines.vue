@@ -5,6 +5,7 @@ import { LINE_NAMES, TYPED_LINES, type TypedLine } from '#shared/typedRun'
 const props = defineProps<{ kinds: TypedLine['kind'][]; problemAt: (path: string) => string | undefined }>()
 const lines = defineModel<TypedLine[]>({ required: true })
 const kinds = computed(() => [...props.kinds, ...TYPED_LINES.filter((kind) => !props.kinds.includes(kind))])
+const choices = computed(() => kinds.value.map((kind) => ({ value: kind, label: LINE_NAMES[kind] })))
 function add() {
   lines.value = [...lines.value, { kind: kinds.value[0]!, time: '', mass: '', temp: '' }]
 }
@@ -16,12 +17,13 @@ const remove = (index: number) => {
 <template>
   <section aria-label="Happenings" class="grid gap-2">
     <div v-for="(line, i) in lines" :key="i" class="flex flex-wrap items-end gap-2" :data-line="i">
-      <label class="grid text-ink-2"
-        >What happened
-        <select v-model="line.kind">
-          <option v-for="kind in kinds" :key="kind" :value="kind">{{ LINE_NAMES[kind] }}</option>
-        </select>
-      </label>
+      <ChoiceBox
+        :model-value="line.kind"
+        label="What happened"
+        :choices="choices"
+        above
+        @update:model-value="line.kind = $event as TypedLine['kind']"
+      />
       <label class="grid text-ink-2"
         >At <input v-model="line.time" class="figures w-24" placeholder="m:ss" autocomplete="off"
       /></label>

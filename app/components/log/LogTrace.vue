@@ -12,6 +12,8 @@ const mapping = ref<TraceMapping | null>(null)
 const problem = ref('')
 const pasted = ref('')
 const id = useId()
+const worded = <K extends string>(words: Record<K, string>) =>
+  (Object.keys(words) as K[]).map((value) => ({ value, label: words[value] }))
 const TIMES: Record<TimeFormat, string> = {
   seconds: 'seconds',
   milliseconds: 'milliseconds',
@@ -23,10 +25,20 @@ const TEMPS: Record<TempUnit, string> = { C: '°C', F: '°F' }
 const columns = computed(() => {
   const header = mapping.value && mapping.value.headerRows > 0 ? rows.value[mapping.value.headerRows - 1]! : []
   return (rows.value[mapping.value?.headerRows ?? 0] ?? []).map((_, i) => ({
-    value: i,
+    value: `${i}`,
     label: `${i + 1}: ${header[i] ?? ''}`,
   }))
 })
+const boxes = computed(() => [
+  { of: 'timeColumn' as const, label: 'Time is in', choices: columns.value },
+  { of: 'time' as const, label: 'Times are', choices: worded(TIMES) },
+  { of: 'tempColumn' as const, label: 'Water is in', choices: columns.value },
+  { of: 'temp' as const, label: 'Degrees are', choices: worded(TEMPS) },
+])
+function set(of: (typeof boxes.value)[number]['of'], value: string) {
+  const read = of === 'timeColumn' || of === 'tempColumn' ? Number(value) : value
+  mapping.value = { ...mapping.value!, [of]: read }
+}
 const parsed = computed(() =>
   mapping.value === null || rows.value.length === 0 ? null : parseTraceRows(rows.value, mapping.value),
 )
@@ -77,30 +89,15 @@ function use() {
     </p>
     <div v-if="mapping" class="grid gap-2 border-l-4 border-water pl-3">
       <div class="flex flex-wrap gap-2">
-        <label class="grid text-ink-2"
-          >Time is in
-          <select v-model.number="mapping.timeColumn">
-            <option v-for="column in columns" :key="column.value" :value="column.value">{{ column.label }}</option>
-          </select></label
-        >
-        <label class="grid text-ink-2"
-          >Times are
-          <select v-model="mapping.time">
-            <option v-for="(words, key) in TIMES" :key="key" :value="key">{{ words }}</option>
-          </select></label
-        >
-        <label class="grid text-ink-2"
-          >Water is in
-          <select v-model.number="mapping.tempColumn">
-            <option v-for="column in columns" :key="column.value" :value="column.value">{{ column.label }}</option>
-          </select></label
-        >
-        <label class="grid text-ink-2"
-          >Degrees are
-          <select v-model="mapping.temp">
-            <option v-for="(words, key) in TEMPS" :key="key" :value="key">{{ words }}</option>
-          </select></label
-        >
+        <ChoiceBox
+          v-for="box in boxes"
+          :key="box.label"
+          :model-value="`${mapping[box.of]}`"
+          :label="box.label"
+          :choices="box.choices"
+          above
+          @update:model-value="set(box.of, $event!)"
+        />
       </div>
       <p v-if="parsed && !parsed.ok" role="alert" class="font-bold">
         {{ problemText(parsed.problem) }}

@@ -65,19 +65,7 @@ async function send() {
             :units="units"
             :problem="problemAt('typed')"
           />
-          <div class="grid grid-cols-[6.5rem_minmax(0,1fr)] sm:grid-cols-[9rem_minmax(0,1fr)] gap-x-3">
-            <label for="reason" class="pt-1.5">Reason</label>
-            <div>
-              <input
-                id="reason"
-                v-model="reason"
-                class="w-full"
-                autocomplete="off"
-                :aria-invalid="problemAt('reason') ? 'true' : undefined"
-              />
-              <p v-if="problemAt('reason')" role="alert" class="mt-1 font-bold">{{ problemAt('reason') }}</p>
-            </div>
-          </div>
+          <TextBox v-model="reason" label="Reason" :problem="problemAt('reason')" />
           <ChoiceBox v-model="personId" label="Who" :choices="people" :problem="problemAt('personId')" />
           <p
             v-for="problem in problems.filter((one) => !['typed', 'reason', 'personId'].includes(one.path))"

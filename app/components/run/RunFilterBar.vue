@@ -27,11 +27,15 @@ const DATES = [
   { key: 'to', label: 'To' },
 ] as const
 const ORIGINS = [
-  { value: 'measured', words: 'measured' },
-  { value: 'rehearsal', words: 'rehearsals' },
-  { value: 'published', words: 'published elsewhere' },
-  { value: 'all', words: 'all, mixed' },
+  { value: 'measured', label: 'measured' },
+  { value: 'rehearsal', label: 'rehearsals' },
+  { value: 'published', label: 'published elsewhere' },
+  { value: 'all', label: 'all, mixed' },
 ]
+const REMARKS = RUN_REMARKS.map((remark) => ({ value: remark, label: REMARK_NAMES[remark] }))
+const GROUPS = RUN_GROUPS.map((group) => ({ value: group, label: GROUP_NAMES[group] }))
+const countedChoices = (of: (typeof LISTS)[number]['key']) =>
+  (props.choices?.[of] ?? []).map(({ id, name, count }) => ({ value: id, label: `${name} (${count})` }))
 const set = (key: keyof RunFilter, value: string) => emit('filter', { [key]: value })
 const valueOf = (event: Event) => (event.target as HTMLInputElement).value
 /** On a phone the runs come first: what narrows them opens when asked for. */
@@ -64,42 +68,43 @@ function typed() {
       {{ open ? 'Fewer filters' : 'Filters' }}
     </button>
     <div class="contents" :class="open ? '' : 'max-md:hidden'">
-      <label v-for="list in lists" :key="list.key" class="grid text-ink-2"
-        >{{ list.label }}
-        <select class="max-w-44" :value="query.filter[list.key]" @change="set(list.key, valueOf($event))">
-          <option value="">all</option>
-          <option v-for="one in choices?.[list.key]" :key="one.id" :value="one.id">
-            {{ one.name }} ({{ one.count }})
-          </option>
-        </select>
-      </label>
-      <label class="grid text-ink-2"
-        >Remark
-        <select :value="query.filter.remark" @change="set('remark', valueOf($event))">
-          <option value="">any</option>
-          <option v-for="remark in RUN_REMARKS" :key="remark" :value="remark">{{ REMARK_NAMES[remark] }}</option>
-        </select>
-      </label>
-      <label class="grid text-ink-2"
-        >Origin
-        <select
-          :value="query.filter.origin || 'measured'"
-          @change="set('origin', valueOf($event) === 'measured' ? '' : valueOf($event))"
-        >
-          <option v-for="origin in ORIGINS" :key="origin.value" :value="origin.value">{{ origin.words }}</option>
-        </select>
-      </label>
+      <ChoiceBox
+        v-for="list in lists"
+        :key="list.key"
+        :model-value="query.filter[list.key] || null"
+        :label="list.label"
+        :choices="countedChoices(list.key)"
+        empty="all"
+        above
+        @update:model-value="set(list.key, $event ?? '')"
+      />
+      <ChoiceBox
+        :model-value="query.filter.remark || null"
+        label="Remark"
+        :choices="REMARKS"
+        empty="any"
+        above
+        @update:model-value="set('remark', $event ?? '')"
+      />
+      <ChoiceBox
+        :model-value="query.filter.origin || 'measured'"
+        label="Origin"
+        :choices="ORIGINS"
+        above
+        @update:model-value="set('origin', $event === 'measured' ? '' : $event!)"
+      />
       <label v-for="date in DATES" :key="date.key" class="grid text-ink-2"
         >{{ date.label }}
         <input type="date" class="figures" :value="query.filter[date.key]" @change="set(date.key, valueOf($event))" />
       </label>
-      <label class="grid text-ink-2"
-        >Group by
-        <select :value="query.group ?? ''" @change="emit('group', (valueOf($event) || null) as RunGroup | null)">
-          <option value="">nothing</option>
-          <option v-for="group in RUN_GROUPS" :key="group" :value="group">{{ GROUP_NAMES[group] }}</option>
-        </select>
-      </label>
+      <ChoiceBox
+        :model-value="query.group"
+        label="Group by"
+        :choices="GROUPS"
+        empty="nothing"
+        above
+        @update:model-value="emit('group', $event as RunGroup | null)"
+      />
       <label class="flex items-center gap-2 pb-1.5"
         ><input
           type="checkbox"

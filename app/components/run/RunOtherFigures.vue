@@ -42,7 +42,7 @@ const rows = computed(() => {
 
 <template>
   <section aria-label="Other figures" class="enamel p-4">
-    <h2 class="mb-2">What else it says</h2>
+    <h2 class="mb-2">Other figures</h2>
     <dl class="grid grid-cols-[1fr_auto] gap-x-4 gap-y-1">
       <template v-for="[path, name, value, decimals, unit] in rows" :key="path">
         <dt>{{ name }}</dt>

@@ -4,7 +4,7 @@ import type { ManyRuns } from '#shared/manyRuns'
 import { MOST_COMPARED } from '#shared/runComparison'
 import type { RunFilter } from '#shared/runList'
 
-/** What can be done with the runs that are picked, or with all that pass. */
+/** What can be done with the runs that are picked, or with all that are shown. */
 const props = defineProps<{ picked: ReadonlySet<string>; filter: RunFilter; count: number; loaded: number }>()
 const emit = defineEmits<{ done: []; clear: []; all: [] }>()
 const { people, personId } = usePeople()
@@ -58,7 +58,13 @@ async function download(format: 'csv' | 'xlsx' | 'json') {
 <template>
   <section class="no-print mb-2" aria-label="Picked runs">
     <p class="flex flex-wrap items-center gap-2">
-      <span role="status">{{ some ? `${picked.size} picked` : `All ${count.toLocaleString('en')} that pass` }}</span>
+      <span role="status">{{
+        some
+          ? `${picked.size} picked`
+          : count === 1
+            ? 'The one run shown'
+            : `All ${count.toLocaleString('en')} runs shown`
+      }}</span>
       <button
         v-for="format in ['csv', 'xlsx', 'json'] as const"
         :key="format"

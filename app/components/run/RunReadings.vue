@@ -112,11 +112,14 @@ const isTyped = (kind: string): kind is TypedEventKind => (TYPED_EVENTS as reado
         </dd>
       </template>
     </dl>
-    <p v-if="absent.length" class="no-print mt-2 flex flex-wrap items-center gap-2">
-      <label for="add-reading">A reading that was not typed:</label>
-      <select id="add-reading" v-model="adding">
-        <option v-for="quantity in absent" :key="quantity" :value="quantity">{{ MEASURED_NAMES[quantity] }}</option>
-      </select>
+    <div v-if="absent.length" class="no-print mt-2 flex flex-wrap items-end gap-2">
+      <ChoiceBox
+        :model-value="adding"
+        label="A reading that was not typed:"
+        :choices="absent.map((quantity) => ({ value: quantity, label: MEASURED_NAMES[quantity] }))"
+        above
+        @update:model-value="adding = $event as MeasuredQuantity"
+      />
       <button
         type="button"
         class="underline"
@@ -125,7 +128,7 @@ const isTyped = (kind: string): kind is TypedEventKind => (TYPED_EVENTS as reado
       >
         Add
       </button>
-    </p>
+    </div>
     <h2 class="mt-4 mb-2">With</h2>
     <dl class="grid grid-cols-[auto_1fr] gap-x-4 gap-y-1">
       <template v-for="part in record.parts" :key="part.role">

@@ -102,7 +102,7 @@ async function changed() {
           down.
         </p>
       </template>
-      <p v-else>No run passes. <NuxtLink to="/runs">Show all</NuxtLink>.</p>
+      <p v-else>No runs match. <NuxtLink to="/runs">Show all</NuxtLink>.</p>
     </template>
   </div>
 </template>

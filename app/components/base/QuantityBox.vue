@@ -15,7 +15,6 @@ const props = defineProps<{
 }>()
 const text = defineModel<string>({ required: true })
 const emit = defineEmits<{ left: [] }>()
-const id = useId()
 
 const METRIC: Record<string, string> = {
   mass: 'g',
@@ -37,36 +36,22 @@ const readAs = computed(() => {
   return unit === target && /[a-z°%]/i.test(text.value) ? null : formatInUnit(value, target)
 })
 const bareUnit = computed(() => QUANTITY_KINDS[props.kind].bare[props.units])
-const described = computed(
-  () => [props.problem ? `${id}-problem` : '', props.hint ? `${id}-hint` : ''].filter(Boolean).join(' ') || undefined,
-)
 </script>
 
 <template>
-  <div class="grid grid-cols-[6.5rem_minmax(0,1fr)] sm:grid-cols-[9rem_minmax(0,1fr)] items-start gap-x-3 gap-y-1">
-    <label :for="id" class="pt-1.5">{{ label }}</label>
-    <div>
-      <div class="flex flex-wrap items-center gap-x-2">
-        <input
-          :id="id"
-          v-model="text"
-          class="figures w-44"
-          autocomplete="off"
-          spellcheck="false"
-          :aria-invalid="problem ? 'true' : undefined"
-          :aria-describedby="described"
-          :data-bare-unit="bareUnit"
-          @blur="emit('left')"
-        />
-        <span v-if="readAs" class="figures text-ink-2" data-read>= {{ readAs }}</span>
-        <span v-else-if="example && !text.trim()" class="text-ink-2">{{ example }}</span>
-      </div>
-      <p v-if="problem" :id="`${id}-problem`" class="mt-1 font-bold" role="alert">
-        {{ problem }}
-      </p>
-      <p v-else-if="hint" :id="`${id}-hint`" class="mt-1 text-ink-2">
-        {{ hint }}
-      </p>
+  <BaseField v-slot="{ box }" :label="label" :problem="problem" :hint="hint">
+    <div class="flex flex-wrap items-center gap-x-2">
+      <input
+        v-bind="box"
+        v-model="text"
+        class="figures w-44"
+        autocomplete="off"
+        spellcheck="false"
+        :data-bare-unit="bareUnit"
+        @blur="emit('left')"
+      />
+      <span v-if="readAs" class="figures text-ink-2" data-read>= {{ readAs }}</span>
+      <span v-else-if="example && !text.trim()" class="text-ink-2">{{ example }}</span>
     </div>
-  </div>
+  </BaseField>
 </template>

@@ -1,0 +1,57 @@
+<script setup lang="ts">
+import { Combobox, ComboboxInput } from '@headlessui/vue'
+
+/** One of many, found by any of its words as they are typed, or in the list that a press opens. */
+defineOptions({ inheritAttrs: false })
+const props = defineProps<{ choices: readonly { value: string; label: string }[]; empty?: string }>()
+const chosen = defineModel<string | null>({ required: true })
+const words = ref('')
+const box = useTemplateRef<HTMLElement>('box')
+const all = computed(() => [
+  ...(props.empty === undefined ? [] : [{ value: '', label: props.empty }]),
+  ...props.choices,
+])
+const found = computed(() => narrowed(all.value, words.value, (one) => one.label))
+const attrs = useAttrs()
+/** The box is as wide as it is asked to be, what is typed in fills it. */
+const own = computed(() => ({ ...attrs, class: undefined }))
+const labelOf = (value: unknown) => all.value.find((one) => one.value === value)?.label ?? ''
+function take(value: string) {
+  words.value = ''
+  chosen.value = value === '' ? null : value
+}
+const input = () => box.value!.querySelector('input')!
+/** As the key does. */
+const open = () => {
+  input().focus()
+  input().dispatchEvent(new KeyboardEvent('keydown', { key: 'ArrowDown', bubbles: true }))
+}
+</script>
+
+<template>
+  <div ref="box" class="relative" :class="attrs.class">
+    <Combobox v-slot="{ open: isOpen }" :model-value="chosen ?? ''" @update:model-value="take">
+      <ComboboxInput
+        v-bind="own"
+        class="w-full pr-9"
+        autocomplete="off"
+        spellcheck="false"
+        placeholder="Choose"
+        :display-value="labelOf"
+        @change="words = $event.target.value"
+        @focus="$event.target.select()"
+        @click="isOpen || open()"
+        @blur="words = ''"
+      />
+      <button
+        type="button"
+        class="choice-open"
+        tabindex="-1"
+        aria-hidden="true"
+        @mousedown.prevent
+        @click="isOpen || open()"
+      />
+      <ChoiceOptions v-if="isOpen" :anchor="box" :found="found" />
+    </Combobox>
+  </div>
+</template>
