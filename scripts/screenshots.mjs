@@ -1,6 +1,7 @@
 /** Takes the pictures of docs/screenshots from the demonstration that serves at ADDRESS. */
 import { chromium } from '@playwright/test'
 import { CHROMIUM, CHROMIUM_ARGS, requireChromium } from './lib/browser.mjs'
+import { choose } from './lib/choose.mjs'
 import { at } from './lib/paths.mjs'
 import { runMain, say, Stop } from './lib/say.mjs'
 import { clearBench, EVERY_STATE, stage } from './lib/stageBench.mjs'
@@ -98,10 +99,8 @@ async function take(browser, address, [name, path, light, width, height, press, 
 }
 
 async function mapImport(page) {
-  const fuel = page.getByLabel('Fuel', { exact: true })
-  const fuels = await fuel.locator('option').allInnerTexts()
-  await fuel.selectOption({ label: fuels.find((text) => /isobutane/i.test(text)) })
-  await page.getByLabel('Who', { exact: true }).selectOption({ index: 1 })
-  await page.getByLabel(/Set-up “Tin can”/).selectOption('new: gas, on the canister')
+  await choose(page.getByLabel('Fuel', { exact: true }), 'Isobutane')
+  await choose(page.getByLabel('Who', { exact: true }), 'Odra Vell')
+  await choose(page.getByLabel(/Set-up “Tin can”/), 'new: gas, on the canister')
   await page.waitForTimeout(1500)
 }

@@ -1,4 +1,6 @@
 /** A rehearsal played at ten times a stove's pace, by the keys. */
+import { choose } from '../lib/choose.mjs'
+
 const CHOICES = [
   ['Method', 'Boil'],
   ['Set-up', 'Ignimbrite, plain pot'],
@@ -24,11 +26,7 @@ export async function rehearsed(browser, address) {
 
 async function prepare(page) {
   await page.getByLabel('What stands in').waitFor()
-  for (const [label, wanted] of CHOICES) {
-    const box = page.getByLabel(label, { exact: true })
-    const names = await box.locator('option').allInnerTexts()
-    await box.selectOption({ label: names.find((text) => text.includes(wanted)) })
-  }
+  for (const [label, wanted] of CHOICES) await choose(page.getByLabel(label, { exact: true }), wanted)
   await page.getByLabel('Water', { exact: true }).fill('473 g')
   await page.getByRole('button', { name: /^Arm lane/ }).click()
   await page.locator('[data-next]').first().waitFor()

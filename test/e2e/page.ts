@@ -31,6 +31,7 @@ export const test = base.extend<{ faults: string[] }>({
 })
 
 export { expect }
+export { choose } from '../../scripts/lib/choose.mjs'
 
 /** Opens a page and waits until it answers to keys and presses. */
 export async function open(page: Page, path: string): Promise<void> {
@@ -47,20 +48,6 @@ export async function runsOf(page: Page, named: Partial<Record<keyof RunChoices,
   for (const [key, name] of Object.entries(named))
     query.set(key, choices[key as keyof RunChoices].find((one) => one.name === name)!.id)
   return `/runs?${query}`
-}
-
-/** A list of few is the browser's own, one of many is searched by words: how many there are, other tests decide. */
-const isSearched = async (list: Locator): Promise<boolean> => (await list.getAttribute('role')) === 'combobox'
-
-/** Chooses what is called so, whatever stands behind its name in the list. */
-export async function choose(list: Locator, name: string): Promise<void> {
-  if (await isSearched(list)) {
-    await list.fill(name)
-    await list.page().getByRole('listbox').getByRole('option', { name }).first().click()
-  } else {
-    const option = list.locator(`option[value="${name}"]`).or(list.locator('option').filter({ hasText: name }))
-    await list.selectOption({ label: (await option.first().innerText()).trim() })
-  }
 }
 
 /** What stands chosen in a list, in its words. */

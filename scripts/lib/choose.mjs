@@ -1,0 +1,16 @@
+/**
+ * Chooses what is called so, whatever stands behind its name: a list of few is the browser's own, one of many is
+ * searched by words, and how many there are depends on the data.
+ * @param {import('@playwright/test').Locator} list
+ * @param {string} name the beginning or another part of its words
+ * @returns {Promise<void>}
+ */
+export async function choose(list, name) {
+  if ((await list.getAttribute('role')) === 'combobox') {
+    await list.fill(name)
+    await list.page().getByRole('listbox').getByRole('option', { name }).first().click()
+  } else {
+    const option = list.locator(`option[value="${name}"]`).or(list.locator('option').filter({ hasText: name }))
+    await list.selectOption({ label: (await option.first().innerText()).trim() })
+  }
+}
