@@ -1,6 +1,6 @@
 /** The smaller controls, each by what it stores or changes. */
 import type { Page } from '@playwright/test'
-import { expect, open, test, choose } from './page'
+import { choose, chosenIn, expect, open, test } from './page'
 import { afterAPress, typeTheRun } from './typing'
 
 interface Kept {
@@ -176,4 +176,31 @@ test('a lane is not armed with a reading that cannot be read: it is said where, 
   await expect(page.getByText(/^Water: .*"two cups".*Write it like/)).toBeVisible()
   await expect(page).toHaveURL(/\/bench\/prepare/)
   await expect(water).toHaveValue('two cups')
+})
+
+test('a searched list takes what is meant, and nothing by being left', async ({ page }) => {
+  await open(page, '/bench/prepare')
+  const setup = page.getByLabel('Set-up', { exact: true })
+  const before = await chosenIn(setup)
+  const options = page.getByRole('listbox').getByRole('option')
+  // Looked at, and left by a press elsewhere or by Tab.
+  await setup.click()
+  await expect(options.first()).toBeVisible()
+  await page.getByRole('heading', { level: 1 }).click()
+  await expect(options).toHaveCount(0)
+  expect(await chosenIn(setup)).toBe(before)
+  await setup.fill('pot')
+  await expect(options.nth(1)).toBeVisible()
+  await page.keyboard.press('Tab')
+  await expect(options).toHaveCount(0)
+  expect(await chosenIn(setup)).toBe(before)
+  // The only one left is meant; so is what Enter takes.
+  await setup.fill('ignimbrite finned')
+  await expect(options).toHaveCount(1)
+  await page.keyboard.press('Tab')
+  await expect.poll(() => chosenIn(setup)).toBe('Ignimbrite, finned pot')
+  await setup.fill('ignimbrite')
+  await page.keyboard.press('ArrowDown')
+  await page.keyboard.press('Enter')
+  await expect.poll(() => chosenIn(setup)).toBe('Ignimbrite, plain pot')
 })

@@ -16,9 +16,18 @@ const attrs = useAttrs()
 /** The box is as wide as it is asked to be, what is typed in fills it. */
 const own = computed(() => ({ ...attrs, class: undefined }))
 const labelOf = (value: unknown) => all.value.find((one) => one.value === value)?.label ?? ''
+/** Enter, or a press on an entry: what is only left, Headless UI would take too. */
+const isMeant = ref(false)
+const noteKey = ({ key }: KeyboardEvent) => {
+  isMeant.value = key === 'Enter'
+}
+const notePress = ({ target }: Event) => {
+  isMeant.value = (target as Element).closest('[role=option]') !== null
+}
 function take(value: string) {
+  const isOnlyOne = words.value !== '' && found.value.length === 1
   words.value = ''
-  chosen.value = value === '' ? null : value
+  if (isMeant.value || isOnlyOne) chosen.value = value === '' ? null : value
 }
 const input = () => box.value!.querySelector('input')!
 /** As the key does. */
@@ -29,7 +38,7 @@ const open = () => {
 </script>
 
 <template>
-  <div ref="box" class="relative" :class="attrs.class">
+  <div ref="box" class="relative" :class="attrs.class" @keydown.capture="noteKey" @mousedown.capture="notePress">
     <Combobox v-slot="{ open: isOpen }" :model-value="chosen ?? ''" @update:model-value="take">
       <ComboboxInput
         v-bind="own"
