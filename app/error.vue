@@ -10,6 +10,6 @@ defineProps<{ error: NuxtError }>()
     <p class="my-4">
       {{ error.message }}
     </p>
-    <a href="/runs" class="act">To the runs</a>
+    <BaseButton kind="main" href="/runs">To the runs</BaseButton>
   </main>
 </template>

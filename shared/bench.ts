@@ -4,7 +4,7 @@ import type { BenchOrder } from '../core/method/benchOrder'
 import type { MethodBody, TestName } from '../core/method/method'
 import type { BenchState } from '../core/run/benchStep'
 import type { RehearsalScene } from '../core/simulate/rehearsal'
-import type { LaneName } from './benchAct'
+import type { LaneName } from './lanes'
 import type { ChannelName } from './channels'
 import type { MeasuredQuantity } from './measuredQuantity'
 

@@ -11,6 +11,7 @@ import type { MarkPayload } from '../core/run/benchStep'
 import type { UnitSystem } from '../core/quantity/kinds'
 import { plainText } from './fields'
 import { sentId, idOrNull } from './idFields'
+import { LANES, type LaneName } from './lanes'
 import { MAX_ACTS, MAX_TEXT } from './limits'
 import { isMoment, YEARS } from './moments'
 import { MEASURED_NAMES, MEASURED_QUANTITIES, type MeasuredQuantity } from './measuredQuantity'
@@ -22,8 +23,6 @@ import { isZone } from './zone'
 import { UUID } from './uuid'
 import { string } from './words'
 
-export const LANES = ['A', 'B', 'C', 'D', 'E', 'F'] as const
-export type LaneName = (typeof LANES)[number]
 const MEASURED = Object.keys(MEASURED_QUANTITIES) as MeasuredQuantity[]
 
 /** What a lane is prepared with before anything burns. */

@@ -3,12 +3,13 @@ import { number, object, ValidationError } from 'yup'
 import { parseQuantity, type Quantity } from '../core/quantity/parseQuantity'
 import type { UnitSystem } from '../core/quantity/kinds'
 import { problemText } from '../core/result'
+import { isTime, type Correctable } from './correctable'
 import { chosenId } from './idFields'
 import { MAX_TEXT } from './limits'
-import { MEASURED_NAMES, MEASURED_QUANTITIES, type MeasuredQuantity } from './measuredQuantity'
+import { MEASURED_QUANTITIES } from './measuredQuantity'
 import { fieldProblems, type FieldProblem } from './readProblems'
 import { unitsOf } from './typedBoxes'
-import { TIME_NAMES, TYPED_EVENTS, type TypedEventKind } from './typedRun'
+import { TYPED_EVENTS } from './typedRun'
 import { UUID } from './uuid'
 import { string } from './words'
 
@@ -19,23 +20,14 @@ export interface TypedCorrection {
   revision: number
   units: UnitSystem
   personId: string
-  /** A measured quantity, or an event whose time it is. */
-  what: MeasuredQuantity | TypedEventKind
+  what: Correctable
   /** Of several events of one kind, the one that is corrected. */
   eventId?: string | null
   typed: string
   reason: string
 }
 
-/** What is to be corrected: a reading, or the time of one event. */
-export type Corrected = Pick<TypedCorrection, 'what' | 'eventId'>
-
 const WHAT: string[] = [...Object.keys(MEASURED_QUANTITIES), ...TYPED_EVENTS]
-export const isTime = (what: TypedCorrection['what']): what is TypedEventKind =>
-  (TYPED_EVENTS as readonly string[]).includes(what)
-export const correctionName = (what: TypedCorrection['what']): string =>
-  isTime(what) ? TIME_NAMES[what] : MEASURED_NAMES[what]
-
 const schema = object({
   id: string().required().matches(UUID, 'The correction has no id.'),
   revision: number().required().integer(),

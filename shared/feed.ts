@@ -2,7 +2,7 @@
 import { array, object, ValidationError } from 'yup'
 import { LONGEST_LINE, type ChannelRule } from '../core/formats/instrumentLine'
 import { QUANTITY_KINDS } from '../core/quantity/kinds'
-import { LANES, type LaneName } from './benchAct'
+import { LANES, type LaneName } from './lanes'
 import { CHANNEL_NAMES, CHANNELS, type ChannelName } from './channels'
 import { plainText } from './fields'
 import { MAX_TEXT } from './limits'

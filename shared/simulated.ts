@@ -1,6 +1,6 @@
 /** Simulated instruments as they are started from the Bench. */
 import { number, object, ValidationError, type Schema } from 'yup'
-import { LANES, type LaneName } from './benchAct'
+import { LANES, type LaneName } from './lanes'
 import { fieldProblems, type FieldProblem } from './readProblems'
 import { string } from './words'
 

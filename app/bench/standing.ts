@@ -3,7 +3,7 @@ import { computed, ref, shallowRef, type Ref } from 'vue'
 import { isBurning } from '#core/run/benchStep'
 import { applyAct } from '#shared/applyAct'
 import type { Bench, BenchPush, Lane } from '#shared/bench'
-import { LANES, type LaneName } from '#shared/benchAct'
+import { LANES, type LaneName } from '#shared/lanes'
 import {
   keepBench,
   pendingActs,

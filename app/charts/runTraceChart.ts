@@ -67,13 +67,19 @@ function datasets({ trace, fit }: TraceShown, { ink, water, inUnit }: ChartLook)
   return [measured, ...fitted]
 }
 
-function annotations({ marks, boilingC, foundS }: TraceShown, look: ChartLook): Record<string, AnnotationOptions> {
+function annotations(
+  { trace, marks, boilingC, foundS }: TraceShown,
+  look: ChartLook,
+): Record<string, AnnotationOptions> {
   const { ink, edge, water, inUnit } = look
   const upright = (s: number) => ({ type: 'line' as const, yScaleID: 'y', xMin: s, xMax: s })
   const label = labelled(look)
   const all: Record<string, AnnotationOptions> = {}
-  for (const [i, { kind, s }] of marks.entries())
-    all[`mark${i}`] = { ...upright(s), borderColor: ink, borderWidth: 1.5, label: label(EVENT_NAMES[kind], 'start') }
+  const spanS = Math.max(60, ...trace.map(([s]) => s))
+  for (const [i, { kind, s, row }] of inRows(marks, spanS).entries()) {
+    const name = { ...label(EVENT_NAMES[kind], 'start'), yAdjust: -row * ROW_PX }
+    all[`mark${i}`] = { ...upright(s), borderColor: ink, borderWidth: 1.5, label: name }
+  }
   if (boilingC !== null) {
     const y = inUnit(boilingC)
     const line = { borderColor: edge, borderDash: [6, 4], borderWidth: 1 }
@@ -84,6 +90,23 @@ function annotations({ marks, boilingC, foundS }: TraceShown, look: ChartLook): 
     all.found = { ...upright(foundS), ...line, label: label('Boil, by the trace', 'center') }
   }
   return all
+}
+
+const ROW_PX = 18
+/** Of the width of a usual chart, in letters of its font. */
+const LETTERS_ACROSS = 88
+/** Marks with the row their name stands in, one above another where they are near. */
+export function inRows(marks: TraceShown['marks'], spanS: number) {
+  const endsS: number[] = []
+  return [...marks]
+    .sort((a, b) => a.s - b.s)
+    .map((mark) => {
+      const halfS = ((EVENT_NAMES[mark.kind].length / 2 + 1) / LETTERS_ACROSS) * spanS
+      const free = endsS.findIndex((endS) => endS <= mark.s - halfS)
+      const row = free === -1 ? endsS.length : free
+      endsS[row] = mark.s + halfS
+      return { ...mark, row }
+    })
 }
 
 const labelled =

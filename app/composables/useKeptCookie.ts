@@ -1,5 +1,4 @@
 import type { Ref } from 'vue'
-import { array, string, type Schema } from 'yup'
 
 const A_YEAR_S = 365 * 24 * 3600
 
@@ -7,25 +6,25 @@ const A_YEAR_S = 365 * 24 * 3600
  * What this browser keeps for the first bytes of a page to know: under the product's name, since others of this host
  * set cookies too, and only where it is what it should be.
  */
-function useKeptCookie<T>(name: string, schema: () => Schema<T>, otherwise: () => T): Ref<T> {
+function useKeptCookie<T>(name: string, isIt: (read: unknown) => boolean, otherwise: () => T): Ref<T> {
   const app = useNuxtApp()
   const kept = keptOf.get(app) ?? new Map<string, Ref<unknown>>()
   keptOf.set(app, kept)
   if (!kept.has(name))
     kept.set(
       name,
-      effectScope(true).run(() => readCookie(name, schema(), otherwise))!,
+      effectScope(true).run(() => readCookie(name, isIt, otherwise))!,
     )
   return kept.get(name) as Ref<T>
 }
 /** Read once for all components of a page. */
 const keptOf = new WeakMap<object, Map<string, Ref<unknown>>>()
 
-function readCookie<T>(name: string, schema: Schema<T>, otherwise: () => T): Ref<T> {
+function readCookie<T>(name: string, isIt: (read: unknown) => boolean, otherwise: () => T): Ref<T> {
   const decode = (text: string): T => {
     try {
       const read: unknown = JSON.parse(decodeURIComponent(text))
-      return schema.isValidSync(read, { strict: true }) ? (read as T) : otherwise()
+      return isIt(read) ? (read as T) : otherwise()
     } catch {
       return otherwise()
     }
@@ -40,25 +39,15 @@ function readCookie<T>(name: string, schema: Schema<T>, otherwise: () => T): Ref
   })
 }
 
+const isOneOf = (words: readonly string[]) => (read: unknown) => typeof read === 'string' && words.includes(read)
+
 /** One of these words. */
 export const useChosenCookie = <T extends string>(name: string, words: readonly T[], otherwise: T) =>
-  useKeptCookie<T>(
-    name,
-    () =>
-      string<T>()
-        .oneOf([...words])
-        .required() as unknown as Schema<T>,
-    () => otherwise,
-  )
+  useKeptCookie<T>(name, isOneOf(words), () => otherwise)
 /** Some of these words. */
 export const useListCookie = <T extends string>(name: string, words: readonly T[], otherwise: readonly T[]) =>
   useKeptCookie<T[]>(
     name,
-    () =>
-      array(
-        string<T>()
-          .oneOf([...words])
-          .required(),
-      ).required() as unknown as Schema<T[]>,
+    (read) => Array.isArray(read) && read.every(isOneOf(words)),
     () => [...otherwise],
   )

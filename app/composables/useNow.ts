@@ -40,9 +40,9 @@ export function useClock() {
   return ms
 }
 
-/** What the strip says of the run in view, and of the reference its figure is brought to. */
+/** What the strip says of the run in view, and of the reference its figure is corrected to. */
 export interface InView {
   then: string
-  broughtTo: string
+  correctedTo: string
 }
 export const useInView = () => useState<InView | null>('inView', () => null)

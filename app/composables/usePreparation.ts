@@ -1,5 +1,6 @@
 import { useLocalStorage } from '@vueuse/core'
-import { LANES, type LaneName, type Preparation } from '#shared/benchAct'
+import type { Preparation } from '#shared/benchAct'
+import { LANES, type LaneName } from '#shared/lanes'
 import type { KitChoices } from '#shared/kitChoices'
 import type { MeasuredQuantity } from '#shared/measuredQuantity'
 import { usualStove } from '#shared/rehearsal'

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 /** The frame beside the flame: strip, a narrow rail, and the whole rest for the lanes. */
-useFrame()
+const { opened } = useFrame()
 </script>
 
 <template>
@@ -15,7 +15,7 @@ useFrame()
         <slot />
       </main>
     </div>
-    <FrameFind />
-    <FrameKeys />
+    <LazyFrameFind v-if="opened === 'find'" @close="opened = null" />
+    <LazyFrameKeys v-if="opened === 'keys'" @close="opened = null" />
   </div>
 </template>

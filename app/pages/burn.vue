@@ -62,7 +62,7 @@ async function burn() {
   <div class="max-w-2xl">
     <h1 class="mb-1">Burn one now</h1>
     <p class="mb-4 text-ink-2">The rest can be added while it burns, or after.</p>
-    <form class="enamel grid grid-cols-1 gap-2 p-4" novalidate @submit.prevent="burn">
+    <BasePanel as="form" class="grid grid-cols-1 gap-2" novalidate @submit.prevent="burn">
       <TextBox
         v-for="name in names"
         :key="name.key"
@@ -89,10 +89,10 @@ async function burn() {
         example="9.2 °C, 56F"
         hint="No thermometer? Stir ice in the water for five minutes and take it out: type 0.5 °C."
       />
-      <p v-if="problemAt('')" role="alert" class="font-bold">
+      <BaseAlert v-if="problemAt('')">
         {{ problemAt('') }}
-      </p>
-      <button type="submit" class="act mt-2 justify-self-start">To the bench</button>
-    </form>
+      </BaseAlert>
+      <BaseButton kind="main" type="submit" class="mt-2 justify-self-start">To the bench</BaseButton>
+    </BasePanel>
   </div>
 </template>

@@ -24,26 +24,24 @@ const day = computed(() => {
 <template>
   <div class="max-w-5xl">
     <h1 class="mb-3">Today</h1>
-    <p v-if="error" role="alert" class="font-bold">
-      The runs could not be read. Check that Vulcanum is running, then reload.
-    </p>
-    <section v-else-if="!day" class="enamel p-6" aria-label="Nothing yet">
+    <BaseAlert v-if="error"> The runs could not be read. Check that Vulcanum is running, then reload. </BaseAlert>
+    <BasePanel v-else-if="!day" label="Nothing yet">
       <p class="mb-4 text-base">Nothing burned here yet.</p>
       <div class="flex flex-wrap gap-3">
-        <NuxtLink to="/burn" class="act">Burn one now</NuxtLink>{{ ' ' }}
-        <NuxtLink to="/runs/import" class="act-quiet">Bring runs in from a file</NuxtLink>{{ ' ' }}
-        <NuxtLink to="/bench/prepare?rehearse" class="act-quiet">Rehearse without a flame</NuxtLink>
+        <BaseButton kind="main" to="/burn">Burn one now</BaseButton>{{ ' ' }}
+        <BaseButton to="/runs/import">Bring runs in from a file</BaseButton>{{ ' ' }}
+        <BaseButton to="/bench/prepare?rehearse">Rehearse without a flame</BaseButton>
       </div>
       <p class="mt-4 max-w-xl text-ink-2">
         Burner, fuel, water, start temperature and altitude are enough to begin; the rest can be asked while it burns.
         No thermometer? Stir ice in the water for five minutes and take it out: start 0–1 °C, assumed.
       </p>
-    </section>
+    </BasePanel>
     <template v-else>
-      <section class="enamel p-4" aria-label="The day">
-        <h2 class="mb-2">
+      <BasePanel label="The day">
+        <template #title>
           {{ day.isToday ? 'Burned today' : `Nothing burned today. The last test day, ${day.words}` }}
-        </h2>
+        </template>
         <ol>
           <li
             v-for="run in day.runs"
@@ -60,9 +58,9 @@ const day = computed(() => {
           </li>
         </ol>
         <p class="mt-3">
-          <NuxtLink to="/runs/new" class="act">Log a run</NuxtLink>
+          <BaseButton kind="main" to="/runs/new">Log a run</BaseButton>
         </p>
-      </section>
+      </BasePanel>
       <section v-if="data?.settle.length" class="mt-4" aria-label="To settle">
         <h2 class="mb-1">
           To settle<span v-if="data.unsettled > data.settle.length" class="font-normal text-ink-2">

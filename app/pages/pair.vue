@@ -10,10 +10,10 @@ const { code, name, byPicture, waiting, problemAt, ask } = usePairing()
 <template>
   <main class="mx-auto max-w-sm p-6">
     <h1 class="mb-3">Pair this device</h1>
-    <p v-if="waiting" role="status" class="enamel p-4 text-lg">
+    <BasePanel v-if="waiting" as="p" role="status" class="text-lg">
       Look at the other screen: it asks whether to let “{{ name }}” in.
-    </p>
-    <form v-else class="enamel grid grid-cols-1 gap-3 p-4" novalidate @submit.prevent="ask">
+    </BasePanel>
+    <BasePanel v-else as="form" class="grid grid-cols-1 gap-3" novalidate @submit.prevent="ask">
       <label v-if="!byPicture" class="grid grid-cols-1"
         >Code on the other screen
         <input
@@ -23,9 +23,9 @@ const { code, name, byPicture, waiting, problemAt, ask } = usePairing()
           autocomplete="one-time-code"
           :aria-invalid="problemAt('code') ? 'true' : undefined"
       /></label>
-      <p v-if="problemAt('code')" role="alert" class="font-bold">
+      <BaseAlert v-if="problemAt('code')">
         {{ problemAt('code') }}
-      </p>
+      </BaseAlert>
       <label class="grid grid-cols-1"
         >What to call this device
         <input
@@ -34,11 +34,11 @@ const { code, name, byPicture, waiting, problemAt, ask } = usePairing()
           autocomplete="off"
           :aria-invalid="problemAt('name') ? 'true' : undefined"
       /></label>
-      <p v-if="problemAt('name') || problemAt('')" role="alert" class="font-bold">
+      <BaseAlert v-if="problemAt('name') || problemAt('')">
         {{ problemAt('name') ?? problemAt('') }}
-      </p>
-      <button type="submit" class="act min-h-16 justify-center text-lg">Pair</button>
-    </form>
+      </BaseAlert>
+      <BaseButton kind="main" glove type="submit" class="justify-center text-lg">Pair</BaseButton>
+    </BasePanel>
     <p class="mt-4 text-ink-2">
       The code stands on the machine that runs Vulcanum: Bench, <em>A second device</em>; it is good while that page is
       open. Without trusting its certificate the Bench does not open here while that machine cannot be reached, and the

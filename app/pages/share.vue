@@ -40,10 +40,8 @@ async function forget(device: PairedDevice) {
 <template>
   <div class="max-w-3xl">
     <h1 class="mb-3">A second device</h1>
-    <p v-if="error" role="alert" class="font-bold">
-      The server did not answer. Check that Vulcanum is running, then reload.
-    </p>
-    <section v-else-if="data && !data.shared" class="enamel p-4">
+    <BaseAlert v-if="error"> The server did not answer. Check that Vulcanum is running, then reload. </BaseAlert>
+    <BasePanel v-else-if="data && !data.shared">
       <p>
         This Vulcanum answers this machine alone. To use a phone or a second computer beside the flame, stop it and
         start it so:
@@ -52,10 +50,10 @@ async function forget(device: PairedDevice) {
       <p class="text-ink-2">
         It is then open to devices on the same network that you let in by a code; to no others, and to nothing outside.
       </p>
-    </section>
+    </BasePanel>
     <template v-else-if="data?.shared">
       <ShareAsking :asking="asking" @answer="answer" />
-      <section class="enamel grid gap-6 p-4 md:grid-cols-[240px_minmax(0,1fr)]">
+      <BasePanel class="grid gap-6 md:grid-cols-[240px_minmax(0,1fr)]">
         <div>
           <figure v-for="one in data.shared.addresses" :key="one.url" class="mb-3">
             <img
@@ -78,16 +76,14 @@ async function forget(device: PairedDevice) {
             certificate on the device brings both back.
           </p>
         </div>
-      </section>
+      </BasePanel>
     </template>
     <section v-if="data?.devices.length" class="mt-4" aria-label="Devices let in">
       <h2 class="mb-1">Let in</h2>
       <ul>
         <li v-for="device in data.devices" :key="device.id" class="flex items-center gap-3 border-b border-edge py-1">
           <span class="min-w-0 flex-1" dir="auto">{{ device.name }}</span>
-          <button type="button" class="act-quiet" :aria-label="`Forget ${device.name}`" @click="forget(device)">
-            Forget it
-          </button>
+          <BaseButton :aria-label="`Forget ${device.name}`" @click="forget(device)"> Forget it </BaseButton>
         </li>
       </ul>
     </section>

@@ -1,5 +1,8 @@
 /** A list narrowed by words as they are typed. */
 
+/** So many are taken in at a look: a list of more is searched. */
+export const MOST_AT_A_LOOK = 7
+
 /** Letters alone: "Étna" is found by "etna". */
 const plain = (text: string): string => text.normalize('NFD').replace(/\p{M}/gu, '').toLowerCase()
 

@@ -22,37 +22,48 @@ export const RUN_COLUMNS = [
 export type RunColumnKey = (typeof RUN_COLUMNS)[number]
 export interface RunColumn {
   words: string
+  /** What stands over it, where its place says the rest. */
+  head?: string
   unit?: string
   sort?: RunSortKey
   figure?: true
   /** Shown at a phone's width too. */ narrow?: true
+  /** Its share of the table, in ems. */ em: number
 }
 
 export const RUN_COLUMN: Record<RunColumnKey, RunColumn> = {
-  when: { words: 'When', sort: 'startedAt', narrow: true },
-  setup: { words: 'Set-up', sort: 'setup', narrow: true },
-  method: { words: 'Method', sort: 'method' },
-  place: { words: 'Place', sort: 'place' },
-  fuel: { words: 'Fuel', sort: 'fuel' },
-  person: { words: 'Who', sort: 'person' },
-  ribbon: { words: 'Run' },
-  boil: { words: 'Boil', unit: 'm:ss', sort: 'timeToBoilS', figure: true },
-  measured: { words: 'Measured', unit: 'g/L', sort: 'gPerL', figure: true },
-  normalised: { words: 'Normalised', unit: 'g/L, k = 2', sort: 'normalisedGPerL', figure: true, narrow: true },
-  efficiency: { words: 'Efficiency', unit: '%', sort: 'efficiency', figure: true },
-  burnRate: { words: 'Burn rate', unit: 'g/min', sort: 'burnRateGPerMin', figure: true },
-  firepower: { words: 'Firepower', unit: 'W', sort: 'firepowerW', figure: true },
-  tags: { words: 'Tags' },
-  remarks: { words: 'Remarks', narrow: true },
+  when: { words: 'When', em: 9.3, sort: 'startedAt', narrow: true },
+  setup: { words: 'Set-up', em: 12.8, sort: 'setup', narrow: true },
+  method: { words: 'Method', em: 9.2, sort: 'method' },
+  place: { words: 'Place', em: 7.8, sort: 'place' },
+  fuel: { words: 'Fuel', em: 9.8, sort: 'fuel' },
+  person: { words: 'Who', em: 8, sort: 'person' },
+  ribbon: { words: 'Run', em: 9.4 },
+  boil: { words: 'Boil', em: 4.4, sort: 'timeToBoilS', figure: true },
+  measured: { words: 'Measured', em: 6.6, unit: 'g/L', sort: 'gPerL', figure: true },
+  normalised: {
+    words: 'Normalised',
+    head: 'g/L',
+    em: 8,
+    unit: '± (95 %)',
+    sort: 'normalisedGPerL',
+    figure: true,
+    narrow: true,
+  },
+  efficiency: { words: 'Efficiency', em: 6, unit: '%', sort: 'efficiency', figure: true },
+  burnRate: { words: 'Burn rate', em: 7.6, unit: 'g/min', sort: 'burnRateGPerMin', figure: true },
+  firepower: { words: 'Firepower', em: 7, unit: 'W', sort: 'firepowerW', figure: true },
+  tags: { words: 'Tags', em: 8 },
+  remarks: { words: 'Remarks', em: 8.8 },
 }
 export const USUAL_COLUMNS: RunColumnKey[] = [
   'when',
   'setup',
+  'method',
   'place',
   'fuel',
   'ribbon',
   'boil',
-  'measured',
   'normalised',
   'remarks',
 ]

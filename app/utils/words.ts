@@ -69,6 +69,11 @@ export function dateInZone(iso: string, zone: string): string {
   formatsOfZones.set(zone, format)
   return format.format(new Date(iso))
 }
+/** The same without its year where that is this year: a column of dates is read down. */
+export function shortDateInZone(iso: string, zone: string): string {
+  const whole = dateInZone(iso, zone)
+  return whole.replace(` ${new Date().getFullYear()},`, ',')
+}
 /** One takes as long to make as a hundred to use. */
 const formatsOfZones = new Map<string, Intl.DateTimeFormat>()
 

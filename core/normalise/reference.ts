@@ -1,4 +1,4 @@
-/** Reference conditions: what a figure is brought to. */
+/** Reference conditions: what a figure is corrected to. */
 
 export interface Reference {
   startC: number

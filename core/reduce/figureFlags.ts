@@ -27,7 +27,7 @@ export const kindFlags = ({ kind }: RunInput): Flag[] =>
         {
           code: 'kind-not-normalised',
           severity: 'note',
-          text: `A "${kind}" test is not brought to a reference; its figures stand as measured.`,
+          text: `A "${kind}" test is not corrected to a reference; its figures stand as measured.`,
         },
       ]
 

@@ -3,7 +3,7 @@
 export interface Brought {
   /** The condition that was taken so, where the maker does not state it: "start 15 °C"; null: all are stated. */
   taken: string | null
-  /** Measured fuel per litre brought to these conditions, and its standard uncertainty [g/L]. */
+  /** Measured fuel per litre corrected to these conditions, and its standard uncertainty [g/L]. */
   gPerL: number
   u: number
 }

@@ -14,3 +14,15 @@ export async function choose(list, name) {
     await list.selectOption({ label: (await option.first().innerText()).trim() })
   }
 }
+
+/**
+ * Makes a word of a sentence another.
+ * @param {import('@playwright/test').Page | import('@playwright/test').Locator} place
+ * @param {string} label what the word says
+ * @param {string} name the beginning or another part of what it is to be
+ * @returns {Promise<void>}
+ */
+export async function chooseWord(place, label, name) {
+  await place.getByRole('button', { name: `${label}: ` }).click()
+  await choose(place.getByRole('combobox', { name: label, exact: true }), name)
+}

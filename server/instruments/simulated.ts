@@ -8,7 +8,7 @@ import { setTimeout as sleep } from 'node:timers/promises'
 import { v7 as uuidv7 } from 'uuid'
 import { readRecording, type RecordedSample } from '../../core/formats/recording'
 import { problemText } from '../../core/result'
-import type { LaneName } from '../../shared/benchAct'
+import type { LaneName } from '../../shared/lanes'
 import type { ChannelName } from '../../shared/channels'
 import { CHANNEL_RULES } from '../../shared/feed'
 import {

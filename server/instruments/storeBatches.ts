@@ -1,5 +1,5 @@
 /** Batches of several instruments become samples of the runs that burn, all in one transaction, each batch once. */
-import type { LaneName } from '../../shared/benchAct'
+import type { LaneName } from '../../shared/lanes'
 import { INGEST, type IngestAck } from '../../shared/feed'
 import type { Database } from '../database/connection'
 import { copyingTransaction, type Copying } from '../database/copyRows'

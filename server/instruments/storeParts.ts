@@ -3,7 +3,7 @@ import { CHANNELS, type ChannelName } from '../../shared/channels'
 import type { IngestAck } from '../../shared/feed'
 import type { Copying } from '../database/copyRows'
 import { chunkRows, copyChunks, type Samples } from '../database/repositories/traces'
-import type { LaneName } from '../../shared/benchAct'
+import type { LaneName } from '../../shared/lanes'
 import type { Feed } from './feeds'
 import { holdTraces, notifySamples, standingSamples, traceKey } from './repository/parts'
 

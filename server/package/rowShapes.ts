@@ -14,7 +14,7 @@ import {
   WIND_SCHOOLS,
 } from '../../core/method/method'
 import { EVENT_KINDS } from '../../core/run/events'
-import { LANES } from '../../shared/benchAct'
+import { LANES } from '../../shared/lanes'
 import { CHANNEL_NAMES } from '../../shared/channels'
 import type { FieldSpec } from '../../shared/fields'
 import { ENTRY_WORDS } from '../../shared/fuelBatch'

@@ -1,7 +1,8 @@
 /** The service by which a correction comes in. */
 import { placePressure } from '../../core/formats/toRunDocument'
 import type { Quantity } from '../../core/quantity/parseQuantity'
-import { correctionName, isTime, readCorrection, type TypedCorrection } from '../../shared/correction'
+import { readCorrection, type TypedCorrection } from '../../shared/correction'
+import { correctionName, isTime } from '../../shared/correctable'
 import type { FieldProblem } from '../../shared/readProblems'
 import type { RunRecord } from '../../shared/runRecord'
 import type { ReadRun } from '../../shared/readRun'

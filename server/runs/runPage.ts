@@ -106,7 +106,7 @@ function findingsOf({ stored, record, method }: FoundRun): MethodFindings | null
 /** Where the maker leaves the start open, both usual ones are tried. */
 const OPEN_STARTS_C = [15.56, 20]
 
-/** The measured figure brought to the stated conditions, beside the stated one. */
+/** The measured figure corrected to the stated conditions, beside the stated one. */
 async function claimOf(db: Connection, found: FoundRun): Promise<ClaimVerdict | null> {
   const { claimFuel, claimWater, claimStart } = found.stored.measured
   if (found.method?.test !== 'claim' || claimFuel?.dimension !== 'mass' || !claimWater) return null
@@ -114,7 +114,7 @@ async function claimOf(db: Connection, found: FoundRun): Promise<ClaimVerdict | 
   const starts = claimStart ? [claimStart.value] : OPEN_STARTS_C
   const brought = []
   for (const startC of starts) {
-    const figure = await broughtTo(db, found, startC)
+    const figure = await correctedTo(db, found, startC)
     if (figure === null) return null
     brought.push({ taken: claimStart ? null : `start ${startC} °C`, ...figure })
   }
@@ -122,7 +122,7 @@ async function claimOf(db: Connection, found: FoundRun): Promise<ClaimVerdict | 
 }
 
 /** Its figure at the claim's conditions; null: it cannot be brought there. */
-async function broughtTo(
+async function correctedTo(
   db: Connection,
   found: FoundRun,
   startC: number,

@@ -1,9 +1,18 @@
 /** What is said of a run afterwards: void, break-in, which boil, observations, photos. */
 import { request as send } from 'node:http'
+import type { Locator } from '@playwright/test'
 import sharp from 'sharp'
 import { choose, expect, open, test, runsOf } from './page'
 
 const LATE = '/runs/01970000-0000-7000-8000-000000000277'
+
+/** Says something of a run: its button asks why, and is pressed again. */
+const saying = (decisions: Locator) => async (words: string, reason: string) => {
+  await decisions.getByRole('button', { name: words }).click()
+  const form = decisions.getByRole('form', { name: words })
+  await form.getByLabel('Reason').fill(reason)
+  await form.getByRole('button', { name: words }).click()
+}
 
 test('a run is made void with a reason, leaves the figures, is still found, and counts again', async ({ page }) => {
   await open(page, '/runs/01950000-0000-7000-8000-000000000103')
@@ -11,27 +20,27 @@ test('a run is made void with a reason, leaves the figures, is still found, and 
     Number(/(\d+) runs/.exec(await page.getByRole('region', { name: 'Its set-up' }).innerText())![1])
   const before = await n()
   const decisions = page.getByRole('region', { name: 'Decisions' })
-  await decisions.getByRole('button', { name: 'Make it void' }).click()
+  const say = saying(decisions)
+  await say('Make it void', '')
   await expect(decisions.getByRole('alert')).toContainText('Reason: read nothing')
   await decisions.getByLabel('Reason').fill('knocked over')
-  await decisions.getByRole('button', { name: 'Make it void' }).click()
+  await decisions.getByRole('form').getByRole('button', { name: 'Make it void' }).click()
   await expect(page.locator('[data-void]')).toContainText('knocked over')
   await open(page, await runsOf(page, { setup: 'Solfatara with finned pot' }))
   await expect(page.locator('a[href$="000000000103"]')).toHaveCount(0)
+  await page.getByRole('button', { name: 'Find in these' }).click()
   await page.getByLabel('Void ones too').check()
+  await page.keyboard.press('Escape')
   await expect(page.getByRole('row').filter({ has: page.locator('a[href$="000000000103"]') })).toContainText('void')
   await open(page, '/runs/01950000-0000-7000-8000-000000000108')
   expect(await n()).toBe(before - 1)
   await open(page, '/runs/01950000-0000-7000-8000-000000000103')
-  await decisions.getByLabel('Reason').fill('it was the other pot')
-  await decisions.getByRole('button', { name: 'It counts after all' }).click()
+  await say('It counts after all', 'it was the other pot')
   await expect(page.locator('[data-void]')).toHaveCount(0)
   await expect(decisions).toContainText('Void: knocked over')
-  await decisions.getByLabel('Reason').fill('new burner')
-  await decisions.getByRole('button', { name: 'It was a break-in' }).click()
+  await say('It was a break-in', 'new burner')
   await expect(page.locator('[data-break-in]')).toBeVisible()
-  await decisions.getByLabel('Reason').fill('no, the other one')
-  await decisions.getByRole('button', { name: 'It was no break-in' }).click()
+  await say('It was no break-in', 'no, the other one')
   await expect(page.locator('[data-break-in]')).toHaveCount(0)
 })
 
@@ -40,12 +49,11 @@ test('call and trace disagree: one is decided for, with a reason, and the time f
   const called = await page.locator('[data-figure=time]').innerText()
   const decisions = page.getByRole('region', { name: 'Decisions' })
   await expect(decisions).toContainText(/You called \d:\d\d; the trace says \d:\d\d\. Which\?/)
-  await decisions.getByLabel('Reason').fill('looked up late')
-  await decisions.getByRole('button', { name: 'The trace is right' }).click()
+  const say = saying(decisions)
+  await say('The trace is right', 'looked up late')
   await expect(decisions).toContainText('Which boil: the trace. looked up late')
   await expect(page.locator('[data-figure=time]')).not.toHaveText(called)
-  await decisions.getByLabel('Reason').fill('as before')
-  await decisions.getByRole('button', { name: 'The call is right' }).click()
+  await say('The call is right', 'as before')
   await expect(page.locator('[data-figure=time]')).toHaveText(called)
 })
 
@@ -54,6 +62,8 @@ test('what was seen is noted on a scale with words, with its moment, and the nex
 }) => {
   await open(page, LATE)
   const seen = page.getByRole('form', { name: 'Observe' })
+  const begin = page.getByRole('button', { name: 'Note what was seen' })
+  await begin.click()
   await choose(seen.getByLabel('On the scale'), 'flame')
   await seen.getByRole('button', { name: 'Note it' }).click()
   await expect(seen.getByRole('alert')).toContainText('choose the words that fit')
@@ -62,6 +72,7 @@ test('what was seen is noted on a scale with words, with its moment, and the nex
   await seen.getByLabel('Note').fill('<b>left</b> side ⬅️')
   await seen.getByRole('button', { name: 'Note it' }).click()
   await expect(page.locator('[data-observed=flame]')).toHaveText('2:10 spilling down-wind. <b>left</b> side ⬅️')
+  await begin.click()
   await choose(seen.getByLabel('On the scale'), 'flame')
   await choose(seen.getByLabel('It was'), 'even')
   await seen.getByRole('button', { name: 'Note it' }).click()
@@ -81,6 +92,7 @@ test('a photo is attached to a moment, dimmed in the dark, and taken out; what i
     .toBuffer()
   const give = (name: string, buffer: Buffer) =>
     photos.locator('input[type=file]').setInputFiles({ name, mimeType: 'image/jpeg', buffer })
+  await photos.getByRole('button', { name: 'Add a photo' }).click()
   await give('list.jpg', Buffer.from('eggs, bread'))
   await photos.getByRole('button', { name: 'Add the photo' }).click()
   await expect(photos.getByRole('alert')).toContainText('not a JPEG, PNG or WebP picture')

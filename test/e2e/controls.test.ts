@@ -1,6 +1,6 @@
 /** The smaller controls, each by what it stores or changes. */
 import type { Page } from '@playwright/test'
-import { choose, chosenIn, expect, open, test } from './page'
+import { choose, chooseWord, chosenIn, expect, open, test } from './page'
 import { afterAPress, typeTheRun } from './typing'
 
 interface Kept {
@@ -105,11 +105,12 @@ test('of two drafts this page’s can stay', async ({ page, browser, baseURL }) 
 
 test('a filter chosen while another is still under way is added to it', async ({ page }) => {
   await open(page, '/runs')
+  await page.getByRole('button', { name: 'Find in these' }).click()
   await page.getByRole('form', { name: 'Which runs' }).evaluate((form) => {
     const boxOf = (label: string) =>
       [...form.querySelectorAll('label')].find((one) => one.textContent!.trim().startsWith(label))!.control
     for (const [label, value] of [
-      ['Origin', 'all'],
+      ['Who', 'Tamsin'],
       ['Group by', 'place'],
     ]) {
       const select = boxOf(label!) as HTMLSelectElement
@@ -118,44 +119,51 @@ test('a filter chosen while another is still under way is added to it', async ({
     }
     boxOf('Void ones too')!.click()
   })
-  await expect(page).toHaveURL(/origin=all/)
+  await expect(page).toHaveURL(/person=/)
   await expect(page).toHaveURL(/group=place/)
   await expect(page).toHaveURL(/voided=shown/)
 })
 
-test('every filter of the runs filters, and the keys go back to as shipped', async ({ page }) => {
+test('every filter of the runs filters, is taken out by a press, and the keys go back to as shipped', async ({
+  page,
+}) => {
   await open(page, '/runs')
+  const cellsOf = (column: string) => async () =>
+    new Set(await page.locator(`tbody td[data-column=${column}] > span:first-child`).allInnerTexts())
+  await chooseWord(page, 'Set-up', 'Lahar in the cone')
+  await expect.poll(cellsOf('setup')).toEqual(new Set(['Lahar in the cone']))
+  await chooseWord(page, 'Set-up', 'every set-up')
   const filters = page.getByRole('form', { name: 'Which runs' })
   const list = (label: string) => filters.getByRole('combobox', { name: label, exact: true })
-  for (const [label, value, column] of [
-    ['Set-up', 'Lahar in the cone', 'setup'],
-    ['Fuel', 'Hexamine tablets', 'fuel'],
-  ] as const) {
+  const narrowed = async (label: string, value: string) => {
+    await page.getByRole('button', { name: 'Find in these' }).click()
     await choose(list(label), value)
-    const cells = page.locator(`tbody td[data-column=${column}] > span:first-child`)
-    await expect.poll(async () => new Set(await cells.allInnerTexts())).toEqual(new Set([value]))
-    await choose(list(label), 'all')
+    await filters.getByRole('button', { name: /^Show \d+ runs?/ }).click()
   }
-  await choose(list('Remark'), 'stopped from outside')
-  await expect
-    .poll(async () => new Set(await page.locator('tbody td[data-column=remarks]').allInnerTexts()))
-    .toEqual(new Set(['stopped from outside']))
-  await choose(list('Remark'), 'any')
-  await choose(list('Origin'), 'published elsewhere')
+  await narrowed('Fuel', 'Hexamine tablets')
+  await expect.poll(cellsOf('fuel')).toEqual(new Set(['Hexamine tablets']))
+  await page.getByRole('button', { name: 'Take out: on Hexamine tablets' }).click()
+  await narrowed('Remark', 'stopped from outside')
+  await expect.poll(cellsOf('remarks')).toEqual(new Set(['stopped from outside']))
+  await page.getByRole('button', { name: 'Take out: stopped from outside' }).click()
+  await chooseWord(page, 'Origin', 'published elsewhere')
   await expect(page.getByText('No runs match.')).toBeVisible()
-  await choose(list('Origin'), 'all, mixed')
-  await choose(list('Who'), 'Tamsin Quay')
-  await page.locator('summary', { hasText: 'Columns' }).click()
+  await chooseWord(page, 'Origin', 'measured, rehearsed or published')
+  await narrowed('Who', 'Tamsin Quay')
+  await page.getByRole('button', { name: 'Columns' }).click()
   await page.getByRole('checkbox', { name: 'Who' }).check()
+  await page.keyboard.press('Escape')
   await expect
     .poll(async () => new Set(await page.locator('tbody td[data-column=person]').allInnerTexts()))
     .toEqual(new Set(['Tamsin Quay']))
+  await page.getByRole('button', { name: 'Find in these' }).click()
   await filters.getByLabel('To', { exact: true }).fill('2026-06-30')
   await filters.getByLabel('To', { exact: true }).blur()
   await expect(page).toHaveURL(/to=2026-06-30/)
   await filters.getByLabel('From', { exact: true }).fill('2026-04-22')
   await filters.getByLabel('From', { exact: true }).blur()
   await expect(page).toHaveURL(/from=2026-04-22/)
+  await page.keyboard.press('Escape')
   await page.getByRole('button', { name: 'Keys' }).click()
   await page.getByRole('dialog').getByLabel('Metric or trail units').fill('q')
   await page.getByRole('dialog').getByLabel('Metric or trail units').blur()

@@ -1,5 +1,5 @@
 /** The frame: lights, units, keys, the strip, finding; and the list's filters and order. */
-import { expect, open, test, choose } from './page'
+import { choose, chooseWord, expect, hydrated, open, test } from './page'
 
 const RUN = '/runs/01950000-0000-7000-8000-000000000106'
 
@@ -39,7 +39,7 @@ test('units change values in show only', async ({ page }) => {
   expect(await (await page.request.get(`/api${RUN}/document`)).text()).toBe(before)
 })
 
-test('the strip keeps what is so now, with its age, and tells then and brought to', async ({ page }) => {
+test('the strip keeps what is so now, with its age, and tells then and corrected to', async ({ page }) => {
   await open(page, RUN)
   await page.getByRole('button', { name: 'Now, then' }).click()
   await expect(page.getByText('Standard bench: start 20.0')).toBeVisible()
@@ -100,28 +100,32 @@ const inOrder = (figures: number[], by: (a: number, b: number) => number) =>
 
 test('runs are filtered, sorted and walked by keys, and the address says how', async ({ page }) => {
   await open(page, '/runs')
-  const filters = page.getByRole('form', { name: 'Which runs' })
-  await choose(filters.getByRole('combobox', { name: 'Place', exact: true }), 'Ice saddle')
+  await page
+    .context()
+    .addCookies([
+      { name: 'vulcanum_columns', value: '%5B%22when%22%2C%22setup%22%2C%22measured%22%5D', url: page.url() },
+    ])
+  await page.reload()
+  await hydrated(page)
+  await chooseWord(page, 'Place', 'Ice saddle')
   await expect(page).toHaveURL(/place=[0-9a-f-]{36}/)
   await expect(page.locator('[data-count]')).toHaveText('16 runs')
-  await page.getByRole('button', { name: 'Measured' }).click()
+  await page.getByRole('button', { name: 'Measured', exact: true }).click()
   await expect(page).toHaveURL(/sort=gPerL\.up/)
   const measured = async () =>
     (await page.locator('tbody td[data-column=measured]').allInnerTexts()).filter((text) => text !== '').map(Number)
   await expect.poll(async () => inOrder(await measured(), (a, b) => a - b)).toBe(true)
-  await page.getByRole('button', { name: 'Measured' }).click()
+  await page.getByRole('button', { name: 'Measured', exact: true }).click()
   await expect(page).toHaveURL(/sort=gPerL\.down/)
   await page.reload()
   await expect.poll(async () => inOrder(await measured(), (a, b) => b - a)).toBe(true)
-  await page.waitForFunction(
-    () => (window as unknown as { useNuxtApp?: () => { isHydrating?: boolean } }).useNuxtApp?.().isHydrating === false,
-  )
+  await hydrated(page)
   await page.keyboard.press('J')
   await page.keyboard.press('J')
   await page.keyboard.press('K')
   await page.keyboard.press('Enter')
   await expect(page.locator('[data-figure=gPerL]')).toBeVisible()
-  await filters.waitFor({ state: 'detached' })
+  await page.locator('[data-sentence]').waitFor({ state: 'detached' })
   await open(page, '/runs?from=2026-04-20&to=2026-04-23')
   await expect(page.locator('[data-count]')).toHaveText('2 runs')
 })

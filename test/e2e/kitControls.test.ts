@@ -4,7 +4,7 @@ import sharp from 'sharp'
 import type { KitChoices } from '../../shared/kitChoices'
 import type { BatchLine, PlacePage, ThingLine } from '../../shared/kitRecords'
 import type { MethodLine } from '../../shared/method'
-import { expect, open, test, choose } from './page'
+import { choose, chooseWord, expect, open, test } from './page'
 import { typeTheRun } from './typing'
 
 const read = async <T>(page: Page, url: string) => (await (await page.request.get(url)).json()) as T
@@ -41,6 +41,7 @@ test('a thing has a price, a photo, and what it was made from; a set-up has a ph
   await expect(page.getByRole('region', { name: 'Prices' })).toContainText('3.50 EUR from 2026-03-01')
   for (const path of [page.url(), `/kit/setups/${await idOf(page, '/api/kit/setups', 'Lahar alone')}`]) {
     await open(page, path)
+    await page.getByRole('button', { name: 'Add a photo' }).click()
     await page.locator('input[type=file]').setInputFiles({ name: 'felt.png', mimeType: 'image/png', buffer: png })
     await page.getByLabel('Says').fill('as it stood')
     await page.getByRole('button', { name: 'Add the photo' }).click()
@@ -172,8 +173,7 @@ test('what happened on the way, the canister, the instruments and the break-in a
 
 test('the runs are filtered by method; a target is chosen on a run’s page', async ({ page }) => {
   await open(page, '/runs')
-  const filters = page.getByRole('form', { name: 'Which runs' })
-  await choose(filters.getByRole('combobox', { name: 'Method', exact: true }), '20 → 90 °C')
+  await chooseWord(page, 'Method', '20 → 90 °C')
   await expect(page).toHaveURL(/method=[0-9a-f-]{36}/)
   const method = new URL(page.url()).searchParams.get('method')
   const { lines } = (await (await page.request.get(`/api/runs?method=${method}`)).json()) as { lines: { id: string }[] }

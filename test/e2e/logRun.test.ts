@@ -115,7 +115,7 @@ test('bodies that are no runs are refused with words and a status in the 400s', 
 
 test('an impossible figure stands on black iron, with its reason', async ({ page }) => {
   await open(page, '/runs')
-  await page.locator('tbody').getByText('impossible', { exact: true }).first().waitFor()
+  await page.locator('td[data-column=remarks]').getByText('impossible', { exact: true }).first().waitFor()
   await page.getByRole('row').filter({ hasText: 'impossible' }).first().getByRole('link').click()
   await expect(page.getByText(/^Impossible: /)).toBeVisible()
 })

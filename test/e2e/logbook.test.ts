@@ -31,7 +31,12 @@ async function voidBurnedToday(request: APIRequestContext): Promise<void> {
 test('by keyboard alone: found by words, filtered, grouped, picked, tagged, and the tag filters', async ({ page }) => {
   await open(page, '/runs')
   const filters = page.getByRole('form', { name: 'Which runs' })
-  await filters.getByRole('searchbox', { name: 'Words' }).focus()
+  const find = async () => {
+    await page.getByRole('button', { name: 'Find in these' }).focus()
+    await page.keyboard.press('Enter')
+  }
+  await find()
+  await expect(filters.getByRole('searchbox', { name: 'Words' })).toBeFocused()
   await page.keyboard.type('cone')
   await expect(page).toHaveURL(/words=cone/)
   await expect(page.locator('[data-count]')).not.toHaveText(/^1\d\d runs/)
@@ -45,7 +50,8 @@ test('by keyboard alone: found by words, filtered, grouped, picked, tagged, and 
   const heads = await page.locator('tbody tr[data-group] th').allInnerTexts()
   expect(heads).toEqual([...heads].sort((a, b) => a.localeCompare(b)))
   expect(heads.reduce((sum, words) => sum + Number(/· (\d+) run/.exec(words)![1]), 0)).toBe(count)
-  await page.evaluate(() => (document.activeElement as HTMLElement).blur())
+  await page.keyboard.press('Escape')
+  await expect(page.getByRole('button', { name: 'Find in these' })).toBeFocused()
   for (const key of ['j', 'x', 'j', 'x']) await page.keyboard.press(key)
   const picked = page.getByRole('region', { name: 'Picked runs' })
   await expect(picked.getByText('2 picked')).toBeVisible()
@@ -57,7 +63,8 @@ test('by keyboard alone: found by words, filtered, grouped, picked, tagged, and 
   await page.keyboard.type('Odra')
   await picked.getByRole('button', { name: 'Tag: 2 runs' }).focus()
   await page.keyboard.press('Enter')
-  await expect(picked.getByText('2 runs changed.')).toBeVisible()
+  await expect(page.getByText('2 runs changed.')).toBeVisible()
+  await find()
   await filters.getByRole('combobox', { name: 'Tag', exact: true }).focus()
   await page.keyboard.type('spring')
   await expect(page).toHaveURL(/tag=spring/)
@@ -68,9 +75,10 @@ test('columns are chosen and remembered, a view is kept and comes back, that not
   page,
 }) => {
   await open(page, '/runs')
-  await page.locator('summary', { hasText: 'Columns' }).click()
+  await page.getByRole('button', { name: 'Columns' }).click()
   await page.getByRole('checkbox', { name: 'Efficiency' }).check()
   await page.getByRole('checkbox', { name: 'Fuel' }).uncheck()
+  await page.keyboard.press('Escape')
   await expect(page.getByRole('columnheader', { name: /^Efficiency/ })).toBeVisible()
   await page.reload()
   await expect(page.getByRole('columnheader', { name: /^Efficiency/ })).toBeVisible()
@@ -79,11 +87,13 @@ test('columns are chosen and remembered, a view is kept and comes back, that not
   const shown = async () =>
     page.locator('tbody tr[data-id]').evaluateAll((rows) => rows.map((row) => (row as HTMLElement).dataset.id))
   const before = await shown()
-  await page.locator('summary', { hasText: 'Views' }).click()
+  await page.getByRole('button', { name: 'Columns' }).click()
   await page.getByLabel('This view, named').fill('Saddle, thrifty first')
   await page.getByRole('button', { name: 'Keep it' }).click()
+  await page.keyboard.press('Escape')
   await page.getByRole('link', { name: 'Show all, newest first' }).click()
   await expect(page).toHaveURL(/\/runs$/)
+  await page.getByRole('button', { name: 'Columns' }).click()
   await page.getByRole('link', { name: 'Saddle, thrifty first' }).click()
   await expect.poll(shown).toEqual(before)
   await open(page, '/runs?place=Ice+saddle&sort=normalisedGPerL.up')
@@ -97,13 +107,14 @@ test('picked runs are exported, compared, voided with a reason and counted again
   await open(page, await runsOf(page, { setup: 'Fumarole with narrow pot', method: 'Boil' }))
   const picked = page.getByRole('region', { name: 'Picked runs' })
   const all = (await page.locator('[data-count]').innerText()).split(' ')[0]
+  await page.getByRole('button', { name: 'Export' }).click()
   const [file] = await Promise.all([
     page.waitForEvent('download'),
-    picked.getByRole('button', { name: 'Export CSV' }).click(),
+    page.getByRole('menuitem', { name: /^CSV/ }).click(),
   ])
   const { data } = Papa.parse<string[]>(readFileSync(await file.path(), 'utf8').trim())
   expect([file.suggestedFilename(), data.length - 1]).toEqual(['vulcanum-runs.csv', Number(all)])
-  await picked.getByRole('button', { name: /^Pick the \d+ shown/ }).click()
+  await page.getByRole('checkbox', { name: /^Pick the \d+ shown/ }).check()
   await picked.getByRole('link', { name: 'Compare' }).click()
   await expect(page.getByText('All of one set-up: there is nothing to hold it against.')).toBeVisible()
   await page.goBack()
@@ -115,7 +126,9 @@ test('picked runs are exported, compared, voided with a reason and counted again
   await picked.getByLabel('Reason').fill('the scale stood in the wind')
   await picked.getByRole('button', { name: 'Make void: 1 run' }).click()
   await expect(page.locator('[data-count]')).toHaveText(`${Number(all) - 1} runs`)
+  await page.getByRole('button', { name: 'Find in these' }).click()
   await page.getByRole('checkbox', { name: 'Void ones too' }).check()
+  await page.keyboard.press('Escape')
   await page.locator('tbody tr', { hasText: 'void' }).getByRole('checkbox').check()
   await picked.getByRole('button', { name: 'Count after all' }).click()
   await picked.getByLabel('Reason').fill('it stood in the lee')

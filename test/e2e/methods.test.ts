@@ -1,7 +1,7 @@
 /** Methods: a school chosen, a copy edited, and every kind of test logged once by its method. */
 import type { Page } from '@playwright/test'
 import type { MethodLine } from '../../shared/method'
-import { choose, expect, open, test } from './page'
+import { choose, chooseWord, expect, open, test } from './page'
 
 const methodId = async (page: Page, name: string) =>
   ((await (await page.request.get('/api/methods')).json()) as MethodLine[]).find((one) => one.name === name)!.id
@@ -45,9 +45,9 @@ test('a copy of a method: another school chosen, a window narrowed; runs by it a
   await expect(page.getByText('Start 14.0 °C is outside the method’s 18.0 to 21.0 °C.')).toBeVisible()
   await page.getByRole('button', { name: 'Save and see the figure' }).click()
   await expect(page.locator('[data-figure=time]')).toHaveText('4:10')
-  await expect(page.getByLabel('the boil is')).toHaveValue('firstBubbles')
+  await expect(page.getByRole('button', { name: 'The boil: first steady bubbles' })).toBeVisible()
   await expect(page.locator('[data-outside=outside-start]')).toBeVisible()
-  await choose(page.getByLabel('the clock starts at'), 'potOn')
+  await chooseWord(page, 'The clock starts at', 'pot-on')
   await expect(page.locator('[data-figure=time]')).toHaveText('3:30')
   await expect(page).toHaveURL(/clock=potOn/)
 })

@@ -31,15 +31,18 @@ export const test = base.extend<{ faults: string[] }>({
 })
 
 export { expect }
-export { choose } from '../../scripts/lib/choose.mjs'
+export { choose, chooseWord } from '../../scripts/lib/choose.mjs'
 
 /** Opens a page and waits until it answers to keys and presses. */
 export async function open(page: Page, path: string): Promise<void> {
   await page.goto(path)
-  await page.waitForFunction(
+  await hydrated(page)
+}
+/** It answers to keys and presses. */
+export const hydrated = (page: Page) =>
+  page.waitForFunction(
     () => (window as unknown as { useNuxtApp?: () => { isHydrating?: boolean } }).useNuxtApp?.().isHydrating === false,
   )
-}
 
 /** The address of the runs of what is called so. */
 export async function runsOf(page: Page, named: Partial<Record<keyof RunChoices, string>>, more = ''): Promise<string> {

@@ -3,7 +3,7 @@ import { spawnSync } from 'node:child_process'
 import type { Page } from '@playwright/test'
 import type { RunAnswer } from '../../core/formats/answer'
 import { formatWithU } from '../../core/quantity/format'
-import { choose, expect, open, test } from './page'
+import { chooseWord, expect, open, test } from './page'
 
 const CALM = '/runs/01950000-0000-7000-8000-000000000111'
 const WINDY = '/runs/01950000-0000-7000-8000-000000000133'
@@ -38,8 +38,8 @@ test('the ladder’s numbers are reduce’s, by every model and reference, and t
     ['75-degree rise', 'ratio (of rises)'],
     ['Sixty Fahrenheit', 'energy (ratio of heat)'],
   ] as const) {
-    await page.getByLabel('Brought to').selectOption(reference)
-    await page.getByLabel('by the model').selectOption(model)
+    await chooseWord(page, 'Corrected to', reference)
+    await chooseWord(page, 'Model', model)
     await expect(page).toHaveURL(model.startsWith('loss') ? CALM : new RegExp(`model=${model.split(' ')[0]}`))
     const answer = await reduced(page)
     await expect(page.locator('[data-figure=normalisedGPerL]')).toHaveText(
@@ -50,7 +50,7 @@ test('the ladder’s numbers are reduce’s, by every model and reference, and t
     )
   }
   await page.reload()
-  await expect(page.getByLabel('by the model')).toHaveValue('energy')
+  await expect(page.getByRole('button', { name: 'Model: energy' })).toBeVisible()
 })
 
 test('the ladder draws what is full, missing, tiny, assumed and stalled, and copies as text', async ({
@@ -101,22 +101,22 @@ test('a windy run is corrected by its set-up’s own series, whose winds are tol
     page.getByRole('complementary', { name: 'Margin' }).getByRole('heading', { name: 'Wind that doubles the fuel' }),
   ).toBeVisible()
 
-  await choose(page.getByLabel('Brought to'), 'Conditions of your own')
+  await chooseWord(page, 'Corrected to', 'Conditions of your own')
   const own = page.getByRole('form', { name: 'Conditions of your own' })
   await own.getByLabel('Air', { exact: true }).fill('−40 °C')
   await own.getByLabel('Altitude').fill('9,500 ft up')
-  await own.getByRole('button', { name: 'Bring it there' }).click()
+  await own.getByRole('button', { name: 'Correct to these' }).click()
   await expect(own.getByText(/Altitude|altitude|not a/).first()).toBeVisible()
   await own.getByLabel('Altitude').fill('2870 m')
   await own.getByLabel('Wind at the pot').fill('7 m/s')
-  await own.getByRole('button', { name: 'Bring it there' }).click()
+  await own.getByRole('button', { name: 'Correct to these' }).click()
   await expect(page).toHaveURL(/own=20,71\d\.\d+,-40,7/)
   await expect(page.locator('[data-rung=surroundings] [data-frayed]')).toBeVisible()
   await expect(page.locator('[data-rung=surroundings]')).toContainText('asked −40')
   const answer = await reduced(page)
   expect(answer.ladder[2]!.reach!.asked).toBe(-40)
   await page.reload()
-  await expect(page.getByLabel('Brought to')).toHaveValue('own')
+  await expect(page.getByRole('button', { name: 'Corrected to: Conditions of your own' })).toBeVisible()
 })
 
 test('every figure on a run’s page answers with its formula, inputs and source', async ({ page }) => {
@@ -165,13 +165,12 @@ test('the trace is fitted, its boil read by the plateau, both litres stand side 
 }) => {
   await open(page, CALM)
   await expect(page.getByText(/Heating model fitted: heat flow/)).toBeVisible()
-  await choose(page.getByLabel('A reading that was not typed:'), 'Water left')
-  await page.getByRole('button', { name: 'Add Water left' }).click()
+  await chooseWord(page, 'A reading that was not taken down', 'Water left')
   await page.getByRole('dialog').getByLabel('Water left').fill('455 g')
   await page.getByRole('dialog').getByLabel('Reason').fill('weighed after')
   await page.getByRole('button', { name: 'Keep both, use this' }).click()
   await expect(page.locator('[data-other-litre]')).toContainText('per litre left')
-  await choose(page.getByLabel('per litre', { exact: true }), 'left')
+  await chooseWord(page, 'Per litre', 'left')
   await expect(page.locator('[data-other-litre]')).toContainText('per litre put in')
   await expect(page).toHaveURL(/litre=remaining/)
 
@@ -240,13 +239,13 @@ test('the ribbon’s marks are walked by arrow keys; the trace has a table', asy
 test('the same run is read by another school: first bubbles, the clock from lighting', async ({ page }) => {
   await open(page, '/runs/01960000-0000-7000-8000-000000000005')
   const rolling = await reduced(page)
-  await choose(page.getByLabel('the boil is'), 'first steady bubbles')
+  await chooseWord(page, 'The boil', 'first steady bubbles')
   await expect(page).toHaveURL(/boil=firstBubbles/)
   const bubbles = await reduced(page)
   expect(bubbles.timeToBoilS!).toBeLessThan(rolling.timeToBoilS!)
   await expect(page.locator('[data-figure=gPerL]')).toHaveText(formatWithU(bubbles.gPerL!, 2 * bubbles.gPerLU!))
   await open(page, '/runs/01960000-0000-7000-8000-000000000001')
   await expect(page.locator('[data-figure=time]')).toHaveText('6:34')
-  await choose(page.getByLabel('the clock starts at'), 'lighting')
+  await chooseWord(page, 'The clock starts at', 'lighting')
   await expect(page.locator('[data-figure=time]')).toHaveText('7:22')
 })

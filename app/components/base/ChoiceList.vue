@@ -2,13 +2,11 @@
 /** A list to choose one from, as the browser has it; of more than seven, searched by words. It has no label of its own. */
 const props = defineProps<{ choices: readonly { value: string; label: string }[]; empty?: string }>()
 const chosen = defineModel<string | null>({ required: true })
-/** What is taken in at a look. */
-const MOST_AT_A_LOOK = 7
 const isMany = computed(() => props.choices.length > MOST_AT_A_LOOK)
 </script>
 
 <template>
-  <SearchChoice v-if="isMany" v-model="chosen" :choices="choices" :empty="empty" />
+  <LazySearchChoice v-if="isMany" v-model="chosen" :choices="choices" :empty="empty" />
   <select v-else v-model="chosen">
     <option v-if="empty" :value="null">
       {{ empty }}

@@ -1,28 +1,12 @@
 <script setup lang="ts">
 import { ComboboxOption, ComboboxOptions } from '@headlessui/vue'
-import { useElementBounding, useWindowSize } from '@vueuse/core'
 
 /** The open list of a search choice: under its box, or above it where there is more room; never cut by what it is in. */
 const props = defineProps<{ anchor: HTMLElement | null; found: readonly { value: string; label: string }[] }>()
 /** Nobody reads on further than this: a word narrows it. */
 const MOST_SHOWN = 60
 const more = computed(() => Math.max(0, props.found.length - MOST_SHOWN))
-const { top, bottom, left, width } = useElementBounding(() => props.anchor)
-const { height } = useWindowSize()
-const GAP_PX = 2
-const MOST_PX = 360
-/** Less room than this below, and it opens above. */
-const ENOUGH_PX = 200
-const place = computed(() => {
-  const [above, below] = [top.value - GAP_PX, height.value - bottom.value - GAP_PX]
-  const isAbove = below < ENOUGH_PX && above > below
-  return {
-    left: `${left.value}px`,
-    width: `${width.value}px`,
-    maxHeight: `${Math.min(MOST_PX, Math.max(ENOUGH_PX / 2, (isAbove ? above : below) - GAP_PX))}px`,
-    ...(isAbove ? { bottom: `${height.value - top.value + GAP_PX}px` } : { top: `${bottom.value + GAP_PX}px` }),
-  }
-})
+const place = useAnchored(() => props.anchor)
 </script>
 
 <template>

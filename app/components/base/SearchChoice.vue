@@ -3,8 +3,15 @@ import { Combobox, ComboboxInput } from '@headlessui/vue'
 
 /** One of many, found by any of its words as they are typed, or in the list that a press opens. */
 defineOptions({ inheritAttrs: false })
-const props = defineProps<{ choices: readonly { value: string; label: string }[]; empty?: string }>()
+const props = defineProps<{
+  choices: readonly { value: string; label: string }[]
+  empty?: string
+  /** Its list stands open from the beginning. */
+  opened?: boolean
+}>()
 const chosen = defineModel<string | null>({ required: true })
+/** Something was chosen, were it what stood before; or it was left. */
+const emit = defineEmits<{ done: []; left: [] }>()
 const words = ref('')
 const box = useTemplateRef<HTMLElement>('box')
 const all = computed(() => [
@@ -27,13 +34,22 @@ const notePress = ({ target }: Event) => {
 function take(value: string) {
   const isOnlyOne = words.value !== '' && found.value.length === 1
   words.value = ''
-  if (isMeant.value || isOnlyOne) chosen.value = value === '' ? null : value
+  if (!isMeant.value && !isOnlyOne) return
+  chosen.value = value === '' ? null : value
+  emit('done')
 }
 const input = () => box.value!.querySelector('input')!
 /** As the key does. */
 const open = () => {
   input().focus()
   input().dispatchEvent(new KeyboardEvent('keydown', { key: 'ArrowDown', bubbles: true }))
+}
+onMounted(() => {
+  if (props.opened) open()
+})
+function blurred() {
+  words.value = ''
+  emit('left')
 }
 </script>
 
@@ -50,7 +66,7 @@ const open = () => {
         @change="words = $event.target.value"
         @focus="$event.target.select()"
         @click="isOpen || open()"
-        @blur="words = ''"
+        @blur="blurred"
       />
       <button
         type="button"

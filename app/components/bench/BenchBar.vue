@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { LaneName } from '#shared/benchAct'
+import type { LaneName } from '#shared/lanes'
 
 /** Over the lanes: the next lane to set up, marks of all, prompts, glance; and how it stands with the server. */
 defineProps<{ free: LaneName | null; lanes: number; all: boolean }>()

@@ -61,9 +61,9 @@ function note() {
           inputmode="decimal"
           :aria-invalid="problem ? 'true' : undefined"
       /></label>
-      <p v-if="problem" role="alert" class="font-bold">
+      <BaseAlert v-if="problem">
         {{ problem }}
-      </p>
+      </BaseAlert>
       <button type="submit" class="lane-act">
         {{ text.trim() ? 'Fed' : 'Fed, not weighed' }}
       </button>

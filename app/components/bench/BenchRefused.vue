@@ -23,7 +23,7 @@ const wordsOf = (one: RefusedAct) => {
     <p v-for="one in bench.refused" :key="one.act.id">
       <strong>{{ wordsOf(one) }}</strong> at {{ new Date(one.act.wallMs).toLocaleTimeString() }} is not stored:
       {{ one.ack.problems?.[0]?.text }}
-      <button type="button" class="underline" @click="bench.forget(one.act.id)">Read; take it away</button>
+      <BaseButton kind="plain" @click="bench.forget(one.act.id)">Read; take it away</BaseButton>
     </p>
   </section>
 </template>

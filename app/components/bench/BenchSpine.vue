@@ -31,7 +31,7 @@ function close() {
       <span>Margin</span> <span v-if="spoken" class="figures bench-spine-count">{{ spoken }}</span> <kbd>M</kbd>
     </button>
     <div v-if="margin.drawer" class="bench-drawer">
-      <button type="button" class="act-quiet float-right min-h-16" @click="close">Close</button>
+      <BaseButton glove class="float-right" @click="close">Close</BaseButton>
       <BenchMarginLane v-for="lane in bench.lanes" :key="lane.runId" :lane="lane" />
       <p v-if="!bench.lanes.length">No lane is prepared.</p>
     </div>

@@ -34,9 +34,9 @@ const speed = computed({
       <label class="flex items-center gap-2"
         ><input v-model="preparation.rehearsal.trouble" type="checkbox" /> The wind may blow the flame out</label
       >
-      <p v-if="preparation.test === 'snow'" class="bg-caution p-2 text-on-caution">
+      <CautionBox v-if="preparation.test === 'snow'" as="p">
         The stand-in knows no snow: cold water stands for it.
-      </p>
+      </CautionBox>
       <p class="text-ink-2">
         The lane shows what the instruments read and what you would see. At the end your calls are held against what
         happened; the run stays out of every measured figure.

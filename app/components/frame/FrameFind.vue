@@ -1,31 +1,25 @@
 <script setup lang="ts">
-import { Combobox, ComboboxInput, ComboboxOption, ComboboxOptions, Dialog, DialogPanel } from '@headlessui/vue'
+import { Combobox, ComboboxInput, ComboboxOption, ComboboxOptions } from '@headlessui/vue'
+import { useDebounceFn } from '@vueuse/core'
 import type { Found } from '#shared/found'
 
 /** Find runs, kit, methods, places, or do something, from anywhere. */
-const open = ref(false)
+const emit = defineEmits<{ close: [] }>()
 const query = ref('')
-const keys = useKeys()
 const { nextLight, switchUnits } = usePreferences()
 const here = ref<Found[]>([])
 
-keys.on('find', () => {
-  query.value = ''
-  here.value = []
-  open.value = true
-})
 /** The newest question alone is answered. */
 let asked = 0
-let typing: ReturnType<typeof setTimeout> | undefined
+const ask = useDebounceFn(async (mine: number) => {
+  if (mine !== asked) return
+  const answer = await $fetch<Found[]>('/api/find', { query: { words: query.value } }).catch(() => [])
+  if (mine === asked) here.value = answer
+}, 120)
 watch(query, (words) => {
-  clearTimeout(typing)
-  const mine = ++asked
+  asked++
   if (words.trim() === '') here.value = []
-  else
-    typing = setTimeout(async () => {
-      const answer = await $fetch<Found[]>('/api/find', { query: { words } }).catch(() => [])
-      if (mine === asked) here.value = answer
-    }, 120)
+  else void ask(asked)
 })
 
 const MOST_FOUND = 20
@@ -62,35 +56,30 @@ const found = computed<Entry[]>(() => {
 })
 
 function choose(entry: Entry | null) {
-  open.value = false
+  emit('close')
   entry?.go()
 }
 </script>
 
 <template>
-  <Dialog :open="open" class="relative z-20" aria-label="Find or do" @close="open = false">
-    <div class="fixed inset-0 bg-ink/40" aria-hidden="true" />
-    <div class="fixed inset-0 flex items-start justify-center p-4 pt-24">
-      <DialogPanel class="enamel w-full max-w-xl p-3">
-        <Combobox v-slot="{ activeOption }" :model-value="null" @update:model-value="choose">
-          <ComboboxInput
-            class="w-full"
-            aria-label="Find or do"
-            autocomplete="off"
-            placeholder="A run, kit, a method, a place, a page, something to do"
-            @change="query = $event.target.value"
-            @keydown.enter="activeOption === null && choose(found[0] ?? null)"
-          />
-          <ComboboxOptions static class="mt-2 max-h-96 overflow-auto">
-            <ComboboxOption v-for="entry in found" :key="entry.id" v-slot="{ active }" :value="entry" as="template">
-              <li class="flex justify-between gap-3 px-2 py-1.5" :class="active ? 'bg-rim text-on-rim' : ''">
-                <span>{{ entry.words }}</span><span :class="active ? '' : 'text-ink-2'">{{ entry.kind }}</span>
-              </li>
-            </ComboboxOption>
-          </ComboboxOptions>
-          <p v-if="found.length === 0" class="p-2">Nothing of these words here.</p>
-        </Combobox>
-      </DialogPanel>
-    </div>
-  </Dialog>
+  <BaseDialog open label="Find or do" @close="emit('close')">
+    <Combobox v-slot="{ activeOption }" :model-value="null" @update:model-value="choose">
+      <ComboboxInput
+        class="w-full"
+        aria-label="Find or do"
+        autocomplete="off"
+        placeholder="A run, kit, a method, a place, a page, something to do"
+        @change="query = $event.target.value"
+        @keydown.enter="activeOption === null && choose(found[0] ?? null)"
+      />
+      <ComboboxOptions static class="mt-2 max-h-96 overflow-auto">
+        <ComboboxOption v-for="entry in found" :key="entry.id" v-slot="{ active }" :value="entry" as="template">
+          <li class="flex justify-between gap-3 px-2 py-1.5" :class="active ? 'bg-rim text-on-rim' : ''">
+            <span>{{ entry.words }}</span><span :class="active ? '' : 'text-ink-2'">{{ entry.kind }}</span>
+          </li>
+        </ComboboxOption>
+      </ComboboxOptions>
+      <p v-if="found.length === 0" class="p-2">Nothing of these words here.</p>
+    </Combobox>
+  </BaseDialog>
 </template>

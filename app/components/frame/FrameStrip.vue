@@ -2,7 +2,7 @@
 import { boilingPointAt } from '#core/air/pressureOf'
 import type { NowQuantity, NowReading } from '#shared/nowConditions'
 
-/** The conditions strip: one sentence of what is so now. Opened, it tells now, then and brought to. */
+/** The conditions strip: one sentence of what is so now. Opened, it tells now, then and corrected to. */
 const { now } = useNowConditions()
 const { units } = usePreferences()
 const clock = useClock()
@@ -59,16 +59,10 @@ const oldest = computed(() =>
         >
         <span v-if="oldest >= 40" class="md:hidden">· oldest {{ ageWords(oldest) }}</span>
       </p>
-      <button
-        type="button"
-        class="shrink-0 underline"
-        :aria-expanded="open"
-        aria-controls="strip-panel"
-        @click="open = !open"
-      >
+      <BaseButton kind="plain" class="shrink-0" :aria-expanded="open" aria-controls="strip-panel" @click="open = !open">
         {{ open ? 'Close' : 'Now, then' }}
-      </button>
+      </BaseButton>
     </div>
-    <StripPanel v-if="open" id="strip-panel" @done="open = false" />
+    <LazyStripPanel v-if="open" id="strip-panel" @done="open = false" />
   </header>
 </template>

@@ -27,9 +27,9 @@ async function move() {
       The strip says you are at <span dir="auto">{{ here!.name }}</span>.
     </p>
     <p class="mt-1 flex flex-wrap gap-2">
-      <button type="button" class="act-quiet" dir="auto" @click="move">{{ `Now at ${place!.name}` }}</button>
-      <button type="button" class="act-quiet" @click="answered = place!.id">Leave the strip</button>
+      <BaseButton dir="auto" @click="move">{{ `Now at ${place!.name}` }}</BaseButton>
+      <BaseButton @click="answered = place!.id">Leave the strip</BaseButton>
     </p>
-    <p v-if="problem" role="alert" class="mt-1 font-bold">{{ problem }}</p>
+    <BaseAlert v-if="problem" class="mt-1">{{ problem }}</BaseAlert>
   </div>
 </template>

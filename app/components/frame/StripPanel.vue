@@ -4,7 +4,7 @@ import { MEASURED_NAMES, MEASURED_QUANTITIES } from '#shared/measuredQuantity'
 import { NOW_QUANTITIES, readTypedNow, type NowQuantity, type TypedNow } from '#shared/nowConditions'
 import type { FieldProblem } from '#shared/readProblems'
 
-/** Now, as it is set; then, of the run in view; brought to, its reference. */
+/** Now, as it is set; then, of the run in view; corrected to, its reference. */
 const emit = defineEmits<{ done: [] }>()
 const { now, save } = useNowConditions()
 const { units } = usePreferences()
@@ -65,8 +65,8 @@ async function follow() {
       </h2>
       <p>{{ changed.map((quantity) => `${MEASURED_NAMES[quantity]} ${typed[quantity].trim()}`).join(', ') }}</p>
       <p class="flex flex-wrap gap-2">
-        <button type="button" class="act min-h-16" @click="follow">Yes, it is read there too</button>
-        <button type="button" class="act-quiet min-h-16" @click="emit('done')">No, only what comes next</button>
+        <BaseButton kind="main" glove @click="follow">Yes, it is read there too</BaseButton>
+        <BaseButton glove @click="emit('done')">No, only what comes next</BaseButton>
       </p>
       <p class="text-ink-2">Where it follows, the reading before is kept beside the new one.</p>
     </section>
@@ -95,18 +95,18 @@ async function follow() {
         :problem="problemAt(`measured.${quantity}`)"
         :example="lastOf(quantity) ? `last read ${lastOf(quantity)}` : 'not read'"
       />
-      <p v-if="problemAt('')" role="alert" class="font-bold">
+      <BaseAlert v-if="problemAt('')">
         {{ problemAt('') }}
-      </p>
-      <button type="submit" class="act justify-self-start">Set what is so now</button>
+      </BaseAlert>
+      <BaseButton kind="main" type="submit" class="justify-self-start">Set what is so now</BaseButton>
     </form>
     <section>
       <h2>Then</h2>
       <p>{{ inView?.then ?? 'No run is in view.' }}</p>
     </section>
     <section>
-      <h2>Brought to</h2>
-      <p>{{ inView?.broughtTo ?? 'No figure is in view.' }}</p>
+      <h2>Corrected to</h2>
+      <p>{{ inView?.correctedTo ?? 'No figure is in view.' }}</p>
     </section>
   </div>
 </template>

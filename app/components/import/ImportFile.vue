@@ -41,7 +41,7 @@ async function send(body: Blob, name: string) {
 </script>
 
 <template>
-  <section aria-label="A file" class="enamel grid grid-cols-1 gap-2 p-4">
+  <BasePanel label="A file" class="grid grid-cols-1 gap-2">
     <label :for="`${id}-file`"
       >A table of runs or a logger’s file: CSV, TSV, JSON or XLSX, up to {{ IMPORT.maxBytes / 1e6 }} MB</label
     >
@@ -54,15 +54,15 @@ async function send(body: Blob, name: string) {
     />
     <label :for="`${id}-paste`">or its rows, pasted</label>
     <textarea :id="`${id}-paste`" v-model="pasted" rows="3" class="figures w-full" />
-    <button v-if="pasted.trim()" type="button" class="act justify-self-start" :disabled="sending" @click="sendPasted">
+    <BaseButton v-if="pasted.trim()" kind="main" class="justify-self-start" :disabled="sending" @click="sendPasted">
       Read these rows
-    </button>
+    </BaseButton>
     <p role="status">
       {{ sending ? 'Sending and reading it.' : '' }}
     </p>
-    <p v-if="problem" role="alert" class="font-bold">
+    <BaseAlert v-if="problem">
       {{ problem }}
-    </p>
+    </BaseAlert>
     <p class="text-ink-2">Nothing is stored before you have seen how it is read.</p>
-  </section>
+  </BasePanel>
 </template>

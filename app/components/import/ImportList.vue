@@ -15,8 +15,7 @@ const what = (line: ImportLine) =>
 </script>
 
 <template>
-  <section v-if="imports.length" aria-label="Brought in before" class="enamel overflow-x-auto p-4">
-    <h2 class="mb-1">Brought in before</h2>
+  <BasePanel v-if="imports.length" title="Brought in before" class="overflow-x-auto">
     <table class="w-full">
       <thead>
         <tr class="text-left">
@@ -37,5 +36,5 @@ const what = (line: ImportLine) =>
         </tr>
       </tbody>
     </table>
-  </section>
+  </BasePanel>
 </template>

@@ -37,17 +37,17 @@ const columns = computed({
 
 <template>
   <div v-if="mapping" class="grid grid-cols-1 gap-4">
-    <p v-for="note in page.notes" :key="note" class="bg-caution p-2 text-on-caution">
+    <CautionBox v-for="note in page.notes" :key="note" as="p">
       {{ note }}
-    </p>
-    <p v-if="page.trouble" role="alert" class="bg-caution p-2 font-bold text-on-caution">
+    </CautionBox>
+    <CautionBox v-if="page.trouble" as="p" role="alert" class="font-bold">
       {{ page.trouble }}
-    </p>
+    </CautionBox>
     <p v-if="page.guessedFrom" class="text-ink-2">
       Read as {{ page.guessedFrom.fileName }} was, on {{ dateInZone(page.guessedFrom.at, 'UTC') }}: its headings are the
       same.
     </p>
-    <section class="enamel grid grid-cols-1 gap-3 p-4" aria-label="How it is read">
+    <BasePanel class="grid grid-cols-1 gap-3" label="How it is read">
       <div class="flex flex-wrap items-center gap-x-6 gap-y-2">
         <fieldset v-if="page.guessedTrace && page.guessed" class="flex flex-wrap gap-4">
           <legend class="sr-only">What it holds</legend>
@@ -83,26 +83,26 @@ const columns = computed({
         :units-of="unitsOf"
         :asked="preview?.asks.units ?? []"
       />
-    </section>
-    <section
-      class="enamel grid grid-cols-1 gap-3 p-4"
-      :aria-label="what === 'trace' ? 'Which run, and when' : 'What it does not say'"
+    </BasePanel>
+    <BasePanel
+      class="grid grid-cols-1 gap-3"
+      :label="what === 'trace' ? 'Which run, and when' : 'What it does not say'"
     >
       <ImportTraceRun v-if="what === 'trace' && trace" v-model="trace" :asks-order="preview?.asks.dateOrder ?? false" />
       <template v-else-if="runs">
         <ImportQuestions v-model="runs" :preview="preview" :choices="names" :documents="documents" />
         <ImportNames v-if="preview" v-model="runs.names" :unknown="preview.unknown" :choices="names" />
       </template>
-    </section>
-    <section
+    </BasePanel>
+    <BasePanel
       v-if="preview || problem"
-      class="enamel grid grid-cols-1 gap-3 p-4"
-      aria-label="What would be stored"
+      class="grid grid-cols-1 gap-3"
+      label="What would be stored"
       :aria-busy="asking"
     >
-      <p v-if="problem" role="alert" class="font-bold">
+      <BaseAlert v-if="problem">
         {{ problem }}
-      </p>
+      </BaseAlert>
       <template v-if="preview">
         <p
           v-for="one in preview.problems"
@@ -114,7 +114,7 @@ const columns = computed({
         </p>
         <ImportPreviewTable :preview="preview" :headings="documents ? [] : headings" />
       </template>
-    </section>
+    </BasePanel>
     <ImportStore
       v-if="preview"
       :page="page"
@@ -124,7 +124,7 @@ const columns = computed({
       @begun="emit('begun')"
     />
   </div>
-  <p v-else role="alert" class="font-bold">
+  <BaseAlert v-else>
     No row of headings and no times with figures were found in this file. Is the table whole?
-  </p>
+  </BaseAlert>
 </template>

@@ -40,9 +40,9 @@ const columnName = ({ column, text }: ImportPreview['faults'][number]) => {
         </tbody>
       </table>
     </div>
-    <div
+    <CautionBox
       v-if="preview.faults.length"
-      class="max-h-64 overflow-auto bg-caution p-3 text-on-caution"
+      class="max-h-64 overflow-auto"
       tabindex="0"
       role="region"
       aria-label="Rows that cannot be stored"
@@ -59,6 +59,6 @@ const columnName = ({ column, text }: ImportPreview['faults'][number]) => {
         </li>
       </ul>
       <p v-if="preview.faults.length >= 200">… and more like these.</p>
-    </div>
+    </CautionBox>
   </div>
 </template>

@@ -42,12 +42,12 @@ async function drop() {
 </script>
 
 <template>
-  <form class="enamel grid grid-cols-1 gap-2 p-4" aria-label="Store it" novalidate @submit.prevent="store">
-    <p v-if="page.alike" class="bg-caution p-2 text-on-caution">
+  <BasePanel as="form" class="grid grid-cols-1 gap-2" label="Store it" novalidate @submit.prevent="store">
+    <CautionBox v-if="page.alike" as="p">
       The same file came in on {{ dateInZone(page.alike.storedAt, 'UTC') }} ({{ page.alike.fileName }},
       {{ page.alike.stored.toLocaleString('en') }} stored).
       <NuxtLink :to="`/runs/import/${page.alike.id}`" class="text-on-caution">Look at that</NuxtLink>
-    </p>
+    </CautionBox>
     <label v-if="page.alike" class="flex items-start gap-2"
       ><input v-model="sameAgain" type="checkbox" class="mt-1" /> It is meant to come in again</label
     >
@@ -60,12 +60,12 @@ async function drop() {
       }}</label
     >
     <ChoiceBox v-model="personId" label="Who brings it in" :choices="people" />
-    <p v-if="problem" role="alert" class="font-bold">
+    <BaseAlert v-if="problem">
       {{ problem }}
-    </p>
+    </BaseAlert>
     <p class="flex flex-wrap gap-3">
-      <button type="submit" class="act" :disabled="sending || asking || preview.good === 0">{{ words }}</button>
-      <button type="button" class="act-quiet" @click="drop">Throw it away</button>
+      <BaseButton kind="main" type="submit" :disabled="sending || asking || preview.good === 0">{{ words }}</BaseButton>
+      <BaseButton @click="drop">Throw it away</BaseButton>
     </p>
-  </form>
+  </BasePanel>
 </template>

@@ -25,7 +25,7 @@ async function undo() {
 </script>
 
 <template>
-  <section class="enamel grid grid-cols-1 gap-3 p-4" aria-label="Stored">
+  <BasePanel class="grid grid-cols-1 gap-3" label="Stored">
     <p v-if="page.state === 'undone'" role="status">
       {{ held }} came in and {{ page.stored === 1 ? 'was' : 'were' }} undone on {{ dateInZone(page.undoneAt!, 'UTC') }}.
       {{ isTrace ? 'The run goes on without them.' : 'The runs are void: kept, and in no figure.' }}
@@ -40,9 +40,7 @@ async function undo() {
       >
     </p>
     <template v-if="page.state === 'stored'">
-      <button v-if="!asking" type="button" class="act-quiet justify-self-start" @click="asking = true">
-        Undo all of it
-      </button>
+      <BaseButton v-if="!asking" class="justify-self-start" @click="asking = true"> Undo all of it </BaseButton>
       <form v-else class="grid grid-cols-1 gap-2" aria-label="Undo all of it" novalidate @submit.prevent="undo">
         <TextBox
           v-model="reason"
@@ -56,10 +54,10 @@ async function undo() {
         />
         <ChoiceBox v-model="personId" label="Who" :choices="people" />
         <p class="flex gap-3">
-          <button type="submit" class="act">Undo {{ held }}</button>
-          <button type="button" class="act-quiet" @click="asking = false">Keep it</button>
+          <BaseButton kind="main" type="submit">Undo {{ held }}</BaseButton>
+          <BaseButton @click="asking = false">Keep it</BaseButton>
         </p>
       </form>
     </template>
-  </section>
+  </BasePanel>
 </template>

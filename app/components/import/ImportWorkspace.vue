@@ -30,14 +30,13 @@ async function bringIn() {
 </script>
 
 <template>
-  <section aria-label="A whole workspace" class="enamel grid grid-cols-1 gap-2 p-4">
-    <h2>A whole workspace</h2>
+  <BasePanel title="A whole workspace" class="grid grid-cols-1 gap-2">
     <p>
       Everything that was measured, the kit, methods, places and photos, as an open tabular data package: one CSV a
       table with a descriptor, in a zip. Packed, brought into an empty workspace and packed again it is the same, but
       for its date.
     </p>
-    <p><a class="act-quiet" href="/api/package" download>Pack this workspace</a></p>
+    <p><BaseButton href="/api/package" download>Pack this workspace</BaseButton></p>
     <p v-if="state?.full" class="text-ink-2">
       {{ state.full }}
     </p>
@@ -45,13 +44,13 @@ async function bringIn() {
       <label class="grid gap-1"
         >A packed workspace <input type="file" accept=".zip,application/zip" @change="choose"
       /></label>
-      <button v-if="file" type="submit" class="act justify-self-start">Bring it in</button>
+      <BaseButton v-if="file" kind="main" type="submit" class="justify-self-start">Bring it in</BaseButton>
     </form>
     <p role="status">
       {{ saying }}
     </p>
-    <p v-if="problem" role="alert" class="font-bold">
+    <BaseAlert v-if="problem">
       {{ problem }}
-    </p>
-  </section>
+    </BaseAlert>
+  </BasePanel>
 </template>

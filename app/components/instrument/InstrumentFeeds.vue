@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { v7 as uuidv7 } from 'uuid'
-import { LANES, type LaneName } from '#shared/benchAct'
+import { LANES, type LaneName } from '#shared/lanes'
 import { CHANNEL_NAMES, CHANNELS, type ChannelName } from '#shared/channels'
 import type { FeedLine, NewFeed } from '#shared/feed'
 
@@ -31,17 +31,16 @@ async function takeBack(id: string) {
 </script>
 
 <template>
-  <section class="enamel grid grid-cols-1 gap-3 p-4" aria-label="Your instruments">
-    <h2>Your instruments</h2>
+  <BasePanel title="Your instruments" class="grid grid-cols-1 gap-3">
     <ul v-if="feeds.length">
       <li v-for="feed in feeds" :key="feed.id" class="flex flex-wrap items-center gap-3 border-t border-edge py-1">
         <span dir="auto">{{ feed.name }}</span> <span class="text-ink-2">{{ follows(feed) }}</span>{{ ' ' }}
-        <button type="button" class="ml-auto underline" @click="takeBack(feed.id)">Take its token back</button>
+        <BaseButton kind="plain" class="ml-auto" @click="takeBack(feed.id)">Take its token back</BaseButton>
       </li>
     </ul>
-    <p v-if="made" role="status" class="bg-caution p-2 text-on-caution">
+    <CautionBox v-if="made" as="p" role="status">
       The token of {{ made.name }}, shown this once: <code class="figures break-all select-all">{{ made.token }}</code>
-    </p>
+    </CautionBox>
     <form class="grid grid-cols-1 gap-2" aria-label="Add an instrument" novalidate @submit.prevent="add">
       <TextBox v-model="name" label="Called" example="probe in pot A" />
       <ChoiceBox v-model="channel" label="It follows" :choices="choices" />
@@ -52,15 +51,15 @@ async function takeBack(id: string) {
           ><input v-model="lanes" type="checkbox" :value="lane" /> {{ lane }}</label
         >
       </fieldset>
-      <p v-if="problem" role="alert" class="font-bold">
+      <BaseAlert v-if="problem">
         {{ problem }}
-      </p>
-      <button type="submit" class="act justify-self-start">Add it</button>
+      </BaseAlert>
+      <BaseButton kind="main" type="submit" class="justify-self-start">Add it</BaseButton>
     </form>
     <p class="text-ink-2">
       It sends lines such as <code class="figures">2026-05-01T10:00:00Z,water,93.4,degC</code> to
       <code class="figures">POST /api/instruments/samples</code>, or keeps a connection to port 7305 on this machine
       open; docs/instruments.md has the whole of it.
     </p>
-  </section>
+  </BasePanel>
 </template>

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { LANES } from '#shared/benchAct'
+import { LANES } from '#shared/lanes'
 import type { ReplayLine } from '#shared/simulated'
 
 /** A file that an instrument recorded, sent again to a lane: at its own pace, or faster. */
@@ -23,8 +23,7 @@ async function send() {
 </script>
 
 <template>
-  <section class="enamel grid grid-cols-1 gap-3 p-4" aria-label="A recording">
-    <h2>A recording, sent again</h2>
+  <BasePanel title="A recording, sent again" class="grid grid-cols-1 gap-3" label="A recording">
     <p class="text-ink-2">
       A file of lines such as <code class="figures">2026-05-01T10:00:00Z,water,93.4,degC</code>, sent to a lane as if it
       came now. A logger’s own table is brought in on the run’s page instead.
@@ -34,7 +33,7 @@ async function send() {
         <span dir="auto">{{ one.name }}</span> to lane {{ one.lane
         }}<template v-if="one.speed > 1">, {{ one.speed }} times as fast</template>{{ ' ' }}
         <span v-if="one.said" class="text-ink-2">{{ one.said }}</span>
-        <button type="button" class="ml-auto underline" @click="stop(one.id)">Stop it</button>
+        <BaseButton kind="plain" class="ml-auto" @click="stop(one.id)">Stop it</BaseButton>
       </li>
     </ul>
     <form class="grid grid-cols-1 gap-2" aria-label="Send a recording" novalidate @submit.prevent="send">
@@ -48,10 +47,10 @@ async function send() {
       </BaseField>
       <ChoiceBox v-model="lane" label="To lane" :choices="LANES.map((one) => ({ value: one, label: one }))" />
       <ChoiceBox v-model="speed" label="Time runs" :choices="SPEEDS" />
-      <p v-if="problem" role="alert" class="font-bold">
+      <BaseAlert v-if="problem">
         {{ problem }}
-      </p>
-      <button type="submit" class="act justify-self-start">Send it</button>
+      </BaseAlert>
+      <BaseButton kind="main" type="submit" class="justify-self-start">Send it</BaseButton>
     </form>
-  </section>
+  </BasePanel>
 </template>

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { LANES } from '#shared/benchAct'
+import { LANES } from '#shared/lanes'
 import { FAULTS, SIMULATED, SIMULATED_KINDS, SIMULATED_STOVES, type SimulatedLine } from '#shared/simulated'
 
 /** Instruments that are programs: they feel what a simulated stove does as the lane's marks are pressed. */
@@ -31,8 +31,7 @@ const RATES = choices([
 </script>
 
 <template>
-  <section class="enamel grid grid-cols-1 gap-3 p-4" aria-label="Simulated instruments">
-    <h2>Simulated instruments</h2>
+  <BasePanel title="Simulated instruments" class="grid grid-cols-1 gap-3">
     <p class="text-ink-2">
       Programs that stand in for instruments, to try a bench without a flame. What they send goes to the run on the
       lane. To learn a method, <NuxtLink to="/bench/prepare?rehearse">rehearse</NuxtLink>: those runs bring instruments
@@ -44,7 +43,7 @@ const RATES = choices([
         }}<template v-if="one.speed > 1">, {{ one.speed }} times as fast</template
         ><template v-if="one.fault !== 'none'">, {{ FAULTS[one.fault] }}</template>
         <span v-if="one.said" class="text-ink-2">{{ one.said }}</span>
-        <button type="button" class="ml-auto underline" @click="stop(one.id)">Stop it</button>
+        <BaseButton kind="plain" class="ml-auto" @click="stop(one.id)">Stop it</BaseButton>
       </li>
     </ul>
     <form
@@ -59,10 +58,10 @@ const RATES = choices([
       <ChoiceBox v-model="start.fault" label="It works" :choices="FAULT_CHOICES" />
       <ChoiceBox v-model="start.hz" label="Sends" :choices="RATES" />
       <ChoiceBox v-model="start.speed" label="Time runs" :choices="SPEEDS" />
-      <p v-if="problem" role="alert" class="font-bold">
+      <BaseAlert v-if="problem">
         {{ problem }}
-      </p>
-      <button type="submit" class="act justify-self-start">Start it</button>
+      </BaseAlert>
+      <BaseButton kind="main" type="submit" class="justify-self-start">Start it</BaseButton>
     </form>
-  </section>
+  </BasePanel>
 </template>

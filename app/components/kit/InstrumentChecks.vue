@@ -78,8 +78,7 @@ async function withdraw(check: CheckLine) {
 </script>
 
 <template>
-  <section aria-label="Checks" class="enamel p-3">
-    <h2 class="mb-1">Checks</h2>
+  <BasePanel tight title="Checks">
     <p v-if="checks.some((check) => !check.withdrawn)" class="mb-2" data-offset>
       Added to a reading from now on:
       <span v-for="(one, i) in now" :key="one.reading"
@@ -101,14 +100,14 @@ async function withdraw(check: CheckLine) {
           }}<template v-if="check.person">, {{ check.person }}</template></span
         >
         {{ check.note }}
-        <button
+        <BaseButton
           v-if="!check.withdrawn"
-          type="button"
-          class="no-print underline"
+          kind="plain"
+          class="no-print"
           :aria-label="`Take back the check: ${CHECK_WORDS[check.kind]}, ${check.typed}`"
           @click="withdraw(check)"
         >
-          Take it back</button
+          Take it back</BaseButton
         ><span v-else class="text-ink-2"> taken back</span>
       </li>
     </ul>
@@ -131,5 +130,5 @@ async function withdraw(check: CheckLine) {
       />
       <ChoiceBox v-model="record.personId" label="Who" :choices="people" empty="not said" />
     </RecordForm>
-  </section>
+  </BasePanel>
 </template>

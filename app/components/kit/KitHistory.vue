@@ -43,8 +43,7 @@ const lines = computed(() =>
 </script>
 
 <template>
-  <section aria-label="Versions" class="enamel p-3">
-    <h2 class="mb-1">Versions</h2>
+  <BasePanel tight title="Versions">
     <ol class="space-y-2">
       <li v-for="line in lines" :key="line.n">
         <span class="font-bold">{{ line.n }}</span>{{ ' ' }}
@@ -58,5 +57,5 @@ const lines = computed(() =>
         >
       </li>
     </ol>
-  </section>
+  </BasePanel>
 </template>

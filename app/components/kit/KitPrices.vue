@@ -22,8 +22,7 @@ async function add() {
 </script>
 
 <template>
-  <section aria-label="Prices" class="enamel p-3">
-    <h2 class="mb-1">Price</h2>
+  <BasePanel tight title="Price" label="Prices">
     <ul>
       <li v-for="price in prices" :key="price.id">
         <span class="figures">{{ price.amount.toFixed(2) }} {{ price.currency }}</span
@@ -33,7 +32,7 @@ async function add() {
         <span class="text-ink-2">from {{ price.fromDay }}</span>
       </li>
     </ul>
-    <button v-if="!adding" type="button" class="underline" @click="adding = true">Add a price</button>
+    <BaseButton v-if="!adding" kind="plain" @click="adding = true">Add a price</BaseButton>
     <RecordForm
       v-else
       v-model="record"
@@ -45,5 +44,5 @@ async function add() {
       class="mt-2"
       @save="add"
     />
-  </section>
+  </BasePanel>
 </template>

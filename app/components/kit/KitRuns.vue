@@ -6,10 +6,10 @@ defineProps<{ use: { count: number; runs: RunRef[] }; none?: string }>()
 </script>
 
 <template>
-  <section aria-label="Its runs" class="enamel p-3">
-    <h2 class="mb-1">
+  <BasePanel tight label="Its runs">
+    <template #title>
       {{ use.count === 1 ? 'One run' : `${use.count} runs` }}
-    </h2>
+    </template>
     <p v-if="!use.count" class="text-ink-2">
       {{ none ?? 'Nothing was burned with it yet.' }}
     </p>
@@ -22,5 +22,5 @@ defineProps<{ use: { count: number; runs: RunRef[] }; none?: string }>()
       </li>
     </ul>
     <p v-if="use.count > use.runs.length" class="text-ink-2">The newest {{ use.runs.length }}.</p>
-  </section>
+  </BasePanel>
 </template>

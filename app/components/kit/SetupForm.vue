@@ -87,7 +87,7 @@ function takeTheirs() {
       :problem="problemAt(`parts.${role}`)"
     />
     <ChoiceBox v-model="record.personId" label="Who" :choices="people" empty="not said" />
-    <div v-for="warning in warnings" :key="warning.path" role="alert" class="bg-caution p-3 text-on-caution">
+    <CautionBox v-for="warning in warnings" :key="warning.path" role="alert">
       <p class="mb-2 font-bold">
         {{ warning.text }}
       </p>
@@ -102,6 +102,6 @@ function takeTheirs() {
           class="w-full max-w-md"
           autocomplete="off"
       /></label>
-    </div>
+    </CautionBox>
   </RecordForm>
 </template>

@@ -70,13 +70,13 @@ async function saveAndOpen() {
     <div class="min-w-0 flex-1">
       <p v-for="one in others" :key="one.id" class="mb-2">
         A draft of {{ dateInZone(one.updatedAt, one.body.typed.zone) }} is on the server.
-        <button type="button" class="underline" @click="goOn(one)">Go on with it</button>
+        <BaseButton kind="plain" @click="goOn(one)">Go on with it</BaseButton>
       </p>
-      <div v-if="theirs" role="alert" class="mb-3 flex flex-wrap items-center gap-3 bg-caution p-3 text-on-caution">
+      <CautionBox v-if="theirs" role="alert" class="mb-3 flex flex-wrap items-center gap-3">
         <strong>This draft was changed on another page. Which stays?</strong>
-        <button type="button" class="act" @click="keepMine">This page’s</button
-        ><button type="button" class="act-quiet" @click="takeTheirs">The other’s</button>
-      </div>
+        <BaseButton kind="main" @click="keepMine">This page’s</BaseButton
+        ><BaseButton @click="takeTheirs">The other’s</BaseButton>
+      </CautionBox>
       <fieldset class="mb-3 flex flex-wrap items-center gap-4">
         <legend class="sr-only">Units of bare numbers</legend>
         <span>A bare number is read as</span>
@@ -88,14 +88,9 @@ async function saveAndOpen() {
         >
         <span role="status" class="ml-auto text-ink-2" data-draft-state>{{ STATE_WORDS[state] }}</span>
       </fieldset>
-      <p
-        v-for="problem in general"
-        :key="problem.text"
-        role="alert"
-        class="mb-3 bg-caution p-3 font-bold text-on-caution"
-      >
+      <CautionBox v-for="problem in general" :key="problem.text" as="p" role="alert" class="mb-3 font-bold">
         {{ problem.text }}
-      </p>
+      </CautionBox>
       <LogForm
         v-model="typed"
         :kit="kit"

@@ -73,7 +73,12 @@ const reading = (group: ReadingGroup) => ({
 </script>
 
 <template>
-  <form class="enamel grid grid-cols-1 gap-x-8 gap-y-6 p-4 lg:grid-cols-2" novalidate @submit.prevent="emit('save')">
+  <BasePanel
+    as="form"
+    class="grid grid-cols-1 gap-x-8 gap-y-6 lg:grid-cols-2"
+    novalidate
+    @submit.prevent="emit('save')"
+  >
     <div class="flex flex-wrap items-start gap-x-6 gap-y-1 border-b border-edge pb-3 lg:col-span-2">
       <ChoiceBox
         v-model="chosenMethod"
@@ -121,14 +126,9 @@ const reading = (group: ReadingGroup) => ({
         :choices="setupChoices(kit.setups)"
         :problem="problemAt('setupId')"
       />
-      <p
-        v-for="warning in setup?.warnings ?? []"
-        :key="warning"
-        class="bg-caution p-2 font-bold text-on-caution"
-        role="status"
-      >
+      <CautionBox v-for="warning in setup?.warnings ?? []" :key="warning" as="p" class="font-bold" role="status">
         {{ warning }}
-      </p>
+      </CautionBox>
       <LogReadings v-model="typed.measured" v-bind="reading('water')" />
       <ChoiceBox
         v-model="typed.fuelBatchId"
@@ -136,7 +136,7 @@ const reading = (group: ReadingGroup) => ({
         :choices="fuelChoices(kit.fuels)"
         :problem="problemAt('fuelBatchId')"
       />
-      <div v-if="mismatch" class="bg-caution p-2 text-on-caution" role="alert" data-mismatch>
+      <CautionBox v-if="mismatch" role="alert" data-mismatch>
         <p class="font-bold">
           {{ mismatch }}
         </p>
@@ -149,7 +149,7 @@ const reading = (group: ReadingGroup) => ({
             autocomplete="off"
             @input="typed.overrides = { ...typed.overrides, burnerAndFuel: ($event.target as HTMLInputElement).value }"
         /></label>
-      </div>
+      </CautionBox>
       <ChoiceBox
         v-if="containers.length"
         v-model="typed.containerId"
@@ -233,13 +233,13 @@ const reading = (group: ReadingGroup) => ({
     </details>
 
     <div class="flex flex-wrap items-center gap-4 border-t border-edge pt-4 lg:col-span-2">
-      <button type="submit" class="act" :disabled="saving">
+      <BaseButton kind="main" type="submit" :disabled="saving">
         {{ saving ? 'Saving' : 'Save and see the figure' }}
-      </button>
+      </BaseButton>
       <p v-if="problems > 0" role="status">
         {{ problems === 1 ? 'One box wants another look.' : `${problems} boxes want another look.` }} Nothing typed is
         lost.
       </p>
     </div>
-  </form>
+  </BasePanel>
 </template>

@@ -33,21 +33,18 @@ const remove = (index: number) => {
       <label v-if="line.kind === 'reading'" class="grid text-ink-2"
         >Water <input v-model="line.temp" class="figures w-24" placeholder="56 °C" autocomplete="off"
       /></label>
-      <button type="button" class="act-quiet" :aria-label="`Take line ${i + 1} out`" @click="remove(i)">
-        Take out
-      </button>
-      <p
+      <BaseButton :aria-label="`Take line ${i + 1} out`" @click="remove(i)"> Take out </BaseButton>
+      <BaseAlert
         v-for="key in ['time', 'mass', 'temp']"
         v-show="problemAt(`lines[${i}].${key}`)"
         :key="key"
-        role="alert"
-        class="w-full font-bold"
+        class="w-full"
       >
         {{ problemAt(`lines[${i}].${key}`) }}
-      </p>
+      </BaseAlert>
     </div>
-    <button type="button" class="justify-self-start underline" @click="add">
+    <BaseButton kind="plain" class="justify-self-start" @click="add">
       Add {{ kinds[0] === 'fuelAdded' ? 'a piece fed, or something else that happened' : 'something that happened' }}
-    </button>
+    </BaseButton>
   </section>
 </template>

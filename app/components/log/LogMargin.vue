@@ -101,12 +101,12 @@ const lackingWords = computed(() =>
     <section v-if="findings" class="mt-4" aria-label="By its method">
       <p v-if="lackingWords.length" data-wanted>Its method still wants: {{ lackingWords.join(', ') }}.</p>
       <p v-else data-wanted>Everything its method asks for is there.</p>
-      <p v-for="flag in findings.outside" :key="flag.code" class="mt-2 bg-caution p-2 text-on-caution">
+      <CautionBox v-for="flag in findings.outside" :key="flag.code" as="p" class="mt-2">
         {{ flag.text }}
-      </p>
+      </CautionBox>
     </section>
     <p class="mt-4">No thermometer? Stir ice in the water for five minutes and take it out: start 0–1 °C, assumed.</p>
-    <button type="button" class="act-quiet mt-2" @click="emit('ice')">Ice start</button>
+    <BaseButton class="mt-2" @click="emit('ice')">Ice start</BaseButton>
     <p class="mt-4 text-ink-2">Let everything cool before weighing; wipe it dry.</p>
   </aside>
 </template>

@@ -77,51 +77,48 @@ const mark = (kind: EventKind) => act({ type: 'mark', id: uuidv7(), kind, nowMs:
       {{ clock }} <span v-if="running" class="text-base text-flame">lit</span>
     </p>
     <div class="mt-2 flex flex-wrap gap-2">
-      <button v-if="next" type="button" class="act min-h-16 px-8 text-xl" data-next @click="mark(next)">
+      <BaseButton v-if="next" kind="main" glove class="px-8 text-xl" data-next @click="mark(next)">
         {{ NEXT_WORDS[next] ?? EVENT_NAMES[next] }}
-      </button>
-      <button v-if="skippable" type="button" class="act-quiet min-h-16" @click="mark('potOn')">Pot on</button>
-      <button
+      </BaseButton>
+      <BaseButton v-if="skippable" glove @click="mark('potOn')">Pot on</BaseButton>
+      <BaseButton
         v-for="kind in running ? OTHERS.filter((one) => one !== next) : []"
         :key="kind"
-        type="button"
-        class="act-quiet min-h-16"
+        glove
         @click="mark(kind)"
       >
         {{ EVENT_NAMES[kind] }}
-      </button>
-      <button v-if="last" type="button" class="act-quiet min-h-16" @click="act({ type: 'undo', ofId: last.id })">
+      </BaseButton>
+      <BaseButton v-if="last" glove @click="act({ type: 'undo', ofId: last.id })">
         Undo {{ EVENT_NAMES[last.kind].toLowerCase() }}
-      </button>
-      <button
+      </BaseButton>
+      <BaseButton
         v-if="last"
-        type="button"
-        class="act-quiet min-h-16"
+        glove
         aria-label="Last mark a second earlier"
         @click="act({ type: 'move', ofId: last.id, toMs: last.atMs - 1000 })"
       >
         − 1 s
-      </button>
-      <button
+      </BaseButton>
+      <BaseButton
         v-if="last"
-        type="button"
-        class="act-quiet min-h-16"
+        glove
         aria-label="Last mark a second later"
         @click="act({ type: 'move', ofId: last.id, toMs: last.atMs + 1000 })"
       >
         + 1 s
-      </button>
+      </BaseButton>
     </div>
     <p class="mt-2" aria-live="polite">
       {{ said }}
     </p>
-    <div v-if="last === null" class="mt-1 max-w-md bg-caution p-2 text-on-caution" data-cautions>
+    <CautionBox v-if="last === null" class="mt-1 max-w-md" data-cautions>
       <p class="font-bold">Before you light</p>
       <ul class="list-disc pl-4">
         <li v-for="caution in cautionsFor(fuelKind)" :key="caution">
           {{ caution }}
         </li>
       </ul>
-    </div>
+    </CautionBox>
   </section>
 </template>

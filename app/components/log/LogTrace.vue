@@ -78,15 +78,15 @@ function use() {
       A trace of <span class="figures">{{ trace.length }}</span> samples, to
       <span class="figures">{{ formatClock(trace.at(-1)![0]) }}</span> and
       <span class="figures">{{ trace.at(-1)![1].toFixed(1) }} °C</span>.
-      <button type="button" class="underline" @click="trace = []">Take it out</button>
+      <BaseButton kind="plain" @click="trace = []">Take it out</BaseButton>
     </p>
     <label :for="`${id}-file`">A logger’s file (CSV or TSV)</label>
     <input :id="`${id}-file`" type="file" accept=".csv,.tsv,.txt,text/csv,text/plain" @change="open" />
     <label :for="`${id}-paste`">or its rows, pasted</label>
     <textarea :id="`${id}-paste`" v-model="pasted" rows="2" class="figures w-full" @change="take(pasted)" />
-    <p v-if="problem" role="alert" class="font-bold">
+    <BaseAlert v-if="problem">
       {{ problem }}
-    </p>
+    </BaseAlert>
     <div v-if="mapping" class="grid gap-2 border-l-4 border-water pl-3">
       <div class="flex flex-wrap gap-2">
         <ChoiceBox
@@ -99,9 +99,9 @@ function use() {
           @update:model-value="set(box.of, $event!)"
         />
       </div>
-      <p v-if="parsed && !parsed.ok" role="alert" class="font-bold">
+      <BaseAlert v-if="parsed && !parsed.ok">
         {{ problemText(parsed.problem) }}
-      </p>
+      </BaseAlert>
       <template v-else-if="parsed?.ok">
         <p>
           As it would be kept:
@@ -116,7 +116,7 @@ function use() {
         <p v-for="note in parsed.value.notes" :key="note">
           {{ note }}
         </p>
-        <button type="button" class="act justify-self-start" @click="use">Take this trace</button>
+        <BaseButton kind="main" class="justify-self-start" @click="use">Take this trace</BaseButton>
       </template>
     </div>
   </section>

@@ -27,8 +27,7 @@ function figureOf(key: SchoolKey, value: string): string {
 </script>
 
 <template>
-  <section aria-label="Schools" class="enamel p-4">
-    <h2 class="mb-1">Where testers disagree</h2>
+  <BasePanel title="Where testers disagree" label="Schools">
     <p class="mb-2 text-ink-2">
       Marked is what this method does; beside each, what the others would.
       <template v-if="figures">
@@ -64,5 +63,5 @@ function figureOf(key: SchoolKey, value: string): string {
         </dd>
       </template>
     </dl>
-  </section>
+  </BasePanel>
 </template>

@@ -4,7 +4,6 @@ import { formatClock } from '#core/quantity/format'
 import { problemText } from '#core/result'
 import { PHOTO } from '#shared/limits'
 import type { PhotoMeta, PhotoOwner } from '#shared/photo'
-import { Dialog, DialogPanel, DialogTitle } from '@headlessui/vue'
 import { v7 as uuidv7 } from 'uuid'
 
 /** Photos of a run, a thing or a set-up: taken in, looked at, taken out. */
@@ -20,6 +19,7 @@ const moment = ref('')
 const problem = ref('')
 const sending = ref(false)
 const open = ref<PhotoMeta | null>(null)
+const adding = ref(false)
 const input = useTemplateRef<HTMLInputElement>('input')
 const id = useId()
 
@@ -36,7 +36,7 @@ async function send() {
   if (problem.value) return
   caption.value = ''
   moment.value = ''
-  input.value!.value = ''
+  adding.value = false
   emit('changed')
 }
 const sizeProblem = ({ size }: File): string =>
@@ -69,8 +69,7 @@ async function takeOut(photo: PhotoMeta) {
 </script>
 
 <template>
-  <section aria-label="Photos" class="enamel p-3">
-    <h2 class="mb-1">Photos</h2>
+  <BasePanel tight title="Photos">
     <ul v-if="photos.length" class="mb-2 flex flex-wrap gap-2">
       <li v-for="photo in photos" :key="photo.id" class="max-w-40">
         <button type="button" :aria-label="`Look at ${photo.caption || 'the photo'}`" @click="open = photo">
@@ -89,40 +88,38 @@ async function takeOut(photo: PhotoMeta) {
         </p>
       </li>
     </ul>
-    <form class="no-print grid grid-cols-1 gap-1" @submit.prevent="send">
+    <p v-else class="mb-2 text-ink-2">None yet.</p>
+    <BaseAlert v-if="problem && !adding">{{ problem }}</BaseAlert>
+    <BaseButton v-if="!adding" class="no-print" @click="adding = true">Add a photo</BaseButton>
+    <form v-else class="no-print grid grid-cols-1 gap-1" @submit.prevent="send">
       <label :for="`${id}-file`"
         >A photo (JPEG, PNG or WebP, up to {{ PHOTO.maxBytes / 1e6 }} MB). Where it was taken is not kept.</label
       >
       <input :id="`${id}-file`" ref="input" type="file" accept="image/jpeg,image/png,image/webp" />
       <TextBox v-model="caption" label="Says" />
       <TextBox v-if="timed" v-model="moment" label="At" example="3:40, on the run’s clock" figures />
-      <p v-if="problem" role="alert" class="font-bold">
+      <BaseAlert v-if="problem">
         {{ problem }}
+      </BaseAlert>
+      <p class="flex gap-2">
+        <BaseButton kind="main" type="submit" :disabled="sending">{{
+          sending ? 'Sending' : 'Add the photo'
+        }}</BaseButton>
+        <BaseButton @click="adding = false">Back</BaseButton>
       </p>
-      <button type="submit" class="act-quiet justify-self-start" :disabled="sending">
-        {{ sending ? 'Sending' : 'Add the photo' }}
-      </button>
     </form>
-    <Dialog :open="open !== null" class="relative z-20" @close="open = null">
-      <div class="fixed inset-0 bg-ink/60" aria-hidden="true" />
-      <div class="fixed inset-0 flex items-center justify-center p-4">
-        <DialogPanel v-if="open" class="enamel max-h-full overflow-auto p-3">
-          <DialogTitle as="h2" class="mb-2">
-            {{ open.caption || 'Photo' }}
-          </DialogTitle>
-          <img
-            :src="`/api/photos/${open.id}`"
-            :alt="open.caption || 'Photo'"
-            :width="open.width"
-            :height="open.height"
-            class="photo max-h-[75vh] w-auto max-w-full"
-          />
-          <p class="mt-2 flex gap-3">
-            <button type="button" class="act" @click="open = null">Close</button>
-            <button type="button" class="act-quiet" @click="takeOut(open)">Take it out</button>
-          </p>
-        </DialogPanel>
-      </div>
-    </Dialog>
-  </section>
+    <LazyBaseDialog v-if="open" open :title="open.caption || 'Photo'" width="wide" middle @close="open = null">
+      <img
+        :src="`/api/photos/${open.id}`"
+        :alt="open.caption || 'Photo'"
+        :width="open.width"
+        :height="open.height"
+        class="photo max-h-[75vh] w-auto max-w-full"
+      />
+      <p class="mt-2 flex gap-3">
+        <BaseButton kind="main" @click="open = null">Close</BaseButton>
+        <BaseButton @click="takeOut(open)">Take it out</BaseButton>
+      </p>
+    </LazyBaseDialog>
+  </BasePanel>
 </template>

@@ -13,7 +13,7 @@ const differing = computed(() =>
 </script>
 
 <template>
-  <section role="alert" aria-label="Changed on another page" class="bg-caution p-3 text-on-caution">
+  <CautionBox as="section" role="alert" aria-label="Changed on another page">
     <p class="mb-2 font-bold">This was changed on another page since you opened it. Nothing is lost: which stays?</p>
     <table v-if="differing.length" class="mb-2 border-collapse">
       <thead>
@@ -32,8 +32,8 @@ const differing = computed(() =>
       </tbody>
     </table>
     <p class="flex flex-wrap gap-3">
-      <button type="button" class="act" @click="emit('mine')">Yours</button>
-      <button type="button" class="act-quiet" @click="emit('theirs')">The other’s</button>
+      <BaseButton kind="main" @click="emit('mine')">Yours</BaseButton>
+      <BaseButton @click="emit('theirs')">The other’s</BaseButton>
     </p>
-  </section>
+  </CautionBox>
 </template>

@@ -71,7 +71,7 @@ function remove() {
       :problem="problemAt('reason')"
       hint="Kept with the new version."
     />
-    <div v-for="problem in others" :key="problem.text" role="alert" class="bg-caution p-2 text-on-caution">
+    <CautionBox v-for="problem in others" :key="problem.text" role="alert">
       <p class="font-bold">
         {{ problem.text }}
       </p>
@@ -82,17 +82,17 @@ function remove() {
           >
         </li>
       </ul>
-    </div>
+    </CautionBox>
     <div class="mt-2 flex flex-wrap gap-3">
-      <button type="submit" class="act" :disabled="saving">
+      <BaseButton kind="main" type="submit" :disabled="saving">
         {{ saving ? 'Saving' : 'Save' }}
-      </button>
+      </BaseButton>
       <slot name="buttons" />
       <template v-if="deletable">
-        <button v-if="!sure" type="button" class="act-quiet ml-auto" @click="sure = true">Delete</button>
+        <BaseButton v-if="!sure" class="ml-auto" @click="sure = true">Delete</BaseButton>
         <template v-else>
-          <button type="button" class="act-quiet ml-auto" @click="remove">Delete it for good</button>
-          <button type="button" class="act-quiet" @click="sure = false">Keep it</button>
+          <BaseButton class="ml-auto" @click="remove">Delete it for good</BaseButton>
+          <BaseButton @click="sure = false">Keep it</BaseButton>
         </template>
       </template>
     </div>

@@ -28,8 +28,28 @@ const ANSWER_WORDS: Record<string, string> = {
   goOn: 'went on all the same',
   leave: 'left as it is',
 }
-async function act(what: Parameters<typeof say>[0]) {
-  if (await say({ ...what, reason: reason.value })) reason.value = ''
+/** What can be said of it: the words of its button, and what is sent. */
+const PLANS = {
+  call: { words: 'The call is right', what: { what: 'decide', question: 'boil', answer: 'call' } },
+  trace: { words: 'The trace is right', what: { what: 'decide', question: 'boil', answer: 'trace' } },
+  breakIn: { words: 'It was a break-in', what: { what: 'breakIn' } },
+  notBreakIn: { words: 'It was no break-in', what: { what: 'notBreakIn' } },
+  void: { words: 'Make it void', what: { what: 'void' } },
+  unvoid: { words: 'It counts after all', what: { what: 'unvoid' } },
+} as const satisfies Record<string, { words: string; what: Parameters<typeof say>[0] }>
+const plans = computed(() => [
+  ...(disagree.value ? (['call', 'trace'] as const) : []),
+  props.page.record.breakIn ? ('notBreakIn' as const) : ('breakIn' as const),
+  voided.value ? ('unvoid' as const) : ('void' as const),
+])
+const asking = ref<keyof typeof PLANS | null>(null)
+watch(asking, () => {
+  problem.value = ''
+})
+async function act() {
+  if (!(await say({ ...PLANS[asking.value!].what, reason: reason.value }))) return
+  reason.value = ''
+  asking.value = null
 }
 onMounted(() => {
   personId.value ||= people.value.find((person) => person.label === props.page.record.person)?.value ?? ''
@@ -37,8 +57,7 @@ onMounted(() => {
 </script>
 
 <template>
-  <section aria-label="Decisions" class="enamel p-4">
-    <h2 class="mb-2">Decisions</h2>
+  <BasePanel title="Decisions">
     <ul class="mb-2 space-y-1">
       <li v-for="one in page.voids" :key="one.at">
         {{ one.voided ? 'Void' : 'No longer void' }}: <span dir="auto">{{ one.reason }}</span>{{ ' ' }}
@@ -52,31 +71,25 @@ onMounted(() => {
         <span class="text-ink-2">{{ one.person }}, {{ dateInZone(one.at, page.record.zone) }}</span>
       </li>
     </ul>
-    <div class="no-print grid gap-2">
-      <p v-if="disagree" class="font-bold">
-        {{ disagree.text }}
-      </p>
-      <TextBox v-model="reason" label="Reason" />
-      <ChoiceBox v-model="personId" label="Who" :choices="people" />
-      <p v-if="problem" role="alert" class="font-bold">
-        {{ problem }}
-      </p>
-      <p class="flex flex-wrap gap-2">
-        <template v-if="disagree">
-          <button type="button" class="act-quiet" @click="act({ what: 'decide', question: 'boil', answer: 'call' })">
-            The call is right
-          </button>
-          <button type="button" class="act-quiet" @click="act({ what: 'decide', question: 'boil', answer: 'trace' })">
-            The trace is right
-          </button>
-        </template>
-        <button v-if="!page.record.breakIn" type="button" class="act-quiet" @click="act({ what: 'breakIn' })">
-          It was a break-in
-        </button>
-        <button v-else type="button" class="act-quiet" @click="act({ what: 'notBreakIn' })">It was no break-in</button>
-        <button v-if="!voided" type="button" class="act-quiet" @click="act({ what: 'void' })">Make it void</button>
-        <button v-else type="button" class="act-quiet" @click="act({ what: 'unvoid' })">It counts after all</button>
-      </p>
-    </div>
-  </section>
+    <p v-if="disagree" class="mb-2 font-bold">{{ disagree.text }}</p>
+    <p class="no-print flex flex-wrap gap-2">
+      <BaseButton
+        v-for="plan in plans"
+        :key="plan"
+        :aria-expanded="asking === plan"
+        @click="asking = asking === plan ? null : plan"
+        >{{ PLANS[plan].words }}</BaseButton
+      >
+    </p>
+    <ReasonForm
+      v-if="asking"
+      v-model:reason="reason"
+      v-model:person-id="personId"
+      :words="PLANS[asking].words"
+      :people="people"
+      :problem="problem"
+      @send="act"
+      @leave="asking = null"
+    />
+  </BasePanel>
 </template>

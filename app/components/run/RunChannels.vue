@@ -36,8 +36,7 @@ const lines = computed(() =>
 </script>
 
 <template>
-  <section aria-label="Also followed" class="enamel overflow-x-auto p-3">
-    <h2 class="mb-1">Also followed</h2>
+  <BasePanel tight title="Also followed" class="overflow-x-auto">
     <table>
       <thead>
         <tr class="text-left">
@@ -75,5 +74,5 @@ const lines = computed(() =>
         </tr>
       </tbody>
     </table>
-  </section>
+  </BasePanel>
 </template>

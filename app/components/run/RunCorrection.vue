@@ -1,8 +1,7 @@
 <script setup lang="ts">
-import { Dialog, DialogPanel, DialogTitle } from '@headlessui/vue'
 import { v7 as uuidv7 } from 'uuid'
 import { formatClock } from '#core/quantity/format'
-import { correctionName, isTime, type Corrected } from '#shared/correction'
+import { correctionName, isTime, type Corrected } from '#shared/correctable'
 import { MEASURED_QUANTITIES } from '#shared/measuredQuantity'
 import type { FieldProblem } from '#shared/readProblems'
 import type { RunRecord } from '#shared/runRecord'
@@ -47,42 +46,39 @@ async function send() {
 </script>
 
 <template>
-  <Dialog :open="true" class="relative z-20" @close="emit('close')">
-    <div class="fixed inset-0 bg-ink/40" aria-hidden="true" />
-    <div class="fixed inset-0 flex items-start justify-center p-4 pt-24">
-      <DialogPanel class="enamel w-full max-w-lg p-4">
-        <DialogTitle as="h2">
-          {{ standing === null && !isTime(what) ? 'Add' : 'Correct' }}: {{ correctionName(what) }}
-        </DialogTitle>
-        <p class="mt-1 mb-3 text-ink-2">
-          {{ standing === null ? 'Nothing stands there yet.' : `It says ${standing}. That stays in the history.` }}
-        </p>
-        <form class="grid gap-2" novalidate @submit.prevent="send">
-          <QuantityBox
-            v-model="typed"
-            :label="correctionName(what)"
-            :kind="kind"
-            :units="units"
-            :problem="problemAt('typed')"
-          />
-          <TextBox v-model="reason" label="Reason" :problem="problemAt('reason')" />
-          <ChoiceBox v-model="personId" label="Who" :choices="people" :problem="problemAt('personId')" />
-          <p
-            v-for="problem in problems.filter((one) => !['typed', 'reason', 'personId'].includes(one.path))"
-            :key="problem.text"
-            role="alert"
-            class="bg-caution p-2 font-bold text-on-caution"
-          >
-            {{ problem.text }}
-          </p>
-          <div class="mt-2 flex gap-3">
-            <button type="submit" class="act" :disabled="sending">
-              {{ sending ? 'Sending' : 'Keep both, use this' }}
-            </button>
-            <button type="button" class="act-quiet" @click="emit('close')">Leave it</button>
-          </div>
-        </form>
-      </DialogPanel>
-    </div>
-  </Dialog>
+  <BaseDialog
+    open
+    :title="`${standing === null && !isTime(what) ? 'Add' : 'Correct'}: ${correctionName(what)}`"
+    @close="emit('close')"
+  >
+    <p class="mb-3 text-ink-2">
+      {{ standing === null ? 'Nothing stands there yet.' : `It says ${standing}. That stays in the history.` }}
+    </p>
+    <form class="grid gap-2" novalidate @submit.prevent="send">
+      <QuantityBox
+        v-model="typed"
+        :label="correctionName(what)"
+        :kind="kind"
+        :units="units"
+        :problem="problemAt('typed')"
+      />
+      <TextBox v-model="reason" label="Reason" :problem="problemAt('reason')" />
+      <ChoiceBox v-model="personId" label="Who" :choices="people" :problem="problemAt('personId')" />
+      <CautionBox
+        v-for="problem in problems.filter((one) => !['typed', 'reason', 'personId'].includes(one.path))"
+        :key="problem.text"
+        as="p"
+        role="alert"
+        class="font-bold"
+      >
+        {{ problem.text }}
+      </CautionBox>
+      <div class="mt-2 flex gap-3">
+        <BaseButton kind="main" type="submit" :disabled="sending">
+          {{ sending ? 'Sending' : 'Keep both, use this' }}
+        </BaseButton>
+        <BaseButton @click="emit('close')">Leave it</BaseButton>
+      </div>
+    </form>
+  </BaseDialog>
 </template>

@@ -2,13 +2,13 @@
 import { formatClock } from '#core/quantity/format'
 import type { RunAnswer } from '#core/formats/answer'
 
-/** The two figures of a run: as measured, and brought to the reference. */
+/** The two figures of a run, as measured and corrected to the reference; beneath, by what. */
 const props = defineProps<{ answer: RunAnswer }>()
 const errors = computed(() => props.answer.flags.filter((flag) => flag.severity === 'error'))
 </script>
 
 <template>
-  <section aria-label="Fuel per litre" class="enamel flex flex-wrap gap-x-12 gap-y-4 p-4">
+  <BasePanel label="Fuel per litre" class="flex flex-wrap gap-x-12 gap-y-4">
     <p v-for="flag in errors" :key="flag.code" class="iron w-full p-3 text-base font-bold" role="status">
       {{ flag.text }} <span v-if="flag.slip" data-slip>{{ flag.slip }}</span>
     </p>
@@ -64,9 +64,9 @@ const errors = computed(() => props.answer.flags.filter((flag) => flag.severity 
         to the boil there
       </p>
     </div>
-    <p class="self-end text-ink-2">
-      ± is expanded, k = {{ COVERAGE_FACTOR }}. Click a figure for its working, or read
-      <NuxtLink to="/numbers">how the numbers are made</NuxtLink>.
+    <p class="max-w-52 self-end text-ink-2">
+      ± holds 95 % (k = {{ COVERAGE_FACTOR }}). Press a figure for its working.
     </p>
-  </section>
+    <slot />
+  </BasePanel>
 </template>

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { correctionName } from '#shared/correction'
+import { correctionName } from '#shared/correctable'
 import type { RunRecord } from '#shared/runRecord'
 
 /** What was corrected after logging: both values stay. */
@@ -7,8 +7,7 @@ defineProps<{ record: RunRecord }>()
 </script>
 
 <template>
-  <section aria-label="History" class="enamel p-3">
-    <h2 class="mb-1">Corrected since it was logged</h2>
+  <BasePanel tight title="Corrected since it was logged" label="History">
     <ul>
       <li v-for="(entry, i) in record.history" :key="i">
         {{ correctionName(entry.what) }}:
@@ -19,5 +18,5 @@ defineProps<{ record: RunRecord }>()
         <span class="text-ink-2">{{ entry.person }}, {{ dateInZone(entry.at, record.zone) }}</span>
       </li>
     </ul>
-  </section>
+  </BasePanel>
 </template>

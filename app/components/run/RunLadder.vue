@@ -33,7 +33,7 @@ const addOf = (rung: string) =>
 </script>
 
 <template>
-  <section aria-label="Ladder" class="enamel p-3">
+  <BasePanel tight label="Ladder">
     <LadderPatterns />
     <div class="ladder-row border-b border-edge text-ink-2">
       <span class="ladder-sentence">{{
@@ -69,14 +69,14 @@ const addOf = (rung: string) =>
         >
         <div class="ladder-drawing relative h-11">
           <LadderRung :shape="shape" :measured-x="geometry.measuredX" :normalised-x="geometry.normalisedX" />
-          <button
+          <BaseButton
             v-if="addOf(shape.rung.rung)"
-            type="button"
-            class="absolute top-1/2 left-1/2 -translate-x-1/2 -translate-y-1/2 bg-sheet px-2 underline"
+            kind="plain"
+            class="absolute top-1/2 left-1/2 -translate-x-1/2 -translate-y-1/2 bg-sheet px-2"
             @click="emit('add', addOf(shape.rung.rung)!.quantity)"
           >
             {{ addOf(shape.rung.rung)!.words }}
-          </button>
+          </BaseButton>
         </div>
         <span class="ladder-factor figures whitespace-nowrap" data-factor>{{
           shape.rung.factor === null
@@ -105,9 +105,9 @@ const addOf = (rung: string) =>
       <strong v-if="answer.status === 'partly'" class="border-b-2 border-dashed border-ink">partly</strong>
       <span v-if="answer.missing.length">Missing: {{ answer.missing.map(missingWords).join(', ') }}.</span>
       <span class="text-ink-2">Factors multiply; percents do not add.</span>
-      <button type="button" class="no-print ml-auto underline" @click="copy">
+      <BaseButton kind="plain" class="no-print ml-auto" @click="copy">
         {{ copied ? 'Copied' : 'Copy as text' }}
-      </button>
+      </BaseButton>
     </p>
-  </section>
+  </BasePanel>
 </template>

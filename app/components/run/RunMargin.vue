@@ -21,16 +21,15 @@ const spoken = computed(() => props.answer.flags.filter((flag) => flag.severity 
       <nav aria-label="Working" class="mb-2 flex flex-wrap items-center gap-1">
         <template v-for="(path, i) in margin.trail" :key="i">
           <span v-if="i > 0" aria-hidden="true">›</span>
-          <button
-            type="button"
-            class="underline"
+          <BaseButton
+            kind="plain"
             :aria-current="i === margin.trail.length - 1 ? 'true' : undefined"
             @click="margin.backTo(i)"
           >
             {{ titleOf(path) }}
-          </button>
+          </BaseButton>
         </template>
-        <button type="button" class="ml-auto underline" @click="margin.close()">Close</button>
+        <BaseButton kind="plain" class="ml-auto" @click="margin.close()">Close</BaseButton>
       </nav>
       <RunWorking :working="working" />
     </template>

@@ -17,11 +17,11 @@ const nameOf = ({ what, name }: MethodFindings['lacking'][number]) =>
 </script>
 
 <template>
-  <section aria-label="By its method" class="enamel p-4">
-    <h2 class="mb-1">
+  <BasePanel label="By its method">
+    <template #title>
       By <NuxtLink :to="`/methods/${record.method!.id}`" dir="auto">{{ record.method!.name }}</NuxtLink>, version
       {{ record.method!.n }}
-    </h2>
+    </template>
     <p v-if="claim" class="mb-2" data-claim>
       <strong>{{ VERDICTS[claim.says] }}.</strong> {{ claim.text }}
     </p>
@@ -33,25 +33,20 @@ const nameOf = ({ what, name }: MethodFindings['lacking'][number]) =>
       <ul class="mb-2" data-lacking>
         <li v-for="one in findings.lacking" :key="one.what + one.name">
           {{ nameOf(one) }}
-          <button
+          <BaseButton
             v-if="one.what === 'reading'"
-            type="button"
-            class="no-print underline"
+            kind="plain"
+            class="no-print"
             :aria-label="`Add ${nameOf(one)}, which the method wants`"
             @click="emit('add', one.name)"
           >
             Add it
-          </button>
+          </BaseButton>
         </li>
       </ul>
     </template>
-    <p
-      v-for="flag in findings.outside"
-      :key="flag.code"
-      class="mt-1 bg-caution px-2 py-1 text-on-caution"
-      :data-outside="flag.code"
-    >
+    <CautionBox v-for="flag in findings.outside" :key="flag.code" as="p" class="mt-1" :data-outside="flag.code">
       {{ flag.text }}
-    </p>
-  </section>
+    </CautionBox>
+  </BasePanel>
 </template>

@@ -43,14 +43,13 @@ const bars = computed(() =>
 </script>
 
 <template>
-  <section aria-label="Monte Carlo" class="enamel p-3">
-    <h2>Monte Carlo</h2>
+  <BasePanel tight title="Monte Carlo">
     <p class="no-print mt-1 flex flex-wrap items-center gap-3">
-      <button v-if="progress === null" type="button" class="act-quiet" :disabled="fetching" @click="start">
+      <BaseButton v-if="progress === null" :disabled="fetching" @click="start">
         Draw {{ formatNumber(MONTE_CARLO.usualDraws, 0) }} times
-      </button>
+      </BaseButton>
       <template v-else>
-        <button type="button" class="act-quiet" @click="stop">Stop</button>
+        <BaseButton @click="stop">Stop</BaseButton>
         <progress :value="progress" max="1" aria-label="Draws done" />{{ ' ' }}
         <span class="figures">{{ formatNumber(progress * 100, 0) }} %</span>
       </template>
@@ -105,5 +104,5 @@ const bars = computed(() =>
         Source: {{ sourceWords('gumSupplement') }}. <a :href="download" download class="no-print">As JSON</a>
       </p>
     </div>
-  </section>
+  </BasePanel>
 </template>

@@ -12,6 +12,7 @@ const scale = ref<ObservationScale>('soot')
 const step = ref('')
 const note = ref('')
 const moment = ref('')
+const isOpen = ref(false)
 const scales = OBSERVATION_SCALES.map((value) => ({ value, label: OBSERVATIONS[value].label }))
 const steps = computed(() =>
   Object.entries(OBSERVATIONS[scale.value].steps).map(([value, label]) => ({ value, label })),
@@ -41,12 +42,12 @@ async function observe() {
   step.value = ''
   note.value = ''
   moment.value = ''
+  isOpen.value = false
 }
 </script>
 
 <template>
-  <section aria-label="Observations" class="enamel p-4">
-    <h2 class="mb-2">What was seen</h2>
+  <BasePanel title="What was seen" label="Observations">
     <dl class="mb-3 grid grid-cols-[auto_1fr] gap-x-4 gap-y-1">
       <template v-for="one in page.observations" :key="one.id">
         <dt class="text-ink-2">{{ OBSERVATIONS[one.scale].label }}</dt>
@@ -62,16 +63,18 @@ async function observe() {
       </template>
     </dl>
     <p v-if="!page.observations.length" class="mb-2 text-ink-2">Nothing noted.</p>
-    <form class="no-print grid gap-2" aria-label="Observe" novalidate @submit.prevent="observe">
+    <BaseButton v-if="!isOpen" class="no-print" @click="isOpen = true">Note what was seen</BaseButton>
+    <form v-else class="no-print grid gap-2" aria-label="Observe" novalidate @submit.prevent="observe">
       <ChoiceBox v-model="scale" label="On the scale" :choices="scales" />
       <ChoiceBox v-model="step" label="It was" :choices="steps" />
       <TextBox v-model="note" label="Note" />
       <TextBox v-model="moment" label="At" example="whole run, or 3:40" figures />
       <ChoiceBox v-model="personId" label="Who" :choices="people" />
-      <p v-if="problem" role="alert" class="font-bold">
-        {{ problem }}
+      <BaseAlert v-if="problem">{{ problem }}</BaseAlert>
+      <p class="flex gap-2">
+        <BaseButton kind="main" type="submit">Note it</BaseButton>
+        <BaseButton @click="isOpen = false">Back</BaseButton>
       </p>
-      <button type="submit" class="act-quiet justify-self-start">Note it</button>
     </form>
-  </section>
+  </BasePanel>
 </template>

@@ -41,8 +41,7 @@ const rows = computed(() => {
 </script>
 
 <template>
-  <section aria-label="Other figures" class="enamel p-4">
-    <h2 class="mb-2">Other figures</h2>
+  <BasePanel title="Other figures">
     <dl class="grid grid-cols-[1fr_auto] gap-x-4 gap-y-1">
       <template v-for="[path, name, value, decimals, unit] in rows" :key="path">
         <dt>{{ name }}</dt>
@@ -62,5 +61,5 @@ const rows = computed(() => {
         </dd>
       </template>
     </dl>
-  </section>
+  </BasePanel>
 </template>

@@ -45,9 +45,11 @@ function bring() {
 </script>
 
 <template>
-  <form
-    class="enamel grid gap-x-6 gap-y-2 p-3 md:grid-cols-2"
-    aria-label="Conditions of your own"
+  <BasePanel
+    as="form"
+    tight
+    class="grid gap-x-6 gap-y-2 md:grid-cols-2"
+    label="Conditions of your own"
     @submit.prevent="bring"
   >
     <QuantityBox
@@ -61,8 +63,8 @@ function bring() {
       :example="box.example"
     />
     <p class="flex flex-wrap items-center gap-3 md:col-span-2">
-      <button type="submit" class="act-quiet">Bring it there</button>
+      <BaseButton type="submit">Correct to these</BaseButton>
       <span class="text-ink-2">An empty box keeps what stands. The address of this page holds the conditions.</span>
     </p>
-  </form>
+  </BasePanel>
 </template>

@@ -6,10 +6,9 @@ defineProps<{ presses: AsidePress[] }>()
 </script>
 
 <template>
-  <section aria-label="Other presses" class="enamel p-3">
-    <h2 class="mb-1">Pressed on the bench beside these marks</h2>
+  <BasePanel tight title="Pressed on the bench beside these marks" label="Other presses">
     <ul>
       <li v-for="press in presses" :key="press.id">{{ asideWords(press) }}.</li>
     </ul>
-  </section>
+  </BasePanel>
 </template>

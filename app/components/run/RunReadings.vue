@@ -3,7 +3,7 @@ import { formatClock, formatNumber } from '#core/quantity/format'
 import { EVENT_NAMES } from '#core/run/events'
 import { MEASURED_NAMES, MEASURED_QUANTITIES, type MeasuredQuantity } from '#shared/measuredQuantity'
 import { TYPED_EVENTS, type TypedEventKind } from '#shared/typedRun'
-import type { Corrected } from '#shared/correction'
+import type { Corrected } from '#shared/correctable'
 import { unitOf } from '#core/quantity/units'
 import type { RunRecord } from '#shared/runRecord'
 
@@ -49,10 +49,6 @@ const absent = computed(() =>
     (quantity) => !props.record.measurements.some((one) => one.quantity === quantity),
   ),
 )
-const adding = ref<MeasuredQuantity>('waterEndMass')
-watchEffect(() => {
-  if (!absent.value.includes(adding.value) && absent.value[0]) adding.value = absent.value[0]
-})
 /** Of several of a kind, which. */
 function eventName({ kind, atMs }: RunRecord['events'][number]): string {
   const several = props.record.events.filter((one) => one.kind === kind).length > 1
@@ -62,8 +58,7 @@ const isTyped = (kind: string): kind is TypedEventKind => (TYPED_EVENTS as reado
 </script>
 
 <template>
-  <section aria-label="Readings" class="enamel p-3">
-    <h2 class="mb-2">What was measured</h2>
+  <BasePanel tight title="What was measured" label="Readings">
     <dl class="grid grid-cols-[1fr_auto_auto_auto] items-baseline gap-x-3 gap-y-1">
       <template v-for="one in readings" :key="one.quantity">
         <dt>{{ MEASURED_NAMES[one.quantity] }}</dt>
@@ -75,14 +70,13 @@ const isTyped = (kind: string): kind is TypedEventKind => (TYPED_EVENTS as reado
           }}</span>
         </dd>
         <dd class="no-print">
-          <button
-            type="button"
-            class="underline"
+          <BaseButton
+            kind="plain"
             :aria-label="`Correct ${MEASURED_NAMES[one.quantity]}`"
             @click="emit('correct', { what: one.quantity })"
           >
             Correct
-          </button>
+          </BaseButton>
         </dd>
       </template>
       <template v-for="event in record.events" :key="event.id">
@@ -100,35 +94,26 @@ const isTyped = (kind: string): kind is TypedEventKind => (TYPED_EVENTS as reado
           }}
         </dd>
         <dd class="no-print">
-          <button
+          <BaseButton
             v-if="isTyped(event.kind)"
-            type="button"
-            class="underline"
+            kind="plain"
             :aria-label="`Correct ${eventName(event)}`"
             @click="emit('correct', { what: event.kind, eventId: event.id })"
           >
             Correct
-          </button>
+          </BaseButton>
         </dd>
       </template>
     </dl>
-    <div v-if="absent.length" class="no-print mt-2 flex flex-wrap items-end gap-2">
-      <ChoiceBox
-        :model-value="adding"
-        label="A reading that was not typed:"
+    <p v-if="absent.length" class="no-print mt-2">
+      <WordChoice
+        :model-value="null"
+        label="A reading that was not taken down"
+        empty="Add a reading"
         :choices="absent.map((quantity) => ({ value: quantity, label: MEASURED_NAMES[quantity] }))"
-        above
-        @update:model-value="adding = $event as MeasuredQuantity"
+        @update:model-value="$event && emit('correct', { what: $event as MeasuredQuantity })"
       />
-      <button
-        type="button"
-        class="underline"
-        :aria-label="`Add ${MEASURED_NAMES[adding]}`"
-        @click="emit('correct', { what: adding })"
-      >
-        Add
-      </button>
-    </div>
+    </p>
     <h2 class="mt-4 mb-2">With</h2>
     <dl class="grid grid-cols-[auto_1fr] gap-x-4 gap-y-1">
       <template v-for="part in record.parts" :key="part.role">
@@ -136,5 +121,5 @@ const isTyped = (kind: string): kind is TypedEventKind => (TYPED_EVENTS as reado
         <dd>{{ part.name }}</dd>
       </template>
     </dl>
-  </section>
+  </BasePanel>
 </template>

@@ -21,8 +21,7 @@ const clock = (s: number | null) => (s === null ? '–' : formatClock(s))
 </script>
 
 <template>
-  <section class="enamel p-4" aria-label="Your calls against what happened">
-    <h2 class="mb-1">Your calls against what happened</h2>
+  <BasePanel title="Your calls against what happened">
     <p class="mb-2 text-ink-2">
       In place of a stove: {{ STOVE_WORDS[choice.stove]
       }}<template v-if="choice.speed > 1"
@@ -102,5 +101,5 @@ const clock = (s: number | null) => (s === null ? '–' : formatClock(s))
         </p>
       </div>
     </div>
-  </section>
+  </BasePanel>
 </template>

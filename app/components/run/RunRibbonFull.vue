@@ -24,7 +24,7 @@ function walk(event: KeyboardEvent) {
 </script>
 
 <template>
-  <section aria-label="Ribbon" class="enamel p-3">
+  <BasePanel tight label="Ribbon">
     <div
       ref="box"
       class="relative"
@@ -50,5 +50,5 @@ function walk(event: KeyboardEvent) {
         <span class="text-ink-2">({{ at + 1 }} of {{ shape.marks.length }})</span>
       </template>
     </p>
-  </section>
+  </BasePanel>
 </template>

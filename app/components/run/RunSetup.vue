@@ -14,8 +14,8 @@ const means = computed(() =>
 </script>
 
 <template>
-  <section aria-label="Its set-up" class="enamel p-4">
-    <h2 class="mb-1">Its set-up, {{ setup.n }} {{ setup.n === 1 ? 'run' : 'runs' }} at this reference</h2>
+  <BasePanel label="Its set-up">
+    <template #title>Its set-up, {{ setup.n }} {{ setup.n === 1 ? 'run' : 'runs' }} at this reference</template>
     <p v-for="mean in means" :key="mean.words" class="first-letter:uppercase" :data-mean="mean.words">
       <template v-if="means.length > 1"
         >{{ mean.words }}, {{ mean.n }} {{ mean.n === 1 ? 'run' : 'runs' }}: mean </template
@@ -41,5 +41,5 @@ const means = computed(() =>
       >.
       <FigureButton path="setup.gamma">γ = {{ setup.wind.gamma.toFixed(3) }}</FigureButton>
     </p>
-  </section>
+  </BasePanel>
 </template>

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { useWindowVirtualizer } from '@tanstack/vue-virtual'
+import { useElementSize } from '@vueuse/core'
 import { formatClock } from '#core/quantity/format'
 import type { RunGroup, RunGroupLine, RunSort, RunSortKey } from '#shared/runList'
 import type { RunLine } from '#shared/runRecord'
@@ -14,11 +15,12 @@ const props = defineProps<{
   columns: RunColumnKey[]
   picked: ReadonlySet<string>
 }>()
-const emit = defineEmits<{ sort: [by: RunSortKey]; pick: [id: string]; near: [] }>()
+const emit = defineEmits<{ sort: [by: RunSortKey]; pick: [id: string]; pickAll: [is: boolean]; near: [] }>()
 /** Up to so many are drawn whole, so that the page prints and copies as it stands. */
 const DRAWN_WHOLE = 200
-const ROW_PX = 45
+const ROW_PX = 36
 const GROUP_PX = 36
+const isAllPicked = computed(() => props.runs.length > 0 && props.runs.every((run) => props.picked.has(run.id)))
 const spanS = computed(() => sharedSpan(props.runs.slice(0, DRAWN_WHOLE).map((run) => run.ribbon.endS)))
 const hidden = (key: RunColumnKey) => (RUN_COLUMN[key].narrow ? '' : 'hidden md:table-cell')
 const sorted = (key: RunColumnKey) =>
@@ -45,6 +47,11 @@ const rows = computed<Row[]>(() => {
 })
 
 const table = useTemplateRef<HTMLElement>('table')
+/** Columns that go beyond the sheet are moved sideways; the head stays in sight only where they do not. */
+const sheet = useTemplateRef<HTMLElement>('sheet')
+const { width: tablePx } = useElementSize(table)
+const { width: sheetPx } = useElementSize(sheet)
+const isWide = computed(() => tablePx.value > sheetPx.value + 1)
 const top = ref(0)
 onMounted(() => {
   top.value = (table.value?.getBoundingClientRect().top ?? 0) + window.scrollY
@@ -91,80 +98,97 @@ keys.on('pick', () => {
 </script>
 
 <template>
-  <div ref="table" class="enamel overflow-x-auto">
-    <table class="w-full border-collapse" :aria-rowcount="count + 1">
-      <caption class="sr-only">
-        Runs
-      </caption>
-      <thead>
-        <tr class="border-b border-edge text-left align-bottom">
-          <th class="no-print w-8 p-2"><span class="sr-only">Picked</span></th>
-          <th
-            v-for="key in columns"
-            :key="key"
-            class="p-2 font-bold"
-            :class="[hidden(key), RUN_COLUMN[key].figure ? 'text-right whitespace-nowrap' : '']"
-            :aria-sort="sorted(key)"
-          >
-            <span v-if="key === 'ribbon'" class="flex justify-between"
-              >Run <span class="figures font-normal text-ink-2">{{ formatClock(spanS) }}</span></span
-            >
-            <button
-              v-else-if="RUN_COLUMN[key].sort"
-              type="button"
-              class="font-bold"
-              @click="emit('sort', RUN_COLUMN[key].sort!)"
-            >
-              {{ RUN_COLUMN[key].words }}<span v-if="sorted(key)" aria-hidden="true"> {{ sort.down ? '↓' : '↑' }}</span>
-            </button>
-            <template v-else>{{ RUN_COLUMN[key].words }}</template>
-            <span v-if="RUN_COLUMN[key].unit" class="block font-normal text-ink-2">{{ RUN_COLUMN[key].unit }}</span>
-          </th>
-        </tr>
-      </thead>
-      <tbody ref="body">
-        <tr v-if="above > 0" aria-hidden="true" :style="{ height: `${above}px` }" />
-        <template v-for="row in shown" :key="row.key">
-          <RunGroupRow
-            v-if="'group' in row"
-            :line="row.group"
-            :group="group!"
-            :span="columns.length + 1"
-            :style="{ height: `${GROUP_PX}px` }"
-          />
-          <tr
-            v-else
-            :data-id="row.run.id"
-            :aria-rowindex="row.at + 2"
-            class="border-b border-edge last:border-b-0"
-            :class="picked.has(row.run.id) ? 'bg-ground' : ''"
-            :style="whole ? undefined : { height: `${ROW_PX}px` }"
-          >
-            <td class="no-print px-2 py-1">
+  <BasePanel as="div" bare>
+    <div ref="sheet" :class="isWide ? 'overflow-x-auto' : ''">
+      <table ref="table" class="run-table" :aria-rowcount="count + 1">
+        <caption class="sr-only">
+          Runs
+        </caption>
+        <colgroup class="max-md:hidden">
+          <col style="width: 36px" />
+          <col v-for="key in columns" :key="key" :data-column="key" :style="{ width: `${RUN_COLUMN[key].em}em` }" />
+        </colgroup>
+        <thead>
+          <tr>
+            <th class="no-print w-8">
               <input
                 type="checkbox"
-                :aria-label="`Pick ${row.run.setup}, ${dateInZone(row.run.startedAt, row.run.zone)}`"
-                :checked="picked.has(row.run.id)"
-                @change="emit('pick', row.run.id)"
+                class="block"
+                :aria-label="`Pick the ${runs.length} shown`"
+                :checked="isAllPicked"
+                @change="emit('pickAll', !isAllPicked)"
               />
-            </td>
-            <td
+            </th>
+            <th
               v-for="key in columns"
               :key="key"
-              class="px-2 py-1"
-              :class="[
-                hidden(key),
-                RUN_COLUMN[key].figure ? 'figures text-right whitespace-nowrap' : '',
-                key === 'when' ? 'figures text-[13px] md:whitespace-nowrap' : '',
-              ]"
+              :class="[hidden(key), RUN_COLUMN[key].figure ? 'text-right' : '']"
               :data-column="key"
+              :aria-sort="sorted(key)"
             >
-              <RunCell :run="row.run" :column="key" :span-s="spanS" :with-method="!columns.includes('method')" />
-            </td>
+              <button
+                v-if="RUN_COLUMN[key].sort"
+                type="button"
+                class="font-bold"
+                :aria-label="RUN_COLUMN[key].words"
+                @click="emit('sort', RUN_COLUMN[key].sort!)"
+              >
+                {{ RUN_COLUMN[key].head ?? RUN_COLUMN[key].words
+                }}<span v-if="sorted(key)" class="ml-1" aria-hidden="true">{{ sort.down ? '↓' : '↑' }}</span>
+              </button>
+              <template v-else>{{ RUN_COLUMN[key].words }}</template>
+              <span v-if="key === 'ribbon'" class="figures ml-1 font-normal text-ink-2"
+                >0–{{ formatClock(spanS) }}</span
+              >
+              <span v-else-if="RUN_COLUMN[key].unit" class="ml-1 font-normal text-ink-2">{{
+                RUN_COLUMN[key].unit
+              }}</span>
+            </th>
           </tr>
-        </template>
-        <tr v-if="below > 0" aria-hidden="true" :style="{ height: `${below}px` }" />
-      </tbody>
-    </table>
-  </div>
+        </thead>
+        <tbody ref="body">
+          <tr v-if="above > 0" aria-hidden="true" :style="{ height: `${above}px` }" />
+          <template v-for="row in shown" :key="row.key">
+            <RunGroupRow
+              v-if="'group' in row"
+              :line="row.group"
+              :group="group!"
+              :span="columns.length + 1"
+              :style="{ height: `${GROUP_PX}px` }"
+            />
+            <tr
+              v-else
+              :data-id="row.run.id"
+              :aria-rowindex="row.at + 2"
+              :class="picked.has(row.run.id) ? 'bg-ground' : ''"
+              :style="{ height: `${ROW_PX}px` }"
+            >
+              <td class="no-print">
+                <input
+                  type="checkbox"
+                  class="block"
+                  :aria-label="`Pick ${row.run.setup}, ${dateInZone(row.run.startedAt, row.run.zone)}`"
+                  :checked="picked.has(row.run.id)"
+                  @change="emit('pick', row.run.id)"
+                />
+              </td>
+              <td
+                v-for="key in columns"
+                :key="key"
+                :class="[
+                  hidden(key),
+                  RUN_COLUMN[key].figure ? 'figures text-right whitespace-nowrap' : '',
+                  key === 'when' ? 'figures md:whitespace-nowrap' : '',
+                ]"
+                :data-column="key"
+              >
+                <RunCell :run="row.run" :column="key" :span-s="spanS" />
+              </td>
+            </tr>
+          </template>
+          <tr v-if="below > 0" aria-hidden="true" :style="{ height: `${below}px` }" />
+        </tbody>
+      </table>
+    </div>
+  </BasePanel>
 </template>

@@ -4,7 +4,7 @@ import { MODELS, REFERENCES } from '#core/normalise/reference'
 import { CLOCKS } from '#core/formats/document'
 import { ownReference, VIEW_BOILS, type RunView } from '#shared/runOptions'
 
-/** The reference conditions, the model and the conventions: kept in the page's address. */
+/** The reference conditions, the model and the conventions, as a sentence: kept in the page's address. */
 const props = defineProps<{ view: RunView; reference: ReduceAnswer['reference'] }>()
 const emit = defineEmits<{ choose: [change: Partial<RunView>] }>()
 const { units } = usePreferences()
@@ -18,39 +18,63 @@ const BOIL_WORDS = {
 }
 const CLOCK_WORDS = { potOn: 'pot-on', lit: 'lighting', bloomed: 'full flame' }
 const LITRE_WORDS = { putIn: 'put in', remaining: 'left' }
+const SUPPLY_WORDS = { asItWas: 'as it was', even: 'evened out' }
+const listOf = <K extends string>(keys: readonly K[], words: Record<K, string>) =>
+  keys.map((value) => ({ value, label: words[value] }))
+const OWN = { value: 'own', label: 'Conditions of your own' }
+const references = [...REFERENCES.map(({ id, name }) => ({ value: id, label: name })), OWN]
 function bring(id: string) {
   emit('choose', { reference: REFERENCES.find((one) => one.id === id) ?? ownReference(props.reference) })
+}
+/** What each word of the sentence may be, what it is, and what choosing another does. */
+const parts = computed(() => ({
+  reference: { label: 'Corrected to', choices: references, is: props.view.reference.id, take: bring },
+  model: {
+    label: 'Model',
+    choices: listOf(MODELS, MODEL_WORDS),
+    is: props.view.model,
+    take: (model: string) => emit('choose', { model: model as RunView['model'] }),
+  },
+  boil: {
+    label: 'The boil',
+    choices: listOf(VIEW_BOILS, BOIL_WORDS),
+    is: props.view.boil,
+    take: (boil: string) => emit('choose', { boil: boil as RunView['boil'] }),
+  },
+  clock: {
+    label: 'The clock starts at',
+    choices: listOf(CLOCKS, CLOCK_WORDS),
+    is: props.view.clock,
+    take: (clock: string) => emit('choose', { clock: clock as RunView['clock'] }),
+  },
+  litre: {
+    label: 'Per litre',
+    choices: listOf(['putIn', 'remaining'], LITRE_WORDS),
+    is: props.view.litre,
+    take: (litre: string) => emit('choose', { litre: litre as RunView['litre'] }),
+  },
+  supply: {
+    label: 'Burn rate',
+    choices: listOf(['asItWas', 'even'], SUPPLY_WORDS),
+    is: props.view.supply ? 'even' : 'asItWas',
+    take: (supply: string) => emit('choose', { supply: supply === 'even' }),
+  },
+}))
+type Part = keyof typeof parts.value
+const bound = (part: Part) => {
+  const { label, choices, is, take } = parts.value[part]
+  return { label, choices, modelValue: is, 'onUpdate:modelValue': (value: string | null) => take(value!) }
 }
 </script>
 
 <template>
-  <div class="space-y-2">
-    <p class="flex flex-wrap items-center gap-x-2 gap-y-1">
-      <label for="reference">Brought to</label>
-      <select id="reference" :value="view.reference.id" @change="bring(($event.target as HTMLSelectElement).value)">
-        <option v-for="one in REFERENCES" :key="one.id" :value="one.id">{{ one.name }}</option>
-        <option value="own">Conditions of your own</option>
-      </select>
-      <label for="model">by the model</label>
-      <select
-        id="model"
-        :value="view.model"
-        @change="emit('choose', { model: MODELS.find((one) => one === ($event.target as HTMLSelectElement).value)! })"
+  <div class="w-full space-y-2 border-t border-edge pt-2">
+    <p class="leading-7 text-ink-2" data-view>
+      Corrected to <WordChoice v-bind="bound('reference')" /> ({{ referenceSentence(reference, units) }}) by the model
+      <WordChoice v-bind="bound('model')" />. The boil is <WordChoice v-bind="bound('boil')" /><template
+        v-if="view.boil === 'target'"
       >
-        <option v-for="model in MODELS" :key="model" :value="model">{{ MODEL_WORDS[model] }}</option>
-      </select>
-      <label for="boil">the boil is</label>
-      <select
-        id="boil"
-        :value="view.boil"
-        @change="
-          emit('choose', { boil: VIEW_BOILS.find((boil) => boil === ($event.target as HTMLSelectElement).value)! })
-        "
-      >
-        <option v-for="boil in VIEW_BOILS" :key="boil" :value="boil">{{ BOIL_WORDS[boil] }}</option>
-      </select>
-      <label v-if="view.boil === 'target'"
-        >of
+        of
         <input
           type="number"
           class="figures w-20"
@@ -61,37 +85,9 @@ function bring(id: string) {
           aria-label="Target temperature, °C"
           @change="emit('choose', { targetC: Number(($event.target as HTMLInputElement).value) })"
         />
-        °C</label
-      >
-      <label for="clock">the clock starts at</label>
-      <select
-        id="clock"
-        :value="view.clock"
-        @change="
-          emit('choose', { clock: CLOCKS.find((clock) => clock === ($event.target as HTMLSelectElement).value)! })
-        "
-      >
-        <option v-for="clock in CLOCKS" :key="clock" :value="clock">{{ CLOCK_WORDS[clock] }}</option>
-      </select>
-      <label for="litre">per litre</label>
-      <select
-        id="litre"
-        :value="view.litre"
-        @change="
-          emit('choose', { litre: ($event.target as HTMLSelectElement).value === 'remaining' ? 'remaining' : 'putIn' })
-        "
-      >
-        <option v-for="(words, litre) in LITRE_WORDS" :key="litre" :value="litre">{{ words }}</option>
-      </select>
-      <label class="flex items-center gap-1"
-        ><input
-          type="checkbox"
-          :checked="view.supply"
-          @change="emit('choose', { supply: ($event.target as HTMLInputElement).checked })"
-        />
-        burn rate evened out</label
-      >
-      <span class="text-ink-2">{{ referenceSentence(reference, units) }}</span>
+        °C</template
+      >, the clock starts at <WordChoice v-bind="bound('clock')" />, per litre <WordChoice v-bind="bound('litre')" />,
+      the burn rate <WordChoice v-bind="bound('supply')" />.
     </p>
     <RunOwnReference
       v-if="view.reference.id === 'own'"

@@ -2,20 +2,18 @@
 import { useLocalStorage } from '@vueuse/core'
 
 /**
- * Views of the logbook that this browser keeps: each is an address, so it can be sent to another as well. Beside them,
- * which columns show.
+ * Which columns show; and views of the logbook that this browser keeps: each is an address, so it can be sent to another
+ * as well.
  */
 const props = defineProps<{ columns: RunColumnKey[] }>()
-const emit = defineEmits<{ column: [key: RunColumnKey] }>()
+const emit = defineEmits<{ column: [key: RunColumnKey]; close: [] }>()
 const route = useRoute()
 const kept = useLocalStorage<{ name: string; address: string }[]>('vulcanum.run-views', [], { initOnMounted: true })
 const name = ref('')
-const here = computed(() => route.fullPath)
-const isPlain = computed(() => Object.keys(route.query).length === 0)
 function keep() {
   const called = name.value.trim()
   if (!called) return
-  kept.value = [...kept.value.filter((one) => one.name !== called), { name: called, address: here.value }]
+  kept.value = [...kept.value.filter((one) => one.name !== called), { name: called, address: route.fullPath }]
   name.value = ''
 }
 const drop = (called: string) => {
@@ -25,36 +23,31 @@ const has = (key: RunColumnKey) => props.columns.includes(key)
 </script>
 
 <template>
-  <div class="no-print mb-2 flex flex-wrap items-start gap-x-6 gap-y-1">
-    <details>
-      <summary>Columns</summary>
-      <fieldset class="mt-1 flex flex-wrap gap-x-4 gap-y-1">
-        <legend class="sr-only">Columns</legend>
-        <label v-for="key in RUN_COLUMNS" :key="key" class="flex items-center gap-1.5"
-          ><input type="checkbox" :checked="has(key)" :disabled="key === 'when'" @change="emit('column', key)" />
-          {{ RUN_COLUMN[key].words }}</label
-        >
-      </fieldset>
-    </details>
-    <details>
-      <summary>
-        Views<span v-if="kept.length"> ({{ kept.length }})</span>
-      </summary>
-      <ul v-if="kept.length" class="mt-1">
-        <li v-for="one in kept" :key="one.name" class="flex items-center gap-3">
-          <NuxtLink :to="one.address" dir="auto">{{ one.name }}</NuxtLink>
-          <button type="button" class="underline" :aria-label="`Forget the view ${one.name}`" @click="drop(one.name)">
-            Forget
-          </button>
-        </li>
-      </ul>
-      <form class="mt-1 flex items-end gap-2" aria-label="Keep this view" @submit.prevent="keep">
-        <label class="grid text-ink-2"
-          >This view, named <input v-model="name" maxlength="60" autocomplete="off"
-        /></label>
-        <button type="submit" class="act-quiet" :disabled="!name.trim()">Keep it</button>
-      </form>
-    </details>
-    <NuxtLink v-if="!isPlain" to="/runs">Show all, newest first</NuxtLink>
-  </div>
+  <BaseDrawer open title="Columns and views" @close="emit('close')">
+    <fieldset>
+      <legend class="mb-1 font-bold">Columns</legend>
+      <div class="grid grid-cols-2 gap-x-4 gap-y-1.5">
+        <CheckBox
+          v-for="key in RUN_COLUMNS"
+          :key="key"
+          :model-value="has(key)"
+          :label="RUN_COLUMN[key].words"
+          :disabled="key === 'when'"
+          @update:model-value="emit('column', key)"
+        />
+      </div>
+    </fieldset>
+    <h3 class="mt-6 mb-1 font-bold">Views</h3>
+    <p class="text-ink-2">What is shown now, kept in this browser under a name. Its address can be sent to others.</p>
+    <ul class="my-2">
+      <li v-for="one in kept" :key="one.name" class="flex items-center gap-3">
+        <NuxtLink :to="one.address" dir="auto" @click="emit('close')">{{ one.name }}</NuxtLink>
+        <BaseButton kind="plain" :aria-label="`Forget the view ${one.name}`" @click="drop(one.name)">Forget</BaseButton>
+      </li>
+    </ul>
+    <form class="grid gap-2" aria-label="Keep this view" @submit.prevent="keep">
+      <TextBox v-model="name" label="This view, named" />
+      <BaseButton type="submit" class="justify-self-start" :disabled="!name.trim()">Keep it</BaseButton>
+    </form>
+  </BaseDrawer>
 </template>

@@ -22,7 +22,7 @@ const FROM = { measured: 'measured', assumed: 'assumed', computed: '', constant:
 </script>
 
 <template>
-  <article class="enamel p-3" aria-live="polite">
+  <BasePanel as="article" tight aria-live="polite">
     <h2>{{ working.title }}</h2>
     <p class="figures text-lg" data-working-value>
       {{ show(working.value) }} <span class="text-ink-2">{{ working.unit }}</span>
@@ -32,14 +32,9 @@ const FROM = { measured: 'measured', assumed: 'assumed', computed: '', constant:
     <dl class="mt-3 space-y-1">
       <div v-for="input in working.inputs" :key="input.symbol" class="grid grid-cols-[minmax(7rem,1fr)_auto] gap-x-3">
         <dt>
-          <button
-            v-if="input.path"
-            type="button"
-            class="text-left text-rim underline"
-            @click="margin.follow(input.path)"
-          >
+          <BaseButton v-if="input.path" kind="plain" class="text-left text-rim" @click="margin.follow(input.path)">
             {{ input.name }}
-          </button>
+          </BaseButton>
           <template v-else>
             {{ input.name }}
           </template>
@@ -72,15 +67,10 @@ const FROM = { measured: 'measured', assumed: 'assumed', computed: '', constant:
       Source: {{ SOURCES[working.source] }}. <NuxtLink to="/numbers">How the numbers are made</NuxtLink>
     </p>
     <p class="no-print mt-2 flex gap-4">
-      <button
-        type="button"
-        class="underline"
-        :aria-pressed="margin.pinned.includes(working.path)"
-        @click="margin.pin(working.path)"
-      >
+      <BaseButton kind="plain" :aria-pressed="margin.pinned.includes(working.path)" @click="margin.pin(working.path)">
         {{ margin.pinned.includes(working.path) ? 'Unpin' : 'Pin' }}
-      </button>
-      <button type="button" class="underline" @click="copy">{{ copied ? 'Copied' : 'Copy' }}</button>
+      </BaseButton>
+      <BaseButton kind="plain" @click="copy">{{ copied ? 'Copied' : 'Copy' }}</BaseButton>
     </p>
-  </article>
+  </BasePanel>
 </template>

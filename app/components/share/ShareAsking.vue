@@ -5,11 +5,11 @@ defineEmits<{ answer: [id: string, yes: boolean] }>()
 </script>
 
 <template>
-  <section v-for="one in asking" :key="one.id" role="alert" class="enamel mb-3 flex flex-wrap items-center gap-3 p-4">
+  <BasePanel v-for="one in asking" :key="one.id" role="alert" class="mb-3 flex flex-wrap items-center gap-3">
     <p class="min-w-0 flex-1">
       <strong class="text-lg" dir="auto">{{ one.name }}</strong> asks to be let in. Is it the device in your hand?
     </p>
-    <button type="button" class="act min-h-12" @click="$emit('answer', one.id, true)">Let it in</button>
-    <button type="button" class="act-quiet min-h-12" @click="$emit('answer', one.id, false)">Refuse</button>
-  </section>
+    <BaseButton kind="main" glove @click="$emit('answer', one.id, true)">Let it in</BaseButton>
+    <BaseButton glove @click="$emit('answer', one.id, false)">Refuse</BaseButton>
+  </BasePanel>
 </template>

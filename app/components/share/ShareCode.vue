@@ -28,7 +28,7 @@ const secondsLeft = computed(() =>
     </template>
     <template v-else>
       <p>No device can be let in now: the code was good for two minutes.</p>
-      <button type="button" class="act my-3" @click="$emit('open')">Show another code</button>
+      <BaseButton kind="main" class="my-3" @click="$emit('open')">Show another code</BaseButton>
     </template>
   </div>
 </template>

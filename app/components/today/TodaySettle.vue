@@ -23,6 +23,12 @@ const PLANS = {
   call: 'The call is right',
   trace: 'The trace is right',
 } as const
+const EXAMPLES = {
+  leave: 'the rain says it all',
+  weigh: 'found in the notebook',
+  call: 'seen on the video',
+  trace: 'seen on the video',
+} as const
 
 async function answer() {
   const what = asking.value!
@@ -56,54 +62,32 @@ async function answer() {
     </p>
     <p class="no-print mt-1 flex flex-wrap gap-2">
       <template v-if="one.kind === 'which'">
-        <button type="button" class="act-quiet" :aria-expanded="asking === 'call'" @click="asking = 'call'">
-          The call is right
-        </button>
-        <button type="button" class="act-quiet" :aria-expanded="asking === 'trace'" @click="asking = 'trace'">
-          The trace is right
-        </button>
+        <BaseButton :aria-expanded="asking === 'call'" @click="asking = 'call'"> The call is right </BaseButton>
+        <BaseButton :aria-expanded="asking === 'trace'" @click="asking = 'trace'"> The trace is right </BaseButton>
       </template>
-      <button
-        v-if="one.kind === 'unweighed'"
-        type="button"
-        class="act-quiet"
-        :aria-expanded="asking === 'weigh'"
-        @click="asking = 'weigh'"
-      >
+      <BaseButton v-if="one.kind === 'unweighed'" :aria-expanded="asking === 'weigh'" @click="asking = 'weigh'">
         It was weighed after all
-      </button>
-      <NuxtLink
+      </BaseButton>
+      <BaseButton
         v-if="one.kind === 'impossible' || one.kind === 'contradictory' || one.kind === 'doubtful'"
         :to="`/runs/${one.run.id}`"
-        class="act-quiet"
-        >Look at the readings</NuxtLink
+        >Look at the readings</BaseButton
       >
-      <NuxtLink v-if="one.kind === 'stopped'" :to="again" class="act-quiet">Burn it again</NuxtLink>
-      <button type="button" class="act-quiet" :aria-expanded="asking === 'leave'" @click="asking = 'leave'">
-        Leave it so
-      </button>
+      <BaseButton v-if="one.kind === 'stopped'" :to="again">Burn it again</BaseButton>
+      <BaseButton :aria-expanded="asking === 'leave'" @click="asking = 'leave'"> Leave it so </BaseButton>
     </p>
-    <form v-if="asking" class="mt-2 grid gap-2" :aria-label="PLANS[asking]" novalidate @submit.prevent="answer">
+    <ReasonForm
+      v-if="asking"
+      v-model:reason="reason"
+      v-model:person-id="personId"
+      :words="PLANS[asking]"
+      :example="EXAMPLES[asking]"
+      :people="people"
+      :problem="problem"
+      @send="answer"
+      @leave="asking = null"
+    >
       <QuantityBox v-if="asking === 'weigh'" v-model="fuel" label="Fuel used" kind="fuel" :units="units" />
-      <TextBox
-        v-model="reason"
-        label="Reason"
-        :example="
-          asking === 'weigh'
-            ? 'found in the notebook'
-            : asking === 'leave'
-              ? 'the rain says it all'
-              : 'seen on the video'
-        "
-      />
-      <ChoiceBox v-model="personId" label="Who" :choices="people" />
-      <p v-if="problem" role="alert" class="font-bold">
-        {{ problem }}
-      </p>
-      <p class="flex gap-2">
-        <button type="submit" class="act">{{ PLANS[asking] }}</button>
-        <button type="button" class="act-quiet" @click="asking = null">Back</button>
-      </p>
-    </form>
+    </ReasonForm>
   </li>
 </template>

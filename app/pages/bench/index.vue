@@ -2,7 +2,7 @@
 import { laneClocks } from '#core/bench/laneClocks'
 import { laneState } from '#core/bench/laneNext'
 import { useEventListener, useMediaQuery, useWakeLock } from '@vueuse/core'
-import { LANES, type LaneName } from '#shared/benchAct'
+import { LANES, type LaneName } from '#shared/lanes'
 import type BenchLaneComponent from '~/components/bench/BenchLane.vue'
 
 /** The screen beside the flame: the lanes, their keys, and what becomes due. */
@@ -161,10 +161,10 @@ watch([finishing, () => bench.pending], () => {
       />
       <section v-if="bench.ready && !bench.lanes.length" class="bench-empty" aria-label="Empty bench">
         <p>No lane is prepared.</p>
-        <NuxtLink :to="{ path: '/bench/prepare', query: { lane: 'A' } }" class="act min-h-16 text-lg"
-          >Prepare lane A</NuxtLink
+        <BaseButton kind="main" glove :to="{ path: '/bench/prepare', query: { lane: 'A' } }" class="text-lg"
+          >Prepare lane A</BaseButton
         >
-        <NuxtLink to="/burn" class="act-quiet min-h-16 text-lg">Burn one now</NuxtLink>
+        <BaseButton glove to="/burn" class="text-lg">Burn one now</BaseButton>
       </section>
       <BenchBar
         v-if="phone"

@@ -26,9 +26,9 @@ async function changed() {
         burns there. <NuxtLink to="/bench">To the Bench</NuxtLink>
       </p>
     </div>
-    <p v-if="error" role="alert" class="font-bold">
+    <BaseAlert v-if="error">
       The instruments could not be read. Check that Vulcanum is running, then reload.
-    </p>
+    </BaseAlert>
     <InstrumentFeeds :feeds="own" @changed="changed" />
     <InstrumentReplay :running="replays ?? []" @changed="changed" />
     <InstrumentSimulated :running="simulated ?? []" @changed="changed" />

@@ -32,13 +32,14 @@ async function setUp() {
 <template>
   <div class="max-w-4xl">
     <h1 class="mb-3">Prepare lane {{ preparation?.lane ?? '' }}</h1>
-    <p v-if="unreadable" role="alert" class="font-bold">
+    <BaseAlert v-if="unreadable">
       {{ unreadable }}
-    </p>
-    <form
+    </BaseAlert>
+    <BasePanel
       v-if="choices && preparation"
-      class="enamel grid gap-x-8 gap-y-2 p-4 md:grid-cols-2"
-      aria-label="Lane"
+      as="form"
+      class="grid gap-x-8 gap-y-2 md:grid-cols-2"
+      label="Lane"
       novalidate
       @submit.prevent="setUp"
     >
@@ -103,9 +104,9 @@ async function setUp() {
       <div class="grid content-start gap-2">
         <PrepareReadings v-model="preparation" :method="method?.body ?? null" :tried="tried" />
         <div v-if="tried && problem?.path === 'overrides.burnerAndFuel'">
-          <p role="alert" class="bg-caution p-2 text-on-caution">
+          <CautionBox as="p" role="alert">
             {{ problem.text }}
-          </p>
+          </CautionBox>
         </div>
         <TextBox
           v-if="tried && (problem?.path === 'overrides.burnerAndFuel' || preparation.overrides.burnerAndFuel)"
@@ -114,9 +115,9 @@ async function setUp() {
         />
       </div>
       <p class="flex gap-3 md:col-span-2">
-        <button type="submit" class="act min-h-16 px-8 text-lg">Arm lane {{ preparation.lane }}</button>
-        <NuxtLink to="/bench" class="act-quiet min-h-16">To the bench</NuxtLink>
+        <BaseButton kind="main" glove type="submit" class="px-8 text-lg">Arm lane {{ preparation.lane }}</BaseButton>
+        <BaseButton glove to="/bench">To the bench</BaseButton>
       </p>
-    </form>
+    </BasePanel>
   </div>
 </template>

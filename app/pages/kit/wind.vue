@@ -94,7 +94,7 @@ const namesOf = (survey: WindSurvey, of: 'station' | 'step') => [...new Set(surv
       fan. Rotate burners over stations, so that no burner has the windy one.
     </p>
     <div class="grid items-start gap-4 lg:grid-cols-[minmax(0,1fr)_22rem]">
-      <form class="enamel grid gap-3 p-4" aria-label="Wind survey" novalidate @submit.prevent="keep">
+      <BasePanel as="form" class="grid gap-3" label="Wind survey" novalidate @submit.prevent="keep">
         <ChoiceBox
           v-model="placeId"
           label="Place"
@@ -131,15 +131,14 @@ const namesOf = (survey: WindSurvey, of: 'station' | 'step') => [...new Set(surv
                       class="figures w-24"
                       inputmode="decimal"
                       autocomplete="off"
-                    /><button
+                    /><BaseButton
                       v-if="meter.mean.value !== null"
-                      type="button"
-                      class="act-quiet px-2"
+                      class="px-2"
                       :aria-label="`Take the meter at ${station}, ${step}`"
                       @click="take(i, j)"
                     >
                       Take
-                    </button></span
+                    </BaseButton></span
                   >
                 </td>
               </tr>
@@ -147,30 +146,29 @@ const namesOf = (survey: WindSurvey, of: 'station' | 'step') => [...new Set(surv
           </table>
         </div>
         <p class="flex flex-wrap gap-3">
-          <button type="button" class="act-quiet" @click="draft.stations.push(`Station ${draft.stations.length + 1}`)">
+          <BaseButton @click="draft.stations.push(`Station ${draft.stations.length + 1}`)">
             One more station
-          </button>
-          <button type="button" class="act-quiet" @click="draft.steps.push(`Step ${draft.steps.length + 1}`)">
-            One more step
-          </button>
+          </BaseButton>
+          <BaseButton @click="draft.steps.push(`Step ${draft.steps.length + 1}`)"> One more step </BaseButton>
         </p>
-        <p v-for="problem in problems" :key="problem.path" role="alert" class="font-bold">
+        <BaseAlert v-for="problem in problems" :key="problem.path">
           {{ problem.text }}
-        </p>
+        </BaseAlert>
         <p class="flex items-center gap-3">
-          <button type="submit" class="act">Keep this survey</button> <span role="status">{{ said }}</span>
+          <BaseButton kind="main" type="submit">Keep this survey</BaseButton> <span role="status">{{ said }}</span>
         </p>
-      </form>
+      </BasePanel>
       <div class="grid gap-3">
-        <section
+        <BasePanel
           v-for="survey in surveys"
           :key="survey.id"
-          class="enamel overflow-x-auto p-3"
-          :aria-label="`Survey of ${dateInZone(survey.createdAt, 'UTC')}`"
+          tight
+          class="overflow-x-auto"
+          :label="`Survey of ${dateInZone(survey.createdAt, 'UTC')}`"
         >
-          <h2 class="mb-1">
+          <template #title>
             {{ survey.id === newest?.id ? 'The newest' : 'Before' }}
-          </h2>
+          </template>
           <p class="text-ink-2">
             <span dir="auto">{{ survey.fan }}</span>, {{ dateInZone(survey.createdAt, 'UTC') }}, {{ survey.person }}
           </p>
@@ -190,7 +188,7 @@ const namesOf = (survey: WindSurvey, of: 'station' | 'step') => [...new Set(surv
               </tr>
             </tbody>
           </table>
-        </section>
+        </BasePanel>
         <p v-if="surveys.length === 0" class="text-ink-2">No survey was made here yet.</p>
       </div>
     </div>

@@ -19,9 +19,7 @@ const groups = computed(() =>
       A method says what is held, read and counted, and by whose school. A run keeps the version it was done by. Each
       page says why, what it measures, and what it cannot say.
     </p>
-    <p v-if="error" role="alert" class="font-bold">
-      The methods could not be read. Check that Vulcanum is running, then reload.
-    </p>
+    <BaseAlert v-if="error"> The methods could not be read. Check that Vulcanum is running, then reload. </BaseAlert>
     <section v-for="group in groups" :key="group.title" :aria-label="group.title" class="mb-5">
       <h2 class="mb-1">
         {{ group.title }}

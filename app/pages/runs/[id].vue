@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { runViewQuery, type RunView } from '#shared/runOptions'
 import { MEASURED_QUANTITIES } from '#shared/measuredQuantity'
-import type { Corrected, TypedCorrection } from '#shared/correction'
+import type { TypedCorrection } from '#shared/correction'
+import type { Corrected } from '#shared/correctable'
 
 /**
  * A run's page: its ribbon, its figures, the ladder between them, the trace, what it rests on, and the working of each
@@ -33,7 +34,7 @@ watchEffect(() => {
   if (page.value)
     inView.value = {
       then: thenSentence(page.value.record, units.value),
-      broughtTo: `${page.value.view.reference.name}: ${referenceSentence(page.value.reference, units.value)}`,
+      correctedTo: `${page.value.view.reference.name}: ${referenceSentence(page.value.reference, units.value)}`,
     }
 })
 onUnmounted(() => {
@@ -62,7 +63,7 @@ const download = (what: string) =>
   `/api/runs/${id}/${what}${Object.keys(query.value).length ? `?${new URLSearchParams(query.value).toString()}` : ''}`
 const title = computed(() =>
   page.value
-    ? `${page.value.record.setup}, ${dateInZone(page.value.record.startedAt, page.value.record.zone)}, brought to ${page.value.view.reference.name} (model ${page.value.view.model})`
+    ? `${page.value.record.setup}, ${dateInZone(page.value.record.startedAt, page.value.record.zone)}, corrected to ${page.value.view.reference.name} (model ${page.value.view.model})`
     : '',
 )
 </script>
@@ -75,9 +76,11 @@ const title = computed(() =>
         :bench-notes="page.benchNotes"
         :void-reason="page.voids.at(-1)?.reason ?? null"
       />
+      <RunContents :page="page" />
       <RunRehearsed v-if="page.rehearsed" :rehearsed="page.rehearsed" />
-      <RunFigures :answer="page.answer" />
-      <RunView :view="page.view" :reference="page.reference" @choose="choose" />
+      <RunFigures :answer="page.answer">
+        <RunView :view="page.view" :reference="page.reference" @choose="choose" />
+      </RunFigures>
       <RunLadder
         :answer="page.answer"
         :reference="page.reference"
@@ -85,8 +88,7 @@ const title = computed(() =>
         @add="correcting = { what: $event }"
       />
       <RunRibbonFull :ribbon="page.ribbon" />
-      <section v-if="page.trace.length > 1" aria-label="Trace" class="enamel p-3">
-        <h2 class="mb-1">Water temperature</h2>
+      <BasePanel v-if="page.trace.length > 1" tight title="Water temperature" label="Trace">
         <LazyRunTrace
           :trace="page.trace"
           :marks="page.ribbon.marks"
@@ -96,43 +98,47 @@ const title = computed(() =>
         />
         <RunTraceSays :answer="page.answer" />
         <RunTraceTable :trace="page.trace" />
-      </section>
+      </BasePanel>
       <RunChannels v-if="page.channels.length" :channels="page.channels" />
+      <!-- Two columns, each as long as it is: no holes between what is short and what is long. -->
       <div class="grid items-start gap-3 lg:grid-cols-2">
-        <RunOtherFigures :answer="page.answer" />
-        <RunReadings :record="page.record" @correct="correcting = $event" />
-        <RunMethod
-          v-if="page.findings"
-          :record="page.record"
-          :findings="page.findings"
-          :claim="page.claim"
-          @add="addReading"
-        />
-        <RunSetup v-if="page.setup" :setup="page.setup" :own="page.answer.mean" />
-        <RunMonteCarlo
-          v-if="page.answer.normalisedGPerL !== null"
-          :run-id="id"
-          :query="query"
-          :download="download('monte-carlo')"
-        />
+        <div class="space-y-3">
+          <RunReadings id="readings" :record="page.record" @correct="correcting = $event" />
+          <RunObservations id="seen" :page="page" @changed="refresh()" />
+          <PhotoShelf id="photos" owner="run" :owner-id="id" :photos="page.photos" timed @changed="refresh()" />
+          <RunMonteCarlo
+            v-if="page.answer.normalisedGPerL !== null"
+            :run-id="id"
+            :query="query"
+            :download="download('monte-carlo')"
+          />
+          <BasePanel title="Files" tight class="no-print">
+            <p class="flex flex-wrap gap-2">
+              <BaseButton :href="download('document')" download>Run as JSON</BaseButton>
+              <BaseButton :href="download('results')" download>Results as CSV</BaseButton>
+              <BaseButton :to="{ path: '/runs/import', query: { run: id } }">Bring a logger’s file in</BaseButton>
+            </p>
+          </BasePanel>
+          <RunPresses v-if="page.presses.length" :presses="page.presses" />
+        </div>
+        <div class="space-y-3">
+          <RunOtherFigures id="figures" :answer="page.answer" />
+          <RunMethod
+            v-if="page.findings"
+            id="method"
+            :record="page.record"
+            :findings="page.findings"
+            :claim="page.claim"
+            @add="addReading"
+          />
+          <RunSetup v-if="page.setup" id="setup" :setup="page.setup" :own="page.answer.mean" />
+          <RunCare id="decisions" :page="page" @changed="refresh()" />
+          <RunHistory v-if="page.record.history.length" id="history" :record="page.record" />
+        </div>
       </div>
-      <div class="grid items-start gap-3 lg:grid-cols-2">
-        <RunObservations :page="page" @changed="refresh()" />
-        <RunCare :page="page" @changed="refresh()" />
-        <PhotoShelf owner="run" :owner-id="id" :photos="page.photos" timed @changed="refresh()" />
-      </div>
-      <RunPresses v-if="page.presses.length" :presses="page.presses" />
-      <RunHistory v-if="page.record.history.length" :record="page.record" />
-      <p class="no-print flex flex-wrap gap-3">
-        <a class="act-quiet" :href="download('document')" download>Run as JSON</a>
-        <a class="act-quiet" :href="download('results')" download>Results as CSV</a>
-        <NuxtLink class="act-quiet" :to="{ path: '/runs/import', query: { run: id } }"
-          >Bring a logger’s file in</NuxtLink
-        >
-      </p>
     </div>
     <RunMargin v-if="!margin.hidden" :answer="page.answer" class="w-full shrink-0 xl:w-margin" />
-    <RunCorrection
+    <LazyRunCorrection
       v-if="correcting"
       :record="page.record"
       v-bind="correcting"

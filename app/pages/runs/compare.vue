@@ -18,12 +18,12 @@ const GRADES = {
 <template>
   <div class="max-w-4xl space-y-3">
     <h1>Picked runs compared</h1>
-    <p v-if="error" role="alert" class="font-bold">
+    <BaseAlert v-if="error">
       {{ error.data?.problems?.[0]?.text ?? 'The runs could not be read. Go back to the logbook and pick them again.' }}
-    </p>
+    </BaseAlert>
     <template v-else-if="data">
-      <section class="enamel p-4" aria-label="Like with like">
-        <h2>{{ GRADES[data.likeWithLike.grade] }}</h2>
+      <BasePanel label="Like with like">
+        <template #title>{{ GRADES[data.likeWithLike.grade] }}</template>
         <ul v-if="data.likeWithLike.differences.length" class="mt-1 list-disc pl-5">
           <li
             v-for="one in data.likeWithLike.differences"
@@ -33,8 +33,8 @@ const GRADES = {
             {{ one.text }}
           </li>
         </ul>
-      </section>
-      <section v-if="data.arms.length" class="enamel p-4" aria-label="Set-ups">
+      </BasePanel>
+      <BasePanel v-if="data.arms.length" label="Set-ups">
         <table>
           <caption class="mb-1 text-left">
             Normalised to the Standard bench, thriftiest first. Set-ups that share a letter are not shown to differ.
@@ -65,21 +65,20 @@ const GRADES = {
             >
           </li>
         </ul>
-      </section>
+      </BasePanel>
       <p v-if="data.origins > 1">
         <NuxtLink v-if="route.query.mixed !== 'yes'" :to="{ query: { ...route.query, mixed: 'yes' } }"
           >Hold measured and published ones against each other</NuxtLink
         >
         <NuxtLink v-else :to="{ query: { runs: route.query.runs } }">Keep to one origin</NuxtLink>
       </p>
-      <section v-if="data.leftOut.length" class="enamel p-4" aria-label="Left out">
-        <h2>Left out</h2>
+      <BasePanel v-if="data.leftOut.length" title="Left out">
         <ul>
           <li v-for="one in data.leftOut" :key="one.id">
             <NuxtLink :to="`/runs/${one.id}`">{{ one.setup }}</NuxtLink>: {{ one.why }}.
           </li>
         </ul>
-      </section>
+      </BasePanel>
     </template>
   </div>
 </template>

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { idsOfNames, readRunList, writeRunList, type RunSortKey } from '#shared/runList'
+import { idsOfNames, readRunList, writeRunList, type RunFilter, type RunSortKey } from '#shared/runList'
 
 /** The logbook: the runs with their ribbons, filtered, sorted and grouped as the address says. */
 useHead({ title: 'Runs · Vulcanum' })
@@ -29,59 +29,72 @@ function pick(id: string) {
 const pickNone = () => {
   picked.value = new Set()
 }
-const pickShown = () => {
-  picked.value = new Set(lines.value.map((line) => line.id))
+const pickAll = (is: boolean) => {
+  picked.value = new Set(is ? lines.value.map((line) => line.id) : [])
 }
 watch(() => route.fullPath, pickNone)
 
 const { left, ask } = useFiguresLeft(again)
-async function changed() {
+const changed = ref('')
+async function done(said: string) {
+  changed.value = said
   await again()
   void ask()
 }
+const narrow = (change: Partial<RunFilter>) => go({ ...query.value, filter: { ...query.value.filter, ...change } })
+
+/** Which of the drawers is open. */
+const drawer = ref<'find' | 'columns' | null>(null)
+const { said, problem, download } = useRunExport(
+  picked,
+  computed(() => query.value.filter),
+)
+const files = computed(() => {
+  const of = picked.value.size > 0 ? `the ${picked.value.size} picked` : `all ${count.value.toLocaleString('en')} shown`
+  return [
+    { words: 'CSV', about: `A table of ${of}, for any program`, act: () => download('csv') },
+    { words: 'Excel', about: `The same as a workbook`, act: () => download('xlsx') },
+    { words: 'JSON', about: `All that is known of ${of}`, act: () => download('json') },
+    { words: 'Bring runs in', about: 'From a table or a logger’s file', act: () => navigateTo('/runs/import') },
+  ]
+})
 </script>
 
 <template>
   <div>
-    <div class="mb-3 flex flex-wrap items-center gap-4">
-      <h1>Runs</h1>
-      <NuxtLink to="/runs/new" class="act">Log a run</NuxtLink>
-      <NuxtLink to="/runs/import" class="act-quiet">Bring runs in</NuxtLink>
-      <NuxtLink to="/numbers" class="ml-auto">How the numbers are made</NuxtLink>
-    </div>
-    <p v-if="error" role="alert" class="font-bold">
-      The runs could not be read. Check that Vulcanum is running, then reload.
-    </p>
-    <p v-else-if="count === 0 && isPlain">
-      Nothing burned here yet. <NuxtLink to="/runs/new">Log the first run</NuxtLink>, or
-      <NuxtLink to="/runs/import">bring a table in</NuxtLink>.
-    </p>
+    <BaseAlert v-if="error"> The runs could not be read. Check that Vulcanum is running, then reload. </BaseAlert>
+    <EmptyState v-else-if="count === 0 && isPlain" title="Runs" words="Nothing burned here yet.">
+      <BaseButton kind="main" to="/burn">Burn one now</BaseButton>
+      <BaseButton to="/runs/new">Log a run from the notebook</BaseButton>
+      <BaseButton to="/runs/import">Bring runs in from a file</BaseButton>
+    </EmptyState>
     <template v-else>
-      <RunFilterBar
-        :query="query"
-        :choices="choices ?? null"
-        :count="count"
-        @filter="go({ ...query, filter: { ...query.filter, ...$event } })"
-        @group="go({ ...query, group: $event })"
-      />
-      <p v-if="query.filter.import" class="mb-2">
-        Those that came in with <NuxtLink :to="`/runs/import/${query.filter.import}`">one file</NuxtLink> alone.
-        <NuxtLink to="/runs">Show all</NuxtLink>
-      </p>
-      <RunViews :columns="columns" @column="toggle" />
-      <p v-if="left > 0" role="status" class="mb-2" data-figures-left>
-        {{ left === 1 ? '1 figure is' : `${left.toLocaleString('en')} figures are` }} being worked out anew.
-      </p>
-      <template v-if="lines.length">
-        <RunPicked
-          :picked="picked"
-          :filter="query.filter"
+      <div class="mb-2 flex flex-wrap items-center gap-x-4 gap-y-2">
+        <h1>Runs</h1>
+        <RunSentence
+          :query="query"
+          :choices="choices ?? null"
           :count="count"
-          :loaded="lines.length"
-          @done="changed"
-          @clear="pickNone"
-          @all="pickShown"
+          class="basis-80"
+          @filter="narrow"
+          @sort="go({ ...query, sort: $event })"
+          @group="go({ ...query, group: $event })"
         />
+        <div class="no-print flex flex-wrap gap-2">
+          <BaseButton aria-haspopup="dialog" @click="drawer = 'find'">Find in these</BaseButton>
+          <BaseButton class="max-md:hidden" aria-haspopup="dialog" @click="drawer = 'columns'">Columns</BaseButton>
+          <BaseMenu label="Export" :entries="files" />
+          <BaseButton kind="main" to="/runs/new">Log a run</BaseButton>
+        </div>
+      </div>
+      <p v-if="said || changed || left > 0" role="status" class="mb-2">
+        {{ said }} {{ changed }}
+        <span v-if="left > 0" data-figures-left
+          >{{ left === 1 ? '1 figure is' : `${left.toLocaleString('en')} figures are` }} being worked out anew.</span
+        >
+      </p>
+      <BaseAlert v-if="problem" class="mb-2">{{ problem }}</BaseAlert>
+      <template v-if="lines.length">
         <RunTable
           :runs="lines"
           :count="count"
@@ -92,17 +105,33 @@ async function changed() {
           :picked="picked"
           @sort="sortBy"
           @pick="pick"
+          @pick-all="pickAll"
           @near="more"
         />
-        <p v-if="failed" role="alert" class="mt-2 font-bold">
-          The next runs could not be read. <button type="button" class="underline" @click="more">Try again</button>
-        </p>
+        <BaseAlert v-if="failed" class="mt-2">
+          The next runs could not be read. <BaseButton kind="plain" @click="more">Try again</BaseButton>
+        </BaseAlert>
         <p v-else-if="next" class="mt-2 text-ink-2">
           {{ lines.length.toLocaleString('en') }} of {{ count.toLocaleString('en') }} read; the rest comes as you go
           down.
         </p>
+        <RunPicked v-if="picked.size" :picked="picked" @done="done" @clear="pickNone" />
       </template>
       <p v-else>No runs match. <NuxtLink to="/runs">Show all</NuxtLink>.</p>
+      <p class="mt-3 flex gap-4">
+        <NuxtLink v-if="!isPlain" to="/runs">Show all, newest first</NuxtLink>
+        <NuxtLink to="/numbers">How the numbers are made</NuxtLink>
+      </p>
     </template>
+    <LazyRunFilters
+      v-if="drawer === 'find'"
+      :query="query"
+      :choices="choices ?? null"
+      :count="count"
+      @filter="narrow"
+      @group="go({ ...query, group: $event })"
+      @close="drawer = null"
+    />
+    <LazyRunViews v-if="drawer === 'columns'" :columns="columns" @column="toggle" @close="drawer = null" />
   </div>
 </template>

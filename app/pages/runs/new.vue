@@ -11,10 +11,12 @@ const { data: kit, error } = await useKit()
       Type quantities the way you say them. An empty box means not measured. The draft is kept as you type, here and on
       the server.
     </p>
-    <p v-if="error || !kit" role="alert" class="font-bold">
+    <BaseAlert v-if="error || !kit">
       The kit could not be read. Check that Vulcanum is running, then reload.
+    </BaseAlert>
+    <p v-else-if="!kit.setups.length">
+      There is no kit yet. <BaseButton kind="main" to="/burn">Burn one now</BaseButton>
     </p>
-    <p v-else-if="!kit.setups.length">There is no kit yet. <NuxtLink to="/burn" class="act">Burn one now</NuxtLink></p>
     <ClientOnly v-else>
       <LogDraft :kit="kit" />
       <template #fallback>

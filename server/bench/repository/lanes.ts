@@ -1,7 +1,7 @@
 /** Runs that stand on the bench. */
 import { and, asc, count, eq, inArray, isNull, sql } from 'drizzle-orm'
 import type { RehearsalScene } from '../../../core/simulate/rehearsal'
-import type { LaneName } from '../../../shared/benchAct'
+import type { LaneName } from '../../../shared/lanes'
 import type { Connection, Database } from '../../database/connection'
 import { decision, event, fuel, fuelBatch, measurement, photo, run, runNote, trace } from '../../database/schema'
 

@@ -1,6 +1,6 @@
 /** Batches that instruments sent, and the lanes that their samples go to. */
 import { and, asc, inArray, sql } from 'drizzle-orm'
-import type { LaneName } from '../../../shared/benchAct'
+import type { LaneName } from '../../../shared/lanes'
 import type { IngestAck } from '../../../shared/feed'
 import type { Connection } from '../../database/connection'
 import { ingestBatch, run } from '../../database/schema'

@@ -54,7 +54,7 @@ async function weigh() {
     </h1>
     <div class="grid items-start gap-4 lg:grid-cols-[minmax(0,1fr)_24rem]">
       <div v-if="page" class="space-y-3">
-        <section class="enamel p-4" aria-label="In it now">
+        <BasePanel label="In it now">
           <p class="text-2xl" data-fill>
             <template v-if="page.line.fillKg !== null"
               ><span class="figures">{{ shown(page.line.fillKg, 'mass', units) }}</span
@@ -72,9 +72,8 @@ async function weigh() {
           <p v-if="page.tareKg !== null && page.tareFrom" class="text-ink-2">
             Empty <span class="figures">{{ shown(page.tareKg, 'mass', units) }}</span>, {{ TARE_WORDS[page.tareFrom] }}.
           </p>
-        </section>
-        <section class="enamel p-4" aria-label="Weigh it">
-          <h2 class="mb-2">Weigh it</h2>
+        </BasePanel>
+        <BasePanel title="Weigh it">
           <RecordForm
             v-model="entry"
             label="A weighing"
@@ -84,9 +83,8 @@ async function weigh() {
             :saving="false"
             @save="weigh"
           />
-        </section>
-        <section class="enamel overflow-x-auto p-3" aria-label="Ledger">
-          <h2 class="mb-1">Ledger</h2>
+        </BasePanel>
+        <BasePanel tight title="Ledger" class="overflow-x-auto">
           <table class="w-full border-collapse">
             <thead>
               <tr class="border-b border-edge text-left">
@@ -128,9 +126,9 @@ async function weigh() {
               </tr>
             </tbody>
           </table>
-        </section>
+        </BasePanel>
       </div>
-      <div class="enamel p-4">
+      <BasePanel as="div">
         <RecordForm
           v-model="record"
           label="Container"
@@ -149,7 +147,7 @@ async function weigh() {
         <p class="mt-3 text-ink-2">
           Never heat a canister with a flame. A little gas escapes on unscrewing: no flame nearby.
         </p>
-      </div>
+      </BasePanel>
     </div>
   </div>
 </template>

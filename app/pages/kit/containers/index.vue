@@ -14,13 +14,15 @@ const share = ({ fillKg, fullKg }: ContainerLine) => (fillKg === null || !fullKg
     <h1 class="mb-2">Containers</h1>
     <KitNav />
     <p class="mb-3">
-      <NuxtLink to="/kit/containers/new" class="act">Add a canister or bottle</NuxtLink>
+      <BaseButton kind="main" to="/kit/containers/new">Add a canister or bottle</BaseButton>
     </p>
     <ul class="space-y-2">
-      <li
+      <BasePanel
         v-for="one in containers"
         :key="one.id"
-        class="enamel grid grid-cols-[3rem_minmax(0,1fr)] items-center gap-4 px-3 py-2"
+        as="li"
+        bare
+        class="grid grid-cols-[3rem_minmax(0,1fr)] items-center gap-4 px-3 py-2"
       >
         <svg
           width="44"
@@ -60,7 +62,7 @@ const share = ({ fillKg, fullKg }: ContainerLine) => (fillKg === null || !fullKg
             <template v-else>Fill not known: weigh it.</template>
           </p>
         </div>
-      </li>
+      </BasePanel>
     </ul>
     <p v-if="!containers?.length" class="text-ink-2">
       None yet. A canister that is weighed full tells its fill ever after.

@@ -44,7 +44,7 @@ watch(
       {{ name }}
     </h1>
     <div class="grid items-start gap-4 lg:grid-cols-[minmax(0,1fr)_22rem]">
-      <div class="enamel p-4">
+      <BasePanel as="div">
         <RecordForm
           v-model="record"
           label="This batch"
@@ -70,11 +70,10 @@ watch(
             >. {{ SOURCES[builtIn.lowerHeatingValue.reference] }}.
           </p>
         </RecordForm>
-      </div>
+      </BasePanel>
       <div v-if="page" class="space-y-3">
         <KitPrices :prices="page.prices" :url="`/api/kit/fuels/${page.record.id}/prices`" fuel @changed="refresh()" />
-        <section v-if="page.amendments.length" aria-label="History" class="enamel p-3">
-          <h2 class="mb-1">Changed since runs used it</h2>
+        <BasePanel v-if="page.amendments.length" tight title="Changed since runs used it" label="History">
           <ul>
             <li v-for="one in page.amendments" :key="one.at + one.field">
               {{ FIELD_WORDS[one.field] }}: <s class="figures">{{ one.was || 'the usual one' }}</s> →
@@ -84,15 +83,14 @@ watch(
               <span class="text-ink-2">{{ dateInZone(one.at, 'UTC') }}</span>
             </li>
           </ul>
-        </section>
-        <section v-if="page.containers.length" class="enamel p-3" aria-label="In">
-          <h2 class="mb-1">In</h2>
+        </BasePanel>
+        <BasePanel v-if="page.containers.length" tight title="In">
           <ul>
             <li v-for="one in page.containers" :key="one.id">
               <NuxtLink :to="`/kit/containers/${one.id}`" dir="auto">{{ one.name }}</NuxtLink>
             </li>
           </ul>
-        </section>
+        </BasePanel>
         <KitRuns :use="page.use" none="Nothing was burned of it yet." />
       </div>
     </div>

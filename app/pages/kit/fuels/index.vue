@@ -13,9 +13,9 @@ const { units } = usePreferences()
     <h1 class="mb-2">Fuels</h1>
     <KitNav />
     <p class="mb-3">
-      <NuxtLink to="/kit/fuels/new" class="act">Add a batch</NuxtLink>
+      <BaseButton kind="main" to="/kit/fuels/new">Add a batch</BaseButton>
     </p>
-    <div class="enamel overflow-x-auto">
+    <BasePanel as="div" bare class="overflow-x-auto">
       <table class="w-full border-collapse">
         <caption class="sr-only">
           Batches of fuel
@@ -53,6 +53,6 @@ const { units } = usePreferences()
           </tr>
         </tbody>
       </table>
-    </div>
+    </BasePanel>
   </div>
 </template>

@@ -40,7 +40,7 @@ const heat = PLACE_FIELDS.filter((spec) => (PLACE_HEAT as readonly string[]).inc
       {{ name }}
     </h1>
     <div class="grid items-start gap-4 lg:grid-cols-[minmax(0,1fr)_22rem]">
-      <div class="enamel p-4">
+      <BasePanel as="div">
         <RecordForm
           v-model="record"
           label="Place"
@@ -55,12 +55,12 @@ const heat = PLACE_FIELDS.filter((spec) => (PLACE_HEAT as readonly string[]).inc
           @mine="form.keepMine"
           @theirs="form.takeTheirs"
         />
-      </div>
+      </BasePanel>
       <div v-if="page" class="space-y-3">
-        <p class="enamel p-3">
+        <BasePanel as="p" tight>
           <NuxtLink :to="{ path: '/kit/wind', query: { place: page.record.id } }">Wind survey</NuxtLink>: m/s at the pot
           for each step of a fan, before a wind series.
-        </p>
+        </BasePanel>
         <KitHistory v-if="versions.length > 1" :versions="versions" :specs="heat" />
         <KitRuns :use="page.use" none="Nothing was burned here yet." />
       </div>

@@ -28,9 +28,9 @@ async function addPerson() {
     <h1 class="mb-2">Places and people</h1>
     <KitNav />
     <p class="mb-3">
-      <NuxtLink to="/kit/places/new" class="act">Add a place</NuxtLink>
+      <BaseButton kind="main" to="/kit/places/new">Add a place</BaseButton>
     </p>
-    <div class="enamel mb-4 overflow-x-auto">
+    <BasePanel as="div" bare class="mb-4 overflow-x-auto">
       <table class="w-full border-collapse">
         <caption class="sr-only">
           Places
@@ -58,9 +58,8 @@ async function addPerson() {
           </tr>
         </tbody>
       </table>
-    </div>
-    <section class="enamel max-w-xl p-4" aria-label="People">
-      <h2 class="mb-2">Who tests here</h2>
+    </BasePanel>
+    <BasePanel title="Who tests here" class="max-w-xl" label="People">
       <ul class="mb-2">
         <li v-for="person in kit?.people" :key="person.id" dir="auto">
           {{ person.name }}
@@ -68,8 +67,8 @@ async function addPerson() {
       </ul>
       <form class="grid gap-2" novalidate @submit.prevent="addPerson">
         <TextBox v-model="name" label="A new tester" :problem="problem" />
-        <button type="submit" class="act-quiet justify-self-start">Add</button>
+        <BaseButton type="submit" class="justify-self-start">Add</BaseButton>
       </form>
-    </section>
+    </BasePanel>
   </div>
 </template>

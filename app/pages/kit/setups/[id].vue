@@ -79,7 +79,7 @@ async function savedPage(saved: SetupPage) {
     </p>
     <div class="grid items-start gap-4 lg:grid-cols-[minmax(0,1fr)_minmax(0,1fr)]">
       <div class="space-y-3">
-        <section aria-label="From the side" class="enamel p-4">
+        <BasePanel label="From the side">
           <SetupSideView
             v-if="drawn.length"
             :parts="drawn"
@@ -94,12 +94,7 @@ async function savedPage(saved: SetupPage) {
               >, without {{ unweighed.join(', ') }}, not weighed</template
             >. Dashed: a usual dimension where none was measured; the canister is the run’s.
           </p>
-          <div
-            v-for="warning in warnings"
-            :key="warning.code"
-            class="mt-2 bg-caution p-2 text-on-caution"
-            :data-warning="warning.code"
-          >
+          <CautionBox v-for="warning in warnings" :key="warning.code" class="mt-2" :data-warning="warning.code">
             <p class="font-bold">
               {{ warning.text }}
             </p>
@@ -111,18 +106,18 @@ async function savedPage(saved: SetupPage) {
                 ({{ decision.person }})</template
               >
             </p>
-          </div>
+          </CautionBox>
           <p v-for="part in newer" :key="part.role" class="mt-2">
             {{ part.name }} has a newer version ({{ part.newestN }}): choose it below to take it up.
           </p>
-        </section>
+        </BasePanel>
         <PhotoShelf v-if="page" owner="setup" :owner-id="page.record.id" :photos="page.photos" @changed="refresh()" />
       </div>
       <div class="space-y-3">
-        <section class="enamel p-4" aria-label="Parts">
-          <h2 class="mb-2">
+        <BasePanel label="Parts">
+          <template #title>
             {{ isNew ? 'Its parts' : 'Swap one part, or change the gap: a new version' }}
-          </h2>
+          </template>
           <SetupForm
             :start="start"
             :things="things ?? []"
@@ -132,7 +127,7 @@ async function savedPage(saved: SetupPage) {
             @removed="navigateTo('/kit/setups')"
             @draft="draft = $event"
           />
-        </section>
+        </BasePanel>
         <KitHistory v-if="page" :versions="history" :specs="historySpecs" />
         <KitRuns v-if="page" :use="page.use" />
       </div>

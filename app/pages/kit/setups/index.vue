@@ -19,7 +19,7 @@ const heightPx = computed(() =>
     <h1 class="mb-2">Set-ups</h1>
     <KitNav />
     <p class="mb-3">
-      <NuxtLink to="/kit/setups/new" class="act">Put a set-up together</NuxtLink>
+      <BaseButton kind="main" to="/kit/setups/new">Put a set-up together</BaseButton>
     </p>
     <ul class="shelf">
       <li v-for="one in setups" :key="one.id" class="w-44 text-center">

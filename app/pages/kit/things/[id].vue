@@ -50,7 +50,7 @@ async function savedPage(saved: ThingPage) {
     </p>
     <div class="grid items-start gap-4 lg:grid-cols-[minmax(0,1fr)_22rem]">
       <div class="space-y-3">
-        <div class="enamel p-4">
+        <BasePanel as="div">
           <KitSilhouette
             v-if="latest"
             :kind="kind"
@@ -66,7 +66,7 @@ async function savedPage(saved: ThingPage) {
             @saved="savedPage"
             @removed="navigateTo('/kit')"
           />
-        </div>
+        </BasePanel>
         <InstrumentChecks
           v-if="page && kind === 'instrument'"
           :thing-id="page.record.id"

@@ -70,16 +70,15 @@ const rest = METHOD_FIELDS.filter((spec) => spec.key === 'retired' && !isCopy)
         <legend class="mb-1 font-bold">What it holds</legend>
         <div v-for="one in ready" :key="one.key" class="flex flex-wrap items-baseline gap-x-3 gap-y-1">
           <span class="w-full text-ink-2 sm:w-36">{{ one.question }}</span>
-          <button
+          <BaseButton
             v-for="school in one.schools"
             :key="school.value"
-            type="button"
-            class="underline"
+            kind="plain"
             :title="school.does"
             @click="take(one.key, school.value)"
           >
             {{ school.label }}
-          </button>
+          </BaseButton>
         </div>
         <FieldBox
           v-for="spec in METHOD_LIMITS"

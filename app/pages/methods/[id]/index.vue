@@ -47,7 +47,7 @@ const specs = METHOD_FIELDS.map((spec) =>
     </p>
     <div class="grid items-start gap-4 lg:grid-cols-[minmax(0,1fr)_22rem]">
       <div class="space-y-3">
-        <section class="enamel p-4" aria-label="What it is">
+        <BasePanel label="What it is">
           <template v-for="one in texts" :key="one.title">
             <h2>{{ one.title }}</h2>
             <p class="mb-2 max-w-3xl" dir="auto">
@@ -66,28 +66,28 @@ const specs = METHOD_FIELDS.map((spec) =>
               {{ sentence }}
             </li>
           </ul>
-        </section>
+        </BasePanel>
         <MethodSchools :body="body" :figures="page.figures" />
       </div>
       <div class="space-y-3">
         <p class="flex flex-wrap gap-3">
-          <NuxtLink :to="`/runs/new?method=${page.record.id}`" class="act">Log a run by it</NuxtLink>
-          <NuxtLink v-if="page.line.shipped" :to="`/methods/${page.record.id}/edit`" class="act-quiet"
-            >Copy it, and change the copy</NuxtLink
+          <BaseButton kind="main" :to="`/runs/new?method=${page.record.id}`">Log a run by it</BaseButton>
+          <BaseButton v-if="page.line.shipped" :to="`/methods/${page.record.id}/edit`"
+            >Copy it, and change the copy</BaseButton
           >
           <template v-else>
-            <NuxtLink :to="`/methods/${page.record.id}/edit`" class="act-quiet">Change it</NuxtLink>
-            <NuxtLink :to="`/methods/${page.record.id}/edit?copy`" class="act-quiet">Copy it</NuxtLink>
+            <BaseButton :to="`/methods/${page.record.id}/edit`">Change it</BaseButton>
+            <BaseButton :to="`/methods/${page.record.id}/edit?copy`">Copy it</BaseButton>
           </template>
         </p>
-        <section class="bg-caution p-3 text-on-caution" aria-label="Before you light">
+        <CautionBox as="section" aria-label="Before you light">
           <h2 class="mb-1">Before you light</h2>
           <ul class="list-disc space-y-1 pl-4">
             <li v-for="caution in cautionsOfTest(page.line.test)" :key="caution">
               {{ caution }}
             </li>
           </ul>
-        </section>
+        </CautionBox>
         <KitHistory :versions="versions" :specs="specs" />
         <KitRuns :use="page.use" none="No run was done by it yet." />
       </div>

@@ -10,21 +10,21 @@ const runId = typeof route.query.run === 'string' ? route.query.run : ''
 <template>
   <div class="grid max-w-6xl grid-cols-1 gap-4">
     <p><NuxtLink to="/runs/import">Bring another in</NuxtLink></p>
-    <p v-if="error || !page" role="alert" class="font-bold">
+    <BaseAlert v-if="error || !page">
       {{ error?.data?.problems?.[0]?.text ?? 'This could not be read. Check that Vulcanum is running, then reload.' }}
-    </p>
+    </BaseAlert>
     <template v-else>
       <h1 dir="auto">
         {{ page.fileName }}
       </h1>
       <ImportStored v-if="page.state === 'stored' || page.state === 'undone'" :page="page" @changed="again" />
-      <section v-else-if="page.state === 'storing'" class="enamel p-4" aria-label="Being stored">
+      <BasePanel v-else-if="page.state === 'storing'" label="Being stored">
         <label class="grid gap-1"
           >Storing it: {{ page.done.toLocaleString('en') }} of {{ page.rows.toLocaleString('en') }} rows
           <progress class="w-full" :value="page.done" :max="page.rows" />
         </label>
         <p class="text-ink-2">You can leave this page; it goes on. All of it is stored, or nothing.</p>
-      </section>
+      </BasePanel>
       <ClientOnly v-else>
         <ImportMapping :page="page" :run-id="runId" @begun="again" />
       </ClientOnly>

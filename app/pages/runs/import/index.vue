@@ -20,9 +20,9 @@ const runId = computed(() => (typeof route.query.run === 'string' ? route.query.
         }}
       </p>
     </div>
-    <p v-if="error" role="alert" class="font-bold">
+    <BaseAlert v-if="error">
       What was brought in before could not be read. Check that Vulcanum is running, then reload.
-    </p>
+    </BaseAlert>
     <ImportFile :run-id="runId" />
     <ImportList :imports="imports ?? []" />
     <ImportWorkspace v-if="!runId" />
