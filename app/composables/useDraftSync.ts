@@ -1,6 +1,6 @@
 import { useDebounceFn, useTimeoutFn } from '@vueuse/core'
 import { FetchError } from 'ofetch'
-import { isPristine, type Draft, type DraftBody } from '#shared/draft'
+import type { Draft, DraftBody } from '#shared/draft'
 
 type DraftState = 'empty' | 'sending' | 'kept' | 'away' | 'changedElsewhere'
 
@@ -14,7 +14,7 @@ export function useDraftSync() {
   const again = useLater(() => void send(), SEND_AGAIN_MS)
 
   async function send(force = false) {
-    if (isPristine(draft.body)) return
+    if (draft.untouched) return
     again.stop()
     state.value = 'sending'
     try {

@@ -30,6 +30,7 @@ export const KEY_ACTIONS = {
   rowDown: { key: 'J', words: 'Runs: next row' },
   rowUp: { key: 'K', words: 'Runs: row before' },
   pick: { key: 'X', words: 'Runs: pick the row' },
+  again: { key: 'G', words: 'Runs: the row’s run again, on a lane' },
 } as const
 export type KeyAction = keyof typeof KEY_ACTIONS
 

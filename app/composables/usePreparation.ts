@@ -2,6 +2,7 @@ import { useLocalStorage } from '@vueuse/core'
 import type { Preparation } from '#shared/benchAct'
 import { LANES, type LaneName } from '#shared/lanes'
 import type { KitChoices } from '#shared/kitChoices'
+import type { RunLike } from '#shared/likeRun'
 import type { MeasuredQuantity } from '#shared/measuredQuantity'
 import { usualStove } from '#shared/rehearsal'
 
@@ -15,20 +16,34 @@ export function usePreparation() {
   const preparation = ref<Preparation | null>(null)
   const last = useLocalStorage<Partial<Preparation>>('vulcanum.bench.last', {})
   const unreadable = ref('')
+  const begun = reactive<Begun>({ like: null, taken: {} })
+  const taken = useTaken(preparation as Ref<Preparation>, begun)
+  function begin(kit: KitChoices, from: RunLike) {
+    taken.take(kit, from)
+    preparation.value!.test = method.value?.body.test ?? 'boil'
+  }
 
   onMounted(async () => {
     await bench.start()
     const lane = freeLane(bench, route.query.lane)
     try {
       choices.value = await readChoices()
-      const before = { ...firstPreparation(choices.value, lane), ...stillThere(choices.value, last.value), lane }
+      const from = await readLike({ run: route.query.again, person: last.value.personId })
+      const before = {
+        ...firstPreparation(choices.value, lane),
+        ...(from ? {} : stillThere(choices.value, last.value)),
+      }
       preparation.value = {
         ...before,
+        lane,
         overrides: {},
         measured: { ...emptyMeasured(), ...freshReadings(now.value) },
-        setupId: choices.value.setups.find((one) => one.id === route.query.setup)?.id ?? before.setupId,
-        placeId: before.placeId ?? now.value?.place?.id ?? null,
       }
+      if (from) begin(choices.value, from)
+      const { value: one } = preparation
+      one.setupId = choices.value.setups.find(({ id }) => id === route.query.setup)?.id ?? one.setupId
+      // Where one is now says the strip; where nobody said, it is where the last run was.
+      one.placeId = now.value?.place?.id ?? one.placeId
       if ('rehearse' in route.query) rehearse(true)
     } catch {
       unreadable.value = UNREADABLE
@@ -36,6 +51,10 @@ export function usePreparation() {
   })
 
   const { method, rehearse } = useFollowing(choices, preparation)
+  function beginEmpty() {
+    taken.clear()
+    preparation.value!.methodId = firstPreparation(choices.value!, preparation.value!.lane).methodId
+  }
 
   /** Arms the lane with what is chosen. */
   async function arm() {
@@ -46,7 +65,7 @@ export function usePreparation() {
     // Where nothing was said yet, this is where one is. Without the server the strip stays as it is.
     if (placeId !== null && !rehearsal && now.value?.place === null) await moveTo(placeId, units.value)
   }
-  return { choices, preparation, unreadable, method, rehearse, arm }
+  return { choices, preparation, unreadable, method, rehearse, arm, taken, beginEmpty }
 }
 
 /** The lane that was asked for; where a run stands on it, one that is free. */

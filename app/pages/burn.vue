@@ -4,6 +4,7 @@ import { BURNER_KINDS } from '#core/formats/document'
 import { FUEL_KINDS, FUELS } from '#core/constants/fuels'
 import { readBurnOne, type BurnOneKit, type TypedBurnOne } from '#shared/burnOne'
 import { BURNER_WORDS } from '#shared/thing'
+import type { RunLike } from '#shared/likeRun'
 import type { FieldProblem } from '#shared/readProblems'
 
 /** Burn one now: the few blanks that make kit, place and person; then a lane of the bench. */
@@ -24,6 +25,20 @@ const typed = reactive<TypedBurnOne>({
 const water = ref('')
 const start = ref('')
 const problems = ref<FieldProblem[]>([])
+/** As the last burn had it: who, where, and what kind of thing burns. */
+const taken = ref<Partial<Record<keyof TypedBurnOne, string>>>({})
+const like = shallowRef<RunLike | null>(null)
+const isTaken = (key: keyof TypedBurnOne) => taken.value[key] !== undefined && taken.value[key] === typed[key]
+onMounted(async () => {
+  like.value = await readLike({})
+  if (like.value === null || typed.who || typed.burner || typed.place) return
+  taken.value = burnLike(like.value.words)
+  Object.assign(typed, taken.value)
+})
+function beginEmpty() {
+  Object.assign(typed, Object.fromEntries(['who', 'place', 'altitude'].map((key) => [key, ''])))
+  taken.value = {}
+}
 const problemAt = (path: string) => problems.value.find((problem) => problem.path === path)?.text
 const kinds = BURNER_KINDS.map((kind) => ({ value: kind, label: BURNER_WORDS[kind] }))
 const fuels = FUEL_KINDS.map((kind) => ({ value: kind, label: FUELS[kind]!.name }))
@@ -62,6 +77,7 @@ async function burn() {
   <div class="max-w-2xl">
     <h1 class="mb-1">Burn one now</h1>
     <p class="mb-4 text-ink-2">The rest can be added while it burns, or after.</p>
+    <TakenLine v-if="like && Object.keys(taken).length" :like="like" class="mb-2" @clear="beginEmpty" />
     <BasePanel as="form" class="grid grid-cols-1 gap-2" novalidate @submit.prevent="burn">
       <TextBox
         v-for="name in names"
@@ -69,15 +85,29 @@ async function burn() {
         v-model="typed[name.key]"
         :label="name.label"
         :problem="problemAt(name.key)"
+        :taken="isTaken(name.key)"
       />
-      <ChoiceBox v-model="typed.burnerKind" label="It burns" :choices="kinds" :problem="problemAt('burnerKind')" />
-      <ChoiceBox v-model="typed.fuelKind" label="Fuel" :choices="fuels" :problem="problemAt('fuelKind')" />
+      <ChoiceBox
+        v-model="typed.burnerKind"
+        label="It burns"
+        :choices="kinds"
+        :problem="problemAt('burnerKind')"
+        :taken="isTaken('burnerKind')"
+      />
+      <ChoiceBox
+        v-model="typed.fuelKind"
+        label="Fuel"
+        :choices="fuels"
+        :problem="problemAt('fuelKind')"
+        :taken="isTaken('fuelKind')"
+      />
       <QuantityBox
         v-model="typed.altitude"
         label="Altitude"
         kind="altitude"
         :units="units"
         :problem="problemAt('altitude')"
+        :taken="isTaken('altitude')"
         example="700 ft, 940 m"
       />
       <QuantityBox v-model="water" label="Water" kind="water" :units="units" example="473 g, 2 cups" />

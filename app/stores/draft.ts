@@ -1,8 +1,11 @@
 import { useLocalStorage } from '@vueuse/core'
 import { v7 as uuidv7 } from 'uuid'
 import { readBench, type BenchState } from '#core/run/benchStep'
-import type { Draft, DraftBody } from '#shared/draft'
+import { isPristine, type Draft, type DraftBody } from '#shared/draft'
+import { SET_AMOUNTS } from '#shared/likeRun'
 import { emptyTypedRun, type TypedRun } from '#shared/typedRun'
+import type { Begun } from '~/composables/useLikeRun'
+import { isTaken, type Taken } from '~/utils/likeRun'
 
 /**
  * The run being typed: kept in this browser on every keystroke, so that neither a reload nor a lost server loses it.
@@ -26,10 +29,20 @@ export const useDraft = defineStore('draft', () => {
   const revision = useLocalStorage('vulcanum.draft.revision', 0)
   const body = computed<DraftBody>(() => ({ typed: typed.value, lane: lane.value }))
 
-  /** Starts another, with the same person, place, kit and method. */
+  const begun = useLocalStorage<Begun>('vulcanum.draft.begun', { like: null, taken: {} })
+  /** Nothing would be lost with it: what it took from another run is there still. */
+  const untouched = computed(() =>
+    isPristine({
+      ...body.value,
+      typed: { ...typed.value, measured: readingsOnly(typed.value, begun.value.taken) },
+    }),
+  )
+
+  /** Starts another, by the same tester: what else it has in common with the last, the server says. */
   function begin() {
-    const before = typed.value
-    typed.value = { ...fresh(), ...Object.fromEntries(STAYS.map((key) => [key, before[key]])) }
+    const { units, personId, zone } = typed.value
+    typed.value = { ...fresh(), units, personId, zone }
+    begun.value = { like: null, taken: {} }
     lane.value = null
     revision.value = 0
   }
@@ -37,27 +50,20 @@ export const useDraft = defineStore('draft', () => {
   /** Goes on with one that the server keeps. */
   function take(draft: Draft) {
     typed.value = { ...fresh(), ...draft.body.typed }
+    begun.value = { like: null, taken: {} }
     lane.value = readBench(draft.body.lane)
     revision.value = draft.revision
   }
 
-  return { typed, lane, revision, body, begin, take }
+  return { typed, lane, revision, body, begun, untouched, begin, take }
 })
 
-/** What the next run has in common with the one before. */
-const STAYS = [
-  'units',
-  'personId',
-  'setupId',
-  'fuelBatchId',
-  'placeId',
-  'zone',
-  'test',
-  'methodId',
-  'instruments',
-  'containerId',
-  'setting',
-] as const satisfies readonly (keyof TypedRun)[]
+const readingsOnly = (typed: TypedRun, taken: Taken): TypedRun['measured'] => ({
+  ...typed.measured,
+  ...Object.fromEntries(
+    SET_AMOUNTS.filter((name) => isTaken(typed, taken, `measured.${name}`)).map((name) => [name, '']),
+  ),
+})
 
 function fresh(): TypedRun {
   return {

@@ -90,9 +90,9 @@ function axis(values: number[], widthPx: number): Axis {
   const logs = values.length > 0 ? values.map(Math.log) : [0]
   const middle = (Math.min(...logs) + Math.max(...logs)) / 2
   const half = Math.max(LEAST_SPAN, (Math.max(...logs) - Math.min(...logs)) * 1.04) / 2
-  // To a hundredth: a server's logarithm and a browser's may differ in the last place.
+  // Rounded: a server's logarithm and a browser's may differ in the last place.
   const x = (value: number) =>
-    Math.round(100 * (EDGE_PX + ((Math.log(value) - (middle - half)) / (2 * half)) * (widthPx - 2 * EDGE_PX))) / 100
+    Math.round(1e8 * (EDGE_PX + ((Math.log(value) - (middle - half)) / (2 * half)) * (widthPx - 2 * EDGE_PX))) / 1e8
   return Object.assign(x, { low: Math.exp(middle - half), high: Math.exp(middle + half) })
 }
 

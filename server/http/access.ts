@@ -78,6 +78,7 @@ export const API: Record<string, Rights> = {
   '/api/runs/compare': readBy,
   '/api/runs/export': madeBy,
   '/api/runs/groups': readBy,
+  '/api/runs/like': readBy,
   '/api/runs/many': madeBy,
   '/api/share': { GET: 'machine' },
   '/api/share/devices/[id]': { DELETE: 'machine' },

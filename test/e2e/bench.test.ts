@@ -9,7 +9,7 @@ import type { RunPage } from '../../shared/runRecord'
 import { choose, expect, open, test } from './page'
 import { clearBench, EVERY_STATE, markElsewhere, stage } from '../../scripts/lib/stageBench.mjs'
 import { ownServer } from './ownServer'
-import { afterAPress } from './typing'
+import { afterAPress, openEmpty } from './typing'
 
 const bench = async (page: Page) => (await (await page.request.get('/api/bench')).json()) as Bench
 const lane = (page: Page, name: string) => page.getByRole('region', { name: `Lane ${name}` })
@@ -31,7 +31,7 @@ async function armLane(
     base = '',
   } = {},
 ): Promise<void> {
-  await open(page, `${base}/bench/prepare?lane=${name}`)
+  await openEmpty(page, `${base}/bench/prepare?lane=${name}`)
   await choose(page.getByLabel('Method'), method)
   await choose(page.getByLabel('Set-up', { exact: true }), setup)
   await choose(page.getByLabel('Fuel', { exact: true }), fuel)

@@ -1,7 +1,7 @@
 /** The smaller controls, each by what it stores or changes. */
 import type { Page } from '@playwright/test'
 import { choose, chooseWord, chosenIn, expect, open, test } from './page'
-import { afterAPress, typeTheRun } from './typing'
+import { afterAPress, openEmpty, typeTheRun } from './typing'
 
 interface Kept {
   runs: [
@@ -22,7 +22,7 @@ const save = async (page: Page) => {
 
 test('the share of burn time, taken or not, is stored as decided', async ({ page }) => {
   for (const taken of [true, false]) {
-    await open(page, '/runs/new')
+    await openEmpty(page)
     await typeTheRun(page)
     await page.getByLabel('Shut off').fill('12:00')
     await page.getByLabel(/take fuel to the boil as its share/).setChecked(taken)
@@ -33,7 +33,7 @@ test('the share of burn time, taken or not, is stored as decided', async ({ page
 })
 
 test('a bare number is stored by the units chosen for it', async ({ page }) => {
-  await open(page, '/runs/new')
+  await openEmpty(page)
   await typeTheRun(page)
   await page.getByLabel('Start temperature').fill('14')
   await page.getByLabel('Air', { exact: true }).fill('16 °C')
@@ -48,7 +48,7 @@ for (const [button, kind] of [
   ['Stopped from outside', 'stopped'],
 ] as const) {
   test(`the stop-watch’s "${button}" ends the run so`, async ({ page }) => {
-    await open(page, '/runs/new')
+    await openEmpty(page)
     await typeTheRun(page)
     await page.getByLabel('Boil', { exact: true }).fill('')
     await page.getByLabel('Last temperature').fill('150 F')
@@ -69,7 +69,7 @@ for (const [button, kind] of [
 }
 
 test('a trace’s columns are chosen by hand, and it can be taken out again', async ({ page }) => {
-  await open(page, '/runs/new')
+  await openEmpty(page)
   await typeTheRun(page)
   await page.getByLabel('or its rows, pasted').fill('t,a,b\n0,60,20\n1,61,25\n2,62,30\n3,63,35')
   await page.getByLabel('or its rows, pasted').blur()
@@ -86,7 +86,7 @@ test('a trace’s columns are chosen by hand, and it can be taken out again', as
 })
 
 test('of two drafts this page’s can stay', async ({ page, browser, baseURL }) => {
-  await open(page, '/runs/new')
+  await openEmpty(page)
   await typeTheRun(page)
   await page.getByLabel('Notes').fill('mine')
   await expect(page.getByText('Kept here and on the server.')).toBeVisible()
@@ -174,7 +174,7 @@ test('every filter of the runs filters, is taken out by a press, and the keys go
 test('a lane is not armed with a reading that cannot be read: it is said where, and what was typed stays', async ({
   page,
 }) => {
-  await open(page, '/bench/prepare?rehearse')
+  await openEmpty(page, '/bench/prepare?rehearse')
   await choose(page.getByLabel('Set-up', { exact: true }), 'Ignimbrite, plain pot')
   await choose(page.getByLabel('Fuel', { exact: true }), 'Isobutane')
   await choose(page.getByLabel('Who', { exact: true }), 'Odra Vell')
@@ -187,7 +187,7 @@ test('a lane is not armed with a reading that cannot be read: it is said where, 
 })
 
 test('a searched list takes what is meant, and nothing by being left', async ({ page }) => {
-  await open(page, '/bench/prepare')
+  await openEmpty(page, '/bench/prepare')
   const setup = page.getByLabel('Set-up', { exact: true })
   const before = await chosenIn(setup)
   const options = page.getByRole('listbox').getByRole('option')

@@ -1,7 +1,7 @@
 /** Kit from nothing, as a tester builds it; two pages that edit one thing; checks, weighings, photos that are none. */
 import type { Page } from '@playwright/test'
 import { choose, chosenIn, expect, open, test } from './page'
-import { typeTheRun } from './typing'
+import { openEmpty, typeTheRun } from './typing'
 
 const fill = (page: Page, label: string, text: string) => page.getByLabel(label, { exact: true }).fill(text)
 const pick = async (page: Page, list: string, start: string) => choose(page.getByLabel(list, { exact: true }), start)
@@ -62,7 +62,7 @@ test('a set-up from nothing: kit with units, drawn to scale, a danger explained,
   await expect(page.locator('[data-warning]')).toHaveCount(0)
 
   // The new set-up can be burned at once.
-  await open(page, '/runs/new')
+  await openEmpty(page)
   const setup = page.getByLabel('Set-up', { exact: true })
   await choose(setup, 'Rhyodacite with Pumice')
   expect(await chosenIn(setup)).toBe('Rhyodacite with Pumice (Rhyodacite, Obsidian)')
@@ -115,7 +115,7 @@ test('an instrument is checked at the ice point, and the next reading carries it
   })
   const address = page.url()
   const logOne = async () => {
-    await open(page, '/runs/new')
+    await openEmpty(page)
     await typeTheRun(page)
     await page.locator('[data-rest] summary').click()
     await pick(page, 'Thermometer', 'Steam probe')

@@ -5,7 +5,7 @@ import type { KitChoices } from '../../shared/kitChoices'
 import type { BatchLine, PlacePage, ThingLine } from '../../shared/kitRecords'
 import type { MethodLine } from '../../shared/method'
 import { choose, chooseWord, expect, open, test } from './page'
-import { typeTheRun } from './typing'
+import { openEmpty, typeTheRun } from './typing'
 
 const read = async <T>(page: Page, url: string) => (await (await page.request.get(url)).json()) as T
 const save = (page: Page, form: string) =>
@@ -130,7 +130,7 @@ test('one’s own method is changed by versions, copied, and deleted while no ru
 test('what happened on the way, the canister, the instruments and the break-in are stored; a reload keeps them', async ({
   page,
 }) => {
-  await open(page, '/runs/new')
+  await openEmpty(page)
   await typeTheRun(page)
   await choose(page.getByLabel('Fuel', { exact: true }), 'Isobutane')
   await choose(page.getByLabel('Set-up', { exact: true }), 'Ignimbrite, plain')

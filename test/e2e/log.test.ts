@@ -1,14 +1,15 @@
 /** Logging by keyboard, by stop-watch, by a logger's file; and drafts that nothing loses. */
 import type { RunChoices } from '../../shared/runList'
 import { choose, expect, open, test } from './page'
-import { afterAPress, typeTheRun } from './typing'
+import { afterAPress, openEmpty, typeTheRun } from './typing'
 
 test('a run is logged by keyboard alone', async ({ page }) => {
   await open(page, '/runs')
   await page.keyboard.press('Control+K')
   await page.keyboard.type('log a run')
   await page.keyboard.press('Enter')
-  await expect(page.getByRole('heading', { name: 'Log a run' })).toBeVisible()
+  await page.getByRole('button', { name: 'Begin empty' }).focus()
+  await page.keyboard.press('Enter')
   await page.getByLabel('Altitude').focus()
   const next = async (text: string, tabs = 1) => {
     await page.keyboard.type(text)
@@ -40,7 +41,7 @@ test('a run is logged by keyboard alone', async ({ page }) => {
 test('a messy logger’s file is mapped, previewed and drawn; a broken one is named by row and column and loses nothing', async ({
   page,
 }) => {
-  await open(page, '/runs/new')
+  await openEmpty(page)
   await typeTheRun(page)
   const file = (name: string, text: string) =>
     page.getByLabel('A logger’s file').setInputFiles({ name, mimeType: 'text/csv', buffer: Buffer.from(text) })
@@ -64,7 +65,7 @@ test('a messy logger’s file is mapped, previewed and drawn; a broken one is na
 })
 
 test('a run is stop-watched, with a reload in the middle', async ({ page }) => {
-  await open(page, '/runs/new')
+  await openEmpty(page)
   await typeTheRun(page)
   await page.getByLabel('Boil', { exact: true }).fill('')
   const next = page.locator('[data-next]')
@@ -96,7 +97,7 @@ test('the draft opens on another device; two pages that differ are asked which s
   browser,
   baseURL,
 }) => {
-  await open(page, '/runs/new')
+  await openEmpty(page)
   await typeTheRun(page)
   await page.getByLabel('Notes').fill('from the laptop')
   const state = page.locator('[data-draft-state]')
@@ -117,7 +118,7 @@ test('the draft opens on another device; two pages that differ are asked which s
 })
 
 test('with the server gone while typing nothing is lost, and it says so', async ({ page, faults }) => {
-  await open(page, '/runs/new')
+  await openEmpty(page)
   await page.route('**/api/drafts', (route) => route.abort())
   await page.getByLabel('Notes').fill('typed while it was away')
   await expect(page.getByText('The server does not answer. Kept in this browser')).toBeVisible()
@@ -130,7 +131,7 @@ test('with the server gone while typing nothing is lost, and it says so', async 
 })
 
 test('predicts the precision, and has the ice start', async ({ page }) => {
-  await open(page, '/runs/new')
+  await openEmpty(page)
   await choose(page.getByLabel('Set-up', { exact: true }), 'Fumarole')
   await page.getByLabel('Water', { exact: true }).fill('473 g')
   const predicted = page.locator('[data-predicted]')

@@ -3,12 +3,12 @@ import { readFileSync } from 'node:fs'
 import type { RunAnswer } from '../../core/formats/answer'
 import { formatWithU } from '../../core/quantity/format'
 import { expect, open, test } from './page'
-import { typeTheRun } from './typing'
+import { openEmpty, typeTheRun } from './typing'
 
 test('a run typed in trail units gives a figure with its rungs, is found again, and its JSON says the same', async ({
   page,
 }) => {
-  await open(page, '/runs/new')
+  await openEmpty(page)
   await typeTheRun(page)
   await expect(page.getByText('= 473.2 mL').or(page.getByText('= 473.2\u202fmL'))).toBeVisible()
   await page.getByRole('button', { name: 'Save and see the figure' }).click()
@@ -70,7 +70,7 @@ test('a number answers "says who?" down to its readings; a working is pinned and
 })
 
 test('slips are named at their box, nothing typed is lost by a reload, and saving waits for them', async ({ page }) => {
-  await open(page, '/runs/new')
+  await openEmpty(page)
   await typeTheRun(page)
   await page.getByLabel('Water', { exact: true }).fill('12 oz')
   await page.getByLabel('Fuel used', { exact: true }).fill('')

@@ -2,6 +2,7 @@
 import type { Page } from '@playwright/test'
 import type { MethodLine } from '../../shared/method'
 import { choose, chooseWord, expect, open, test } from './page'
+import { openEmpty } from './typing'
 
 const methodId = async (page: Page, name: string) =>
   ((await (await page.request.get('/api/methods')).json()) as MethodLine[]).find((one) => one.name === name)!.id
@@ -243,7 +244,7 @@ for (const {
   says: [selector, words],
 } of KINDS) {
   test(`logged by its method: ${method}`, async ({ page }) => {
-    await open(page, `/runs/new?method=${await methodId(page, method)}`)
+    await openEmpty(page, `/runs/new?method=${await methodId(page, method)}`)
     await basics(page, setup, fuel)
     await type(page, boxes)
     await more?.(page)
@@ -258,7 +259,7 @@ for (const {
 test('what the method does not ask for is one click away, and what it wants and a run lacks is listed and can be added', async ({
   page,
 }) => {
-  await open(page, `/runs/new?method=${await methodId(page, 'Boil')}`)
+  await openEmpty(page, `/runs/new?method=${await methodId(page, 'Boil')}`)
   await basics(page)
   await expect(page.getByLabel('Humidity', { exact: true })).toBeHidden()
   await page.locator('[data-rest] summary').click()
@@ -275,7 +276,7 @@ test('what the method does not ask for is one click away, and what it wants and 
 })
 
 test('a burner with a fuel that is not its own is explained, takes a reason, and goes on', async ({ page }) => {
-  await open(page, '/runs/new')
+  await openEmpty(page)
   await basics(page, 'Lahar in the cone', 'White gas')
   await type(page, { ...BOIL, Boil: '5:00' })
   await expect(page.locator('[data-mismatch]')).toContainText('do not belong together')

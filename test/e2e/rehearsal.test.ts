@@ -8,7 +8,7 @@ import type { RunList } from '../../shared/runList'
 import type { RunPage } from '../../shared/runRecord'
 import { ownServer } from './ownServer'
 import { choose, expect, open, test } from './page'
-import { afterAPress } from './typing'
+import { afterAPress, openEmpty } from './typing'
 
 test(
   'rehearsed with the keys: seen, called late, weighed, judged, and kept apart',
@@ -22,7 +22,7 @@ test(
         await browser.newContext({ baseURL: server.url, viewport: { width: 1280, height: 800 } })
       ).newPage()
       const measuredBefore = ((await (await request.get(`${server.url}/api/runs`)).json()) as RunList).count
-      await open(page, '/bench/prepare?rehearse')
+      await openEmpty(page, '/bench/prepare?rehearse')
       await choose(page.getByLabel('Method'), 'Boil')
       await choose(page.getByLabel('Set-up', { exact: true }), 'Ignimbrite, plain')
       await choose(page.getByLabel('Fuel', { exact: true }), 'Isobutane')

@@ -1,4 +1,4 @@
-import { choose } from './page'
+import { choose, open } from './page'
 /** What a tester types and presses. */
 import type { Page } from '@playwright/test'
 
@@ -7,6 +7,12 @@ import type { Page } from '@playwright/test'
  * the first.
  */
 export const afterAPress = (page: Page) => page.waitForTimeout(1300)
+
+/** The Log, or a lane to prepare, with nothing taken from the last run. */
+export async function openEmpty(page: Page, path = '/runs/new'): Promise<void> {
+  await open(page, path)
+  await page.getByRole('button', { name: 'Begin empty' }).click()
+}
 
 /** A methanol boil as a tester with trail units would type it. */
 export async function typeTheRun(page: Page): Promise<void> {

@@ -9,7 +9,10 @@ const props = defineProps<{
   hint?: string
   /** The label stands above its box, not beside it. */
   above?: boolean
+  /** It stands as the last run had it: marked, and cleared by one key. */
+  taken?: boolean
 }>()
+const emit = defineEmits<{ clear: [] }>()
 const id = useId()
 const said = computed(() => (props.problem ? `${id}-problem` : props.hint ? `${id}-hint` : undefined))
 const box = computed(() => ({
@@ -17,6 +20,19 @@ const box = computed(() => ({
   'aria-invalid': props.problem ? ('true' as const) : undefined,
   'aria-describedby': said.value,
 }))
+async function clear() {
+  emit('clear')
+  await nextTick()
+  document.getElementById(id)?.focus()
+}
+/** In a box of text it deletes letters; what was taken is selected there when it gets the focus. */
+function deleted({ target }: KeyboardEvent) {
+  const isText = target instanceof HTMLInputElement && target.getAttribute('role') !== 'combobox'
+  if (props.taken && !isText) void clear()
+}
+const focused = ({ target }: FocusEvent) => {
+  if (props.taken && target instanceof HTMLInputElement) target.select()
+}
 </script>
 
 <template>
@@ -24,8 +40,21 @@ const box = computed(() => ({
     class="grid content-start items-start"
     :class="above ? '' : 'grid-cols-[6.5rem_minmax(0,1fr)] gap-x-3 gap-y-1 sm:grid-cols-[9rem_minmax(0,1fr)]'"
   >
-    <label :for="id" :class="above ? 'text-ink-2' : 'pt-1.5'">{{ label }}</label>
-    <div>
+    <div :class="above ? 'text-ink-2' : taken ? '' : 'pt-1.5'">
+      <label :for="id">{{ label }}</label>
+      <button
+        v-if="taken"
+        type="button"
+        class="block text-[12px] leading-4 text-ink-2 underline"
+        tabindex="-1"
+        :aria-label="`${label}: as last time. Clear it`"
+        data-taken
+        @click="clear"
+      >
+        as last time ×
+      </button>
+    </div>
+    <div @keydown.delete="deleted" @focusin="focused">
       <slot :box="box" />
       <p v-if="problem" :id="`${id}-problem`" class="mt-1 font-bold" role="alert">
         {{ problem }}

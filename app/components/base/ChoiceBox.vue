@@ -1,17 +1,21 @@
 <script setup lang="ts">
 /** A labelled list to choose one from. */
-defineProps<{
+const props = defineProps<{
   label: string
   choices: readonly { value: string; label: string }[]
   problem?: string
   empty?: string
   above?: boolean
+  taken?: boolean
 }>()
 const chosen = defineModel<string | null>({ required: true })
+const clear = () => {
+  chosen.value = props.empty === undefined ? '' : null
+}
 </script>
 
 <template>
-  <BaseField v-slot="{ box }" :label="label" :problem="problem" :above="above">
+  <BaseField v-slot="{ box }" :label="label" :problem="problem" :above="above" :taken="taken" @clear="clear">
     <ChoiceList
       v-model="chosen"
       v-bind="box"

@@ -12,6 +12,9 @@ const props = defineProps<{
   problem?: string
   hint?: string
   example?: string
+  taken?: boolean
+  /** What may stand there, by one press. */
+  offer?: { text: string; why: string }
 }>()
 const text = defineModel<string>({ required: true })
 const emit = defineEmits<{ left: [] }>()
@@ -39,7 +42,7 @@ const bareUnit = computed(() => QUANTITY_KINDS[props.kind].bare[props.units])
 </script>
 
 <template>
-  <BaseField v-slot="{ box }" :label="label" :problem="problem" :hint="hint">
+  <BaseField v-slot="{ box }" :label="label" :problem="problem" :hint="hint" :taken="taken" @clear="text = ''">
     <div class="flex flex-wrap items-center gap-x-2">
       <input
         v-bind="box"
@@ -51,6 +54,10 @@ const bareUnit = computed(() => QUANTITY_KINDS[props.kind].bare[props.units])
         @blur="emit('left')"
       />
       <span v-if="readAs" class="figures text-ink-2" data-read>= {{ readAs }}</span>
+      <BaseButton v-else-if="offer && !text.trim()" kind="plain" @click="text = offer.text"
+        ><span class="figures">{{ offer.text }}</span
+        >, {{ offer.why }}</BaseButton
+      >
       <span v-else-if="example && !text.trim()" class="text-ink-2">{{ example }}</span>
     </div>
   </BaseField>

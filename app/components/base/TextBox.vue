@@ -8,13 +8,14 @@ defineProps<{
   lines?: number
   figures?: boolean
   type?: 'text' | 'date' | 'datetime-local'
+  taken?: boolean
 }>()
 const text = defineModel<string>({ required: true })
 const emit = defineEmits<{ left: [] }>()
 </script>
 
 <template>
-  <BaseField v-slot="{ box }" :label="label" :problem="problem" :hint="hint">
+  <BaseField v-slot="{ box }" :label="label" :problem="problem" :hint="hint" :taken="taken" @clear="text = ''">
     <textarea v-if="lines" v-bind="box" v-model="text" :rows="lines" dir="auto" class="w-full" @blur="emit('left')" />
     <div v-else class="flex flex-wrap items-center gap-x-2">
       <input

@@ -8,6 +8,8 @@ const props = defineProps<{
   method: MethodBody | null
   /** All of them are said, not only those that were left. */
   tried: boolean
+  /** Whether it stands as the last run had it. */
+  isTaken: (path: string) => boolean
 }>()
 const preparation = defineModel<Preparation>({ required: true })
 const { units } = usePreferences()
@@ -47,6 +49,7 @@ const HINTS: Partial<Record<MeasuredQuantity, string>> = {
     :units="units"
     :hint="HINTS[one]"
     :problem="problemOf(one)"
+    :taken="isTaken(`measured.${one}`)"
     @left="left.add(one)"
   />
   <p class="text-ink-2">All of these can be read later, on the lane.</p>

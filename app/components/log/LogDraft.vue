@@ -26,15 +26,31 @@ const STATE_WORDS = {
   changedElsewhere: '',
 }
 const fuelKind = computed(() => props.kit.fuels.find((one) => one.id === typed.value.fuelBatchId)?.kind ?? null)
-/** The method the address names; else, until one is chosen, the plain boil. */
+const { like, has, some, take, clear } = useTaken(typed, draft.begun)
 const route = useRoute()
-function chooseMethod(id: unknown) {
-  const method =
-    props.kit.methods.find((one) => one.id === id) ??
-    (typed.value.methodId === '' ? props.kit.methods.find((one) => one.body.test === 'boil') : undefined)
+const methodOf = (id: unknown) => props.kit.methods.find((one) => one.id === id)
+/** The method the address names; else, until one is chosen, the plain boil. */
+function chooseMethod() {
+  const boil = typed.value.methodId === '' ? props.kit.methods.find((one) => one.body.test === 'boil') : undefined
+  const method = methodOf(route.query.method) ?? boil
   if (method && method.id !== typed.value.methodId) applyMethod(typed.value, method)
 }
-chooseMethod(route.query.method)
+/** Begins like the last run, or the one that is to be done again; what was typed already stays as it is. */
+async function beginLike() {
+  if (!draft.untouched) return
+  const found = await readLike({ run: route.query.again, person: typed.value.personId })
+  if (!found || !draft.untouched) return
+  take(props.kit, found)
+  const method = methodOf(route.query.method) ?? methodOf(typed.value.methodId)
+  if (method) applyMethod(typed.value, method)
+}
+function beginEmpty() {
+  clear()
+  typed.value.methodId = ''
+  chooseMethod()
+}
+chooseMethod()
+onMounted(beginLike)
 onMounted(async () => {
   const kept = await $fetch<Draft[]>('/api/drafts').catch(() => [])
   others.value = kept.filter((one) => one.id !== typed.value.id)
@@ -88,6 +104,7 @@ async function saveAndOpen() {
         >
         <span role="status" class="ml-auto text-ink-2" data-draft-state>{{ STATE_WORDS[state] }}</span>
       </fieldset>
+      <TakenLine v-if="like && some" :like="like" class="mb-3" @clear="beginEmpty" />
       <CautionBox v-for="problem in general" :key="problem.text" as="p" role="alert" class="mb-3 font-bold">
         {{ problem.text }}
       </CautionBox>
@@ -97,6 +114,8 @@ async function saveAndOpen() {
         :problem-at="problemAt"
         :problems="problems.length"
         :saving="saving"
+        :is-taken="has"
+        :left="like?.left ?? null"
         @left="leave"
         @save="saveAndOpen"
       >

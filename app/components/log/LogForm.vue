@@ -9,6 +9,9 @@ const props = defineProps<{
   problemAt: (path: string) => string | undefined
   problems: number
   saving: boolean
+  isTaken: (path: string) => boolean
+  /** What the scale showed after the last run. */
+  left: string | null
 }>()
 const typed = defineModel<TypedRun>({ required: true })
 const emit = defineEmits<{ left: [path: string]; save: [] }>()
@@ -33,6 +36,8 @@ const TIME_HINTS: Partial<Record<TypedEventKind, string>> = {
   shutOff: 'Empty: shut off at the boil.',
   stopped: 'Rain, knocked over: no failure to boil.',
 }
+const said = (path: string) => ({ problem: props.problemAt(path), taken: props.isTaken(path) })
+const offers = computed(() => (props.left === null ? {} : { fuelBefore: { text: props.left, why: 'as it was left' } }))
 const containers = computed(() =>
   props.kit.containers.filter((one) => one.batchId === typed.value.fuelBatchId || one.id === typed.value.containerId),
 )
@@ -48,6 +53,7 @@ const mismatch = computed(() =>
 )
 const instruments = computed(() => instrumentChoices(props.kit.instruments))
 const instrument = (measures: ReadingInstrument) => ({
+  ...said(`instruments.${measures}`),
   modelValue: typed.value.instruments[measures] || null,
   'onUpdate:modelValue': (id: string | null) => {
     typed.value.instruments = { ...typed.value.instruments, [measures]: id ?? '' }
@@ -68,6 +74,8 @@ const reading = (group: ReadingGroup) => ({
   names: fields.value.readings[group],
   units: typed.value.units,
   problemAt: props.problemAt,
+  isTaken: props.isTaken,
+  offers: offers.value,
   onLeft: (path: string) => emit('left', path),
 })
 </script>
@@ -85,7 +93,7 @@ const reading = (group: ReadingGroup) => ({
         label="Method"
         :choices="namedChoices(kit.methods)"
         empty="By no method"
-        :problem="problemAt('methodId')"
+        v-bind="said('methodId')"
         class="max-w-lg"
       />
       <p v-if="method" class="max-w-xl flex-1 text-ink-2">
@@ -99,7 +107,7 @@ const reading = (group: ReadingGroup) => ({
         label="Place"
         :choices="placeChoices(kit.places)"
         empty="Somewhere else: type its altitude"
-        :problem="problemAt('placeId')"
+        v-bind="said('placeId')"
       />
       <LogReadings v-model="typed.measured" v-bind="reading('where')" :place-altitude-m="placeAltitude" />
       <TextBox
@@ -110,22 +118,12 @@ const reading = (group: ReadingGroup) => ({
         :problem="problemAt('startedAt')"
         @left="emit('left', 'startedAt')"
       />
-      <ChoiceBox
-        v-model="typed.personId"
-        label="Who"
-        :choices="namedChoices(kit.people)"
-        :problem="problemAt('personId')"
-      />
+      <ChoiceBox v-model="typed.personId" label="Who" :choices="namedChoices(kit.people)" v-bind="said('personId')" />
     </fieldset>
 
     <fieldset class="grid grid-cols-1 content-start gap-2">
       <legend class="mb-2 font-bold">Kit, water and fuel</legend>
-      <ChoiceBox
-        v-model="typed.setupId"
-        label="Set-up"
-        :choices="setupChoices(kit.setups)"
-        :problem="problemAt('setupId')"
-      />
+      <ChoiceBox v-model="typed.setupId" label="Set-up" :choices="setupChoices(kit.setups)" v-bind="said('setupId')" />
       <CautionBox v-for="warning in setup?.warnings ?? []" :key="warning" as="p" class="font-bold" role="status">
         {{ warning }}
       </CautionBox>
@@ -134,7 +132,7 @@ const reading = (group: ReadingGroup) => ({
         v-model="typed.fuelBatchId"
         label="Fuel"
         :choices="fuelChoices(kit.fuels)"
-        :problem="problemAt('fuelBatchId')"
+        v-bind="said('fuelBatchId')"
       />
       <CautionBox v-if="mismatch" role="alert" data-mismatch>
         <p class="font-bold">
@@ -156,16 +154,10 @@ const reading = (group: ReadingGroup) => ({
         label="Burned from"
         :choices="namedChoices(containers)"
         empty="no canister of the list"
-        :problem="problemAt('containerId')"
+        v-bind="said('containerId')"
       />
       <LogReadings v-model="typed.measured" v-bind="reading('fuel')" />
-      <ChoiceBox
-        v-model="setting"
-        label="Flame"
-        :choices="SETTING_CHOICES"
-        empty="not said"
-        :problem="problemAt('setting')"
-      />
+      <ChoiceBox v-model="setting" label="Flame" :choices="SETTING_CHOICES" empty="not said" v-bind="said('setting')" />
       <LogReadings v-model="typed.measured" v-bind="reading('claim')" />
     </fieldset>
 
@@ -219,7 +211,6 @@ const reading = (group: ReadingGroup) => ({
           :label="INSTRUMENT_NAMES[one.measures]"
           :choices="one.choices"
           empty="not said"
-          :problem="problemAt(`instruments.${one.measures}`)"
         />
         <LogReadings
           v-model="typed.measured"

@@ -8,6 +8,9 @@ const props = defineProps<{
   units: UnitSystem
   problemAt: (path: string) => string | undefined
   placeAltitudeM?: number | null
+  /** Whether it stands as the last run had it. */
+  isTaken?: (path: string) => boolean
+  offers?: Partial<Record<MeasuredQuantity, { text: string; why: string }>>
 }>()
 const measured = defineModel<Record<MeasuredQuantity, string>>({ required: true })
 const emit = defineEmits<{ left: [path: string] }>()
@@ -62,6 +65,8 @@ const hintOf = (name: MeasuredQuantity) =>
     :problem="problemAt(`measured.${name}`)"
     :example="EXAMPLES[name]"
     :hint="hintOf(name)"
+    :taken="isTaken?.(`measured.${name}`)"
+    :offer="offers?.[name]"
     @left="emit('left', `measured.${name}`)"
   />
 </template>

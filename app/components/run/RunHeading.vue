@@ -28,11 +28,17 @@ const more = computed(() =>
           : 'Published elsewhere: it is in no figure but those of published runs.'
       }}
     </p>
-    <h1>
-      <NuxtLink :to="`/kit/setups/${record.setupId}`" class="text-ink no-underline hover:underline" dir="auto">{{
-        record.setup
-      }}</NuxtLink>
-    </h1>
+    <div class="flex flex-wrap items-start gap-x-4 gap-y-1">
+      <h1 class="min-w-0 flex-1">
+        <NuxtLink :to="`/kit/setups/${record.setupId}`" class="text-ink no-underline hover:underline" dir="auto">{{
+          record.setup
+        }}</NuxtLink>
+      </h1>
+      <p class="no-print flex flex-wrap gap-2">
+        <BaseButton :to="{ path: '/bench/prepare', query: { again: record.id } }">Again, on a lane</BaseButton>
+        <BaseButton :to="{ path: '/runs/new', query: { again: record.id } }">Log another like it</BaseButton>
+      </p>
+    </div>
     <p class="text-ink-2">
       {{ dateInZone(record.startedAt, record.zone) }} · {{ record.place ?? 'elsewhere'
       }}<span v-if="record.placeAltitudeM !== null"

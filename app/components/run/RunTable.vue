@@ -91,9 +91,14 @@ function step(by: number) {
 }
 keys.on('rowDown', () => step(1))
 keys.on('rowUp', () => step(-1))
+const idOfRow = () => document.activeElement?.closest('tr')?.dataset.id
 keys.on('pick', () => {
-  const id = document.activeElement?.closest('tr')?.dataset.id
+  const id = idOfRow()
   if (id) emit('pick', id)
+})
+keys.on('again', () => {
+  const id = idOfRow()
+  if (id) void navigateTo({ path: '/bench/prepare', query: { again: id } })
 })
 </script>
 

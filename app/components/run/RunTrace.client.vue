@@ -53,7 +53,7 @@ onUnmounted(() => chart?.destroy())
 </script>
 
 <template>
-  <div :class="fit ? 'h-72' : 'h-56'">
+  <div class="h-full">
     <canvas ref="canvas" role="img" :aria-label="`Water temperature over time, ${trace.length} samples`" />
   </div>
 </template>

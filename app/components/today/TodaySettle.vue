@@ -16,7 +16,7 @@ watch(asking, () => {
   reason.value = ''
   problem.value = ''
 })
-const again = computed(() => ({ path: '/bench/prepare', query: { setup: props.one.run.setupId } }))
+const again = computed(() => ({ path: '/bench/prepare', query: { again: props.one.run.id } }))
 const PLANS = {
   leave: 'Leave it so',
   weigh: 'Keep the fuel used',

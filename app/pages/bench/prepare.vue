@@ -3,13 +3,15 @@ import { SETTINGS } from '#core/formats/document'
 
 /** A lane set up for the next run. */
 useHead({ title: 'Prepare a lane · Vulcanum' })
-const { choices, preparation, unreadable, method, rehearse, arm } = usePreparation()
+const { choices, preparation, unreadable, method, rehearse, arm, taken, beginEmpty } = usePreparation()
+const { like, some } = taken
 const { units } = usePreferences()
 const tried = ref(false)
 const problem = computed(() =>
   choices.value && preparation.value ? preparationProblem(choices.value, preparation.value, units.value) : null,
 )
 const problemAt = (path: string) => (tried.value && problem.value?.path === path ? problem.value.text : undefined)
+const said = (path: string) => ({ problem: problemAt(path), taken: taken.has(path) })
 const containers = computed(() =>
   choices.value!.containers.filter((one) => one.batchId === preparation.value!.fuelBatchId),
 )
@@ -35,6 +37,7 @@ async function setUp() {
     <BaseAlert v-if="unreadable">
       {{ unreadable }}
     </BaseAlert>
+    <TakenLine v-if="like && some" :like="like" class="mb-2" @clear="beginEmpty" />
     <BasePanel
       v-if="choices && preparation"
       as="form"
@@ -47,6 +50,7 @@ async function setUp() {
         <ChoiceBox
           v-model="preparation.methodId"
           label="Method"
+          v-bind="said('methodId')"
           :choices="namedChoices(choices.methods)"
           empty="By no method"
         />
@@ -54,18 +58,19 @@ async function setUp() {
           v-model="preparation.setupId"
           label="Set-up"
           :choices="namedChoices(choices.setups)"
-          :problem="problemAt('setupId')"
+          v-bind="said('setupId')"
         />
         <ChoiceBox
           v-model="preparation.fuelBatchId"
           label="Fuel"
           :choices="fuelChoices(choices.fuels)"
-          :problem="problemAt('fuelBatchId')"
+          v-bind="said('fuelBatchId')"
         />
         <ChoiceBox
           v-if="containers.length && !preparation.rehearsal"
           v-model="preparation.containerId"
           label="Burned from"
+          v-bind="said('containerId')"
           :choices="namedChoices(containers)"
           empty="No container named"
         />
@@ -73,25 +78,30 @@ async function setUp() {
           v-model="preparation.personId"
           label="Who"
           :choices="namedChoices(choices.people)"
-          :problem="problemAt('personId')"
+          v-bind="said('personId')"
         />
         <ChoiceBox
           v-model="preparation.placeId"
           label="Place"
+          v-bind="said('placeId')"
           :choices="namedChoices(choices.places)"
           empty="Nowhere in the list"
         />
         <PlaceAsked v-if="!preparation.rehearsal" :place-id="preparation.placeId" :places="choices.places" />
         <ChoiceBox
-          v-model="preparation.setting"
+          :model-value="preparation.setting || null"
           label="Setting"
+          v-bind="said('setting')"
           :choices="SETTINGS.map((one) => ({ value: one, label: one }))"
+          empty="not said"
+          @update:model-value="preparation.setting = ($event ?? '') as typeof preparation.setting"
         />
         <template v-if="!preparation.rehearsal">
           <ChoiceBox
             v-for="one in instrumentChoices(choices.instruments)"
             :key="one.measures"
             v-model="preparation.instruments[one.measures]"
+            v-bind="said(`instruments.${one.measures}`)"
             :label="INSTRUMENT_NAMES[one.measures]"
             :choices="one.choices"
           />
@@ -102,7 +112,7 @@ async function setUp() {
         <PrepareRehearsal v-model="preparation" @rehearse="rehearse" />
       </div>
       <div class="grid content-start gap-2">
-        <PrepareReadings v-model="preparation" :method="method?.body ?? null" :tried="tried" />
+        <PrepareReadings v-model="preparation" :method="method?.body ?? null" :tried="tried" :is-taken="taken.has" />
         <div v-if="tried && problem?.path === 'overrides.burnerAndFuel'">
           <CautionBox as="p" role="alert">
             {{ problem.text }}

@@ -89,13 +89,15 @@ const title = computed(() =>
       />
       <RunRibbonFull :ribbon="page.ribbon" />
       <BasePanel v-if="page.trace.length > 1" tight title="Water temperature" label="Trace">
-        <LazyRunTrace
-          :trace="page.trace"
-          :marks="page.ribbon.marks"
-          :boiling-c="page.answer.boilingPointC"
-          :fit="page.answer.traceFit"
-          :found-s="page.answer.boilFound?.atS ?? null"
-        />
+        <WhenSeen :class="page.answer.traceFit ? 'h-72' : 'h-56'">
+          <LazyRunTrace
+            :trace="page.trace"
+            :marks="page.ribbon.marks"
+            :boiling-c="page.answer.boilingPointC"
+            :fit="page.answer.traceFit"
+            :found-s="page.answer.boilFound?.atS ?? null"
+          />
+        </WhenSeen>
         <RunTraceSays :answer="page.answer" />
         <RunTraceTable :trace="page.trace" />
       </BasePanel>
