@@ -149,7 +149,3 @@ function valueOf(
   const read = parseQuantity(text, spec.kind, units)
   return read.ok ? read.value.value : null
 }
-
-/** An empty form of these fields. */
-export const blankFields = (specs: readonly FieldSpec[]): TypedFields =>
-  Object.fromEntries(specs.map((spec) => [spec.key, spec.type === 'flag' ? false : '']))

@@ -2,59 +2,19 @@ import { useLocalStorage } from '@vueuse/core'
 import type { Preparation } from '#shared/benchAct'
 import { LANES, type LaneName } from '#shared/lanes'
 import type { KitChoices } from '#shared/kitChoices'
-import type { RunLike } from '#shared/likeRun'
 import type { MeasuredQuantity } from '#shared/measuredQuantity'
 import { usualStove } from '#shared/rehearsal'
 
-/** A lane being set up for the next run. The last one's choices stand already: a series is the same again. */
+/** A lane being set up for the next run, like the last one: a series is the same again. */
 export function usePreparation() {
-  const route = useRoute()
   const bench = useBench()
   const { units } = usePreferences()
   const { now, moveTo } = useNowConditions()
   const choices = shallowRef<KitChoices | null>(null)
   const preparation = ref<Preparation | null>(null)
   const last = useLocalStorage<Partial<Preparation>>('vulcanum.bench.last', {})
-  const unreadable = ref('')
-  const begun = reactive<Begun>({ like: null, taken: {} })
-  const taken = useTaken(preparation as Ref<Preparation>, begun)
-  function begin(kit: KitChoices, from: RunLike) {
-    taken.take(kit, from)
-    preparation.value!.test = method.value?.body.test ?? 'boil'
-  }
-
-  onMounted(async () => {
-    await bench.start()
-    const lane = freeLane(bench, route.query.lane)
-    try {
-      choices.value = await readChoices()
-      const from = await readLike({ run: route.query.again, person: last.value.personId })
-      const before = {
-        ...firstPreparation(choices.value, lane),
-        ...(from ? {} : stillThere(choices.value, last.value)),
-      }
-      preparation.value = {
-        ...before,
-        lane,
-        overrides: {},
-        measured: { ...emptyMeasured(), ...freshReadings(now.value) },
-      }
-      if (from) begin(choices.value, from)
-      const { value: one } = preparation
-      one.setupId = choices.value.setups.find(({ id }) => id === route.query.setup)?.id ?? one.setupId
-      // Where one is now says the strip; where nobody said, it is where the last run was.
-      one.placeId = now.value?.place?.id ?? one.placeId
-      if ('rehearse' in route.query) rehearse(true)
-    } catch {
-      unreadable.value = UNREADABLE
-    }
-  })
-
-  const { method, rehearse } = useFollowing(choices, preparation)
-  function beginEmpty() {
-    taken.clear()
-    preparation.value!.methodId = firstPreparation(choices.value!, preparation.value!.lane).methodId
-  }
+  const following = useFollowing(choices, preparation)
+  const beginning = useBeginning({ choices, preparation, last, ...following })
 
   /** Arms the lane with what is chosen. */
   async function arm() {
@@ -65,7 +25,50 @@ export function usePreparation() {
     // Where nothing was said yet, this is where one is. Without the server the strip stays as it is.
     if (placeId !== null && !rehearsal && now.value?.place === null) await moveTo(placeId, units.value)
   }
-  return { choices, preparation, unreadable, method, rehearse, arm, taken, beginEmpty }
+  return { choices, preparation, ...following, ...beginning, arm }
+}
+
+interface Beginning extends ReturnType<typeof useFollowing> {
+  choices: Ref<KitChoices | null>
+  preparation: Ref<Preparation | null>
+  last: Ref<Partial<Preparation>>
+}
+/** How it stands when it is opened: like the last run, or one that is to be done again, on a lane that is free. */
+function useBeginning({ choices, preparation, last, method, rehearse }: Beginning) {
+  const { query } = useRoute()
+  const bench = useBench()
+  const { now } = useNowConditions()
+  const unreadable = ref('')
+  const taken = useTaken(preparation as Ref<Preparation>, reactive<Begun>({ like: null, taken: {} }))
+
+  async function begin(kit: KitChoices) {
+    const from = await readLike({ run: query.again, person: last.value.personId })
+    const lane = freeLane(bench, query.lane)
+    const measured = { ...emptyMeasured(), ...freshReadings(now.value) }
+    const offline = from ? {} : stillThere(kit, last.value)
+    const one = { ...firstPreparation(kit, lane), ...offline, lane, overrides: {}, measured }
+    preparation.value = one
+    if (from) taken.take(kit, from)
+    preparation.value.setupId = kit.setups.find(({ id }) => id === query.setup)?.id ?? preparation.value.setupId
+    // Where one is now says the strip; where nobody said, it is where the last run was.
+    preparation.value.placeId = now.value?.place?.id ?? preparation.value.placeId
+    preparation.value.test = method.value?.body.test ?? 'boil'
+    if ('rehearse' in query) rehearse(true)
+  }
+  onMounted(async () => {
+    await bench.start()
+    try {
+      choices.value = await readChoices()
+      await begin(choices.value)
+    } catch {
+      unreadable.value = UNREADABLE
+    }
+  })
+  function beginEmpty() {
+    taken.clear()
+    preparation.value!.methodId = firstPreparation(choices.value!, preparation.value!.lane).methodId
+  }
+  return { unreadable, taken, beginEmpty }
 }
 
 /** The lane that was asked for; where a run stands on it, one that is free. */

@@ -1,7 +1,6 @@
-import type { KitChoices } from '#shared/kitChoices'
 import type { FieldProblem } from '#shared/readProblems'
+import type { readTypedRun as ReadTypedRun } from '#shared/readTypedRun'
 import type { TypedRun } from '#shared/typedRun'
-import { readTypedRun } from '#shared/readTypedRun'
 
 /**
  * The state of the typed form: what is wrong, shown where the tester has been; and saving.
@@ -13,19 +12,19 @@ export function useTypedRun(typed: Ref<TypedRun>) {
   const tried = ref(false)
   const saving = ref(false)
 
-  const found = computed(() => {
-    const read = readTypedRun({ ...typed.value, startedAt: withOffset(typed.value.startedAt) }, Date.now())
-    return read.ok ? [] : read.problems
-  })
+  const check = useCheck(typed)
+  const found = check.problems
   const problems = computed(() =>
     tried.value ? [...found.value, ...refused.value] : found.value.filter((problem) => visited.value.has(problem.path)),
   )
   const problemAt = (path: string) => problems.value.find((problem) => problem.path === path)?.text
   const leave = (path: string) => {
+    void check.load()
     visited.value = new Set([...visited.value, path])
   }
 
   async function save(): Promise<string | null> {
+    await check.load()
     tried.value = true
     refused.value = []
     if (found.value.length > 0) return null
@@ -47,5 +46,15 @@ export function useTypedRun(typed: Ref<TypedRun>) {
   return { problems, problemAt, leave, save, saving }
 }
 
-/** The kit to choose from. */
-export const useKit = () => useFetch<KitChoices>('/api/kit')
+/** The check of a typed run, which comes when something was typed: until then there is nothing to check. */
+function useCheck(typed: Ref<TypedRun>) {
+  const check = shallowRef<typeof ReadTypedRun | null>(null)
+  const load = async () => {
+    check.value ??= (await import('#shared/readTypedRun')).readTypedRun
+  }
+  const problems = computed(() => {
+    const read = check.value?.({ ...typed.value, startedAt: withOffset(typed.value.startedAt) }, Date.now())
+    return !read || read.ok ? [] : read.problems
+  })
+  return { problems, load }
+}

@@ -11,20 +11,7 @@ import { isTaken, type Taken } from '~/utils/likeRun'
  * The run being typed: kept in this browser on every keystroke, so that neither a reload nor a lost server loses it.
  */
 export const useDraft = defineStore('draft', () => {
-  const typed = useLocalStorage<TypedRun>('vulcanum.draft', fresh(), {
-    mergeDefaults: (stored, defaults) => ({
-      ...defaults,
-      ...stored,
-      measured: { ...defaults.measured, ...stored.measured },
-      times: { ...defaults.times, ...stored.times },
-    }),
-  })
-  const lane = useLocalStorage<BenchState | null>('vulcanum.lane', null, {
-    serializer: {
-      read: (text) => readBench(JSON.parse(text) as BenchState | null),
-      write: (value) => JSON.stringify(value),
-    },
-  })
+  const { typed, lane } = useKeptDraft()
   /** The server's revision that this browser last saw. */
   const revision = useLocalStorage('vulcanum.draft.revision', 0)
   const body = computed<DraftBody>(() => ({ typed: typed.value, lane: lane.value }))
@@ -57,6 +44,24 @@ export const useDraft = defineStore('draft', () => {
 
   return { typed, lane, revision, body, begun, untouched, begin, take }
 })
+
+function useKeptDraft() {
+  const typed = useLocalStorage<TypedRun>('vulcanum.draft', fresh(), {
+    mergeDefaults: (stored, defaults) => ({
+      ...defaults,
+      ...stored,
+      measured: { ...defaults.measured, ...stored.measured },
+      times: { ...defaults.times, ...stored.times },
+    }),
+  })
+  const lane = useLocalStorage<BenchState | null>('vulcanum.lane', null, {
+    serializer: {
+      read: (text) => readBench(JSON.parse(text) as BenchState | null),
+      write: (value) => JSON.stringify(value),
+    },
+  })
+  return { typed, lane }
+}
 
 const readingsOnly = (typed: TypedRun, taken: Taken): TypedRun['measured'] => ({
   ...typed.measured,

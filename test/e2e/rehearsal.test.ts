@@ -7,7 +7,7 @@ import { clearBench } from '../../scripts/lib/stageBench.mjs'
 import type { RunList } from '../../shared/runList'
 import type { RunPage } from '../../shared/runRecord'
 import { ownServer } from './ownServer'
-import { choose, expect, open, test } from './page'
+import { choose, expect, test } from './page'
 import { afterAPress, openEmpty } from './typing'
 
 test(

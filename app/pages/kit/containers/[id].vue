@@ -1,6 +1,5 @@
 <script setup lang="ts">
 import { formatNumber } from '#core/quantity/format'
-import { blankFields } from '#shared/fields'
 import { CONTAINER_FIELDS, ENTRY_FIELDS, ENTRY_WORDS } from '#shared/fuelBatch'
 import type { BatchLine, ContainerPage } from '#shared/kitRecords'
 import type { FieldProblem } from '#shared/readProblems'

@@ -1,7 +1,6 @@
 <script setup lang="ts">
 import { FUELS } from '#core/constants/fuels'
 import { SOURCES } from '#core/constants/sources'
-import { blankFields } from '#shared/fields'
 import { BATCH_FIELDS } from '#shared/fuelBatch'
 import type { BatchPage } from '#shared/kitRecords'
 

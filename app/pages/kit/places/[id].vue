@@ -1,5 +1,4 @@
 <script setup lang="ts">
-import { blankFields } from '#shared/fields'
 import type { PlacePage } from '#shared/kitRecords'
 import { PLACE_FIELDS, PLACE_HEAT } from '#shared/place'
 

@@ -1,5 +1,4 @@
 <script setup lang="ts">
-import { blankFields } from '#shared/fields'
 import type { SetupPage, SetupPartLine, ThingLine, TypedSetup } from '#shared/kitRecords'
 import { KIND_NAMES, PART_ROLES, SETUP_FIELDS, type PartProperties, type PartRole } from '#shared/thing'
 import { setupWarnings } from '#core/kit/setupWarnings'

@@ -1,6 +1,5 @@
 <script setup lang="ts">
 import type { ThingLine, ThingPage } from '#shared/kitRecords'
-import { blankFields } from '#shared/fields'
 import { heatFields, isThingKind, KIND_NAMES, thingFields, type InstrumentProperties } from '#shared/thing'
 
 /** A thing of the kit: what it is, its versions, what it cost, what used it. */
