@@ -1,4 +1,5 @@
 /** Ids as they are sent. */
+import { mustBeChosen } from './mustBeChosen'
 import { shown } from './readProblems'
 import { UUID } from './uuid'
 import { string } from './words'
@@ -8,9 +9,6 @@ const expectsId =
   (what: string) =>
   ({ value }: Read): string =>
     `${what}: read ${shown(value)}, expected an id. Choose one from the list.`
-
-/** What an empty list says that must not be. */
-export const mustBeChosen = (what: string): string => `${what}: choose one from the list.`
 
 /** What is chosen from a list. */
 export const chosenId = (what: string) => string().required(mustBeChosen(what)).matches(UUID, expectsId(what))

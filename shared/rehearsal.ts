@@ -1,12 +1,10 @@
 /** A rehearsal as it is set up: which stove stands in, how fast, and whether something may go wrong. */
-import { boolean, number, object } from 'yup'
 import { fuelOfKind, type FuelForm } from '../core/constants/fuels'
 import type { TestName } from '../core/method/method'
 import { unitOf } from '../core/quantity/units'
 import { CAMPAIGN_SETUPS, CAMPAIGN_WATER_KG, type CampaignSetup } from '../core/simulate/campaign'
 import type { CallBias, CalledKind, Judgement } from '../core/rehearse/judge'
 import { rehearsalScene, type RehearsalChoice, type RehearsalScene } from '../core/simulate/rehearsal'
-import { string } from './words'
 
 export const REHEARSAL_STOVES = Object.keys(CAMPAIGN_SETUPS) as CampaignSetup[]
 export const STOVE_WORDS: Record<CampaignSetup, string> = {
@@ -23,18 +21,6 @@ export interface RehearsalAsked {
   speed: number
   trouble: boolean
 }
-
-export const rehearsalSchema = object({
-  stove: string()
-    .required('Stove: choose one from the list.')
-    .oneOf(REHEARSAL_STOVES, 'Stove: choose one from the list.'),
-  speed: number()
-    .default(1)
-    .oneOf(REHEARSAL_SPEEDS, `Time runs: expected ${REHEARSAL_SPEEDS.join(', ')} times as fast.`),
-  trouble: boolean().default(false),
-})
-  .nullable()
-  .default(null)
 
 const USUAL: Partial<Record<FuelForm, CampaignSetup>> = {
   gas: 'narrow-open',

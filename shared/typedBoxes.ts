@@ -1,18 +1,10 @@
 /** Boxes that quantities are typed into: their schema, the same for every form. */
 import { object, type AnyObject, type Schema } from 'yup'
-import { parseQuantity } from '../core/quantity/parseQuantity'
 import type { QuantityKindName, UnitSystem } from '../core/quantity/kinds'
-import { problemText } from '../core/result'
+import { quantityProblem } from './quantityProblem'
 import { string } from './words'
 
 export type Box = Schema<unknown, AnyObject, unknown, 'd'>
-
-/** Why what stands in a box cannot be read, with the box's name; null: it is empty, or can be. */
-export function quantityProblem(name: string, text: string, kind: QuantityKindName, units: UnitSystem): string | null {
-  if (!text.trim()) return null
-  const read = parseQuantity(text, kind, units)
-  return read.ok ? null : `${name}: ${problemText(read.problem)}`
-}
 
 /** A box for a quantity: empty is "not measured", anything else must be read. */
 export function quantityBox(name: string, kind: QuantityKindName): Box {

@@ -6,12 +6,16 @@ export function useFrame() {
   useHead({ htmlAttrs: { 'data-light': light } })
   useOfflinePage(light)
   const opened = ref<'find' | 'keys' | null>(null)
-  keys.on('find', () => void (opened.value = 'find'))
+  const { typedAhead, listen } = useTypedAhead()
+  keys.on('find', () => {
+    opened.value = 'find'
+    listen()
+  })
   keys.on('keys', () => void (opened.value = 'keys'))
   keys.on('units', switchUnits)
   keys.on('light', nextLight)
   keys.on('margin', margin.toggle, { givesWay: true })
   onMounted(() => window.addEventListener('keydown', keys.press))
   onUnmounted(() => window.removeEventListener('keydown', keys.press))
-  return { opened }
+  return { opened, typedAhead }
 }

@@ -20,7 +20,9 @@ export function useTypedRun(typed: Ref<TypedRun>) {
   const problemAt = (path: string) => problems.value.find((problem) => problem.path === path)?.text
   const leave = (path: string) => {
     void check.load()
-    visited.value = new Set([...visited.value, path])
+    afterPress(() => {
+      visited.value = new Set([...visited.value, path])
+    })
   }
 
   async function save(): Promise<string | null> {

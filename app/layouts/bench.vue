@@ -1,6 +1,6 @@
 <script setup lang="ts">
 /** The frame beside the flame: strip, a narrow rail, and the whole rest for the lanes. */
-const { opened } = useFrame()
+const { opened, typedAhead } = useFrame()
 </script>
 
 <template>
@@ -15,7 +15,7 @@ const { opened } = useFrame()
         <slot />
       </main>
     </div>
-    <LazyFrameFind v-if="opened === 'find'" @close="opened = null" />
+    <LazyFrameFind v-if="opened === 'find'" :typed-ahead="typedAhead" @close="opened = null" />
     <LazyFrameKeys v-if="opened === 'keys'" @close="opened = null" />
   </div>
 </template>

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 /** The frame: conditions strip, work rail, sheet. */
-const { opened } = useFrame()
+const { opened, typedAhead } = useFrame()
 const bench = useBench()
 onMounted(() => void bench.start())
 </script>
@@ -23,7 +23,7 @@ onMounted(() => void bench.start())
         <feColorMatrix values="0.157 0.527 0.053 0 0  0.105 0.353 0.036 0 0  0.045 0.150 0.015 0 0  0 0 0 1 0" />
       </filter>
     </svg>
-    <LazyFrameFind v-if="opened === 'find'" @close="opened = null" />
+    <LazyFrameFind v-if="opened === 'find'" :typed-ahead="typedAhead" @close="opened = null" />
     <LazyFrameKeys v-if="opened === 'keys'" @close="opened = null" />
   </div>
 </template>

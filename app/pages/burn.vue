@@ -2,7 +2,7 @@
 import { FetchError } from 'ofetch'
 import { BURNER_KINDS } from '#core/formats/document'
 import { FUEL_KINDS, FUELS } from '#core/constants/fuels'
-import { readBurnOne, type BurnOneKit, type TypedBurnOne } from '#shared/burnOne'
+import type { BurnOneKit, TypedBurnOne } from '#shared/burnOne'
 import { BURNER_WORDS } from '#shared/thing'
 import type { RunLike } from '#shared/likeRun'
 import type { FieldProblem } from '#shared/readProblems'
@@ -50,6 +50,7 @@ const names = [
 
 async function burn() {
   const sent = { ...typed, units: units.value, zone: Intl.DateTimeFormat().resolvedOptions().timeZone || 'UTC' }
+  const { readBurnOne } = await import('#shared/burnOne')
   const read = readBurnOne(sent)
   problems.value = read.ok ? [] : read.problems
   if (!read.ok) return

@@ -1,7 +1,7 @@
 import { useLocalStorage } from '@vueuse/core'
 import { v7 as uuidv7 } from 'uuid'
 import { readBench, type BenchState } from '#core/run/benchStep'
-import { isPristine, type Draft, type DraftBody } from '#shared/draft'
+import type { Draft, DraftBody } from '#shared/draft'
 import { SET_AMOUNTS } from '#shared/likeRun'
 import { emptyTypedRun, type TypedRun } from '#shared/typedRun'
 import type { Begun } from '~/composables/useLikeRun'

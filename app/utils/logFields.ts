@@ -80,6 +80,27 @@ export function logFields(
   }
 }
 
+/** What the method cannot do without, by where it stands; of nowhere in the list, the altitude too. */
+export function neededOf({ readings, times, wants }: LogFields, isNowhere: boolean) {
+  const needed = (group: ReadingGroup) =>
+    readings[group].filter((name) => wants.has(name) || (isNowhere && name === 'altitude'))
+  return {
+    where: needed('where'),
+    water: needed('water'),
+    fuel: [...needed('fuel'), ...needed('claim'), ...needed('after')],
+    times: times.filter((kind) => wants.has(kind)),
+  }
+}
+/** The rest of what it takes. */
+export function furtherOf(fields: LogFields, isNowhere: boolean) {
+  const { where, water, fuel, times } = neededOf(fields, isNowhere)
+  const needed = new Set<string>([...where, ...water, ...fuel, ...times])
+  return {
+    readings: (Object.values(fields.readings).flat() as MeasuredQuantity[]).filter((name) => !needed.has(name)),
+    times: [...fields.times, ...fields.otherwise].filter((kind) => !needed.has(kind)),
+  }
+}
+
 const UNTOUCHED = ['', '0:00']
 
 /** Chooses a method for a draft. The clock's zero goes to its first mark, where no time was typed yet. */

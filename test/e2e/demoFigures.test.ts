@@ -4,7 +4,7 @@ import { formatClock, formatWithU } from '../../core/quantity/format'
 import type { ReduceAnswer, RunAnswer } from '../../core/formats/answer'
 import type { RunList } from '../../shared/runList'
 import type { RunIds, RunPage } from '../../shared/runRecord'
-import { expect, open, test } from './page'
+import { expect, open, showColumns, test } from './page'
 
 test('every run of the demonstration: its line on the screen, its page’s answer and its row in SQL say the same', async ({
   page,
@@ -25,6 +25,7 @@ test('every run of the demonstration: its line on the screen, its page’s answe
   )
   expect(lines.length).toBeGreaterThanOrEqual(120)
   await open(page, '/runs?voided=shown')
+  await showColumns(page, ['when', 'boil', 'measured', 'normalised'])
   const shown = new Map(
     await page.locator('tbody tr').evaluateAll((all) =>
       all.map((row) => {

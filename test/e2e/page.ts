@@ -58,3 +58,11 @@ export const chosenIn = (list: Locator): Promise<string> =>
   list.evaluate((box: HTMLSelectElement | HTMLInputElement) =>
     box instanceof HTMLSelectElement ? (box.selectedOptions[0]?.text ?? '').trim() : box.value,
   )
+
+/** The logbook that is open with these columns, as its drawer would choose them. */
+export async function showColumns(page: Page, columns: string[]): Promise<void> {
+  const value = encodeURIComponent(JSON.stringify(columns))
+  await page.context().addCookies([{ name: 'vulcanum_columns', value, url: page.url() }])
+  await page.reload()
+  await hydrated(page)
+}

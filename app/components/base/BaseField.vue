@@ -40,12 +40,13 @@ const focused = ({ target }: FocusEvent) => {
     class="grid content-start items-start"
     :class="above ? '' : 'grid-cols-[6.5rem_minmax(0,1fr)] gap-x-3 gap-y-1 sm:grid-cols-[9rem_minmax(0,1fr)]'"
   >
-    <div :class="above ? 'text-ink-2' : taken ? '' : 'pt-1.5'">
+    <div :class="above ? 'flex flex-wrap items-baseline gap-x-2 text-ink-2' : taken ? '' : 'pt-1.5'">
       <label :for="id">{{ label }}</label>
       <button
         v-if="taken"
         type="button"
-        class="block text-[12px] leading-4 text-ink-2 underline"
+        class="text-[12px] leading-4 text-ink-2 underline"
+        :class="above ? '' : 'block'"
         tabindex="-1"
         :aria-label="`${label}: as last time. Clear it`"
         data-taken
@@ -53,13 +54,15 @@ const focused = ({ target }: FocusEvent) => {
       >
         as last time ×
       </button>
+      <span v-if="above" class="ml-auto"><slot name="said" /></span>
     </div>
     <div @keydown.delete="deleted" @focusin="focused">
       <slot :box="box" />
       <p v-if="problem" :id="`${id}-problem`" class="mt-1 font-bold" role="alert">
         {{ problem }}
       </p>
-      <p v-else-if="hint" :id="`${id}-hint`" class="mt-1 text-ink-2">
+      <!-- Above its box a label leaves no row for it: it is told to who listens, and stands in the box where it fits. -->
+      <p v-else-if="hint" :id="`${id}-hint`" :class="above ? 'sr-only' : 'mt-1 text-ink-2'">
         {{ hint }}
       </p>
     </div>

@@ -19,7 +19,7 @@ const clear = () => {
     <ChoiceList
       v-model="chosen"
       v-bind="box"
-      :class="above ? 'w-44' : 'w-full max-w-md'"
+      :class="above ? 'w-full' : 'w-full max-w-md'"
       :choices="choices"
       :empty="empty"
     />

@@ -15,6 +15,8 @@ const props = defineProps<{
   taken?: boolean
   /** What may stand there, by one press. */
   offer?: { text: string; why: string }
+  /** Its label above it. */
+  above?: boolean
 }>()
 const text = defineModel<string>({ required: true })
 const emit = defineEmits<{ left: [] }>()
@@ -38,27 +40,35 @@ const readAs = computed(() => {
   const target = own !== '' && unitOf(own).dimension === dimension ? own : METRIC[dimension]!
   return unit === target && /[a-z°%]/i.test(text.value) ? null : formatInUnit(value, target)
 })
+const said = computed(() => ({
+  readAs: readAs.value,
+  isEmpty: !text.value.trim(),
+  offer: props.offer,
+  onTake: (taken: string) => {
+    text.value = taken
+  },
+}))
 const bareUnit = computed(() => QUANTITY_KINDS[props.kind].bare[props.units])
 </script>
 
 <template>
-  <BaseField v-slot="{ box }" :label="label" :problem="problem" :hint="hint" :taken="taken" @clear="text = ''">
-    <div class="flex flex-wrap items-center gap-x-2">
-      <input
-        v-bind="box"
-        v-model="text"
-        class="figures w-44"
-        autocomplete="off"
-        spellcheck="false"
-        :data-bare-unit="bareUnit"
-        @blur="emit('left')"
-      />
-      <span v-if="readAs" class="figures text-ink-2" data-read>= {{ readAs }}</span>
-      <BaseButton v-else-if="offer && !text.trim()" kind="plain" @click="text = offer.text"
-        ><span class="figures">{{ offer.text }}</span
-        >, {{ offer.why }}</BaseButton
-      >
-      <span v-else-if="example && !text.trim()" class="text-ink-2">{{ example }}</span>
-    </div>
+  <BaseField :label="label" :problem="problem" :hint="hint" :taken="taken" :above="above" @clear="text = ''">
+    <template #said><QuantitySaid v-bind="said" /></template>
+    <template #default="{ box }">
+      <div class="flex flex-wrap items-center gap-x-2">
+        <input
+          v-bind="box"
+          v-model="text"
+          class="figures"
+          :class="above ? 'w-full' : 'w-44'"
+          :placeholder="example"
+          autocomplete="off"
+          spellcheck="false"
+          :data-bare-unit="bareUnit"
+          @blur="emit('left')"
+        />
+        <QuantitySaid v-if="!above" v-bind="said" />
+      </div>
+    </template>
   </BaseField>
 </template>

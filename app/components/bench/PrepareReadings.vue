@@ -50,7 +50,7 @@ const HINTS: Partial<Record<MeasuredQuantity, string>> = {
     :hint="HINTS[one]"
     :problem="problemOf(one)"
     :taken="isTaken(`measured.${one}`)"
-    @left="left.add(one)"
+    @left="afterPress(() => left.add(one))"
   />
   <p class="text-ink-2">All of these can be read later, on the lane.</p>
 </template>

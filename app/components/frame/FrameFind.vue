@@ -4,7 +4,9 @@ import { useDebounceFn } from '@vueuse/core'
 import type { Found } from '#shared/found'
 
 /** Find runs, kit, methods, places, or do something, from anywhere. */
+const props = defineProps<{ typedAhead: () => { text: string; isEntered: boolean } }>()
 const emit = defineEmits<{ close: [] }>()
+const input = useTemplateRef<{ $el: HTMLInputElement }>('input')
 const query = ref('')
 const { nextLight, switchUnits } = usePreferences()
 const here = ref<Found[]>([])
@@ -55,6 +57,15 @@ const found = computed<Entry[]>(() => {
   return [...narrowed(fixed, query.value, (entry) => entry.words), ...things].slice(0, MOST_FOUND)
 })
 
+onMounted(async () => {
+  await nextTick()
+  const { text, isEntered } = props.typedAhead()
+  if (text === '' || !input.value) return
+  input.value.$el.value = text
+  input.value.$el.dispatchEvent(new InputEvent('input', { bubbles: true }))
+  await nextTick()
+  if (isEntered) choose(found.value[0] ?? null)
+})
 function choose(entry: Entry | null) {
   emit('close')
   entry?.go()
@@ -65,6 +76,7 @@ function choose(entry: Entry | null) {
   <BaseDialog open label="Find or do" @close="emit('close')">
     <Combobox v-slot="{ activeOption }" :model-value="null" @update:model-value="choose">
       <ComboboxInput
+        ref="input"
         class="w-full"
         aria-label="Find or do"
         autocomplete="off"

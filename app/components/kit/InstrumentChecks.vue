@@ -121,11 +121,10 @@ async function withdraw(check: CheckLine) {
       :handled="['fields.at']"
       @save="add"
     >
-      <TextBox
+      <DateBox
         v-model="at"
         label="When"
-        type="datetime-local"
-        figures
+        timed
         :problem="problems.find((problem) => problem.path === 'fields.at')?.text"
       />
       <ChoiceBox v-model="record.personId" label="Who" :choices="people" empty="not said" />

@@ -17,6 +17,7 @@ const general = computed(() =>
       ['', 'id', 'trace', 'overrides.burnerAndFuel'].includes(problem.path) || problem.path.startsWith('trace['),
   ),
 )
+const timing = ref((lane.value?.marks.length ?? 0) > 0)
 const others = ref<Draft[]>([])
 const STATE_WORDS = {
   empty: '',
@@ -93,18 +94,21 @@ async function saveAndOpen() {
         <BaseButton kind="main" @click="keepMine">This page’s</BaseButton
         ><BaseButton @click="takeTheirs">The other’s</BaseButton>
       </CautionBox>
-      <fieldset class="mb-3 flex flex-wrap items-center gap-4">
-        <legend class="sr-only">Units of bare numbers</legend>
-        <span>A bare number is read as</span>
-        <label class="flex items-center gap-1"
-          ><input v-model="typed.units" type="radio" value="metric" /> metric</label
-        >
-        <label class="flex items-center gap-1"
-          ><input v-model="typed.units" type="radio" value="trail" /> trail units (°F, ft, mph, cups)</label
-        >
+      <div class="mb-1 flex flex-wrap items-center gap-x-4 gap-y-1">
+        <slot />
+        <fieldset class="flex flex-wrap items-center gap-x-4">
+          <legend class="sr-only">Units of bare numbers</legend>
+          <span class="text-ink-2">A bare number is</span>
+          <label class="flex items-center gap-1"
+            ><input v-model="typed.units" type="radio" value="metric" /> metric</label
+          >
+          <label class="flex items-center gap-1"
+            ><input v-model="typed.units" type="radio" value="trail" /> trail units (°F, ft, mph, cups)</label
+          >
+        </fieldset>
         <span role="status" class="ml-auto text-ink-2" data-draft-state>{{ STATE_WORDS[state] }}</span>
-      </fieldset>
-      <TakenLine v-if="like && some" :like="like" class="mb-3" @clear="beginEmpty" />
+      </div>
+      <TakenLine v-if="like && some" :like="like" class="mb-2" @clear="beginEmpty" />
       <CautionBox v-for="problem in general" :key="problem.text" as="p" role="alert" class="mb-3 font-bold">
         {{ problem.text }}
       </CautionBox>
@@ -120,7 +124,9 @@ async function saveAndOpen() {
         @save="saveAndOpen"
       >
         <template #stopwatch="{ order }">
-          <LogStopwatch v-model="lane" :order="order" :fuel-kind="fuelKind" @times="setTimes" />
+          <BaseDisclosure v-model:open="timing" label="Time it here, by a stop-watch">
+            <LogStopwatch v-model="lane" :order="order" :fuel-kind="fuelKind" class="mt-2" @times="setTimes" />
+          </BaseDisclosure>
         </template>
         <template #trace>
           <LogTrace v-model="typed.trace" />

@@ -22,6 +22,7 @@ const remove = (index: number) => {
         label="What happened"
         :choices="choices"
         above
+        class="w-44"
         @update:model-value="line.kind = $event as TypedLine['kind']"
       />
       <label class="grid text-ink-2"

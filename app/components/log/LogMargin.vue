@@ -91,8 +91,8 @@ const lackingWords = computed(() =>
   <aside aria-label="Margin" class="text-[15px] leading-[22px]">
     <h2 class="mb-2">Before it is lit</h2>
     <p v-if="predicted" data-predicted>
-      One boil: about {{ percent(predicted.one) }}. Two on one fill: about {{ percent(predicted.two) }}.
-      {{ MOST[predicted.most] }} weighs most.
+      One boil: about {{ percent(predicted.one) }}. Two on one fill: about {{ percent(predicted.two) }}. Most of it
+      comes from {{ MOST[predicted.most] }}.
     </p>
     <p v-else class="text-ink-2">
       With set-up, water and scale chosen, the precision is predicted here, from the

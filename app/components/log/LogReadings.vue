@@ -63,8 +63,9 @@ const hintOf = (name: MeasuredQuantity) =>
     :kind="MEASURED_QUANTITIES[name]"
     :units="units"
     :problem="problemAt(`measured.${name}`)"
-    :example="EXAMPLES[name]"
+    :example="name === 'altitude' && placeAltitudeM != null ? hintOf(name) : EXAMPLES[name]"
     :hint="hintOf(name)"
+    above
     :taken="isTaken?.(`measured.${name}`)"
     :offer="offers?.[name]"
     @left="emit('left', `measured.${name}`)"

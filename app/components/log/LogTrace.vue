@@ -96,6 +96,7 @@ function use() {
           :label="box.label"
           :choices="box.choices"
           above
+          class="w-44"
           @update:model-value="set(box.of, $event!)"
         />
       </div>

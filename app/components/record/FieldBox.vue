@@ -43,9 +43,8 @@ const flag = computed({
     :empty="spec.empty"
     :problem="problem"
   />
-  <label v-else-if="spec.type === 'flag'" class="flex items-start gap-2"
-    ><input v-model="flag" type="checkbox" class="mt-1" /> <span>{{ spec.label }}</span></label
-  >
+  <CheckBox v-else-if="spec.type === 'flag'" v-model="flag" :label="spec.label" />
+  <DateBox v-else-if="spec.type === 'date'" v-model="text" :label="spec.label" :problem="problem" :hint="spec.hint" />
   <TextBox
     v-else
     v-model="text"
@@ -53,8 +52,7 @@ const flag = computed({
     :problem="problem"
     :hint="spec.hint"
     :lines="spec.type === 'text' ? spec.lines : undefined"
-    :figures="spec.type === 'number' || spec.type === 'date'"
-    :type="spec.type === 'date' ? 'date' : 'text'"
+    :figures="spec.type === 'number'"
     :example="spec.type === 'text' || spec.type === 'number' ? spec.example : undefined"
   />
 </template>

@@ -53,13 +53,11 @@ const typed = useDebounceFn(() => set('words', words.value.trim()), 250)
         empty="any"
         @update:model-value="set('remark', $event ?? '')"
       />
-      <TextBox
+      <DateBox
         v-for="date in DATES"
         :key="date.key"
         :model-value="query.filter[date.key]"
         :label="date.label"
-        type="date"
-        figures
         @update:model-value="set(date.key, $event)"
       />
       <ChoiceBox

@@ -6,11 +6,7 @@ const { data: kit, error } = await useKit()
 
 <template>
   <div>
-    <h1 class="mb-1">Log a run</h1>
-    <p class="mb-4 max-w-3xl text-ink-2">
-      Type quantities the way you say them. An empty box means not measured. The draft is kept as you type, here and on
-      the server.
-    </p>
+    <h1 v-if="!kit?.setups.length" class="mb-2">Log a run</h1>
     <BaseAlert v-if="error || !kit">
       The kit could not be read. Check that Vulcanum is running, then reload.
     </BaseAlert>
@@ -18,8 +14,9 @@ const { data: kit, error } = await useKit()
       There is no kit yet. <BaseButton kind="main" to="/burn">Burn one now</BaseButton>
     </p>
     <ClientOnly v-else>
-      <LogDraft :kit="kit" />
+      <LogDraft :kit="kit"><h1>Log a run</h1></LogDraft>
       <template #fallback>
+        <h1>Log a run</h1>
         <p>Opening the draft.</p>
       </template>
     </ClientOnly>

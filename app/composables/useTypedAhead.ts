@@ -1,0 +1,31 @@
+const MOST_MS = 3000
+
+/** What is typed for something that was asked for and is still on its way to the screen: no letter of it is lost. */
+export function useTypedAhead() {
+  const text = ref('')
+  const isEntered = ref(false)
+  const hear = (event: KeyboardEvent) => {
+    if (event.ctrlKey || event.metaKey || event.altKey) return
+    if (event.key.length === 1) text.value += event.key
+    else if (event.key === 'Backspace') text.value = text.value.slice(0, -1)
+    else if (event.key === 'Enter') isEntered.value = true
+    else return
+    event.preventDefault()
+    event.stopPropagation()
+  }
+  const stop = () => window.removeEventListener('keydown', hear, { capture: true })
+  function listen() {
+    text.value = ''
+    isEntered.value = false
+    window.addEventListener('keydown', hear, { capture: true })
+    // What does not come must not swallow keys for ever.
+    setTimeout(stop, MOST_MS)
+  }
+  onUnmounted(stop)
+  /** What came so far; from here on it hears for itself. */
+  const typedAhead = () => {
+    stop()
+    return { text: text.value, isEntered: isEntered.value }
+  }
+  return { typedAhead, listen }
+}
