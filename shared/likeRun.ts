@@ -4,7 +4,7 @@ import type { ReadingInstrument } from './typedRun'
 
 /** Amounts that are set, not read: a test of the same method has the same. */
 export const SET_AMOUNTS = ['water', 'scaleResolution'] as const
-export type SetAmount = (typeof SET_AMOUNTS)[number]
+type SetAmount = (typeof SET_AMOUNTS)[number]
 
 export interface RunLike {
   run: { id: string; setup: string; startedAt: string; zone: string }

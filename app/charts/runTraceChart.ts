@@ -96,7 +96,7 @@ const ROW_PX = 18
 /** Of the width of a usual chart, in letters of its font. */
 const LETTERS_ACROSS = 88
 /** Marks with the row their name stands in, one above another where they are near. */
-export function inRows(marks: TraceShown['marks'], spanS: number) {
+function inRows(marks: TraceShown['marks'], spanS: number) {
   const endsS: number[] = []
   return [...marks]
     .sort((a, b) => a.s - b.s)

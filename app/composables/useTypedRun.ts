@@ -38,13 +38,7 @@ export function useTypedRun(typed: Ref<TypedRun>) {
     return null
   }
 
-  watch(
-    typed,
-    () => {
-      refused.value = []
-    },
-    { deep: true },
-  )
+  watch(typed, () => void (refused.value = []), { deep: true })
   return { problems, problemAt, leave, save, saving }
 }
 

@@ -19,7 +19,7 @@ const LISTS: [key: keyof Chosen, of: keyof KitChoices][] = [
 ]
 
 /** Of what a run had, what can still be chosen. */
-export function chosenLike(kit: KitChoices, { chosen }: RunLike): Partial<Chosen> {
+function chosenLike(kit: KitChoices, { chosen }: RunLike): Partial<Chosen> {
   const has = (of: keyof KitChoices, id: unknown) => kit[of].some((one) => one.id === id)
   const ids = LISTS.filter(([key, of]) => has(of, chosen[key])).map(([key]) => [key, chosen[key]] as const)
   const instruments = Object.entries(chosen.instruments).filter(([, id]) => has('instruments', id))
@@ -57,7 +57,7 @@ export function takeLike(form: Takes, kit: KitChoices, like: RunLike): Taken {
 }
 
 /** What stands there now. */
-export function standingAt(form: object, path: string): unknown {
+function standingAt(form: object, path: string): unknown {
   return path.split('.').reduce<unknown>((at, key) => (at as Record<string, unknown> | undefined)?.[key], form)
 }
 export const isTaken = (form: object, taken: Taken, path: string): boolean =>

@@ -1,5 +1,6 @@
 /** The tenth run of a day differs from the ninth by two or three readings: everything else stands already. */
 import type { Page } from '@playwright/test'
+import { clearBench } from '../../scripts/lib/stageBench.mjs'
 import type { Bench } from '../../shared/bench'
 import type { RunList } from '../../shared/runList'
 import type { RunLine, RunPage } from '../../shared/runRecord'
@@ -56,6 +57,7 @@ test('the tenth run of a day is logged with three boxes typed; what was taken is
 
 test('from the logbook one key prepares a run again on a lane: one reading is typed before it is armed', async ({
   page,
+  baseURL,
 }) => {
   await open(page, '/runs?words=Lahar')
   await page.keyboard.press('j')
@@ -76,4 +78,5 @@ test('from the logbook one key prepares a run again on a lane: one reading is ty
     return lanes.flatMap((lane) => lane.readings.filter((one) => one.quantity === 'water').map((one) => one.typed))
   }
   await expect.poll(waterOfLanes).toContainEqual(expect.stringContaining(typed))
+  await clearBench(baseURL)
 })

@@ -1,5 +1,5 @@
 /** The frame: lights, units, keys, the strip, finding; and the list's filters and order. */
-import { choose, chooseWord, expect, hydrated, open, test } from './page'
+import { choose, chooseWord, expect, hydrated, open, showColumns, test } from './page'
 
 const RUN = '/runs/01950000-0000-7000-8000-000000000106'
 
@@ -100,13 +100,7 @@ const inOrder = (figures: number[], by: (a: number, b: number) => number) =>
 
 test('runs are filtered, sorted and walked by keys, and the address says how', async ({ page }) => {
   await open(page, '/runs')
-  await page
-    .context()
-    .addCookies([
-      { name: 'vulcanum_columns', value: '%5B%22when%22%2C%22setup%22%2C%22measured%22%5D', url: page.url() },
-    ])
-  await page.reload()
-  await hydrated(page)
+  await showColumns(page, ['when', 'setup', 'measured'])
   await chooseWord(page, 'Place', 'Ice saddle')
   await expect(page).toHaveURL(/place=[0-9a-f-]{36}/)
   await expect(page.locator('[data-count]')).toHaveText('16 runs')

@@ -13,9 +13,6 @@ export async function openEmpty(page: Page, path = '/runs/new'): Promise<void> {
   await open(page, path)
   await page.getByRole('button', { name: 'Begin empty' }).click()
 }
-/** The same without the server, where nothing is taken. */
-export const openOffline = (page: Page, path: string): Promise<void> => open(page, path)
-
 /** A methanol boil as a tester with trail units would type it. */
 export async function typeTheRun(page: Page): Promise<void> {
   const type = (label: string, text: string) => page.getByLabel(label, { exact: true }).fill(text)
