@@ -7,9 +7,9 @@ import type { MeasuredQuantity } from '#shared/measuredQuantity'
 const props = defineProps<{ answer: RunAnswer; reference: ReduceAnswer['reference']; title: string }>()
 const emit = defineEmits<{ add: [quantity: MeasuredQuantity] }>()
 const drawing = useTemplateRef<HTMLElement>('drawing')
-const { width } = useElementSize(drawing, { width: 340, height: 0 })
+const { width } = useElementSize(drawing, { width: 270, height: 0 })
 const { units } = usePreferences()
-const geometry = computed(() => ladderGeometry(props.answer, Math.max(200, width.value || 340)))
+const geometry = computed(() => ladderGeometry(props.answer, Math.max(150, width.value || 270)))
 const copied = ref(false)
 
 async function copy() {
