@@ -18,17 +18,16 @@ export interface Begun {
 }
 
 /** What a form took from a run, and how it is told and let go of. */
-export function useTaken<T extends Parameters<typeof takeLike>[0]>(form: Ref<T>, begun: Begun) {
-  const like = computed(() => begun.like)
-  const has = (path: string): boolean => isTaken(form.value, begun.taken, path)
-  const some = computed(() => Object.keys(begun.taken).some(has))
+export function useTaken<T extends Parameters<typeof takeLike>[0]>(form: Ref<T>, begun: Ref<Begun>) {
+  const like = computed(() => begun.value.like)
+  const has = (path: string): boolean => isTaken(form.value, begun.value.taken, path)
+  const some = computed(() => Object.keys(begun.value.taken).some(has))
   function take(kit: KitChoices, from: RunLike) {
-    begun.like = from
-    begun.taken = takeLike(form.value, kit, from)
+    begun.value = { like: from, taken: takeLike(form.value, kit, from) }
   }
   function clear() {
-    untake(form.value, begun.taken)
-    begun.taken = {}
+    untake(form.value, begun.value.taken)
+    begun.value = { ...begun.value, taken: {} }
   }
   return { like, has, some, take, clear }
 }

@@ -39,7 +39,7 @@ function useBeginning({ choices, preparation, last, method, rehearse }: Beginnin
   const bench = useBench()
   const { now } = useNowConditions()
   const unreadable = ref('')
-  const taken = useTaken(preparation as Ref<Preparation>, reactive<Begun>({ like: null, taken: {} }))
+  const taken = useTaken(preparation as Ref<Preparation>, ref<Begun>({ like: null, taken: {} }))
 
   async function begin(kit: KitChoices) {
     const from = await readLike({ run: query.again, person: last.value.personId })

@@ -13,13 +13,15 @@ export function useTypedAhead() {
     event.preventDefault()
     event.stopPropagation()
   }
+  let timer: ReturnType<typeof setTimeout> | undefined
   const stop = () => window.removeEventListener('keydown', hear, { capture: true })
   function listen() {
     text.value = ''
     isEntered.value = false
     window.addEventListener('keydown', hear, { capture: true })
     // What does not come must not swallow keys for ever.
-    setTimeout(stop, MOST_MS)
+    clearTimeout(timer)
+    timer = setTimeout(stop, MOST_MS)
   }
   onUnmounted(stop)
   /** What came so far; from here on it hears for itself. */

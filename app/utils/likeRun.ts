@@ -57,7 +57,7 @@ export function takeLike(form: Takes, kit: KitChoices, like: RunLike): Taken {
 }
 
 /** What stands there now. */
-function standingAt(form: object, path: string): unknown {
+export function standingAt(form: object, path: string): unknown {
   return path.split('.').reduce<unknown>((at, key) => (at as Record<string, unknown> | undefined)?.[key], form)
 }
 export const isTaken = (form: object, taken: Taken, path: string): boolean =>

@@ -5,7 +5,7 @@ import type { MeasuredQuantity } from '../../shared/measuredQuantity'
 import type { BurnerProperties } from '../../shared/thing'
 import type { Connection } from '../database/connection'
 import { factsOfRuns, type RunFacts } from './repository/factsOfRuns'
-import { findRun, type FoundRun } from './repository/findRuns'
+import { findRuns, type FoundRun } from './repository/findRuns'
 import { idsOfRun, instrumentIds, newestRunId } from './repository/likeRun'
 
 /** @param asked the run that is named, else the tester whose newest it is; null: nothing was burned here yet */
@@ -14,8 +14,8 @@ export async function likeRun(
   asked: { runId: string | null; personId: string | null },
 ): Promise<RunLike | null> {
   const id = asked.runId ?? (await newestRunId(db, asked.personId))
-  const found = id === null ? null : await findRun(db, id)
-  if (found === null) return null
+  const [found] = id === null ? [] : await findRuns(db, [id], { traces: false, events: false })
+  if (found === undefined) return null
   const facts = (await factsOfRuns(db, [found.record.id], { events: false }))(found.record.id)
   const { record } = found
   return {

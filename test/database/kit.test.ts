@@ -53,6 +53,25 @@ beforeAll(async () => {
 })
 afterAll(() => bench.drop())
 
+it('a burn of a new burner by who is known, where one is known, makes neither anew; elsewhere, or higher, it does', async () => {
+  const again = {
+    units: 'metric',
+    who: ' somebody',
+    burner: 'Another can',
+    burnerKind: 'alcohol',
+    fuelKind: 'methanol',
+    place: 'porch',
+    altitude: '',
+    zone: 'UTC',
+  } as const
+  const second = await burnOne(bench.db, again, 340)
+  expect([second.personId, second.placeId]).toEqual([base.personId, base.placeId])
+  expect(second.setupId).not.toBe(base.setupId)
+  expect((await burnOne(bench.db, again, null)).placeId).toBe(base.placeId)
+  expect((await burnOne(bench.db, again, 900)).placeId).not.toBe(base.placeId)
+  expect((await burnOne(bench.db, { ...again, who: 'Somebody else' }, 340)).personId).not.toBe(base.personId)
+})
+
 const pot = (fields: TypedRecord['fields'] = {}) => ({
   ...newRecord({ name: 'Mug', massKg: '98 g', diameterM: '92 mm', ...fields }),
   kind: 'pot',

@@ -4,7 +4,7 @@ import { clearBench } from '../../scripts/lib/stageBench.mjs'
 import type { Bench } from '../../shared/bench'
 import type { RunList } from '../../shared/runList'
 import type { RunLine, RunPage } from '../../shared/runRecord'
-import { chosenIn, expect, open, test } from './page'
+import { choose, chosenIn, expect, hydrated, open, test } from './page'
 
 const ids = ({ setupId, placeId, fuelId, methodId, personId }: RunLine) => ({
   setupId,
@@ -53,6 +53,29 @@ test('the tenth run of a day is logged with three boxes typed; what was taken is
   await expect(page.getByRole('button', { name: 'Who: as last time. Clear it' })).toBeVisible()
   await page.getByRole('button', { name: 'Begin empty' }).click()
   await expect(page.locator('[data-taken]')).toHaveCount(0)
+})
+
+test('what was chosen outlives a reload, and a draft that was begun is not typed over by another run', async ({
+  page,
+}) => {
+  const { lines } = (await (await page.request.get('/api/runs?words=Lahar')).json()) as RunList
+  const [first, second] = [lines[0]!, lines.find((line) => line.fuelId !== lines[0]!.fuelId) ?? lines[1]!]
+  await open(page, `/runs/new?again=${first.id}`)
+  await expect.poll(() => chosenIn(boxOf(page, 'Set-up'))).toContain(first.setup)
+  await choose(boxOf(page, 'Place'), 'Ash Gate hut')
+  await page.reload()
+  await hydrated(page)
+  await expect(page.locator('[data-taken-from]')).toBeVisible()
+  expect(await chosenIn(boxOf(page, 'Place'))).toContain('Ash Gate hut')
+  await boxOf(page, 'Start temperature').fill('17 °C')
+  await open(page, `/runs/${second.id}`)
+  await page.getByRole('link', { name: 'Log another like it' }).click()
+  await expect(page.getByText('A draft of another run stands here.')).toBeVisible()
+  await expect(boxOf(page, 'Start temperature')).toHaveValue('17 °C')
+  await page.getByRole('button', { name: 'Begin the one you came for' }).click()
+  await expect(boxOf(page, 'Start temperature')).toHaveValue('')
+  await expect(page.locator(`[data-taken-from] a[href="/runs/${second.id}"]`)).toBeVisible()
+  expect(await chosenIn(boxOf(page, 'Place'))).not.toContain('Ash Gate hut')
 })
 
 test('from the logbook one key prepares a run again on a lane: one reading is typed before it is armed', async ({

@@ -25,20 +25,11 @@ const own = computed(() => ({ ...attrs, class: undefined }))
 const labelOf = (value: unknown) => all.value.find((one) => one.value === value)?.label ?? ''
 /** Enter, or a press on an entry: what is only left, Headless UI would take too. */
 const isMeant = ref(false)
-/** Headless UI marks the entry an arrow goes to with the next frame: an Enter before it would take the one before. */
-let isMoving = false
-function noteKey(event: KeyboardEvent) {
-  isMeant.value = event.key === 'Enter'
-  if (MOVES.includes(event.key)) {
-    isMoving = true
-    requestAnimationFrame(() => (isMoving = false))
-  } else if (event.key === 'Enter' && isMoving) {
-    event.preventDefault()
-    event.stopPropagation()
-    requestAnimationFrame(() => input().dispatchEvent(new KeyboardEvent('keydown', { key: 'Enter', bubbles: true })))
-  }
+const steadyEnter = useSteadyEnter()
+const noteKey = (event: KeyboardEvent) => {
+  const isHeldBack = steadyEnter(event)
+  isMeant.value = event.key === 'Enter' && !isHeldBack
 }
-const MOVES = ['ArrowDown', 'ArrowUp', 'Home', 'End', 'PageUp', 'PageDown']
 const notePress = ({ target }: Event) => {
   isMeant.value = (target as Element).closest('[role=option]') !== null
 }

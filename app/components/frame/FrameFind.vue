@@ -8,6 +8,7 @@ const props = defineProps<{ typedAhead: () => { text: string; isEntered: boolean
 const emit = defineEmits<{ close: [] }>()
 const input = useTemplateRef<{ $el: HTMLInputElement }>('input')
 const query = ref('')
+const steadyEnter = useSteadyEnter()
 const { nextLight, switchUnits } = usePreferences()
 const here = ref<Found[]>([])
 
@@ -73,7 +74,7 @@ function choose(entry: Entry | null) {
 </script>
 
 <template>
-  <BaseDialog open label="Find or do" @close="emit('close')">
+  <BaseDialog open label="Find or do" @close="emit('close')" @keydown.capture="steadyEnter">
     <Combobox v-slot="{ activeOption }" :model-value="null" @update:model-value="choose">
       <ComboboxInput
         ref="input"

@@ -27,31 +27,7 @@ const STATE_WORDS = {
   changedElsewhere: '',
 }
 const fuelKind = computed(() => props.kit.fuels.find((one) => one.id === typed.value.fuelBatchId)?.kind ?? null)
-const { like, has, some, take, clear } = useTaken(typed, draft.begun)
-const route = useRoute()
-const methodOf = (id: unknown) => props.kit.methods.find((one) => one.id === id)
-/** The method the address names; else, until one is chosen, the plain boil. */
-function chooseMethod() {
-  const boil = typed.value.methodId === '' ? props.kit.methods.find((one) => one.body.test === 'boil') : undefined
-  const method = methodOf(route.query.method) ?? boil
-  if (method && method.id !== typed.value.methodId) applyMethod(typed.value, method)
-}
-/** Begins like the last run, or the one that is to be done again; what was typed already stays as it is. */
-async function beginLike() {
-  if (!draft.untouched) return
-  const found = await readLike({ run: route.query.again, person: typed.value.personId })
-  if (!found || !draft.untouched) return
-  take(props.kit, found)
-  const method = methodOf(route.query.method) ?? methodOf(typed.value.methodId)
-  if (method) applyMethod(typed.value, method)
-}
-function beginEmpty() {
-  clear()
-  typed.value.methodId = ''
-  chooseMethod()
-}
-chooseMethod()
-onMounted(beginLike)
+const { like, has, some, isInTheWay, beginEmpty, beginAnother } = useLogBeginning(props.kit, typed)
 onMounted(async () => {
   const kept = await $fetch<Draft[]>('/api/drafts').catch(() => [])
   others.value = kept.filter((one) => one.id !== typed.value.id)
@@ -89,6 +65,10 @@ async function saveAndOpen() {
         A draft of {{ dateInZone(one.updatedAt, one.body.typed.zone) }} is on the server.
         <BaseButton kind="plain" @click="goOn(one)">Go on with it</BaseButton>
       </p>
+      <p v-if="isInTheWay" class="mb-2">
+        A draft of another run stands here.
+        <BaseButton kind="plain" @click="beginAnother">Begin the one you came for</BaseButton>
+      </p>
       <CautionBox v-if="theirs" role="alert" class="mb-3 flex flex-wrap items-center gap-3">
         <strong>This draft was changed on another page. Which stays?</strong>
         <BaseButton kind="main" @click="keepMine">This page’s</BaseButton
@@ -119,7 +99,7 @@ async function saveAndOpen() {
         :problems="problems.length"
         :saving="saving"
         :is-taken="has"
-        :left="like?.left ?? null"
+        :left="leftOf(typed, like)"
         @left="leave"
         @save="saveAndOpen"
       >

@@ -29,7 +29,7 @@ const more = computed(() =>
       }}
     </p>
     <div class="flex flex-wrap items-start gap-x-4 gap-y-1">
-      <h1 class="min-w-0 flex-1">
+      <h1 class="min-w-0 flex-1 basis-72">
         <NuxtLink :to="`/kit/setups/${record.setupId}`" class="text-ink no-underline hover:underline" dir="auto">{{
           record.setup
         }}</NuxtLink>

@@ -1,12 +1,12 @@
 /** The run that the next begins like. */
-import { and, desc, eq, inArray } from 'drizzle-orm'
+import { and, desc, eq } from 'drizzle-orm'
 import { anyOf } from '../../database/anyOf'
 import type { Connection } from '../../database/connection'
 import { methodVersion, run, thingVersion } from '../../database/schema'
 import type { InstrumentProperties, Measures } from '../../../shared/thing'
 
 /** What was measured here and stands, newest first. */
-const COUNTED = and(eq(run.origin, 'measured'), inArray(run.state, ['finished']))
+const COUNTED = and(eq(run.origin, 'measured'), eq(run.state, 'finished'))
 
 /** @returns the newest run of this tester, else of anyone; null: there is none */
 export async function newestRunId(db: Connection, personId: string | null): Promise<string | null> {
