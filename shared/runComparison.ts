@@ -6,7 +6,7 @@ export interface RunComparison {
   likeWithLike: LikeWithLike
   /** Thriftiest first. Arms that share a letter are not shown to differ. */
   arms: { name: string; geometricMeanGPerL: number; n: number; letters: string }[]
-  pairs: { arms: [string, string]; text: Verdict['text']; adjustedP: number | null }[]
+  pairs: (Pick<Verdict, 'text' | 'ratio' | 'ci95'> & { arms: [string, string]; adjustedP: number | null })[]
   /** How many origins those that were picked have. */
   origins: number
   /** Runs without a figure that can be compared, and why. */

@@ -4,6 +4,7 @@ import type { AnnotationOptions } from 'chartjs-plugin-annotation'
 import { formatClock } from '#core/quantity/format'
 import { EVENT_NAMES, type EventKind } from '#core/run/events'
 import { fittedTemperature, type BurnFit } from '#core/trace/fitHeating'
+import { clockStep } from '../utils/intervalAxis'
 
 /** Times in s on the run's clock, temperatures in °C. */
 export interface TraceShown {
@@ -34,7 +35,7 @@ export const runTraceChart = (shown: TraceShown, look: ChartLook): ChartConfigur
     responsive: true,
     maintainAspectRatio: false,
     interaction: { mode: 'index', intersect: false },
-    scales: scales(look, shown.fit !== null && shown.fit.length > 0),
+    scales: scales(shown, look),
     plugins: {
       legend: { display: false },
       decimation: { enabled: true, algorithm: 'lttb', samples: 600 },
@@ -121,7 +122,7 @@ const labelled =
     padding: 2,
   })
 
-function scales({ ink, edge, unitLabel }: ChartLook, hasFit: boolean) {
+function scales({ trace, fit }: TraceShown, { ink, edge, unitLabel }: ChartLook) {
   const grid = { color: edge, lineWidth: 0.3 }
   const ticks = { color: ink, font: FONT }
   const upright = (text: string, stackWeight: number, weight: number) => ({
@@ -135,11 +136,15 @@ function scales({ ink, edge, unitLabel }: ChartLook, hasFit: boolean) {
   const x = {
     type: 'linear' as const,
     min: 0,
-    ticks: { ...ticks, callback: (value: string | number) => formatClock(Number(value)) },
+    ticks: {
+      ...ticks,
+      stepSize: clockStep(trace.at(-1)?.[0] ?? 60),
+      callback: (value: string | number) => formatClock(Number(value)),
+    },
     grid,
   }
   const y = { ...upright(unitLabel, 3, 1), ticks }
-  if (!hasFit) return { x, y }
+  if (fit === null || fit.length === 0) return { x, y }
   // Its topmost number would stand on the lowest of the temperatures.
   const callback: ScaleOptionsByType<'linear'>['ticks']['callback'] = (value, i, all) =>
     i === all.length - 1 ? '' : value

@@ -1,3 +1,4 @@
+import { problemOf, send } from '~/api/send'
 import { v7 as uuidv7 } from 'uuid'
 import type { TypedCare } from '#shared/runCare'
 
@@ -6,7 +7,7 @@ export function useCare(runId: string, done: () => unknown) {
   const { people, personId } = usePeople()
   const problem = ref('')
   async function say(what: Partial<TypedCare> & Pick<TypedCare, 'what'>): Promise<boolean> {
-    const sent = await sendTo<null>(`/api/runs/${runId}/care`, 'POST', {
+    const sent = await send<null>(`/api/runs/${runId}/care`, 'POST', {
       id: uuidv7(),
       personId: personId.value,
       reason: '',
@@ -18,7 +19,7 @@ export function useCare(runId: string, done: () => unknown) {
       atMs: null,
       ...what,
     })
-    problem.value = sent.ok ? '' : sent.problems[0]!.text
+    problem.value = problemOf(sent)
     if (sent.ok) await done()
     return sent.ok
   }

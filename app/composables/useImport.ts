@@ -1,3 +1,4 @@
+import { problemOf, send } from '~/api/send'
 import { useDebounceFn } from '@vueuse/core'
 import type { ImportPage, ImportPreview, StoredMapping } from '#shared/tableImport/imports'
 
@@ -31,10 +32,10 @@ export function useImportPreview(id: string, mapping: Ref<StoredMapping | null>)
     if (mapping.value === null) return
     const mine = ++asked
     asking.value = true
-    const sent = await sendTo<ImportPreview>(`/api/imports/${id}/preview`, 'POST', mapping.value)
+    const sent = await send<ImportPreview>(`/api/imports/${id}/preview`, 'POST', mapping.value)
     if (mine !== asked) return
     asking.value = false
-    problem.value = sent.ok ? '' : sent.problems[0]!.text
+    problem.value = problemOf(sent)
     if (sent.ok) preview.value = sent.value
   }, 350)
   watch(mapping, ask, { deep: true })

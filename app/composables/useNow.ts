@@ -1,25 +1,16 @@
-import { FetchError } from 'ofetch'
 import type { UnitSystem } from '#core/quantity/kinds'
 import type { NowConditions, TypedNow } from '#shared/nowConditions'
 import type { FieldProblem } from '#shared/readProblems'
+import { ask } from '~/api/send'
 
 /** The conditions now, one copy for all that shows them. */
 export function useNowConditions() {
   const { data, error, refresh } = useFetch<NowConditions>('/api/now', { key: 'now' })
 
   async function save(typed: TypedNow): Promise<FieldProblem[]> {
-    try {
-      data.value = await $fetch<NowConditions>('/api/now', { method: 'PUT', body: typed })
-      return []
-    } catch (failure) {
-      const problems =
-        failure instanceof FetchError
-          ? (failure.data as { problems?: FieldProblem[] } | undefined)?.problems
-          : undefined
-      return (
-        problems ?? [{ path: '', text: 'The server did not answer. Nothing was changed; try again when it is back.' }]
-      )
-    }
+    const sent = await ask<NowConditions>('/api/now', { method: 'PUT', body: typed })
+    if (sent.ok) data.value = sent.value
+    return sent.ok ? [] : sent.problems
   }
   /** Readings of the place that is left go with it. */
   const moveTo = (placeId: string, units: UnitSystem) => save({ units, placeId, measured: {}, clear: [] })

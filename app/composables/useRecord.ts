@@ -1,28 +1,8 @@
-import { FetchError } from 'ofetch'
 import { v7 as uuidv7 } from 'uuid'
 import type { TypedFields } from '#shared/fields'
 import type { FieldProblem } from '#shared/readProblems'
 import type { Refusal, RunRef, TypedRecord } from '#shared/record'
-
-export type Sent<T> = { ok: true; value: T } | ({ ok: false } & Refusal)
-const AWAY: FieldProblem = {
-  path: '',
-  text: 'The server did not answer. Nothing was saved; what you typed stays here. Send it again when it is back.',
-}
-
-/**
- * Sends something to a service of the kit. What goes wrong comes back in words, with the other's version or the runs in
- * the way.
- */
-export async function sendTo<T>(url: string, method: 'PUT' | 'POST' | 'DELETE', body?: object): Promise<Sent<T>> {
-  try {
-    const { value } = await $fetch<{ value: T }>(url, { method, body })
-    return { ok: true, value }
-  } catch (error) {
-    const refusal = error instanceof FetchError ? (error.data as Refusal | undefined) : undefined
-    return { ok: false, problems: refusal?.problems ?? [AWAY], theirs: refusal?.theirs, runs: refusal?.runs }
-  }
-}
+import { send } from '~/api/send'
 
 const NOT_REFUSED: Refusal = { problems: [] }
 function useRefusal() {
@@ -54,7 +34,7 @@ export function useRecordForm<T>(options: {
   async function save() {
     saving.value = true
     const body = { ...record.value, units: units.value, ...options.extra?.() }
-    const sent = await sendTo<T>(options.url(record.value.id), 'PUT', body)
+    const sent = await send<T>(options.url(record.value.id), 'PUT', body)
     saving.value = false
     take(sent.ok ? NOT_REFUSED : sent)
     if (!sent.ok) return
@@ -63,7 +43,7 @@ export function useRecordForm<T>(options: {
     await options.saved(sent.value)
   }
   async function remove(gone: () => unknown) {
-    const sent = await sendTo<null>(options.url(record.value.id), 'DELETE')
+    const sent = await send<null>(options.url(record.value.id), 'DELETE')
     take(sent.ok ? NOT_REFUSED : sent)
     if (sent.ok) await gone()
   }

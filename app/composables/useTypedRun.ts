@@ -33,7 +33,7 @@ export function useTypedRun(typed: Ref<TypedRun>) {
     saving.value = true
     const outcome = await saveRun(typed.value)
     saving.value = false
-    if (outcome.ok) return outcome.id
+    if (outcome.ok) return outcome.value.id
     refused.value = outcome.problems
     return null
   }

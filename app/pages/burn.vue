@@ -1,11 +1,11 @@
 <script setup lang="ts">
-import { FetchError } from 'ofetch'
 import { BURNER_KINDS } from '#core/formats/document'
 import { FUEL_KINDS, FUELS } from '#core/constants/fuels'
 import type { BurnOneKit, TypedBurnOne } from '#shared/burnOne'
 import { BURNER_WORDS } from '#shared/thing'
 import type { RunLike } from '#shared/likeRun'
 import type { FieldProblem } from '#shared/readProblems'
+import { ask } from '~/api/send'
 
 /** Burn one now: the few blanks that make kit, place and person; then a lane of the bench. */
 useHead({ title: 'Burn one now · Vulcanum' })
@@ -54,23 +54,19 @@ async function burn() {
   const read = readBurnOne(sent)
   problems.value = read.ok ? [] : read.problems
   if (!read.ok) return
-  try {
-    const kit = await $fetch<BurnOneKit>('/api/burn-one', { method: 'POST', body: sent })
-    await Promise.all([bench.start(), refreshNow()])
-    const choices = await readChoices()
-    await prepareLane(bench, choices, {
-      ...firstPreparation(choices, bench.freeLane ?? 'A'),
-      ...kit,
-      measured: { ...emptyMeasured(), water: water.value, waterStart: start.value },
-    })
-    await navigateTo('/bench')
-  } catch (error) {
-    const told =
-      error instanceof FetchError ? (error.data as { problems?: FieldProblem[] } | undefined)?.problems : undefined
-    problems.value = told ?? [
-      { path: '', text: 'The server did not answer. What you typed stays; try again when it is back.' },
-    ]
-  }
+  const made = await ask<BurnOneKit>('/api/burn-one', { method: 'POST', body: sent })
+  problems.value = made.ok ? [] : made.problems
+  if (made.ok) await toLane(made.value)
+}
+async function toLane(kit: BurnOneKit) {
+  await Promise.all([bench.start(), refreshNow()])
+  const choices = await readChoices()
+  await prepareLane(bench, choices, {
+    ...firstPreparation(choices, bench.freeLane ?? 'A'),
+    ...kit,
+    measured: { ...emptyMeasured(), water: water.value, waterStart: start.value },
+  })
+  await navigateTo('/bench')
 }
 </script>
 

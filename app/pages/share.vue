@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { useIntervalFn } from '@vueuse/core'
 import type { PairedDevice, ShareState } from '#shared/share'
+import { ask } from '~/api/send'
 
 /**
  * A second device: the address to photograph, the code to type there, who asks to be let in, and who was. Pairing is
@@ -12,27 +13,26 @@ const pairing = computed(() => data.value?.shared?.pairing ?? null)
 const asking = computed(() => pairing.value?.asking ?? [])
 
 const openPairing = async () => {
-  data.value = await $fetch<ShareState>('/api/share/pairing', { method: 'POST' })
+  const sent = await ask<ShareState>('/api/share/pairing', { method: 'POST' })
+  if (sent.ok) data.value = sent.value
 }
 onMounted(() => {
   if (data.value?.shared) void openPairing()
 })
 onBeforeUnmount(() => {
-  if (data.value?.shared) void $fetch('/api/share/pairing', { method: 'DELETE' }).catch(() => undefined)
+  if (data.value?.shared) void ask('/api/share/pairing', { method: 'DELETE' })
 })
 // A device that asks, or a code that ends, shows here without a reload; and pairing stays open only while this is asked
 // for.
 useIntervalFn(() => void refresh(), 2000)
 
 async function answer(id: string, yes: boolean) {
-  try {
-    data.value = await $fetch<ShareState>(`/api/share/pairing/${id}`, { method: 'POST', body: { yes } })
-  } catch {
-    await refresh()
-  }
+  const sent = await ask<ShareState>(`/api/share/pairing/${id}`, { method: 'POST', body: { yes } })
+  if (sent.ok) data.value = sent.value
+  else await refresh()
 }
 async function forget(device: PairedDevice) {
-  await $fetch(`/api/share/devices/${device.id}`, { method: 'DELETE' })
+  await ask(`/api/share/devices/${device.id}`, { method: 'DELETE' })
   await refresh()
 }
 </script>

@@ -1,6 +1,7 @@
 /** The columns that the logbook can show. */
 import { NONE, type RunGroup, type RunSortKey } from '#shared/runList'
 import type { RunLine } from '#shared/runRecord'
+import type { DataColumn } from './dataTable'
 
 export const RUN_COLUMNS = [
   'when',
@@ -20,27 +21,28 @@ export const RUN_COLUMNS = [
   'remarks',
 ] as const
 export type RunColumnKey = (typeof RUN_COLUMNS)[number]
-export interface RunColumn {
-  words: string
-  /** What stands over it, where its place says the rest. */
-  head?: string
-  unit?: string
+export interface RunColumn extends DataColumn<RunLine> {
   sort?: RunSortKey
-  figure?: true
-  /** Shown at a phone's width too. */ narrow?: true
-  /** Its share of the table, in ems. */ em: number
 }
 
-export const RUN_COLUMN: Record<RunColumnKey, RunColumn> = {
-  when: { words: 'When', em: 9.3, sort: 'startedAt', narrow: true },
-  setup: { words: 'Set-up', em: 12.8, sort: 'setup', narrow: true },
-  method: { words: 'Method', em: 9.2, sort: 'method' },
-  place: { words: 'Place', em: 7.8, sort: 'place' },
-  fuel: { words: 'Fuel', em: 9.8, sort: 'fuel' },
-  person: { words: 'Who', em: 8, sort: 'person' },
-  ribbon: { words: 'Run', em: 9.4 },
-  boil: { words: 'Boil', em: 4.4, sort: 'timeToBoilS', figure: true },
-  measured: { words: 'Measured', em: 6.6, unit: 'g/L', sort: 'gPerL', figure: true },
+const OF: Record<RunColumnKey, Omit<RunColumn, 'key'>> = {
+  when: { words: 'When', em: 9.3, sort: 'startedAt', of: (run) => run.startedAt },
+  setup: { words: 'Set-up', em: 12.8, sort: 'setup', of: (run) => run.setup },
+  method: { words: 'Method', em: 9.2, sort: 'method', wide: true, of: (run) => run.method },
+  place: { words: 'Place', em: 7.8, sort: 'place', wide: true, of: (run) => run.place },
+  fuel: { words: 'Fuel', em: 9.8, sort: 'fuel', wide: true, of: (run) => run.fuel },
+  person: { words: 'Who', em: 8, sort: 'person', wide: true, of: (run) => run.person },
+  ribbon: { words: 'Run', em: 9.4, wide: true },
+  boil: { words: 'Boil', em: 4.4, sort: 'timeToBoilS', figure: true, wide: true, of: (run) => run.timeToBoilS },
+  measured: {
+    words: 'Measured',
+    em: 6.6,
+    unit: 'g/L',
+    sort: 'gPerL',
+    figure: true,
+    wide: true,
+    of: (run) => run.gPerL,
+  },
   normalised: {
     words: 'Normalised',
     head: 'g/L',
@@ -48,14 +50,41 @@ export const RUN_COLUMN: Record<RunColumnKey, RunColumn> = {
     unit: '± (95 %)',
     sort: 'normalisedGPerL',
     figure: true,
-    narrow: true,
+    of: (run) => run.normalisedGPerL,
   },
-  efficiency: { words: 'Efficiency', em: 6, unit: '%', sort: 'efficiency', figure: true },
-  burnRate: { words: 'Burn rate', em: 7.6, unit: 'g/min', sort: 'burnRateGPerMin', figure: true },
-  firepower: { words: 'Firepower', em: 7, unit: 'W', sort: 'firepowerW', figure: true },
-  tags: { words: 'Tags', em: 8 },
-  remarks: { words: 'Remarks', em: 8.8 },
+  efficiency: {
+    words: 'Efficiency',
+    em: 6,
+    unit: '%',
+    sort: 'efficiency',
+    figure: true,
+    wide: true,
+    of: (run) => run.efficiency,
+  },
+  burnRate: {
+    words: 'Burn rate',
+    em: 7.6,
+    unit: 'g/min',
+    sort: 'burnRateGPerMin',
+    figure: true,
+    wide: true,
+    of: (run) => run.burnRateGPerMin,
+  },
+  firepower: {
+    words: 'Firepower',
+    em: 7,
+    unit: 'W',
+    sort: 'firepowerW',
+    figure: true,
+    wide: true,
+    of: (run) => run.firepowerW,
+  },
+  tags: { words: 'Tags', em: 8, wide: true, of: (run) => run.tags.join(', ') },
+  remarks: { words: 'Remarks', em: 8.8, wide: true, of: (run) => run.worstFlag?.text ?? null },
 }
+export const RUN_COLUMN = Object.fromEntries(
+  RUN_COLUMNS.map((key) => [key, { ...OF[key], key, sorts: OF[key].sort !== undefined }]),
+) as Record<RunColumnKey, RunColumn>
 export const USUAL_COLUMNS: RunColumnKey[] = [
   'when',
   'setup',

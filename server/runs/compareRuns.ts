@@ -52,7 +52,8 @@ function compare(taken: readonly Taken[]): Omit<RunComparison, 'origins' | 'left
   const ranking = rankArms([...arms].map(([name, { runs }]) => ({ name, runs })))
   const pairs = ranking.pairs.map(({ arms: [first, second], verdict, adjustedP }) => {
     const fuels = byHeat(arms.get(first)!.fuel, arms.get(second)!.fuel, verdict.ratio)
-    return { arms: [first, second] as [string, string], text: `${verdict.text}${fuels}`, adjustedP }
+    const { ratio, ci95 } = verdict
+    return { arms: [first, second] as [string, string], text: `${verdict.text}${fuels}`, ratio, ci95, adjustedP }
   })
   return { likeWithLike: likeWithLike(compared, QUESTION), arms: ranking.arms, pairs }
 }

@@ -22,4 +22,7 @@ describe('the views', () => {
   it('speak to Headless UI through the kit, but for what finds', () => {
     expect(filesWith((source) => source.includes('@headlessui/vue'))).toEqual(['components/frame/FrameFind.vue'])
   })
+  it('have no list of their own: one that grows long must become one that is searched', () => {
+    expect(filesWith((source) => source.includes('<select'))).toEqual([])
+  })
 })

@@ -121,11 +121,13 @@ const age = computed(() =>
     @keydown.esc.prevent.stop="emit('done')"
   >
     <label :for="id" class="sr-only">Reading</label>
-    <select v-model="what" aria-label="Reading of" class="lane-reading-what">
-      <option v-for="one in choices" :key="one" :value="one">
-        {{ nameOf(one) }}
-      </option>
-    </select>
+    <ChoiceList
+      :model-value="what"
+      aria-label="Reading of"
+      class="lane-reading-what"
+      :choices="choices.map((one) => ({ value: one, label: nameOf(one) }))"
+      @update:model-value="what = $event as What"
+    />
     <input
       :id="id"
       ref="input"

@@ -23,54 +23,56 @@ function isHere(to: string): boolean {
 <template>
   <nav
     aria-label="Work"
-    class="no-print flex shrink-0 flex-wrap items-center gap-1 border-b-4 border-rim bg-sheet px-2 py-1 md:w-24 md:flex-col md:flex-nowrap md:items-stretch md:border-r-4 md:border-b-0 md:px-0 md:py-3"
+    class="no-print shrink-0 border-b-4 border-rim bg-sheet md:w-24 md:border-r-4 md:border-b-0"
     :class="narrow ? 'rail-narrow' : ''"
   >
-    <NuxtLink
-      v-for="entry in entries"
-      :key="entry.to"
-      :to="entry.to"
-      :aria-current="isHere(entry.to) ? 'page' : undefined"
-      class="px-3 py-2 no-underline"
-      :class="isHere(entry.to) ? 'bg-rim font-bold text-on-rim' : 'text-ink'"
-    >
-      {{ entry.label }}
-    </NuxtLink>
-    <div class="ml-auto flex gap-1 md:mt-auto md:ml-0 md:flex-col">
-      <button
-        type="button"
-        class="px-3 py-1 text-left text-ink-2"
-        aria-keyshortcuts="Control+K"
-        @click="keys.act('find')"
+    <div class="rail">
+      <NuxtLink
+        v-for="entry in entries"
+        :key="entry.to"
+        :to="entry.to"
+        :aria-current="isHere(entry.to) ? 'page' : undefined"
+        class="px-3 py-2 no-underline"
+        :class="isHere(entry.to) ? 'bg-rim font-bold text-on-rim' : 'text-ink'"
       >
-        Find
-      </button>
-      <button
-        type="button"
-        class="px-3 py-1 text-left text-ink-2"
-        aria-keyshortcuts="U"
-        data-units
-        @click="switchUnits"
-      >
-        {{ units === 'metric' ? 'Metric' : 'Trail' }}<span class="hidden md:inline"> units</span>
-      </button>
-      <button
-        type="button"
-        class="px-3 py-1 text-left text-ink-2"
-        aria-keyshortcuts="Shift+L"
-        data-light-switch
-        @click="nextLight"
-      >
-        {{ leavingDark ? 'Again to leave the dark' : LIGHT_NAMES[light] }}
-      </button>
-      <button
-        type="button"
-        class="hidden px-3 py-1 text-left text-ink-2 md:block"
-        aria-keyshortcuts="?"
-        @click="keys.act('keys')"
-      >
-        Keys
-      </button>
+        {{ entry.label }}
+      </NuxtLink>
+      <div class="ml-auto flex gap-1 md:mt-auto md:ml-0 md:flex-col">
+        <button
+          type="button"
+          class="px-3 py-1 text-left text-ink-2"
+          aria-keyshortcuts="Control+K"
+          @click="keys.act('find')"
+        >
+          Find
+        </button>
+        <button
+          type="button"
+          class="px-3 py-1 text-left text-ink-2"
+          aria-keyshortcuts="U"
+          data-units
+          @click="switchUnits"
+        >
+          {{ units === 'metric' ? 'Metric' : 'Trail' }}<span class="hidden md:inline"> units</span>
+        </button>
+        <button
+          type="button"
+          class="px-3 py-1 text-left text-ink-2"
+          aria-keyshortcuts="Shift+L"
+          data-light-switch
+          @click="nextLight"
+        >
+          {{ leavingDark ? 'Again to leave the dark' : LIGHT_NAMES[light] }}
+        </button>
+        <button
+          type="button"
+          class="hidden px-3 py-1 text-left text-ink-2 md:block"
+          aria-keyshortcuts="?"
+          @click="keys.act('keys')"
+        >
+          Keys
+        </button>
+      </div>
     </div>
   </nav>
 </template>

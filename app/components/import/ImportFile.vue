@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { v7 as uuidv7 } from 'uuid'
 import { IMPORT } from '#shared/limits'
+import { ask, problemOf } from '~/api/send'
 
 /** A file that is brought in, or rows that are pasted: read by the server, stored by nobody yet. */
 const props = defineProps<{ /** The run that a logger's trace belongs to. */ runId?: string }>()
@@ -24,16 +25,13 @@ async function send(body: Blob, name: string) {
   }
   sending.value = true
   const importId = uuidv7()
-  try {
-    const response = await fetch(`/api/imports/${importId}?${new URLSearchParams({ name }).toString()}`, {
-      method: 'PUT',
-      body,
-      headers: { 'content-type': 'application/octet-stream' },
-    })
-    problem.value = ((await response.json()) as { problems?: { text: string }[] }).problems?.[0]?.text ?? ''
-  } catch {
-    problem.value = 'The file did not arrive. Nothing was stored; choose it again when the server is back.'
-  }
+  const sent = await ask<unknown>(`/api/imports/${importId}?${new URLSearchParams({ name }).toString()}`, {
+    method: 'PUT',
+    body,
+    type: 'application/octet-stream',
+    away: 'The file did not arrive. Nothing was stored; choose it again when the server is back.',
+  })
+  problem.value = problemOf(sent)
   sending.value = false
   if (!problem.value)
     await navigateTo({ path: `/runs/import/${importId}`, query: props.runId ? { run: props.runId } : {} })

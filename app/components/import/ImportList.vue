@@ -12,29 +12,24 @@ const what = (line: ImportLine) =>
       : line.stored === 1
         ? '1 run'
         : `${line.stored.toLocaleString('en')} runs`
+const columns: DataColumn<ImportLine>[] = [
+  { key: 'file', words: 'File', sorts: true, of: (line) => line.fileName },
+  { key: 'when', words: 'When', sorts: true, of: (line) => line.storedAt ?? line.createdAt },
+  { key: 'held', words: 'Held', figure: true, of: what },
+  { key: 'now', words: 'Now', sorts: true, of: (line) => STATES[line.state] },
+]
 </script>
 
 <template>
-  <BasePanel v-if="imports.length" title="Brought in before" class="overflow-x-auto">
-    <table class="w-full">
-      <thead>
-        <tr class="text-left">
-          <th class="pr-6">File</th>
-          <th class="pr-6">When</th>
-          <th class="pr-6 text-right">Held</th>
-          <th>Now</th>
-        </tr>
-      </thead>
-      <tbody>
-        <tr v-for="line in imports" :key="line.id" class="border-t border-edge">
-          <td class="py-1 pr-6" dir="auto">
-            <NuxtLink :to="`/runs/import/${line.id}`">{{ line.fileName }}</NuxtLink>
-          </td>
-          <td class="figures pr-6 whitespace-nowrap">{{ dateInZone(line.storedAt ?? line.createdAt, 'UTC') }}</td>
-          <td class="figures pr-6 text-right whitespace-nowrap">{{ what(line) }}</td>
-          <td>{{ STATES[line.state] }}</td>
-        </tr>
-      </tbody>
-    </table>
+  <BasePanel v-if="imports.length" tight title="Brought in before">
+    <DataTable caption="Files" :rows="imports" :columns="columns" :id-of="(line) => line.id">
+      <template #cell="{ row, column }">
+        <NuxtLink v-if="column.key === 'file'" :to="`/runs/import/${row.id}`" dir="auto">{{ row.fileName }}</NuxtLink>
+        <span v-else-if="column.key === 'when'" class="figures">{{
+          dateInZone(row.storedAt ?? row.createdAt, 'UTC')
+        }}</span>
+        <template v-else>{{ column.of!(row) }}</template>
+      </template>
+    </DataTable>
   </BasePanel>
 </template>

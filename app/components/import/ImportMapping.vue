@@ -33,6 +33,10 @@ const columns = computed({
   get: () => (what.value === 'trace' ? trace.value!.columns : runs.value!.columns) as { to: string; unit: string }[],
   set: () => undefined,
 })
+const HOLDS = [
+  { value: 'runs' as const, label: 'Runs, a row each' },
+  { value: 'trace' as const, label: 'A logger’s file, of one run' },
+]
 </script>
 
 <template>
@@ -49,15 +53,7 @@ const columns = computed({
     </p>
     <BasePanel class="grid grid-cols-1 gap-3" label="How it is read">
       <div class="flex flex-wrap items-center gap-x-6 gap-y-2">
-        <fieldset v-if="page.guessedTrace && page.guessed" class="flex flex-wrap gap-4">
-          <legend class="sr-only">What it holds</legend>
-          <label class="flex items-center gap-2"
-            ><input v-model="what" type="radio" value="runs" /> Runs, a row each</label
-          >
-          <label class="flex items-center gap-2"
-            ><input v-model="what" type="radio" value="trace" /> A logger’s file, of one run</label
-          >
-        </fieldset>
+        <RadioChoice v-if="page.guessedTrace && page.guessed" v-model="what" label="What it holds" :choices="HOLDS" />
         <ChoiceBox
           v-if="page.sheets.length > 1"
           :model-value="`${mapping.mapping.sheet}`"

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { problemOf, send } from '~/api/send'
 import type { ImportPage, ImportPreview, StoredMapping } from '#shared/tableImport/imports'
 
 /** The button that stores it, and what must be said before. */
@@ -24,19 +25,19 @@ const words = computed(() => {
 
 async function store() {
   sending.value = true
-  const sent = await sendTo(`/api/imports/${props.page.id}/store`, 'POST', {
+  const sent = await send(`/api/imports/${props.page.id}/store`, 'POST', {
     ...props.mapping,
     personId: personId.value,
     leaveOut: leaveOut.value,
     again: sameAgain.value,
   })
   sending.value = false
-  problem.value = sent.ok ? '' : sent.problems[0]!.text
+  problem.value = problemOf(sent)
   if (sent.ok) emit('begun')
 }
 async function drop() {
-  const sent = await sendTo(`/api/imports/${props.page.id}`, 'DELETE')
-  problem.value = sent.ok ? '' : sent.problems[0]!.text
+  const sent = await send(`/api/imports/${props.page.id}`, 'DELETE')
+  problem.value = problemOf(sent)
   if (sent.ok) await navigateTo('/runs/import')
 }
 </script>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { problemOf, send } from '~/api/send'
 import type { ImportPage } from '#shared/tableImport/imports'
 
 /** What was stored of a file; and undoing all of it. */
@@ -15,11 +16,11 @@ const held = computed(() => {
 })
 
 async function undo() {
-  const sent = await sendTo(`/api/imports/${props.page.id}/undo`, 'POST', {
+  const sent = await send(`/api/imports/${props.page.id}/undo`, 'POST', {
     personId: personId.value,
     reason: reason.value,
   })
-  problem.value = sent.ok ? '' : sent.problems[0]!.text
+  problem.value = problemOf(sent)
   if (sent.ok) emit('changed')
 }
 </script>

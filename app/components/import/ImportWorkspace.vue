@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import { ask, problemOf } from '~/api/send'
+
 /** A whole workspace out of the house, or into an empty one. */
 const { data: state, refresh } = await useFetch<{ full: string | null }>('/api/package/state')
 const problem = ref('')
@@ -11,20 +13,15 @@ const choose = (event: Event) => {
 async function bringIn() {
   problem.value = ''
   saying.value = 'Reading it, and working out every figure.'
-  try {
-    const response = await fetch('/api/package', {
-      method: 'POST',
-      body: file.value,
-      headers: { 'content-type': 'application/zip' },
-    })
-    const answer = (await response.json()) as { value?: { runs: number }; problems?: { text: string }[] }
-    problem.value = answer.problems?.[0]?.text ?? ''
-    saying.value = answer.value ? `${answer.value.runs.toLocaleString('en')} runs came in, with their kit.` : ''
-    if (answer.value) await refreshNuxtData()
-  } catch {
-    saying.value = ''
-    problem.value = 'The package did not arrive. Nothing was changed; send it again when the server is back.'
-  }
+  const sent = await ask<{ value: { runs: number } }>('/api/package', {
+    method: 'POST',
+    body: file.value!,
+    type: 'application/zip',
+    away: 'The package did not arrive. Nothing was changed; send it again when the server is back.',
+  })
+  problem.value = problemOf(sent)
+  saying.value = sent.ok ? `${sent.value.value.runs.toLocaleString('en')} runs came in, with their kit.` : ''
+  if (sent.ok) await refreshNuxtData()
   await refresh()
 }
 </script>

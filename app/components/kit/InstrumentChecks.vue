@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { send } from '~/api/send'
 import { instrumentCorrection } from '#core/kit/instrumentCorrection'
 import { formatNumber } from '#core/quantity/format'
 import { CHECK_WORDS, checkFields } from '#shared/instrumentCheck'
@@ -60,7 +61,7 @@ const now = computed(() =>
 const signed = (value: number) => `${value > 0 ? '+' : ''}${formatNumber(value / unit.value.factor, 2)}`
 
 async function add() {
-  const sent = await sendTo(`/api/kit/things/${props.thingId}/checks`, 'POST', {
+  const sent = await send(`/api/kit/things/${props.thingId}/checks`, 'POST', {
     ...record.value,
     units: units.value,
     fields: { ...record.value.fields, at: withOffset(at.value) },
@@ -71,7 +72,7 @@ async function add() {
   emit('changed')
 }
 async function withdraw(check: CheckLine) {
-  const sent = await sendTo(`/api/kit/things/${props.thingId}/checks/${check.id}`, 'DELETE')
+  const sent = await send(`/api/kit/things/${props.thingId}/checks/${check.id}`, 'DELETE')
   problems.value = sent.ok ? [] : sent.problems
   if (sent.ok) emit('changed')
 }

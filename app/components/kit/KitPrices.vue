@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { send } from '~/api/send'
 import type { PriceLine } from '#shared/kitRecords'
 import type { FieldProblem } from '#shared/readProblems'
 import { FUEL_PRICE_FIELDS, PRICE_FIELDS } from '#shared/thing'
@@ -12,7 +13,7 @@ const adding = ref(false)
 const record = ref(newRecord({ currency: 'EUR' }))
 const problems = ref<FieldProblem[]>([])
 async function add() {
-  const sent = await sendTo(props.url, 'POST', { ...record.value, units: units.value })
+  const sent = await send(props.url, 'POST', { ...record.value, units: units.value })
   problems.value = sent.ok ? [] : sent.problems
   if (!sent.ok) return
   record.value = newRecord({ currency: String(record.value.fields.currency ?? 'EUR') })

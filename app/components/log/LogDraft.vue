@@ -56,6 +56,10 @@ async function saveAndOpen() {
   draft.begin()
   await navigateTo(`/runs/${id}`)
 }
+const UNIT_CHOICES = [
+  { value: 'metric' as const, label: 'metric' },
+  { value: 'trail' as const, label: 'trail units (°F, ft, mph, cups)' },
+]
 </script>
 
 <template>
@@ -76,16 +80,7 @@ async function saveAndOpen() {
       </CautionBox>
       <div class="mb-1 flex flex-wrap items-center gap-x-4 gap-y-1">
         <slot />
-        <fieldset class="flex flex-wrap items-center gap-x-4">
-          <legend class="sr-only">Units of bare numbers</legend>
-          <span class="text-ink-2">A bare number is</span>
-          <label class="flex items-center gap-1"
-            ><input v-model="typed.units" type="radio" value="metric" /> metric</label
-          >
-          <label class="flex items-center gap-1"
-            ><input v-model="typed.units" type="radio" value="trail" /> trail units (°F, ft, mph, cups)</label
-          >
-        </fieldset>
+        <RadioChoice v-model="typed.units" label="A bare number is" :choices="UNIT_CHOICES" />
         <span role="status" class="ml-auto text-ink-2" data-draft-state>{{ STATE_WORDS[state] }}</span>
       </div>
       <TakenLine v-if="like && some" :like="like" class="mb-2" @clear="beginEmpty" />

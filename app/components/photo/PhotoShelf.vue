@@ -5,6 +5,7 @@ import { problemText } from '#core/result'
 import { PHOTO } from '#shared/limits'
 import type { PhotoMeta, PhotoOwner } from '#shared/photo'
 import { v7 as uuidv7 } from 'uuid'
+import { ask, problemOf, send } from '~/api/send'
 
 /** Photos of a run, a thing or a set-up: taken in, looked at, taken out. */
 const props = defineProps<{
@@ -23,7 +24,7 @@ const adding = ref(false)
 const input = useTemplateRef<HTMLInputElement>('input')
 const id = useId()
 
-async function send() {
+async function add() {
   const file = input.value?.files?.[0]
   problem.value = ''
   if (!file) return
@@ -48,28 +49,24 @@ async function put(file: File, atMs: number | null): Promise<string> {
   const { owner, ownerId } = props
   const query = new URLSearchParams({ owner, ownerId, caption: caption.value })
   if (atMs !== null) query.set('atMs', String(atMs))
-  try {
-    const response = await fetch(`/api/photos/${uuidv7()}?${query.toString()}`, {
-      method: 'PUT',
-      body: file,
-      headers: { 'content-type': 'application/octet-stream' },
-    })
-    const answer = (await response.json()) as { problems?: { text: string }[] }
-    return answer.problems?.[0]?.text ?? ''
-  } catch {
-    return 'The photo did not arrive. Nothing was stored; send it again when the server is back.'
-  }
+  const sent = await ask<unknown>(`/api/photos/${uuidv7()}?${query.toString()}`, {
+    method: 'PUT',
+    body: file,
+    type: 'application/octet-stream',
+    away: 'The photo did not arrive. Nothing was stored; send it again when the server is back.',
+  })
+  return problemOf(sent)
 }
 async function takeOut(photo: PhotoMeta) {
   open.value = null
-  const sent = await sendTo(`/api/photos/${photo.id}`, 'DELETE')
-  problem.value = sent.ok ? '' : sent.problems[0]!.text
+  const sent = await send(`/api/photos/${photo.id}`, 'DELETE')
+  problem.value = problemOf(sent)
   emit('changed')
 }
 </script>
 
 <template>
-  <BasePanel tight title="Photos">
+  <BasePanel tight title="Photos" :class="photos.length ? '' : 'no-print'">
     <ul v-if="photos.length" class="mb-2 flex flex-wrap gap-2">
       <li v-for="photo in photos" :key="photo.id" class="max-w-40">
         <button type="button" :aria-label="`Look at ${photo.caption || 'the photo'}`" @click="open = photo">
@@ -91,7 +88,7 @@ async function takeOut(photo: PhotoMeta) {
     <p v-else class="mb-2 text-ink-2">None yet.</p>
     <BaseAlert v-if="problem && !adding">{{ problem }}</BaseAlert>
     <BaseButton v-if="!adding" class="no-print" @click="adding = true">Add a photo</BaseButton>
-    <form v-else class="no-print grid grid-cols-1 gap-1" @submit.prevent="send">
+    <form v-else class="no-print grid grid-cols-1 gap-1" @submit.prevent="add">
       <label :for="`${id}-file`"
         >A photo (JPEG, PNG or WebP, up to {{ PHOTO.maxBytes / 1e6 }} MB). Where it was taken is not kept.</label
       >

@@ -30,7 +30,7 @@ watchEffect(() => {
 
 async function send() {
   sending.value = true
-  problems.value = await sendCorrection(props.record.id, {
+  const sent = await sendCorrection(props.record.id, {
     id,
     revision: props.record.revision,
     units: units.value,
@@ -41,7 +41,8 @@ async function send() {
     reason: reason.value,
   })
   sending.value = false
-  if (problems.value.length === 0) emit('corrected')
+  problems.value = sent.ok ? [] : sent.problems
+  if (sent.ok) emit('corrected')
 }
 </script>
 

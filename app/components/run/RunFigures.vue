@@ -65,7 +65,7 @@ const errors = computed(() => props.answer.flags.filter((flag) => flag.severity 
       </p>
     </div>
     <p class="max-w-52 self-end text-ink-2">
-      ± holds 95 % (k = {{ COVERAGE_FACTOR }}). Press a figure for its working.
+      ± holds 95 % (k = {{ COVERAGE_FACTOR }}). <span class="no-print">Press a figure for its working.</span>
     </p>
     <slot />
   </BasePanel>

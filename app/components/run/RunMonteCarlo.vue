@@ -43,21 +43,20 @@ const bars = computed(() =>
 </script>
 
 <template>
-  <BasePanel tight title="Monte Carlo">
-    <p class="no-print mt-1 flex flex-wrap items-center gap-3">
+  <BasePanel tight title="Monte Carlo" :class="answer ? '' : 'no-print'">
+    <div class="no-print mt-1 flex flex-wrap items-center gap-3">
       <BaseButton v-if="progress === null" :disabled="fetching" @click="start">
         Draw {{ formatNumber(MONTE_CARLO.usualDraws, 0) }} times
       </BaseButton>
       <template v-else>
         <BaseButton @click="stop">Stop</BaseButton>
-        <progress :value="progress" max="1" aria-label="Draws done" />{{ ' ' }}
-        <span class="figures">{{ formatNumber(progress * 100, 0) }} %</span>
+        <BaseProgress label="Draws done" :done="progress" />
       </template>
       <label class="flex items-center gap-2"
         >seed <input v-model="seed" inputmode="numeric" class="figures w-20"
       /></label>
       <span class="text-ink-2">All uncertain inputs at once. The same seed gives the same numbers.</span>
-    </p>
+    </div>
     <p v-if="problem" role="status" class="mt-2 border-l-4 border-caution pl-3">
       {{ problem }}
     </p>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { problemOf, send } from '~/api/send'
 import { v7 as uuidv7 } from 'uuid'
 import type { ManyRuns } from '#shared/manyRuns'
 import { MOST_COMPARED } from '#shared/runComparison'
@@ -19,7 +20,7 @@ watch(asking, () => {
 
 async function act() {
   const what = asking.value!
-  const sent = await sendTo<{ done: number }>('/api/runs/many', 'POST', {
+  const sent = await send<{ done: number }>('/api/runs/many', 'POST', {
     id: uuidv7(),
     what,
     runIds: [...props.picked],
@@ -27,7 +28,7 @@ async function act() {
     reason: words.value,
     tag: words.value,
   } satisfies ManyRuns)
-  problem.value = sent.ok ? '' : sent.problems[0]!.text
+  problem.value = problemOf(sent)
   if (!sent.ok) return
   asking.value = null
   emit('done', `${sent.value.done === 1 ? '1 run' : `${sent.value.done} runs`} changed.`)

@@ -59,15 +59,18 @@ const isTyped = (kind: string): kind is TypedEventKind => (TYPED_EVENTS as reado
 
 <template>
   <BasePanel tight title="What was measured" label="Readings">
-    <dl class="grid grid-cols-[minmax(0,1fr)_auto_auto_auto] items-baseline gap-x-3 gap-y-1">
+    <dl class="readings">
       <template v-for="one in readings" :key="one.quantity">
         <dt>{{ MEASURED_NAMES[one.quantity] }}</dt>
         <dd class="figures text-right sm:whitespace-nowrap" :data-reading="one.quantity">{{ one.typed }}</dd>
         <dd class="figures text-right text-ink-2" data-shown>
           {{ one.value
-          }}<span v-if="one.correction" class="block text-[12px] sm:whitespace-nowrap" :data-correction="one.quantity">{{
-            one.correction
-          }}</span>
+          }}<span
+            v-if="one.correction"
+            class="block text-[12px] sm:whitespace-nowrap"
+            :data-correction="one.quantity"
+            >{{ one.correction }}</span
+          >
         </dd>
         <dd class="no-print">
           <BaseButton

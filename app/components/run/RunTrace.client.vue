@@ -12,34 +12,39 @@ import {
 import annotation from 'chartjs-plugin-annotation'
 import { fromSI, unitOf } from '#core/quantity/units'
 import { runTraceChart, type TraceShown } from '~/charts/runTraceChart'
+import { lineChartSvg } from '~/charts/lineChartSvg'
 
-/**
- * The water's temperature as it was logged, with the marks, the fitted model and what it leaves. A table of it stands
- * behind.
- */
-const props = defineProps<TraceShown>()
+/** The water's temperature as it was logged, with the marks, the fitted model and what it leaves. */
+const props = defineProps<TraceShown & { /** The moment that is read. */ readS: number | null }>()
 const canvas = useTemplateRef<HTMLCanvasElement>('canvas')
 const { units } = usePreferences()
 let chart: Chart | null = null
 Chart.register(CategoryScale, Decimation, LinearScale, LineController, LineElement, PointElement, Tooltip, annotation)
+const PAPER = { ink: '#000', edge: '#555', water: '#000', sheet: '#fff' }
+const PAPER_PX = { width: 720, height: 300 }
 
+function config(colours: typeof PAPER) {
+  const unit = unitOf(units.value === 'trail' ? 'degF' : 'degC')
+  return runTraceChart(props, { ...colours, unitLabel: unit.label, inUnit: (tempC) => fromSI(tempC, unit) })
+}
 function draw() {
   chart?.destroy()
   if (!canvas.value) return
   const style = getComputedStyle(document.documentElement)
   const colour = (name: string) => style.getPropertyValue(`--${name}`).trim()
-  const unit = unitOf(units.value === 'trail' ? 'degF' : 'degC')
-  chart = new Chart(
-    canvas.value,
-    runTraceChart(props, {
-      ink: colour('ink'),
-      edge: colour('edge'),
-      water: colour('water'),
-      sheet: colour('sheet'),
-      unitLabel: unit.label,
-      inUnit: (tempC) => fromSI(tempC, unit),
-    }),
-  )
+  const colours = { ink: colour('ink'), edge: colour('edge'), water: colour('water'), sheet: colour('sheet') }
+  chart = new Chart(canvas.value, config(colours))
+}
+/** The tooltip stands at the sample next to the moment. */
+function point() {
+  if (chart === null) return
+  const samples = chart.data.datasets[0]!.data as { x: number }[]
+  const { readS } = props
+  const index = readS === null ? -1 : samples.findIndex(({ x }) => x >= readS)
+  const active = index < 0 ? [] : [{ datasetIndex: 0, index }]
+  chart.setActiveElements(active)
+  chart.tooltip?.setActiveElements(active, { x: 0, y: 0 })
+  chart.update('none')
 }
 
 onMounted(async () => {
@@ -48,8 +53,10 @@ onMounted(async () => {
   draw()
 })
 watch([units, () => props.trace, () => props.fit], () => nextTick(draw))
+watch(() => props.readS, point)
 onLightShown(draw)
 onUnmounted(() => chart?.destroy())
+defineExpose({ drawing: () => lineChartSvg(config(PAPER), PAPER_PX) })
 </script>
 
 <template>

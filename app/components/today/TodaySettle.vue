@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { v7 as uuidv7 } from 'uuid'
 import type { ToSettle } from '#shared/today'
+import { problemOf } from '~/api/send'
 
 /**
  * One thing to settle, answered where it stands: by a decision, by the missing reading, or by leaving it with a reason.
@@ -33,7 +34,7 @@ const EXAMPLES = {
 async function answer() {
   const what = asking.value!
   if (what === 'weigh') {
-    const problems = await sendCorrection(props.one.run.id, {
+    const sent = await sendCorrection(props.one.run.id, {
       id: uuidv7(),
       revision: props.one.revision,
       units: units.value,
@@ -42,8 +43,8 @@ async function answer() {
       typed: fuel.value,
       reason: reason.value,
     })
-    problem.value = problems[0]?.text ?? ''
-    if (problems.length === 0) emit('settled')
+    problem.value = problemOf(sent)
+    if (sent.ok) emit('settled')
   } else
     await say(
       what === 'leave'

@@ -26,8 +26,7 @@ function checkWords({ lastCheckDays, overdueDays }: ThingLine): string {
 
 <template>
   <div>
-    <h1 class="mb-2">Kit</h1>
-    <KitNav />
+    <KitRoom title="Kit" />
     <BaseAlert v-if="error"> The kit could not be read. Check that Vulcanum is running, then reload. </BaseAlert>
     <p class="mb-3 max-w-3xl text-ink-2">
       Everything at one scale. Dashed: a dimension was not measured, and a usual one is drawn. Only a change that

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { send } from '~/api/send'
 import { useLocalStorage } from '@vueuse/core'
 import { v7 as uuidv7 } from 'uuid'
 import type { FieldProblem } from '#shared/readProblems'
@@ -71,7 +72,7 @@ async function keep() {
   const read = readSurvey(typed)
   problems.value = read.ok ? [] : read.problems
   if (!read.ok) return
-  const sent = await sendTo<WindSurvey[]>(`/api/kit/places/${placeId.value}/surveys`, 'POST', typed)
+  const sent = await send<WindSurvey[]>(`/api/kit/places/${placeId.value}/surveys`, 'POST', typed)
   problems.value = sent.ok ? [] : sent.problems
   if (!sent.ok) return
   said.value = 'Kept. It is offered as the wind when a lane is prepared here.'

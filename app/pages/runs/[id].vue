@@ -88,19 +88,7 @@ const title = computed(() =>
         @add="correcting = { what: $event }"
       />
       <RunRibbonFull :ribbon="page.ribbon" />
-      <BasePanel v-if="page.trace.length > 1" tight title="Water temperature" label="Trace">
-        <WhenSeen :class="page.answer.traceFit ? 'h-72' : 'h-56'">
-          <LazyRunTrace
-            :trace="page.trace"
-            :marks="page.ribbon.marks"
-            :boiling-c="page.answer.boilingPointC"
-            :fit="page.answer.traceFit"
-            :found-s="page.answer.boilFound?.atS ?? null"
-          />
-        </WhenSeen>
-        <RunTraceSays :answer="page.answer" />
-        <RunTraceTable :trace="page.trace" />
-      </BasePanel>
+      <RunTracePanel v-if="page.trace.length > 1" :page="page" :file="`trace-${id}`" />
       <RunChannels v-if="page.channels.length" :channels="page.channels" />
       <!-- Two columns, each as long as it is: no holes between what is short and what is long. -->
       <div class="grid items-start gap-3 lg:grid-cols-2">

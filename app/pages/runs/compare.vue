@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { formatNumber } from '#core/quantity/format'
+import { formatNumber, signed } from '#core/quantity/format'
 import type { RunComparison } from '#shared/runComparison'
 
 /** Runs that were picked in the logbook, by set-up: like with like first, then what may be said. */
@@ -13,6 +13,23 @@ const GRADES = {
   corrected: 'Like with like, after correction.',
   confounded: 'Not like with like: more than the set-up changed.',
 }
+type Arm = RunComparison['arms'][number]
+const columns: DataColumn<Arm>[] = [
+  { key: 'name', words: 'Set-up', of: (arm) => arm.name },
+  { key: 'runs', words: 'Runs', figure: true, of: (arm) => arm.n },
+  { key: 'figure', words: 'Mean', unit: 'g/L', figure: true, of: (arm) => formatNumber(arm.geometricMeanGPerL, 1) },
+  { key: 'letters', words: 'Letters', of: (arm) => arm.letters },
+]
+const percent = (ratio: number) => 100 * (ratio - 1)
+const differences = computed(() =>
+  (data.value?.pairs ?? []).flatMap(({ arms: [first, second], ratio, ci95 }) => {
+    if (ratio === null || ci95 === null) return []
+    const [low, high] = [percent(ci95[0]), percent(ci95[1])] as const
+    const words = `${signed(percent(ratio), 0)} %, ${signed(low, 0)} to ${signed(high, 0)}`
+    const label = `${second} against ${first}`
+    return [{ key: label, label, mark: percent(ratio), interval: [low, high] as const, words }]
+  }),
+)
 </script>
 
 <template>
@@ -35,28 +52,12 @@ const GRADES = {
         </ul>
       </BasePanel>
       <BasePanel v-if="data.arms.length" label="Set-ups">
-        <table>
-          <caption class="mb-1 text-left">
-            Normalised to the Standard bench, thriftiest first. Set-ups that share a letter are not shown to differ.
-          </caption>
-          <thead>
-            <tr class="text-left">
-              <th class="pr-6">Set-up</th>
-              <th class="pr-6 text-right">Runs</th>
-              <th class="pr-6 text-right">g/L</th>
-              <th>Letters</th>
-            </tr>
-          </thead>
-          <tbody>
-            <tr v-for="arm in data.arms" :key="arm.name">
-              <td class="pr-6" dir="auto">{{ arm.name }}</td>
-              <td class="figures pr-6 text-right">{{ arm.n }}</td>
-              <td class="figures pr-6 text-right">{{ formatNumber(arm.geometricMeanGPerL, 1) }}</td>
-              <td class="figures">{{ arm.letters }}</td>
-            </tr>
-          </tbody>
-        </table>
+        <p class="mb-1">
+          Normalised to the Standard bench, thriftiest first. Set-ups that share a letter are not shown to differ.
+        </p>
+        <DataTable caption="Set-ups" :rows="data.arms" :columns="columns" :id-of="(arm) => arm.name" />
         <p v-if="data.arms.length === 1" class="mt-2">All of one set-up: there is nothing to hold it against.</p>
+        <IntervalBars v-if="differences.length" class="mt-4" :rows="differences" unit="% of fuel a litre" />
         <ul class="mt-3 space-y-1">
           <li v-for="pair in data.pairs" :key="pair.arms.join()">
             {{ pair.arms[1] }} against {{ pair.arms[0] }}: {{ pair.text

@@ -21,16 +21,8 @@ watch(() => route.query, fromNames)
 const isPlain = computed(() => Object.keys(route.query).length === 0)
 
 const picked = ref(new Set<string>())
-function pick(id: string) {
-  const now = new Set(picked.value)
-  if (!now.delete(id)) now.add(id)
-  picked.value = now
-}
 const pickNone = () => {
   picked.value = new Set()
-}
-const pickAll = (is: boolean) => {
-  picked.value = new Set(is ? lines.value.map((line) => line.id) : [])
 }
 watch(() => route.fullPath, pickNone)
 
@@ -104,8 +96,7 @@ const files = computed(() => {
           :columns="columns"
           :picked="picked"
           @sort="sortBy"
-          @pick="pick"
-          @pick-all="pickAll"
+          @pick="picked = $event"
           @near="more"
         />
         <BaseAlert v-if="failed" class="mt-2">

@@ -11,11 +11,7 @@ const share = ({ fillKg, fullKg }: ContainerLine) => (fillKg === null || !fullKg
 
 <template>
   <div>
-    <h1 class="mb-2">Containers</h1>
-    <KitNav />
-    <p class="mb-3">
-      <BaseButton kind="main" to="/kit/containers/new">Add a canister or bottle</BaseButton>
-    </p>
+    <KitRoom title="Containers" add="Add a canister or bottle" to="/kit/containers/new" />
     <ul class="space-y-2">
       <BasePanel
         v-for="one in containers"

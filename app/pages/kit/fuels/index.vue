@@ -6,53 +6,46 @@ import type { BatchLine } from '#shared/kitRecords'
 useHead({ title: 'Fuels · Vulcanum' })
 const { data: batches } = await useFetch<BatchLine[]>('/api/kit/fuels')
 const { units } = usePreferences()
+const priceOf = ({ price }: BatchLine) => {
+  if (price === null) return null
+  const per = price.forKg === null ? '' : ` / ${shown(price.forKg, 'mass', units.value)}`
+  return `${price.amount.toFixed(2)} ${price.currency}${per}`
+}
+const columns: DataColumn<BatchLine>[] = [
+  { key: 'fuel', words: 'Fuel', sorts: true, of: (one) => one.fuel },
+  { key: 'batch', words: 'Batch', sorts: true, of: (one) => one.batch },
+  { key: 'opened', words: 'Opened', sorts: true, wide: true, of: (one) => one.openedOn },
+  { key: 'stored', words: 'Stored', wide: true, of: (one) => one.storage },
+  {
+    key: 'heat',
+    words: 'Heat',
+    unit: 'MJ/kg',
+    figure: true,
+    sorts: true,
+    of: (one) => FUELS[one.kind]?.lowerHeatingValue.value ?? null,
+  },
+  { key: 'price', words: 'Price', figure: true, wide: true, of: priceOf },
+  { key: 'runs', words: 'Runs', figure: true, sorts: true, of: (one) => one.runs },
+]
 </script>
 
 <template>
   <div>
-    <h1 class="mb-2">Fuels</h1>
-    <KitNav />
-    <p class="mb-3">
-      <BaseButton kind="main" to="/kit/fuels/new">Add a batch</BaseButton>
-    </p>
-    <BasePanel as="div" bare class="overflow-x-auto">
-      <table class="w-full border-collapse">
-        <caption class="sr-only">
-          Batches of fuel
-        </caption>
-        <thead>
-          <tr class="border-b border-edge text-left">
-            <th class="p-2">Fuel</th>
-            <th class="p-2">Batch</th>
-            <th class="hidden p-2 md:table-cell">Opened</th>
-            <th class="hidden p-2 md:table-cell">Stored</th>
-            <th class="p-2 text-right">Heat, MJ/kg</th>
-            <th class="hidden p-2 text-right md:table-cell">Price</th>
-            <th class="p-2 text-right">Runs</th>
-          </tr>
-        </thead>
-        <tbody>
-          <tr v-for="one in batches" :key="one.id" class="border-b border-edge last:border-b-0">
-            <td class="p-2" dir="auto">{{ one.fuel }}</td>
-            <td class="p-2">
-              <NuxtLink :to="`/kit/fuels/${one.id}`" dir="auto">{{ one.batch }}</NuxtLink>{{
-                one.retired ? ', retired' : ''
-              }}
-            </td>
-            <td class="figures hidden p-2 md:table-cell">{{ one.openedOn }}</td>
-            <td class="hidden p-2 md:table-cell" dir="auto">{{ one.storage }}</td>
-            <td class="figures p-2 text-right">{{ FUELS[one.kind]?.lowerHeatingValue.value.toFixed(1) }}</td>
-            <td class="figures hidden p-2 text-right md:table-cell">
-              {{
-                one.price === null
-                  ? ''
-                  : `${one.price.amount.toFixed(2)} ${one.price.currency}${one.price.forKg === null ? '' : ` / ${shown(one.price.forKg, 'mass', units)}`}`
-              }}
-            </td>
-            <td class="figures p-2 text-right">{{ one.runs }}</td>
-          </tr>
-        </tbody>
-      </table>
+    <KitRoom title="Fuels" add="Add a batch" to="/kit/fuels/new" />
+    <BasePanel as="div" bare>
+      <DataTable caption="Batches of fuel" :rows="batches ?? []" :columns="columns" :id-of="(one) => one.id">
+        <template #cell="{ row, column }">
+          <template v-if="column.key === 'batch'">
+            <NuxtLink :to="`/kit/fuels/${row.id}`" dir="auto">{{ row.batch }}</NuxtLink>{{
+              row.retired ? ', retired' : ''
+            }}
+          </template>
+          <template v-else-if="column.key === 'heat'">{{
+            FUELS[row.kind]?.lowerHeatingValue.value.toFixed(1)
+          }}</template>
+          <span v-else dir="auto">{{ column.of!(row) }}</span>
+        </template>
+      </DataTable>
     </BasePanel>
   </div>
 </template>

@@ -16,11 +16,7 @@ const heightPx = computed(() =>
 
 <template>
   <div>
-    <h1 class="mb-2">Set-ups</h1>
-    <KitNav />
-    <p class="mb-3">
-      <BaseButton kind="main" to="/kit/setups/new">Put a set-up together</BaseButton>
-    </p>
+    <KitRoom title="Set-ups" add="Put a set-up together" to="/kit/setups/new" />
     <ul class="shelf">
       <li v-for="one in setups" :key="one.id" class="w-44 text-center">
         <div class="board" :class="one.retired ? 'opacity-60' : ''" :style="{ height: `${heightPx}px` }">

@@ -1,19 +1,33 @@
 <script setup lang="ts">
 import type { ThingLine, ThingPage } from '#shared/kitRecords'
-import { heatFields, isThingKind, KIND_NAMES, thingFields, type InstrumentProperties } from '#shared/thing'
+import {
+  heatFields,
+  INSTRUMENT_UNITS,
+  isThingKind,
+  KIND_NAMES,
+  thingFields,
+  type InstrumentProperties,
+  type Measures,
+} from '#shared/thing'
 
 /** A thing of the kit: what it is, its versions, what it cost, what used it. */
 const route = useRoute()
-const { isNew, page, refresh } = await useRecordPage<ThingPage>('/api/kit/things')
+const at = await useRecordPage<ThingPage>('/api/kit/things')
+const { page, refresh } = at
 const { data: things } = await useFetch<ThingLine[]>('/api/kit/things')
 const { data: kit } = await useKit()
-const people = computed(() => (kit.value?.people ?? []).map((person) => ({ value: person.id, label: person.name })))
+const people = computed(() => namedChoices(kit.value?.people ?? []))
 const kind = computed(() => page.value?.kind ?? (isThingKind(route.query.kind) ? route.query.kind : 'burner'))
-const start = computed(() => page.value?.record ?? newRecord(blankFields(thingFields(kind.value))))
 const name = computed(() =>
   String(page.value?.record.fields.name ?? `A new ${KIND_NAMES[kind.value][0].toLowerCase()}`),
 )
 useHead({ title: () => `${name.value} · Vulcanum` })
+const form = useKitForm(at, {
+  room: 'things',
+  blank: () => blankFields(thingFields(kind.value)),
+  extra: () => ({ kind: kind.value }),
+})
+const { record } = form
 const latest = computed(() => page.value?.versions[0] ?? null)
 const versions = computed(() =>
   (page.value?.versions ?? []).map((version) => ({
@@ -21,20 +35,24 @@ const versions = computed(() =>
     values: { ...version.properties } as Record<string, unknown>,
   })),
 )
-
-async function savedPage(saved: ThingPage) {
-  if (isNew) await navigateTo(`/kit/things/${saved.record.id}`)
-  else await refresh()
-}
+const unit = computed(() =>
+  kind.value === 'instrument' ? INSTRUMENT_UNITS[record.value.fields.measures as Measures]?.label : undefined,
+)
+const specs = computed(() =>
+  thingFields(kind.value).map((spec) =>
+    unit.value && (spec.key === 'resolution' || spec.key === 'accuracy')
+      ? { ...spec, label: `${spec.label} (${unit.value})` }
+      : spec,
+  ),
+)
+const choices = computed(() => ({
+  madeFromId: namedChoices((things.value ?? []).filter((one) => one.kind === kind.value && one.id !== record.value.id)),
+}))
 </script>
 
 <template>
-  <div>
-    <KitNav />
-    <h1 class="mb-1" dir="auto">
-      {{ name }}
-    </h1>
-    <p v-if="page" class="mb-3 text-ink-2">
+  <KitRecord :name="name" label="Properties" :form="form" :specs="specs" :choices="choices" room="/kit" asks-reason>
+    <template v-if="page" #lead>
       {{ KIND_NAMES[kind][0] }}, version {{ latest?.n
       }}<template v-if="page.madeFrom"
         >, made from <NuxtLink :to="`/kit/things/${page.madeFrom.id}`">{{ page.madeFrom.name }}</NuxtLink></template
@@ -46,41 +64,24 @@ async function savedPage(saved: ThingPage) {
           ><NuxtLink :to="`/kit/setups/${setup.id}`">{{ setup.name }}</NuxtLink></template
         >.</template
       >
-    </p>
-    <div class="grid items-start gap-4 lg:grid-cols-[minmax(0,1fr)_22rem]">
-      <div class="space-y-3">
-        <BasePanel as="div">
-          <KitSilhouette
-            v-if="latest"
-            :kind="kind"
-            :properties="latest.properties"
-            :name="name"
-            :px-per-mm="1.1"
-            class="mb-4"
-          />
-          <ThingForm
-            :kind="kind"
-            :start="start"
-            :things="things ?? []"
-            @saved="savedPage"
-            @removed="navigateTo('/kit')"
-          />
-        </BasePanel>
-        <InstrumentChecks
-          v-if="page && kind === 'instrument'"
-          :thing-id="page.record.id"
-          :properties="latest!.properties as InstrumentProperties"
-          :checks="page.checks"
-          :people="people"
-          @changed="refresh()"
-        />
-      </div>
-      <div v-if="page" class="space-y-3">
-        <PhotoShelf owner="thing" :owner-id="page.record.id" :photos="page.photos" @changed="refresh()" />
-        <KitHistory :versions="versions" :specs="heatFields(kind)" />
-        <KitPrices :prices="page.prices" :url="`/api/kit/things/${page.record.id}/prices`" @changed="refresh()" />
-        <KitRuns :use="page.use" :none="kind === 'instrument' ? 'It has read no run yet.' : undefined" />
-      </div>
-    </div>
-  </div>
+    </template>
+    <template v-if="latest" #picture>
+      <KitSilhouette :kind="kind" :properties="latest.properties" :name="name" :px-per-mm="1.1" class="mb-4" />
+    </template>
+    <template v-if="page && kind === 'instrument'" #after>
+      <InstrumentChecks
+        :thing-id="page.record.id"
+        :properties="latest!.properties as InstrumentProperties"
+        :checks="page.checks"
+        :people="people"
+        @changed="refresh()"
+      />
+    </template>
+    <template v-if="page" #known>
+      <PhotoShelf owner="thing" :owner-id="page.record.id" :photos="page.photos" @changed="refresh()" />
+      <KitHistory :versions="versions" :specs="heatFields(kind)" />
+      <KitPrices :prices="page.prices" :url="`/api/kit/things/${page.record.id}/prices`" @changed="refresh()" />
+      <KitRuns :use="page.use" :none="kind === 'instrument' ? 'It has read no run yet.' : undefined" />
+    </template>
+  </KitRecord>
 </template>

@@ -19,10 +19,8 @@ const runId = typeof route.query.run === 'string' ? route.query.run : ''
       </h1>
       <ImportStored v-if="page.state === 'stored' || page.state === 'undone'" :page="page" @changed="again" />
       <BasePanel v-else-if="page.state === 'storing'" label="Being stored">
-        <label class="grid gap-1"
-          >Storing it: {{ page.done.toLocaleString('en') }} of {{ page.rows.toLocaleString('en') }} rows
-          <progress class="w-full" :value="page.done" :max="page.rows" />
-        </label>
+        <p>Storing it: {{ page.done.toLocaleString('en') }} of {{ page.rows.toLocaleString('en') }} rows</p>
+        <BaseProgress label="Rows stored" :done="page.rows > 0 ? page.done / page.rows : 0" />
         <p class="text-ink-2">You can leave this page; it goes on. All of it is stored, or nothing.</p>
       </BasePanel>
       <ClientOnly v-else>

@@ -1,0 +1,143 @@
+<script setup lang="ts" generic="T extends object">
+import { useElementSize } from '@vueuse/core'
+import type { TableSort } from '~/composables/useDataTable'
+
+/** Rows that are sorted, picked and copied; of many only those in view are drawn. What a cell shows, the slot says. */
+const props = defineProps<{
+  rows: readonly T[]
+  columns: readonly DataColumn<T>[]
+  idOf: (row: T) => string
+  /** What the rows are. */
+  caption: string
+  /** Given where the rows come in their order from elsewhere. */
+  sorted?: TableSort
+  /** Given where rows can be picked, with what a row is called. */
+  picked?: ReadonlySet<string>
+  nameOf?: (row: T) => string
+  /** A line that stands before a row, where it has one: its own key. */
+  headOf?: (row: T, before: T | undefined) => string | null
+  /** How many rows there are, where not all are here. */
+  count?: number
+  /** Columns keep their shares whatever is in them. */
+  fixed?: boolean
+}>()
+const emit = defineEmits<{ sort: [by: string]; pick: [picked: Set<string>]; near: [] }>()
+const ROW_PX = 36
+/** Up to so many are drawn whole, so that the page prints and copies as it stands. */
+const DRAWN_WHOLE = 200
+const all = computed(() => props.count ?? props.rows.length)
+const { rows, sorting, sortBy, isAllPicked, pickAll } = useDataTable<T>({
+  rows: () => props.rows,
+  columns: () => props.columns,
+  idOf: props.idOf,
+  sorted: () => props.sorted,
+  picked: () => props.picked ?? new Set(),
+  onSort: (by) => emit('sort', by),
+  onPick: (picked) => emit('pick', picked),
+})
+const shownSort = computed<TableSort | undefined>(() => {
+  const first = sorting.value[0]
+  return first && { by: first.id, down: first.desc }
+})
+const lines = computed(() =>
+  rows.value.flatMap((row, i) => {
+    const head = props.headOf?.(row.original, rows.value[i - 1]?.original) ?? null
+    const own = { key: row.id, px: ROW_PX, row, at: i, head: null as string | null }
+    return head === null ? [own] : [{ ...own, key: `before ${row.id}`, head }, own]
+  }),
+)
+const table = useTemplateRef<HTMLElement>('table')
+const { shown, above, below } = useRowsInView(lines, {
+  table: () => table.value,
+  isWhole: () => all.value <= DRAWN_WHOLE,
+  near: () => emit('near'),
+})
+/** Columns that go beyond the sheet are moved sideways; the head stays in sight only where they do not. */
+const sheet = useTemplateRef<HTMLElement>('sheet')
+const { width: tablePx } = useElementSize(table)
+const { width: sheetPx } = useElementSize(sheet)
+const isWide = computed(() => tablePx.value > sheetPx.value + 1)
+</script>
+
+<template>
+  <div
+    ref="sheet"
+    :class="isWide ? 'overflow-x-auto' : ''"
+    :tabindex="isWide ? 0 : undefined"
+    :role="isWide ? 'region' : undefined"
+    :aria-label="isWide ? caption : undefined"
+  >
+    <table ref="table" class="data-table" :class="fixed ? 'data-table-fixed' : ''" :aria-rowcount="all + 1">
+      <caption class="sr-only">
+        {{
+          caption
+        }}
+      </caption>
+      <colgroup v-if="fixed" class="max-md:hidden">
+        <col v-if="picked" style="width: 36px" />
+        <col
+          v-for="column in columns"
+          :key="column.key"
+          :data-column="column.key"
+          :style="{ width: `${column.em ?? 8}em` }"
+        />
+      </colgroup>
+      <thead>
+        <tr>
+          <th v-if="picked" class="no-print w-8">
+            <input
+              type="checkbox"
+              class="block"
+              :aria-label="`Pick the ${rows.length} shown`"
+              :checked="isAllPicked"
+              @change="pickAll"
+            />
+          </th>
+          <DataTableHead
+            v-for="column in columns"
+            :key="column.key"
+            :column="column"
+            :sorted="shownSort"
+            @sort="sortBy(column.key)"
+          />
+        </tr>
+      </thead>
+      <tbody>
+        <tr v-if="above > 0" aria-hidden="true" :style="{ height: `${above}px` }" />
+        <template v-for="{ key, row, at, head } in shown" :key="key">
+          <tr v-if="head !== null" data-group class="bg-ground" :style="{ height: `${ROW_PX}px` }">
+            <th scope="colgroup" :colspan="columns.length + (picked ? 1 : 0)">
+              <slot name="head" :row="row.original" :head="head" />
+            </th>
+          </tr>
+          <tr
+            v-else
+            :data-id="row.id"
+            :aria-rowindex="at + 2"
+            :class="picked?.has(row.id) ? 'bg-ground' : ''"
+            :style="{ height: `${ROW_PX}px` }"
+          >
+            <td v-if="picked" class="no-print">
+              <input
+                type="checkbox"
+                class="block"
+                :aria-label="`Pick ${nameOf?.(row.original) ?? row.id}`"
+                :checked="picked.has(row.id)"
+                @click="row.getToggleSelectedHandler()($event)"
+              />
+            </td>
+            <td
+              v-for="column in columns"
+              :key="column.key"
+              :class="[column.wide ? 'max-md:hidden' : '', column.figure ? 'figures text-right whitespace-nowrap' : '']"
+              :data-column="column.key"
+            >
+              <slot name="cell" :row="row.original" :column="column">{{ column.of?.(row.original) ?? '' }}</slot>
+            </td>
+          </tr>
+        </template>
+        <tr v-if="below > 0" aria-hidden="true" :style="{ height: `${below}px` }" />
+      </tbody>
+    </table>
+  </div>
+</template>
