@@ -8,6 +8,17 @@ import { writeServiceWorker } from './scripts/lib/serviceWorker.mjs'
 export default defineNuxtConfig({
   modules: ['@pinia/nuxt', '@nuxt/eslint', 'nuxt-security'],
   $production: { nitro: { entry: fileURLToPath(new URL('server/entry.ts', import.meta.url)) } },
+  // The kit in its states, for who builds with it; never in the built application.
+  $development: {
+    hooks: {
+      'pages:extend': (pages) => {
+        const file = fileURLToPath(new URL('app/dev/KitStates.vue', import.meta.url))
+        pages.push({ name: 'kit-states', path: '/dev/kit', file })
+      },
+    },
+  },
+  // A development server beside a built application keeps its files apart.
+  ...(process.env.VULCANUM_BUILD_DIR ? { buildDir: process.env.VULCANUM_BUILD_DIR } : {}),
   components: [{ path: '~/components', pathPrefix: false }],
   devtools: { enabled: false },
   app: {

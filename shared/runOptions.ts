@@ -1,10 +1,9 @@
 /** How a run's page reads its run: model and reference conditions, as the page's address names them. */
 import type { MethodBody } from '../core/method/method'
 import { USUAL_TARGET_C } from '../core/method/schools'
-import { CLOCKS, LITRES, type Clock, type Litre, type ReduceRequest } from '../core/formats/document'
+import { CLOCKS, LITRES, type Clock, type Litre } from '../core/formats/document'
 import { MODELS, REFERENCES, type Model, type NamedReference } from '../core/normalise/reference'
 import { LIMITS } from './limits'
-import { defaultOptions } from './reduceRequest'
 
 /** The boil conventions a page offers. */
 export const VIEW_BOILS = ['rollingBoil', 'firstBubbles', 'probeAtBoil', 'plateau', 'target'] as const
@@ -101,18 +100,3 @@ export function runViewQuery(
     ...(supply ? { supply: 'true' } : {}),
   }
 }
-
-export function optionsFor({
-  model,
-  boil,
-  targetC,
-  clock,
-  litre,
-  supply,
-  reference: { id: _id, name: _name, ...reference },
-}: RunView): Omit<ReduceRequest, 'runs'> {
-  return { ...defaultOptions(), model, boil: boil === 'target' ? { targetC } : boil, clock, litre, supply, reference }
-}
-
-/** The options a run is listed by: the Standard bench, read by its method's conventions. */
-export const listedOptions = (method: MethodBody | null) => optionsFor(runViewFrom({}, conventionsOf(method)))

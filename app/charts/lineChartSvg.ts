@@ -50,6 +50,16 @@ const at = (px: number) => px.toFixed(1)
 const escaped = (text: string) => text.replace(/[&<>"]/g, (letter) => `&#${letter.charCodeAt(0)};`)
 const dashes = (dash?: readonly number[]) => (dash ? ` stroke-dasharray="${dash.join(' ')}"` : '')
 
+/** As many points a line is drawn by: a sheet has no finer ones. */
+const MOST_POINTS = 800
+const thinned = <P>(points: readonly P[]): readonly P[] => {
+  const stride = Math.ceil(points.length / MOST_POINTS)
+  return stride < 2 ? points : points.filter((_, i) => i % stride === 0 || i === points.length - 1)
+}
+/** How a line is drawn; a colour may be one of the light's (`var(--ink)`). */
+const pen = (colour: string, px: number, dash?: readonly number[]) =>
+  `fill="none" style="stroke:${colour}" stroke-width="${px}"${dashes(dash)}`
+
 /** @param size in px @returns the drawing as SVG text */
 export function lineChartSvg(config: ChartConfiguration<'line'>, { width, height }: Sheet): string {
   const lines = config.data.datasets as unknown as Line[]
@@ -99,40 +109,39 @@ function wordsOf(scale: Scale, tick: number, axis: IntervalAxis): string {
 }
 
 const text = (x: number, y: number, words: string, colour: string, anchor: 'start' | 'middle' | 'end') =>
-  `<text x="${at(x)}" y="${at(y)}" fill="${colour}" text-anchor="${anchor}" ${FONT}>${escaped(words)}</text>`
+  `<text x="${at(x)}" y="${at(y)}" style="fill:${colour}" text-anchor="${anchor}" ${FONT}>${escaped(words)}</text>`
 
 function panelGrid(
   panel: Panel,
   { width, xOf, ticks }: { width: number; xOf: (x: number) => number; ticks: number[] },
 ) {
   const { scale, axis, top, bottom, yOf } = panel
-  const pen = `fill="none" stroke="${scale.grid.color}" stroke-width="${scale.grid.lineWidth}"`
   const levels = axis.ticks.map((tick) => `M${EDGE.left} ${at(yOf(tick))}H${width - EDGE.right}`)
   const uprights = ticks.map((tick) => `M${at(xOf(tick))} ${at(top)}V${at(bottom)}`)
   const { text: title, color } = scale.title!
   return [
-    `<path d="${[...levels, ...uprights].join('')}" ${pen}/>`,
+    `<path d="${[...levels, ...uprights].join('')}" ${pen(scale.grid.color, scale.grid.lineWidth)}/>`,
     ...axis.ticks.map((tick) => text(EDGE.left - 8, yOf(tick) + 4, wordsOf(scale, tick, axis), color, 'end')),
     `<g transform="translate(14 ${at((top + bottom) / 2)}) rotate(-90)">${text(0, 0, title, color, 'middle')}</g>`,
   ]
 }
 
 function lineOf({ data, borderColor, borderWidth, borderDash }: Line, xOf: (x: number) => number, panel: Panel) {
-  const points = data.map(({ x, y }) => `${at(xOf(x))} ${at(panel.yOf(y))}`)
-  return `<path d="M${points.join('L')}" fill="none" stroke="${borderColor}" stroke-width="${borderWidth}"${dashes(borderDash)}/>`
+  const points = thinned(data).map(({ x, y }) => `${at(xOf(x))} ${at(panel.yOf(y))}`)
+  return `<path d="M${points.join('L')}" ${pen(borderColor, borderWidth, borderDash)}/>`
 }
 
 function namedOf(one: Named, { width, xOf, panel }: { width: number; xOf: (x: number) => number; panel: Panel }) {
-  const pen = `fill="none" stroke="${one.borderColor}" stroke-width="${one.borderWidth}"${dashes(one.borderDash)}`
+  const own = pen(one.borderColor, one.borderWidth, one.borderDash)
   if (one.xMin === undefined)
-    return [`<path d="M${EDGE.left} ${at(panel.yOf(one.yMin!))}H${width - EDGE.right}" ${pen}/>`]
+    return [`<path d="M${EDGE.left} ${at(panel.yOf(one.yMin!))}H${width - EDGE.right}" ${own}/>`]
   const x = xOf(one.xMin)
-  const line = `<path d="M${at(x)} ${at(panel.top)}V${at(panel.bottom)}" ${pen}/>`
+  const line = `<path d="M${at(x)} ${at(panel.top)}V${at(panel.bottom)}" ${own}/>`
   if (one.label === undefined) return [line]
   const { content, position, yAdjust = 0, color, backgroundColor } = one.label
   const y = (position === 'center' ? (panel.top + panel.bottom) / 2 : panel.bottom - 4) + yAdjust
   const half = (content.length * LETTER_PX) / 2
   const middle = Math.min(width - EDGE.right - half, Math.max(EDGE.left + half, x))
-  const ground = `<rect x="${at(middle - half)}" y="${at(y - 11)}" width="${at(2 * half)}" height="15" fill="${backgroundColor}"/>`
+  const ground = `<rect x="${at(middle - half)}" y="${at(y - 11)}" width="${at(2 * half)}" height="15" style="fill:${backgroundColor}"/>`
   return [line, ground, text(middle, y, content, color, 'middle')]
 }

@@ -3,18 +3,14 @@ export function useChartFiles<T>(props: {
   file: string
   rows: readonly T[]
   columns: readonly DataColumn<T>[]
-  drawing: () => string | null
+  drawing: () => string
 }) {
   const said = ref('')
   const save = (blob: Blob, kind: string) => {
     saveBlob(blob, `${props.file}.${kind}`)
     said.value = `Written: ${props.file}.${kind}`
   }
-  const drawn = async (as: (svg: string) => Blob | Promise<Blob>, kind: string) => {
-    const svg = props.drawing()
-    if (svg === null) said.value = 'It is not drawn yet: try again in a moment.'
-    else save(await as(svg), kind)
-  }
+  const drawn = async (as: (svg: string) => Blob | Promise<Blob>, kind: string) => save(await as(props.drawing()), kind)
   async function table(): Promise<string> {
     const { tableText } = await import('~/utils/tableText')
     return tableText(props.columns, props.rows, ',')

@@ -4,7 +4,8 @@ import type { ImportPage, ImportPreview, StoredMapping } from '#shared/tableImpo
 
 /** One import: as the server has it, followed while it is stored. */
 export async function useImport(id: string) {
-  const { data, error, refresh } = await useFetch<ImportPage>(`/api/imports/${id}`)
+  const request = useFetch<ImportPage>(`/api/imports/${id}`)
+  const { data, error, refresh } = request
   let timer: ReturnType<typeof setTimeout> | undefined
   const follow = () => {
     clearTimeout(timer)
@@ -12,6 +13,8 @@ export async function useImport(id: string) {
   }
   onMounted(follow)
   onUnmounted(() => clearTimeout(timer))
+  // At the end: what comes after an await has no page any more.
+  await request
   return {
     page: data,
     error,

@@ -72,7 +72,12 @@ export function useKeys() {
     event.preventDefault()
     act(action)
   }
-  return { changed, keyOf, act, on, press }
+  /** What keys do on this screen, beside what the finder lists by itself. */
+  const here = () =>
+    (Object.keys(KEY_ACTIONS) as KeyAction[]).filter(
+      (action) => handlers.get(action)?.length && !['find', 'units', 'light'].includes(action),
+    )
+  return { changed, keyOf, act, on, press, here }
 }
 
 /** "Shift+L", "?", "Control+K"; null for what is never a key of ours: repeats, composing, other modifiers. */

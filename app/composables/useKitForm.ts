@@ -15,6 +15,7 @@ export function useKitForm<P extends { record: TypedRecord }>(
     blank: () => TypedFields
     /** What is sent beside the fields. */
     extra?: () => object
+    takeExtra?: (extra: object) => void
     /** Once saved: what the page keeps beside the form begins again too. */
     restarted?: () => void
   },
@@ -23,6 +24,7 @@ export function useKitForm<P extends { record: TypedRecord }>(
     url: (id) => `/api/kit/${options.room}/${id}`,
     start: () => page.value?.record ?? newRecord(options.blank()),
     extra: options.extra,
+    takeExtra: options.takeExtra,
     saved: async (saved) => {
       if (isNew) return navigateTo(`/kit/${options.room}/${saved.record.id}`)
       await refresh()

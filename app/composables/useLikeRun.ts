@@ -25,9 +25,15 @@ export function useTaken<T extends Parameters<typeof takeLike>[0]>(form: Ref<T>,
   function take(kit: KitChoices, from: RunLike) {
     begun.value = { like: from, taken: takeLike(form.value, kit, from) }
   }
+  const undo = useUndo()
   function clear() {
-    untake(form.value, begun.value.taken)
+    const { taken } = begun.value
+    untake(form.value, taken)
     begun.value = { ...begun.value, taken: {} }
+    undo.offer('Begun empty.', () => {
+      retake(form.value, taken)
+      begun.value = { ...begun.value, taken }
+    })
   }
-  return { like, has, some, take, clear }
+  return { like, has, some, take, clear, undo }
 }

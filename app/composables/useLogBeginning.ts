@@ -1,6 +1,9 @@
 import type { KitChoices } from '#shared/kitChoices'
 import type { TypedRun } from '#shared/typedRun'
 
+const LONGEST_MS = 700
+const soon = (work: Promise<unknown>) => Promise.race([work, new Promise((resolve) => setTimeout(resolve, LONGEST_MS))])
+
 /**
  * How the draft begins: like the tester's last run, or one that is to be done again; by the method the address names, else
  * the plain boil. What was typed or chosen already stays as it is.
@@ -33,15 +36,19 @@ export function useLogBeginning(kit: KitChoices, typed: Ref<TypedRun>) {
     typed.value.methodId = ''
     chooseMethod()
   }
-  /** The draft that stood here is on the server still. */
   async function beginAnother() {
     draft.begin()
     chooseMethod()
     await beginLike()
   }
   chooseMethod()
-  onMounted(beginLike)
-  return { ...taken, isInTheWay, beginEmpty, beginAnother }
+  /** What it begins with is known; or the server takes too long to say. */
+  const isKnown = ref(false)
+  onMounted(async () => {
+    await soon(beginLike())
+    isKnown.value = true
+  })
+  return { ...taken, isKnown, isInTheWay, beginEmpty, beginAnother }
 }
 
 /** Nothing was typed, and nothing chosen but what was taken. */

@@ -18,47 +18,69 @@ function useRefusal() {
   return { problems, problemAt, theirs, runs, take }
 }
 
-/** A form over one record: its fields, what is wrong with them, saving, and what another page saved meanwhile. */
-export function useRecordForm<T>(options: {
+interface RecordFormOptions<T> {
   url: (id: string) => string
   start: () => TypedRecord
   extra?: () => object
+  /** Puts back what `extra` gave when the form was left. */
+  takeExtra?: (extra: object) => void
   saved: (value: T) => unknown
-}) {
-  const { units } = usePreferences()
-  const copyOf = (one: TypedRecord) => structuredClone(toRaw(one))
-  const record = ref<TypedRecord>(copyOf(options.start()))
-  const { problems, problemAt, theirs, runs, take } = useRefusal()
-  const saving = ref(false)
+}
 
+/** A form over one record: its fields, what is wrong with them, saving, and what another page saved meanwhile. */
+export function useRecordForm<T>(options: RecordFormOptions<T>) {
+  const { start, extra = () => ({}), takeExtra = () => undefined } = options
+  const record = ref<TypedRecord>(copyOf(start()))
+  const { take, ...refusal } = useRefusal()
+  const { isBack, forget } = useLeftForm({ record, start, extra, takeExtra })
+  const sending = useRecordSending({ ...options, record, take, forget })
+  /** Mine over theirs: both were seen. */
+  async function keepMine() {
+    record.value.revision = refusal.theirs.value!.revision
+    await sending.save()
+  }
+  const restart = (from: TypedRecord = start()) => {
+    record.value = copyOf(from)
+    take(NOT_REFUSED)
+    forget()
+  }
+  /** Theirs, as if it had been opened now. */
+  const takeTheirs = () => restart(refusal.theirs.value!)
+  return { record, ...refusal, ...sending, isBack, keepMine, takeTheirs, restart }
+}
+const copyOf = (one: TypedRecord) => structuredClone(toRaw(one))
+
+/** Saves a record and deletes it; what it is refused for is taken down. */
+function useRecordSending<T>({
+  url,
+  extra,
+  saved,
+  record,
+  take,
+  forget,
+}: RecordFormOptions<T> & { record: Ref<TypedRecord>; take: (refusal: Refusal) => void; forget: () => void }) {
+  const { units } = usePreferences()
+  const saving = ref(false)
   async function save() {
     saving.value = true
-    const body = { ...record.value, units: units.value, ...options.extra?.() }
-    const sent = await send<T>(options.url(record.value.id), 'PUT', body)
+    const body = { ...record.value, units: units.value, ...extra?.() }
+    const sent = await send<T>(url(record.value.id), 'PUT', body)
     saving.value = false
     take(sent.ok ? NOT_REFUSED : sent)
     if (!sent.ok) return
+    forget()
     // Whatever shows this record, or lists it, reads it anew: the page gone to may share its data with this one.
     await refreshNuxtData()
-    await options.saved(sent.value)
+    await saved(sent.value)
   }
   async function remove(gone: () => unknown) {
-    const sent = await send<null>(options.url(record.value.id), 'DELETE')
+    const sent = await send<null>(url(record.value.id), 'DELETE')
     take(sent.ok ? NOT_REFUSED : sent)
-    if (sent.ok) await gone()
+    if (!sent.ok) return
+    forget()
+    await gone()
   }
-  /** Mine over theirs: both were seen. */
-  async function keepMine() {
-    record.value.revision = theirs.value!.revision
-    await save()
-  }
-  const restart = (from: TypedRecord = options.start()) => {
-    record.value = copyOf(from)
-    take(NOT_REFUSED)
-  }
-  /** Theirs, as if it had been opened now. */
-  const takeTheirs = () => restart(theirs.value!)
-  return { record, problems, problemAt, theirs, runs, saving, save, remove, keepMine, takeTheirs, restart }
+  return { saving, save, remove }
 }
 
 /** A record that is not saved yet. */

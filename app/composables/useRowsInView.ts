@@ -1,37 +1,72 @@
-import { useWindowVirtualizer } from '@tanstack/vue-virtual'
+import type { Virtualizer } from '@tanstack/vue-virtual'
+
+interface Line {
+  key: string
+  px: number
+}
+interface InView {
+  table: () => HTMLElement | null
+  isWhole: () => boolean
+  near: () => void
+}
+/** As many are drawn before it is known which are in view. */
+const FIRST = 60
 
 /** Of many lines of a table in a page that scrolls, those in view, and how much stands above and below them. */
-export function useRowsInView<L extends { key: string; px: number }>(
-  lines: Ref<readonly L[]>,
-  options: { table: () => HTMLElement | null; isWhole: () => boolean; near: () => void },
-) {
-  const top = ref(0)
-  onMounted(() => {
-    top.value = (options.table()?.getBoundingClientRect().top ?? 0) + window.scrollY
+export function useRowsInView<L extends Line>(lines: Ref<readonly L[]>, options: InView) {
+  const virtual = useVirtualRows(lines, options)
+  const seen = computed(() => virtual.value?.getVirtualItems() ?? null)
+  const top = computed(() => virtual.value?.options.scrollMargin ?? 0)
+  const shown = computed(() => {
+    if (options.isWhole()) return lines.value
+    return seen.value?.map((item) => lines.value[item.index]!) ?? lines.value.slice(0, FIRST)
   })
-  const virtual = useWindowVirtualizer(
-    computed(() => ({
-      count: lines.value.length,
-      estimateSize: (i: number) => lines.value[i]!.px,
-      overscan: 20,
-      scrollMargin: top.value,
-      enabled: !options.isWhole(),
-      initialRect: { width: 1280, height: 1600 },
-      getItemKey: (i: number) => lines.value[i]!.key,
-    })),
-  )
-  const seen = computed(() => virtual.value.getVirtualItems())
-  const shown = computed(() => (options.isWhole() ? lines.value : seen.value.map((item) => lines.value[item.index]!)))
-  const above = computed(() => (options.isWhole() ? 0 : Math.max(0, (seen.value[0]?.start ?? 0) - top.value)))
-  const below = computed(() =>
-    options.isWhole() ? 0 : Math.max(0, virtual.value.getTotalSize() - ((seen.value.at(-1)?.end ?? 0) - top.value)),
-  )
+  const above = computed(() => Math.max(0, (seen.value?.[0]?.start ?? 0) - top.value))
+  const heightOf = (some: readonly L[]) => some.reduce((sum, line) => sum + line.px, 0)
+  const below = computed(() => {
+    if (options.isWhole()) return 0
+    if (seen.value === null) return heightOf(lines.value.slice(FIRST))
+    return Math.max(0, virtual.value!.getTotalSize() - ((seen.value.at(-1)?.end ?? 0) - top.value))
+  })
   /** The end of what is here is near: more is wanted. */
   watch(
-    () => [seen.value.at(-1)?.index ?? 0, lines.value.length] as const,
+    () => [seen.value?.at(-1)?.index ?? 0, lines.value.length] as const,
     ([last, all]) => {
-      if (!options.isWhole() && last > all - 60) options.near()
+      if (!options.isWhole() && seen.value !== null && last > all - FIRST) options.near()
     },
   )
   return { shown, above, below }
+}
+
+/** What knows which rows are in view: it comes where there are more than are drawn whole. */
+function useVirtualRows<L extends Line>(lines: Ref<readonly L[]>, { table, isWhole }: InView) {
+  const virtual = shallowRef<{ of: Ref<Virtualizer<Window, Element>> } | null>(null)
+  const scope = effectScope()
+  onUnmounted(() => scope.stop())
+  async function begin() {
+    const { useWindowVirtualizer } = await import('@tanstack/vue-virtual')
+    const top = (table()?.getBoundingClientRect().top ?? 0) + window.scrollY
+    scope.run(() => {
+      const of = useWindowVirtualizer(
+        computed(() => ({
+          count: lines.value.length,
+          estimateSize: (i: number) => lines.value[i]!.px,
+          overscan: 20,
+          scrollMargin: top,
+          getItemKey: (i: number) => lines.value[i]!.key,
+        })),
+      )
+      virtual.value = { of }
+    })
+  }
+  onMounted(() =>
+    watch(
+      isWhole,
+      (is) => {
+        if (!is && virtual.value === null) void begin()
+      },
+      { immediate: true },
+    ),
+  )
+  return computed(() => virtual.value?.of.value ?? null)
 }

@@ -35,9 +35,15 @@ onMounted(async () => {
   taken.value = burnLike(like.value.words)
   Object.assign(typed, taken.value)
 })
+const undo = useUndo()
 function beginEmpty() {
+  const before = taken.value
   Object.assign(typed, Object.fromEntries(['who', 'place', 'altitude'].map((key) => [key, ''])))
   taken.value = {}
+  undo.offer('Begun empty.', () => {
+    taken.value = before
+    Object.assign(typed, before)
+  })
 }
 const problemAt = (path: string) => problems.value.find((problem) => problem.path === path)?.text
 const kinds = BURNER_KINDS.map((kind) => ({ value: kind, label: BURNER_WORDS[kind] }))
@@ -49,7 +55,7 @@ const names = [
 ] as const
 
 async function burn() {
-  const sent = { ...typed, units: units.value, zone: Intl.DateTimeFormat().resolvedOptions().timeZone || 'UTC' }
+  const sent = { ...typed, units: units.value, zone: zoneHere() }
   const { readBurnOne } = await import('#shared/burnOne')
   const read = readBurnOne(sent)
   problems.value = read.ok ? [] : read.problems
@@ -74,7 +80,14 @@ async function toLane(kit: BurnOneKit) {
   <div class="max-w-2xl">
     <h1 class="mb-1">Burn one now</h1>
     <p class="mb-4 text-ink-2">The rest can be added while it burns, or after.</p>
-    <TakenLine v-if="like && Object.keys(taken).length" :like="like" class="mb-2" @clear="beginEmpty" />
+    <TakenLine
+      v-if="like"
+      :like="like"
+      :some="Object.keys(taken).length > 0"
+      :undo="undo"
+      class="mb-2"
+      @clear="beginEmpty"
+    />
     <BasePanel as="form" class="grid grid-cols-1 gap-2" novalidate @submit.prevent="burn">
       <TextBox
         v-for="name in names"

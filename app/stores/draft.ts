@@ -6,6 +6,7 @@ import { SET_AMOUNTS } from '#shared/likeRun'
 import { emptyTypedRun, type TypedRun } from '#shared/typedRun'
 import type { Begun } from '~/composables/useLikeRun'
 import { isTaken, type Taken } from '~/utils/likeRun'
+import { zoneHere } from '~/utils/moments'
 
 /**
  * The run being typed: kept in this browser on every keystroke, so that neither a reload nor a lost server loses it.
@@ -74,7 +75,7 @@ function fresh(): TypedRun {
   return {
     ...emptyTypedRun(uuidv7(), 'metric'),
     startedAt: localMinute(new Date()),
-    zone: Intl.DateTimeFormat().resolvedOptions().timeZone || 'UTC',
+    zone: zoneHere(),
   }
 }
 

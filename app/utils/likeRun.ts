@@ -72,6 +72,14 @@ export function untake(form: Takes, taken: Taken): void {
     else Object.assign(form, { [key]: EMPTY_IS_NULL.includes(key) ? null : '' })
   }
 }
+/** What was taken, there again. */
+export function retake(form: object, taken: Taken): void {
+  for (const [path, value] of Object.entries(taken)) {
+    const [key, part] = path.split('.') as [keyof Takes, string | undefined]
+    const held = (form as Takes)[key] as object
+    Object.assign(form, { [key]: part === undefined ? value : { ...held, [part]: value } })
+  }
+}
 const EMPTY_IS_NULL: (keyof Takes)[] = ['placeId', 'containerId']
 
 /** Of a first burn with kit of its own: who, where, and the kinds of what burned. */

@@ -6,6 +6,9 @@ export function todayHere(): CalendarDay {
   return { year: now.getFullYear(), month: now.getMonth() + 1, day: now.getDate() }
 }
 
+/** The time zone of this browser. */
+export const zoneHere = (): string => Intl.DateTimeFormat().resolvedOptions().timeZone || 'UTC'
+
 export function dateOrderHere(): DateOrder {
   const parts = new Intl.DateTimeFormat(undefined).formatToParts(new Date())
   const first = parts.find(({ type }) => type === 'day' || type === 'month' || type === 'year')?.type

@@ -12,6 +12,7 @@ import type { Lane, LaneReading } from '#shared/bench'
 import type { Preparation } from '#shared/benchAct'
 import type { LaneName } from '#shared/lanes'
 import { mustBeChosen } from '#shared/mustBeChosen'
+import { zoneHere } from './moments'
 import type { KitChoices } from '#shared/kitChoices'
 import { MEASURED_NAMES, MEASURED_QUANTITIES, type MeasuredQuantity } from '#shared/measuredQuantity'
 import { sceneOf, waterKgOf } from '#shared/rehearsal'
@@ -36,7 +37,7 @@ export function firstPreparation(choices: KitChoices, lane: LaneName): Preparati
     containerId: null,
     setting: '',
     breakIn: false,
-    zone: Intl.DateTimeFormat().resolvedOptions().timeZone || 'UTC',
+    zone: zoneHere(),
     instruments,
     measured,
     overrides: {},

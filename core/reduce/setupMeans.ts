@@ -76,13 +76,3 @@ function byVolume(inputs: readonly MeanInput[]): MeanInput[][] {
 
 export const isAlikeVolume = (one: number, other: number): boolean =>
   Math.max(one, other) <= ALIKE_VOLUME * Math.min(one, other)
-
-/** The label of a mean, without its figures. */
-export const meanOf = ({ kind, endC, setting, volumeG }: MeanOf): MeanOf => ({ kind, endC, setting, volumeG })
-
-export const isSameMean = (one: MeanOf, other: MeanOf | null): boolean =>
-  other !== null &&
-  one.kind === other.kind &&
-  one.endC === other.endC &&
-  one.setting === other.setting &&
-  one.volumeG === other.volumeG

@@ -3,7 +3,7 @@
  * background, once their series are worked out.
  */
 import { CORE_VERSION } from '../../core/version'
-import { listedOptions } from '../../shared/runOptions'
+import { listedOptions } from '../../shared/reduceOptions'
 import type { Connection } from '../database/connection'
 import { answerRun } from './answerRun'
 import { findRuns, type FoundRun } from './repository/findRuns'

@@ -21,7 +21,7 @@ const svg = lineChartSvg(runTraceChart(SHOWN, LOOK), SIZE)
 /** The points of the path drawn in a colour. */
 const pathIn = (colour: string) =>
   svg
-    .match(new RegExp(`<path d="M([^"]*)" fill="none" stroke="${colour}" stroke-width="2"`))![1]!
+    .match(new RegExp(`<path d="M([^"]*)" fill="none" style="stroke:${colour}" stroke-width="2"`))![1]!
     .split('L')
     .map((point) => point.split(' ').map(Number) as [number, number])
 
@@ -31,7 +31,7 @@ describe('a trace on paper', () => {
     expect(x1 - x0).toBeCloseTo(x2 - x1, 0)
     expect(y0 - y1).toBeCloseTo(y1 - y2, 0)
     const level = svg.match(
-      /<path d="M64 ([\d.]+)H704" fill="none" stroke="#555" stroke-width="1" stroke-dasharray/,
+      /<path d="M64 ([\d.]+)H704" fill="none" style="stroke:#555" stroke-width="1" stroke-dasharray/,
     )![1]
     expect(y2).toBeCloseTo(Number(level), 1)
   })

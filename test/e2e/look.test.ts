@@ -2,10 +2,10 @@
  * Every page as eyes meet it: no serious barrier in Day and Glare; in Dark bench nothing brighter than the flame
  * allows.
  */
-import AxeBuilder from '@axe-core/playwright'
 import type { Page } from '@playwright/test'
 import { clearBench, EVERY_STATE, stage } from '../../scripts/lib/stageBench.mjs'
 import { expect, open, test } from './page'
+import { barriers, brightest, nextLight } from './sight'
 
 const FIXED = [
   '/',
@@ -62,53 +62,6 @@ const WIDE = { width: 1280, height: 800 }
 const PHONE = { width: 390, height: 844 }
 /** As many pages are looked at side by side. */
 const SHARES = 4
-
-/** Brightest relative luminance (WCAG 2.2) and bluest channel of a screenshot, read in a page of its own. */
-async function brightest(reader: Page, png: Buffer): Promise<{ luminance: number; blue: number }> {
-  return reader.evaluate(
-    async (source) => {
-      const image = new Image()
-      image.src = source
-      await image.decode()
-      const canvas = document.createElement('canvas')
-      canvas.width = image.width
-      canvas.height = image.height
-      const context = canvas.getContext('2d')!
-      context.drawImage(image, 0, 0)
-      const { data } = context.getImageData(0, 0, image.width, image.height)
-      const linear = (value: number) =>
-        value / 255 <= 0.04045 ? value / 255 / 12.92 : ((value / 255 + 0.055) / 1.055) ** 2.4
-      let luminance = 0
-      let blue = 0
-      for (let i = 0; i < data.length; i += 4) {
-        luminance = Math.max(
-          luminance,
-          0.2126 * linear(data[i]!) + 0.7152 * linear(data[i + 1]!) + 0.0722 * linear(data[i + 2]!),
-        )
-        blue = Math.max(blue, data[i + 2]!)
-      }
-      return { luminance, blue }
-    },
-    `data:image/png;base64,${png.toString('base64')}`,
-  )
-}
-
-/** Serious barriers, each with where it stands. Another light changes colours alone. */
-async function barriers(page: Page, light: 'day' | 'glare'): Promise<string[]> {
-  // What passes is not described, and there are no frames: half the time.
-  const axe = new AxeBuilder({ page }).setLegacyMode(true).options({ resultTypes: ['violations'] })
-  if (light !== 'day') axe.withRules(['color-contrast', 'link-in-text-block'])
-  const { violations } = await axe.analyze()
-  return violations
-    .filter((violation) => ['serious', 'critical'].includes(violation.impact ?? ''))
-    .map(({ id, nodes }) => `${light}: ${id}: ${nodes.map((node) => node.html.slice(0, 120)).join(' | ')}`)
-}
-
-async function nextLight(page: Page, light: string): Promise<void> {
-  await page.locator('[data-light-switch]').click()
-  await expect(page.locator('html')).toHaveAttribute('data-light', light)
-  await page.evaluate(() => document.fonts.ready)
-}
 
 for (let share = 0; share < SHARES; share++)
   test(`every page, part ${share + 1} of ${SHARES}: no serious barrier in Day and Glare, nothing bright in Dark bench, nothing wider than a phone`, async ({

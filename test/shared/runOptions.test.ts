@@ -6,7 +6,8 @@ import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { CLOCKS, LITRES } from '../../core/formats/document'
 import { MODELS, REFERENCES } from '../../core/normalise/reference'
-import { optionsFor, ownReference, runViewFrom, runViewQuery, VIEW_BOILS, type RunView } from '../../shared/runOptions'
+import { optionsFor } from '../../shared/reduceOptions'
+import { ownReference, runViewFrom, runViewQuery, VIEW_BOILS, type RunView } from '../../shared/runOptions'
 import { readReduceRequest } from '../../shared/reduceRequest'
 
 const rounded = (min: number, max: number) => fc.integer({ min: min * 10, max: max * 10 }).map((value) => value / 10)

@@ -56,7 +56,8 @@ const focused = ({ target }: FocusEvent) => {
       </button>
       <span v-if="above" class="ml-auto"><slot name="said" /></span>
     </div>
-    <div @keydown.delete="deleted" @focusin="focused">
+    <!-- Its room is there before what is searched in has come. -->
+    <div class="min-h-9" @keydown.delete="deleted" @focusin="focused">
       <slot :box="box" />
       <p v-if="problem" :id="`${id}-problem`" class="mt-1 font-bold" role="alert">
         {{ problem }}

@@ -15,8 +15,8 @@ const props = defineProps<{
   wordsOf: (row: T) => string
   /** What the table behind it is called. */
   tableWords: string
-  /** It as SVG text; null: it is not drawn yet. */
-  drawing: () => string | null
+  /** It as SVG text, black on white. */
+  drawing: () => string
 }>()
 /** The row that is read. */
 const read = defineModel<T | null>('read', { default: null })
@@ -64,7 +64,7 @@ const open = ref(false)
     <slot name="below" />
     <details class="no-print mt-2" @toggle="open = ($event.target as HTMLDetailsElement).open">
       <summary>{{ tableWords }}</summary>
-      <DataTable v-if="open" class="mt-1 max-w-96" :caption="title" :rows="rows" :columns="columns" :id-of="idOf" />
+      <LazyDataTable v-if="open" class="mt-1 max-w-96" :caption="title" :rows="rows" :columns="columns" :id-of="idOf" />
     </details>
   </BasePanel>
 </template>

@@ -87,7 +87,7 @@ const isWide = computed(() => tablePx.value > sheetPx.value + 1)
           <th v-if="picked" class="no-print w-8">
             <input
               type="checkbox"
-              class="block"
+              class="grid"
               :aria-label="`Pick the ${rows.length} shown`"
               :checked="isAllPicked"
               @change="pickAll"
@@ -110,31 +110,19 @@ const isWide = computed(() => tablePx.value > sheetPx.value + 1)
               <slot name="head" :row="row.original" :head="head" />
             </th>
           </tr>
-          <tr
+          <DataTableRow
             v-else
-            :data-id="row.id"
-            :aria-rowindex="at + 2"
-            :class="picked?.has(row.id) ? 'bg-ground' : ''"
+            :row="row"
+            :at="at"
+            :columns="columns"
+            :picked="picked ? picked.has(row.id) : null"
+            :name="picked ? (nameOf?.(row.original) ?? row.id) : ''"
             :style="{ height: `${ROW_PX}px` }"
           >
-            <td v-if="picked" class="no-print">
-              <input
-                type="checkbox"
-                class="block"
-                :aria-label="`Pick ${nameOf?.(row.original) ?? row.id}`"
-                :checked="picked.has(row.id)"
-                @click="row.getToggleSelectedHandler()($event)"
-              />
-            </td>
-            <td
-              v-for="column in columns"
-              :key="column.key"
-              :class="[column.wide ? 'max-md:hidden' : '', column.figure ? 'figures text-right whitespace-nowrap' : '']"
-              :data-column="column.key"
+            <template #cell="cell"
+              ><slot name="cell" v-bind="cell">{{ cell.column.of?.(cell.row) ?? '' }}</slot></template
             >
-              <slot name="cell" :row="row.original" :column="column">{{ column.of?.(row.original) ?? '' }}</slot>
-            </td>
-          </tr>
+          </DataTableRow>
         </template>
         <tr v-if="below > 0" aria-hidden="true" :style="{ height: `${below}px` }" />
       </tbody>

@@ -2,7 +2,7 @@
 import { formatNumber } from '#core/quantity/format'
 
 /** Estimates under one another on one axis, each with its words beside it: below it, on a phone. */
-export interface IntervalRow {
+interface IntervalRow {
   key: string
   label: string
   mark: number

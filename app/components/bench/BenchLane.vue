@@ -4,7 +4,7 @@ import type { Lane } from '#shared/bench'
 
 /** One lane: what it stands at, and what can be pressed. Its sizes come with its layout. */
 const props = defineProps<{ lane: Lane; layout: BenchLayout; selected: boolean }>()
-const emit = defineEmits<{ select: []; finish: [] }>()
+const emit = defineEmits<{ select: []; finish: [again?: boolean] }>()
 const view = useLaneView(toRef(props, 'lane'))
 const { state, says, waiting } = view
 const root = useTemplateRef<HTMLElement>('root')
@@ -114,6 +114,7 @@ onMounted(() => props.selected && focusNext())
       @next="pressNext"
       @skip="skip"
       @flame-out="act('flameOut')"
+      @again="emit('finish', true)"
     />
     <template v-if="layout !== 'cell'">
       <BenchActs :lane="lane" :lid-off="view.lidOff.value" @act="act" />

@@ -12,7 +12,7 @@ defineProps<{
   burning: boolean
   /** The fuel's safety card is due on Light. */ card: boolean
 }>()
-const emit = defineEmits<{ next: []; skip: []; flameOut: [] }>()
+const emit = defineEmits<{ next: []; skip: []; flameOut: []; again: [] }>()
 /** A held key is one press. */
 const once = (event: KeyboardEvent) => {
   if (event.repeat) event.preventDefault()
@@ -41,6 +41,9 @@ const once = (event: KeyboardEvent) => {
       >
     </button>
     <button v-if="skip" type="button" class="lane-side" @click="emit('skip')">Skip</button>
+    <button v-if="next.type === 'finish'" type="button" class="lane-side" @click="emit('again')">
+      Finish, and again
+    </button>
     <button
       v-if="burning && !(next.type === 'mark' && next.kind === 'flameOut')"
       type="button"

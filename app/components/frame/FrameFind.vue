@@ -2,6 +2,7 @@
 import { Combobox, ComboboxInput, ComboboxOption, ComboboxOptions } from '@headlessui/vue'
 import { useDebounceFn } from '@vueuse/core'
 import type { Found } from '#shared/found'
+import { KIND_NAMES, THING_KINDS } from '#shared/thing'
 
 /** Find runs, kit, methods, places, or do something, from anywhere. */
 const props = defineProps<{ typedAhead: () => { text: string; isEntered: boolean } }>()
@@ -10,6 +11,7 @@ const input = useTemplateRef<{ $el: HTMLInputElement }>('input')
 const query = ref('')
 const steadyEnter = useSteadyEnter()
 const { nextLight, switchUnits } = usePreferences()
+const keys = useKeys()
 const here = ref<Found[]>([])
 
 /** The newest question alone is answered. */
@@ -36,6 +38,7 @@ const page = (words: string, to: string): Entry => ({ id: to, words, kind: 'page
 const fixed: Entry[] = [
   page('Today', '/'),
   page('Log a run', '/runs/new'),
+  page('A notebook page: many old runs at once', '/runs/notebook'),
   page('Burn one now, with a new burner', '/burn'),
   page('Bench', '/bench'),
   page('Prepare a lane', '/bench/prepare'),
@@ -46,16 +49,33 @@ const fixed: Entry[] = [
   page('Fuels', '/kit/fuels'),
   page('Containers', '/kit/containers'),
   page('Places', '/kit/places'),
+  page('Wind survey', '/kit/wind'),
   page('Methods', '/methods'),
+  ...THING_KINDS.map((kind) => page(`Add a ${KIND_NAMES[kind][0].toLowerCase()}`, `/kit/things/new?kind=${kind}`)),
+  page('Put a set-up together', '/kit/setups/new'),
+  page('Add a batch of fuel', '/kit/fuels/new'),
+  page('Add a canister or bottle', '/kit/containers/new'),
+  page('Add a place', '/kit/places/new'),
+  page('Rehearse on a lane', '/bench/prepare?rehearse'),
   page('A second device', '/share'),
   page('Instruments that send, and simulated ones', '/bench/instruments'),
   page('How the numbers are made', '/numbers'),
   { id: 'units', words: 'Switch units', kind: 'do', go: switchUnits },
   { id: 'light', words: 'Switch light', kind: 'do', go: nextLight },
 ]
+/** What this page can do: its own acts, then what its keys do. */
+const own: Entry[] = [
+  ...actsHere().map(({ words, act }) => ({ id: `do ${words}`, words, kind: 'here', go: act })),
+  ...keys.here().map((action) => ({
+    id: action,
+    words: KEY_ACTIONS[action].words,
+    kind: `key ${keys.keyOf(action) || 'none'}`,
+    go: () => keys.act(action),
+  })),
+]
 const found = computed<Entry[]>(() => {
   const things = here.value.map((one) => ({ ...one, id: one.to, go: () => navigateTo(one.to) }))
-  return [...narrowed(fixed, query.value, (entry) => entry.words), ...things].slice(0, MOST_FOUND)
+  return [...narrowed([...own, ...fixed], query.value, (entry) => entry.words), ...things].slice(0, MOST_FOUND)
 })
 
 onMounted(async () => {

@@ -32,7 +32,9 @@ const columns: DataColumn<Line>[] = [
         <template v-if="column.key === 'what'">
           <NuxtLink v-if="row.runId" :to="`/runs/${row.runId}`" dir="auto">{{
             row.setup ?? 'a run'
-          }}</NuxtLink><template v-else-if="row.what !== 'run'">{{ ENTRY_WORDS[row.what] }}</template
+          }}</NuxtLink><template v-else-if="row.what !== 'run'">{{
+            ENTRY_WORDS[row.what as keyof typeof ENTRY_WORDS]
+          }}</template
           >{{ ' ' }}
           <span class="text-ink-2" dir="auto">{{ row.note }}</span>
           <span v-if="missing(row)" class="block bg-caution px-1 text-on-caution">{{ missing(row) }}</span>

@@ -20,10 +20,14 @@ const props = defineProps<{
   handled?: readonly string[]
   formBeside?: boolean
 }>()
-const emit = defineEmits<{ theirs: [] }>()
-const { record, problems, theirs, runs, saving } = props.form
+const emit = defineEmits<{ theirs: []; again: [] }>()
+const { record, problems, theirs, runs, saving, isBack } = props.form
 const isNew = computed(() => record.value.revision === 0)
 const shownSpecs = computed(() => props.specs.filter((spec) => spec.key !== 'retired' || !isNew.value))
+function again() {
+  props.form.restart()
+  emit('again')
+}
 function takeTheirs() {
   emit('theirs')
   props.form.takeTheirs()
@@ -54,10 +58,12 @@ function takeTheirs() {
             :asks-reason="asksReason && !isNew"
             :deletable="!isNew"
             :handled="handled"
+            :is-back="isBack"
             @save="form.save"
             @remove="form.remove(() => navigateTo(room))"
             @mine="form.keepMine"
             @theirs="takeTheirs"
+            @again="again"
           >
             <slot />
           </RecordForm>

@@ -27,7 +27,7 @@ const STATE_WORDS = {
   changedElsewhere: '',
 }
 const fuelKind = computed(() => props.kit.fuels.find((one) => one.id === typed.value.fuelBatchId)?.kind ?? null)
-const { like, has, some, isInTheWay, beginEmpty, beginAnother } = useLogBeginning(props.kit, typed)
+const { like, has, some, undo, isKnown, isInTheWay, beginEmpty, beginAnother } = useLogBeginning(props.kit, typed)
 onMounted(async () => {
   const kept = await $fetch<Draft[]>('/api/drafts').catch(() => [])
   others.value = kept.filter((one) => one.id !== typed.value.id)
@@ -83,11 +83,14 @@ const UNIT_CHOICES = [
         <RadioChoice v-model="typed.units" label="A bare number is" :choices="UNIT_CHOICES" />
         <span role="status" class="ml-auto text-ink-2" data-draft-state>{{ STATE_WORDS[state] }}</span>
       </div>
-      <TakenLine v-if="like && some" :like="like" class="mb-2" @clear="beginEmpty" />
+      <div class="min-h-7">
+        <TakenLine v-if="like" :like="like" :some="some" :undo="undo" @clear="beginEmpty" />
+      </div>
       <CautionBox v-for="problem in general" :key="problem.text" as="p" role="alert" class="mb-3 font-bold">
         {{ problem.text }}
       </CautionBox>
       <LogForm
+        v-if="isKnown"
         v-model="typed"
         :kit="kit"
         :problem-at="problemAt"
@@ -100,7 +103,7 @@ const UNIT_CHOICES = [
       >
         <template #stopwatch="{ order }">
           <BaseDisclosure v-model:open="timing" label="Time it here, by a stop-watch">
-            <LogStopwatch v-model="lane" :order="order" :fuel-kind="fuelKind" class="mt-2" @times="setTimes" />
+            <LazyLogStopwatch v-model="lane" :order="order" :fuel-kind="fuelKind" class="mt-2" @times="setTimes" />
           </BaseDisclosure>
         </template>
         <template #trace>

@@ -3,7 +3,6 @@ import type { TimeFormat } from '#core/formats/parseChannels'
 import { guessTraceMapping, parseTraceRows, type TempUnit, type TraceMapping } from '#core/formats/parseTrace'
 import { problemText } from '#core/result'
 import { formatClock } from '#core/quantity/format'
-import { MAX_TRACE_BYTES, readTraceText } from '#shared/readTraceText'
 
 /** A logger's trace, by file or paste: its columns are guessed, shown and can be changed before it is taken. */
 const trace = defineModel<[number, number][]>({ required: true })
@@ -46,15 +45,19 @@ const parsed = computed(() =>
 async function open(event: Event) {
   const file = (event.target as HTMLInputElement).files?.[0]
   if (!file) return
+  const { MAX_TRACE_BYTES } = await reader()
   if (file.size > MAX_TRACE_BYTES) {
     problem.value = `${file.name}: read ${(file.size / 1e6).toFixed(1)} MB, expected at most ${MAX_TRACE_BYTES / 1e6} MB. Bring the part of this run alone. What you typed is kept.`
     return
   }
-  take(await file.text())
+  await take(await file.text())
 }
+/** It comes with the first table. */
+const reader = () => import('#shared/readTraceText')
 
-function take(text: string) {
+async function take(text: string) {
   problem.value = ''
+  const { readTraceText } = await reader()
   const read = readTraceText(text)
   rows.value = read.ok ? read.value : []
   mapping.value = read.ok ? guessTraceMapping(read.value) : null
@@ -63,7 +66,16 @@ function take(text: string) {
     problem.value = 'No column of times with a column of temperatures was found. Is the table whole?'
 }
 
+const undo = useUndo()
+function takeOut() {
+  const before = trace.value
+  trace.value = []
+  undo.offer('The trace is out.', () => {
+    trace.value = before
+  })
+}
 function use() {
+  undo.forget()
   if (!parsed.value?.ok) return
   trace.value = parsed.value.value.samples
   rows.value = []
@@ -78,8 +90,9 @@ function use() {
       A trace of <span class="figures">{{ trace.length }}</span> samples, to
       <span class="figures">{{ formatClock(trace.at(-1)![0]) }}</span> and
       <span class="figures">{{ trace.at(-1)![1].toFixed(1) }} °C</span>.
-      <BaseButton kind="plain" @click="trace = []">Take it out</BaseButton>
+      <BaseButton kind="plain" @click="takeOut">Take it out</BaseButton>
     </p>
+    <p><UndoLine :undo="undo" /></p>
     <label :for="`${id}-file`">A logger’s file (CSV or TSV)</label>
     <input :id="`${id}-file`" type="file" accept=".csv,.tsv,.txt,text/csv,text/plain" @change="open" />
     <label :for="`${id}-paste`">or its rows, pasted</label>

@@ -20,11 +20,13 @@ const props = defineProps<{
   deletable?: boolean
   /** Paths whose problems the slot shows itself, by their beginning. */
   handled?: readonly string[]
+  /** It stands as it was left, not saved. */
+  isBack?: boolean
   /** All fields, where some are in the slot: for comparing with another page's. */
   compared?: readonly FieldSpec[]
 }>()
 const record = defineModel<TypedRecord>({ required: true })
-const emit = defineEmits<{ save: []; remove: []; mine: []; theirs: [] }>()
+const emit = defineEmits<{ save: []; remove: []; mine: []; theirs: []; again: [] }>()
 const problemAt = (path: string) => props.problems.find((problem) => problem.path === path)?.text
 const own = computed(
   () => new Set([...props.specs.map((spec) => `fields.${spec.key}`), ...(props.asksReason ? ['reason'] : [])]),
@@ -47,6 +49,9 @@ function remove() {
 
 <template>
   <form class="grid grid-cols-1 gap-2" novalidate :aria-label="label" @submit.prevent="emit('save')">
+    <p v-if="isBack" role="status" class="text-ink-2">
+      As you left it, not saved. <BaseButton kind="plain" @click="emit('again')">Begin again</BaseButton>
+    </p>
     <RecordConflict
       v-if="theirs"
       :specs="compared ?? specs"

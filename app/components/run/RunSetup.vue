@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { MeanOf, SetupAnswer } from '#core/formats/answer'
-import { isSameMean } from '#core/reduce/setupMeans'
+import { isSameMean } from '#core/reduce/sameMean'
 
 /** What the set-up's runs say together: their means, and what wind does to it. */
 const props = defineProps<{ setup: SetupAnswer; /** The mean that the run enters. */ own: MeanOf | null }>()

@@ -11,8 +11,7 @@ import {
 } from 'chart.js'
 import annotation from 'chartjs-plugin-annotation'
 import { fromSI, unitOf } from '#core/quantity/units'
-import { runTraceChart, type TraceShown } from '~/charts/runTraceChart'
-import { lineChartSvg } from '~/charts/lineChartSvg'
+import { runTraceChart, type ChartLook, type TraceShown } from '~/charts/runTraceChart'
 
 /** The water's temperature as it was logged, with the marks, the fitted model and what it leaves. */
 const props = defineProps<TraceShown & { /** The moment that is read. */ readS: number | null }>()
@@ -20,10 +19,8 @@ const canvas = useTemplateRef<HTMLCanvasElement>('canvas')
 const { units } = usePreferences()
 let chart: Chart | null = null
 Chart.register(CategoryScale, Decimation, LinearScale, LineController, LineElement, PointElement, Tooltip, annotation)
-const PAPER = { ink: '#000', edge: '#555', water: '#000', sheet: '#fff' }
-const PAPER_PX = { width: 720, height: 300 }
-
-function config(colours: typeof PAPER) {
+type Colours = Pick<ChartLook, 'ink' | 'edge' | 'water' | 'sheet'>
+function config(colours: Colours) {
   const unit = unitOf(units.value === 'trail' ? 'degF' : 'degC')
   return runTraceChart(props, { ...colours, unitLabel: unit.label, inUnit: (tempC) => fromSI(tempC, unit) })
 }
@@ -56,7 +53,6 @@ watch([units, () => props.trace, () => props.fit], () => nextTick(draw))
 watch(() => props.readS, point)
 onLightShown(draw)
 onUnmounted(() => chart?.destroy())
-defineExpose({ drawing: () => lineChartSvg(config(PAPER), PAPER_PX) })
 </script>
 
 <template>

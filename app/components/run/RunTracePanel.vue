@@ -1,6 +1,9 @@
 <script setup lang="ts">
 import { formatClock } from '#core/quantity/format'
+import { fromSI, unitOf } from '#core/quantity/units'
 import type { RunPage } from '#shared/runRecord'
+import { lineChartSvg } from '~/charts/lineChartSvg'
+import { runTraceChart, type ChartLook, type TraceShown } from '~/charts/runTraceChart'
 
 /** A run's trace in its frame: the chart, what it says of the boil, and the samples it draws. */
 const props = defineProps<{ page: RunPage; file: string }>()
@@ -24,7 +27,24 @@ const columns: DataColumn<Sample>[] = [
   { key: 'water', words: 'Water', figure: true, of: temperature },
 ]
 const read = ref<Sample | null>(null)
-const chart = useTemplateRef<{ drawing: () => string }>('chart')
+const traced = computed<TraceShown>(() => ({
+  trace: props.page.trace,
+  marks: props.page.ribbon.marks,
+  boilingC: props.page.answer.boilingPointC,
+  fit: props.page.answer.traceFit,
+  foundS: props.page.answer.boilFound?.atS ?? null,
+}))
+const SHEET = { width: 1000, height: props.page.answer.traceFit ? 288 : 224 }
+const PAPER = { ink: '#000', edge: '#555', water: '#000', sheet: '#fff' }
+const SCREEN = { ink: 'var(--ink)', edge: 'var(--edge)', water: 'var(--water)', sheet: 'var(--sheet)' }
+function drawnIn(colours: Omit<ChartLook, 'unitLabel' | 'inUnit'>): string {
+  const unit = unitOf(units.value === 'trail' ? 'degF' : 'degC')
+  const look = { ...colours, unitLabel: unit.label, inUnit: (tempC: number) => fromSI(tempC, unit) }
+  return lineChartSvg(runTraceChart(traced.value, look), SHEET)
+}
+/** What answers to the pointer comes when one points at it: until then the drawing stands there. */
+const pointed = ref(false)
+const drawn = ref(false)
 </script>
 
 <template>
@@ -38,19 +58,21 @@ const chart = useTemplateRef<{ drawing: () => string }>('chart')
     :id-of="({ s }) => String(s)"
     :words-of="(sample) => `${formatClock(sample.s)}, ${temperature(sample)}`"
     table-words="As a table, every quarter of a minute"
-    :drawing="() => chart?.drawing() ?? null"
+    :drawing="() => drawnIn(PAPER)"
+    @pointerenter.once="pointed = true"
+    @focusin.once="pointed = true"
   >
-    <WhenSeen :class="page.answer.traceFit ? 'h-72' : 'h-56'" soon>
-      <LazyRunTrace
-        ref="chart"
-        :trace="page.trace"
-        :marks="page.ribbon.marks"
-        :boiling-c="page.answer.boilingPointC"
-        :fit="page.answer.traceFit"
-        :found-s="page.answer.boilFound?.atS ?? null"
-        :read-s="read?.s ?? null"
+    <div :style="{ height: `${SHEET.height}px` }">
+      <LazyRunTrace v-if="pointed" v-bind="traced" :read-s="read?.s ?? null" @vue:mounted="drawn = true" />
+      <!-- eslint-disable-next-line vue/no-v-html -- our own drawing, its words escaped -->
+      <div
+        v-if="!drawn"
+        class="chart-drawing"
+        role="img"
+        :aria-label="`Water temperature over time, ${page.trace.length} samples`"
+        v-html="drawnIn(SCREEN)"
       />
-    </WhenSeen>
+    </div>
     <template #below><RunTraceSays :answer="page.answer" /></template>
   </ChartFrame>
 </template>

@@ -16,8 +16,13 @@ function keep() {
   kept.value = [...kept.value.filter((one) => one.name !== called), { name: called, address: route.fullPath }]
   name.value = ''
 }
-const drop = (called: string) => {
-  kept.value = kept.value.filter((one) => one.name !== called)
+const undo = useUndo()
+function drop(called: string) {
+  const before = kept.value
+  kept.value = before.filter((one) => one.name !== called)
+  undo.offer(`“${called}” is forgotten.`, () => {
+    kept.value = before
+  })
 }
 const has = (key: RunColumnKey) => props.columns.includes(key)
 </script>
@@ -45,6 +50,7 @@ const has = (key: RunColumnKey) => props.columns.includes(key)
         <BaseButton kind="plain" :aria-label="`Forget the view ${one.name}`" @click="drop(one.name)">Forget</BaseButton>
       </li>
     </ul>
+    <p><UndoLine :undo="undo" /></p>
     <form class="grid gap-2" aria-label="Keep this view" @submit.prevent="keep">
       <TextBox v-model="name" label="This view, named" />
       <BaseButton type="submit" class="justify-self-start" :disabled="!name.trim()">Keep it</BaseButton>

@@ -2,6 +2,7 @@
 import { laneClocks } from '#core/bench/laneClocks'
 import { laneState } from '#core/bench/laneNext'
 import { useEventListener, useMediaQuery, useWakeLock } from '@vueuse/core'
+import type { Lane } from '#shared/bench'
 import { LANES, type LaneName } from '#shared/lanes'
 import type BenchLaneComponent from '~/components/bench/BenchLane.vue'
 
@@ -93,17 +94,18 @@ useEventListener(
   { capture: true },
 )
 
-/** Its page is next, once the server has it; meanwhile the bench goes on. */
-const finishing = ref<string | null>(null)
-async function finish(runId: string) {
+/** Its page is next, or its lane anew, once the server has it; meanwhile the bench goes on. */
+const finishing = ref<{ runId: string; lane: string; again: boolean } | null>(null)
+async function finish({ runId, lane }: Lane, again = false) {
   await bench.press(runId, { type: 'finish' })
-  finishing.value = runId
+  finishing.value = { runId, lane, again }
 }
 watch([finishing, () => bench.pending], () => {
-  const runId = finishing.value
-  if (runId === null || bench.waitingOf(runId) > 0) return
+  if (finishing.value === null || bench.waitingOf(finishing.value.runId) > 0) return
+  const { runId, lane, again } = finishing.value
   finishing.value = null
-  if (!bench.refused.some((one) => one.act.runId === runId)) void navigateTo(`/runs/${runId}`)
+  if (bench.refused.some((one) => one.act.runId === runId)) return
+  void navigateTo(again ? { path: '/bench/prepare', query: { again: runId, lane } } : `/runs/${runId}`)
 })
 </script>
 
@@ -141,7 +143,9 @@ watch([finishing, () => bench.pending], () => {
         "
       />
       <BenchRefused />
-      <p v-if="finishing" class="bench-refused" role="status">Finished. Its page opens as soon as the server has it.</p>
+      <p v-if="finishing" class="bench-refused" role="status">
+        Finished. {{ finishing.again ? 'Its lane is prepared again' : 'Its page opens' }} as soon as the server has it.
+      </p>
       <div v-if="bench.lanes.length" class="bench-lanes">
         <BenchLane
           v-for="lane in shownLanes"
@@ -151,7 +155,7 @@ watch([finishing, () => bench.pending], () => {
           :layout="layout"
           :selected="lane.lane === bench.selected"
           @select="bench.selected = lane.lane"
-          @finish="finish(lane.runId)"
+          @finish="finish(lane, $event)"
         />
       </div>
       <BenchTray

@@ -4,7 +4,7 @@ import { SETTINGS } from '#core/formats/document'
 /** A lane set up for the next run. */
 useHead({ title: 'Prepare a lane · Vulcanum' })
 const { choices, preparation, unreadable, method, rehearse, arm, taken, beginEmpty } = usePreparation()
-const { like, some } = taken
+const { like, some, undo } = taken
 const { units } = usePreferences()
 const tried = ref(false)
 const problem = computed(() =>
@@ -37,7 +37,7 @@ async function setUp() {
     <BaseAlert v-if="unreadable">
       {{ unreadable }}
     </BaseAlert>
-    <TakenLine v-if="like && some" :like="like" class="mb-2" @clear="beginEmpty" />
+    <TakenLine v-if="like" :like="like" :some="some" :undo="undo" class="mb-2" @clear="beginEmpty" />
     <BasePanel
       v-if="choices && preparation"
       as="form"

@@ -66,6 +66,13 @@ const title = computed(() =>
     ? `${page.value.record.setup}, ${dateInZone(page.value.record.startedAt, page.value.record.zone)}, corrected to ${page.value.view.reference.name} (model ${page.value.view.model})`
     : '',
 )
+useActs(() => [
+  { words: 'This run again, on a lane', act: () => navigateTo({ path: '/bench/prepare', query: { again: id } }) },
+  { words: 'Log another run like this', act: () => navigateTo({ path: '/runs/new', query: { again: id } }) },
+  { words: 'Print this run', act: () => window.print() },
+  { words: 'This run as JSON', act: () => window.location.assign(download('document')) },
+  { words: 'Its results as CSV', act: () => window.location.assign(download('results')) },
+])
 </script>
 
 <template>
@@ -77,7 +84,7 @@ const title = computed(() =>
         :void-reason="page.voids.at(-1)?.reason ?? null"
       />
       <RunContents :page="page" />
-      <RunRehearsed v-if="page.rehearsed" :rehearsed="page.rehearsed" />
+      <LazyRunRehearsed v-if="page.rehearsed" :rehearsed="page.rehearsed" />
       <RunFigures :answer="page.answer">
         <RunView :view="page.view" :reference="page.reference" @choose="choose" />
       </RunFigures>
@@ -96,7 +103,8 @@ const title = computed(() =>
           <RunReadings id="readings" :record="page.record" @correct="correcting = $event" />
           <RunObservations id="seen" :page="page" @changed="refresh()" />
           <PhotoShelf id="photos" owner="run" :owner-id="id" :photos="page.photos" timed @changed="refresh()" />
-          <RunMonteCarlo
+          <LazyRunMonteCarlo
+            hydrate-on-idle
             v-if="page.answer.normalisedGPerL !== null"
             :run-id="id"
             :query="query"

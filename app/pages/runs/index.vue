@@ -50,6 +50,11 @@ const files = computed(() => {
     { words: 'Bring runs in', about: 'From a table or a logger’s file', act: () => navigateTo('/runs/import') },
   ]
 })
+useActs(() => [
+  ...files.value.map(({ words, act }) => ({ words: words.length < 6 ? `Export these runs as ${words}` : words, act })),
+  { words: 'Find in these runs', act: () => (drawer.value = 'find') },
+  { words: 'Choose columns', act: () => (drawer.value = 'columns') },
+])
 </script>
 
 <template>

@@ -14,7 +14,10 @@ const { data: kit, error } = await useKit()
       There is no kit yet. <BaseButton kind="main" to="/burn">Burn one now</BaseButton>
     </p>
     <ClientOnly v-else>
-      <LogDraft :kit="kit"><h1>Log a run</h1></LogDraft>
+      <LogDraft :kit="kit"
+        ><h1>Log a run</h1>
+        <NuxtLink to="/runs/notebook">Many at once: a notebook page</NuxtLink></LogDraft
+      >
       <template #fallback>
         <h1>Log a run</h1>
         <p>Opening the draft.</p>

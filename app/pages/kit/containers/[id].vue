@@ -27,7 +27,7 @@ const form = useKitForm(at, { room: 'containers', blank: () => blankFields(CONTA
     <template v-if="page" #known>
       <ContainerFill :page="page" />
       <ContainerWeigh :container-id="page.record.id" @weighed="refresh()" />
-      <ContainerLedger :ledger="page.ledger" />
+      <LazyContainerLedger hydrate-on-idle :ledger="page.ledger" />
     </template>
     <template #below>
       <p class="mt-3 text-ink-2">

@@ -10,7 +10,7 @@ useHead({ title: () => `${name.value} · Vulcanum` })
 const form = useKitForm(at, { room: 'places', blank: () => blankFields(PLACE_FIELDS) })
 onMounted(() => {
   const { fields } = form.record.value
-  if (isNew && !fields.zone) fields.zone = Intl.DateTimeFormat().resolvedOptions().timeZone || 'UTC'
+  if (isNew && !fields.zone) fields.zone = zoneHere()
 })
 const versions = computed(() =>
   (page.value?.versions ?? []).map((version) => ({

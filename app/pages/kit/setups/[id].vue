@@ -25,6 +25,11 @@ const form = useKitForm(at, {
   room: 'setups',
   blank: () => blankFields(SETUP_FIELDS),
   extra: () => ({ parts: parts.value, overrides: overrides.value }),
+  takeExtra: (extra) => {
+    const left = extra as { parts: typeof parts.value; overrides: Record<string, string> }
+    parts.value = { ...left.parts }
+    overrides.value = { ...left.overrides }
+  },
   restarted: () => {
     parts.value = partsOf(page.value?.record)
   },
@@ -71,6 +76,7 @@ const historySpecs = [
     asks-reason
     form-beside
     @theirs="takeParts"
+    @again="parts = partsOf(page?.record)"
   >
     <template v-if="page" #lead>
       Version {{ latest?.n }}, {{ page.use.count === 1 ? '1 run' : `${page.use.count} runs` }} in all{{

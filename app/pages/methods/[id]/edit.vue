@@ -28,7 +28,7 @@ const form = useRecordForm<MethodPage>({
   extra: () => ({ copiedFromId: isCopy ? page.value!.record.id : page.value!.record.copiedFromId }),
   saved: (saved) => navigateTo(`/methods/${saved.record.id}`),
 })
-const { record, problems, problemAt, theirs, runs, saving } = form
+const { record, problems, problemAt, theirs, runs, saving, isBack } = form
 /** Ready answers beside the boxes of water and start temperature. */
 const ready = (['water', 'start'] as const).map((key) => ({ key: key as SchoolKey, ...SCHOOLS[key] }))
 const take = (key: SchoolKey, value: string) => Object.assign(record.value.fields, schoolFields(key, value))
@@ -60,11 +60,13 @@ const rest = METHOD_FIELDS.filter((spec) => spec.key === 'retired' && !isCopy)
       :deletable="!isCopy"
       :handled="['fields.']"
       :compared="METHOD_FIELDS"
+      :is-back="isBack"
       class="enamel p-4"
       @save="form.save"
       @remove="form.remove(() => navigateTo('/methods'))"
       @mine="form.keepMine"
       @theirs="form.takeTheirs"
+      @again="form.restart()"
     >
       <fieldset class="mt-3 grid gap-2">
         <legend class="mb-1 font-bold">What it holds</legend>

@@ -1,5 +1,6 @@
 import { inThread } from '#server/workers/pool'
-import { conventionsOf, optionsFor, runViewFrom } from '#shared/runOptions'
+import { optionsFor } from '#shared/reduceOptions'
+import { conventionsOf, runViewFrom } from '#shared/runOptions'
 
 /**
  * The run as the contract's JSON, with its set-up's series behind it: put through `reduce` it gives the figures of the

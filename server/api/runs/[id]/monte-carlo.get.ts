@@ -2,7 +2,8 @@ import type { monteCarloRun } from '#core/reduce/monteCarloRun'
 import { problemText } from '#core/result'
 import { inThread } from '#server/workers/pool'
 import { MONTE_CARLO } from '#shared/limits'
-import { conventionsOf, optionsFor, runViewFrom } from '#shared/runOptions'
+import { optionsFor } from '#shared/reduceOptions'
+import { conventionsOf, runViewFrom } from '#shared/runOptions'
 
 /** Monte Carlo of a run's figure, for exports: the same draws as on its page, seed for seed. */
 export default defineEventHandler(async (event) => {

@@ -1,5 +1,6 @@
 import { answerRun } from '#server/runs/answerRun'
-import { conventionsOf, optionsFor, runViewFrom } from '#shared/runOptions'
+import { optionsFor } from '#shared/reduceOptions'
+import { conventionsOf, runViewFrom } from '#shared/runOptions'
 import { answerCsv } from '#shared/answerCsv'
 
 /** The run's results as CSV, from the same answer as the page. */

@@ -1,0 +1,50 @@
+import { useLocalStorage } from '@vueuse/core'
+import type { TypedRecord } from '#shared/record'
+
+interface Left {
+  record: TypedRecord
+  extra: object
+}
+interface Leaving {
+  record: Ref<TypedRecord>
+  start: () => TypedRecord
+  extra: () => object
+  takeExtra: (extra: object) => void
+}
+const wordsOf = (of: unknown) => JSON.stringify(of)
+/** Apart from what is typed on: plain data, as it is kept. */
+const copyOf = <T>(of: T): T => JSON.parse(wordsOf(of)) as T
+
+/**
+ * A form left half-way stands as it was left when one comes back, until it is saved or begun again. What another page
+ * saved meanwhile is another record: then it begins from that.
+ */
+export function useLeftForm({ record, start, extra, takeExtra }: Leaving) {
+  const left = useLocalStorage<Record<string, Left>>('vulcanum.forms', {}, { initOnMounted: true })
+  const { path } = useRoute()
+  const isBack = ref(false)
+  const begun = () => wordsOf([start().fields, firstExtra])
+  let firstExtra: object = {}
+  const forget = () => {
+    isBack.value = false
+    const { [path]: _gone, ...rest } = left.value
+    left.value = rest
+  }
+  onMounted(() => {
+    firstExtra = copyOf(extra())
+    const found = left.value[path]
+    if (found?.record.revision === start().revision) {
+      record.value = copyOf(found.record)
+      takeExtra(copyOf(found.extra))
+      isBack.value = true
+    }
+    watch(
+      () => wordsOf([record.value.fields, extra()]),
+      (now) => {
+        if (now === begun()) forget()
+        else left.value = { ...left.value, [path]: copyOf({ record: record.value, extra: extra() }) }
+      },
+    )
+  })
+  return { isBack, forget }
+}
