@@ -1,6 +1,6 @@
 /** The tenth run of a day differs from the ninth by two or three readings: everything else stands already. */
 import type { Page } from '@playwright/test'
-import { clearBench } from '../../scripts/lib/stageBench.mjs'
+import { clearBench, mark, stage } from '../../scripts/lib/stageBench.mjs'
 import type { Bench } from '../../shared/bench'
 import type { RunList } from '../../shared/runList'
 import type { RunLine, RunPage } from '../../shared/runRecord'
@@ -102,4 +102,34 @@ test('from the logbook one key prepares a run again on a lane: one reading is ty
   }
   await expect.poll(waterOfLanes).toContainEqual(expect.stringContaining(typed))
   await clearBench(baseURL)
+})
+
+test('a lane that is done is finished and prepared again by one press: only readings are empty', async ({
+  page,
+  baseURL,
+}) => {
+  await stage(baseURL!, [
+    {
+      lane: 'C',
+      measured: { waterStart: '24 °C', fuelBefore: '210 g', fuelAfter: '201 g', air: '12 °C', wind: 'calm' },
+      marks: [
+        [700, mark('lit')],
+        [690, mark('potOn')],
+        [400, mark('rollingBoil')],
+        [398, mark('shutOff')],
+      ],
+    },
+  ])
+  await open(page, '/bench')
+  const lane = page.getByRole('region', { name: 'Lane C' })
+  const finish = lane.getByRole('button', { name: 'Finish, and again' })
+  // What is still to be read is left out.
+  const skip = lane.getByRole('button', { name: 'Skip' })
+  await expect(finish.or(skip)).toBeVisible()
+  while (!(await finish.isVisible())) await skip.click()
+  await finish.click()
+  await expect(page).toHaveURL(/\/bench\/prepare\?again=.*&lane=C/)
+  await expect.poll(() => chosenIn(boxOf(page, 'Set-up'))).toContain('Ignimbrite, plain pot')
+  await expect(page.getByRole('heading', { name: 'Prepare lane C' })).toBeVisible()
+  await expect(boxOf(page, 'Start temperature')).toHaveValue('')
 })
