@@ -60,8 +60,7 @@ export function notebookColumns(method: MethodBody | null, isNowhere: boolean, a
 }
 
 /** The mark that the times are counted from. */
-const clockOf = (method: MethodBody | null): 'lit' | 'potOn' =>
-  method?.mustMark.includes('lit') ? 'lit' : 'potOn'
+const clockOf = (method: MethodBody | null): 'lit' | 'potOn' => (method?.mustMark.includes('lit') ? 'lit' : 'potOn')
 
 /** The unit of a bare number of a column; '': it must say its own, or has none. */
 export function bareUnit(key: TargetKey, units: UnitSystem): string {

@@ -37,7 +37,8 @@ function walk(event: KeyboardEvent) {
   if (step === undefined) return
   event.preventDefault()
   const last = props.rows.length - 1
-  const at = read.value === null ? -1 : props.rows.indexOf(read.value)
+  const { value: standing } = read
+  const at = standing === null ? -1 : props.rows.findIndex((row) => props.idOf(row) === props.idOf(standing))
   read.value = props.rows[Math.min(last, Math.max(0, step(at, last)))] ?? null
 }
 /** Made when it is looked at: hundreds of rows that stay shut would hold the page up. */
