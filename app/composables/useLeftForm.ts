@@ -23,28 +23,36 @@ export function useLeftForm({ record, start, extra, takeExtra }: Leaving) {
   const left = useLocalStorage<Record<string, Left>>('vulcanum.forms', {}, { initOnMounted: true })
   const { path } = useRoute()
   const isBack = ref(false)
-  const begun = () => wordsOf([start().fields, firstExtra])
   let firstExtra: object = {}
+  const isAsBegun = (fields: TypedRecord['fields'], of: object) =>
+    wordsOf([fields, of]) === wordsOf([start().fields, firstExtra])
   const forget = () => {
     isBack.value = false
     const { [path]: _gone, ...rest } = left.value
     left.value = rest
   }
+  /** What was typed stands on the server now: from here on it is what the form begins with. */
+  const saved = () => {
+    firstExtra = copyOf(extra())
+    forget()
+  }
+  function comeBack() {
+    const found = left.value[path]
+    if (found?.record.revision !== start().revision || isAsBegun(found.record.fields, found.extra)) return
+    record.value = copyOf(found.record)
+    takeExtra(copyOf(found.extra))
+    isBack.value = true
+  }
   onMounted(() => {
     firstExtra = copyOf(extra())
-    const found = left.value[path]
-    if (found?.record.revision === start().revision) {
-      record.value = copyOf(found.record)
-      takeExtra(copyOf(found.extra))
-      isBack.value = true
-    }
+    comeBack()
     watch(
       () => wordsOf([record.value.fields, extra()]),
-      (now) => {
-        if (now === begun()) forget()
+      () => {
+        if (isAsBegun(record.value.fields, extra())) forget()
         else left.value = { ...left.value, [path]: copyOf({ record: record.value, extra: extra() }) }
       },
     )
   })
-  return { isBack, forget }
+  return { isBack, forget, saved }
 }

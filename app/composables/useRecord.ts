@@ -32,8 +32,8 @@ export function useRecordForm<T>(options: RecordFormOptions<T>) {
   const { start, extra = () => ({}), takeExtra = () => undefined } = options
   const record = ref<TypedRecord>(copyOf(start()))
   const { take, ...refusal } = useRefusal()
-  const { isBack, forget } = useLeftForm({ record, start, extra, takeExtra })
-  const sending = useRecordSending({ ...options, record, take, forget })
+  const { isBack, forget, saved } = useLeftForm({ record, start, extra, takeExtra })
+  const sending = useRecordSending({ ...options, record, take, stored: saved })
   /** Mine over theirs: both were seen. */
   async function keepMine() {
     record.value.revision = refusal.theirs.value!.revision
@@ -57,8 +57,8 @@ function useRecordSending<T>({
   saved,
   record,
   take,
-  forget,
-}: RecordFormOptions<T> & { record: Ref<TypedRecord>; take: (refusal: Refusal) => void; forget: () => void }) {
+  stored,
+}: RecordFormOptions<T> & { record: Ref<TypedRecord>; take: (refusal: Refusal) => void; stored: () => void }) {
   const { units } = usePreferences()
   const saving = ref(false)
   async function save() {
@@ -68,7 +68,7 @@ function useRecordSending<T>({
     saving.value = false
     take(sent.ok ? NOT_REFUSED : sent)
     if (!sent.ok) return
-    forget()
+    stored()
     // Whatever shows this record, or lists it, reads it anew: the page gone to may share its data with this one.
     await refreshNuxtData()
     await saved(sent.value)
@@ -77,7 +77,7 @@ function useRecordSending<T>({
     const sent = await send<null>(url(record.value.id), 'DELETE')
     take(sent.ok ? NOT_REFUSED : sent)
     if (!sent.ok) return
-    forget()
+    stored()
     await gone()
   }
   return { saving, save, remove }

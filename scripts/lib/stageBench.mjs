@@ -25,7 +25,10 @@ async function send(address, acts) {
   if (refused) throw new Error(refused.problems?.[0]?.text ?? refused.as)
 }
 
-/** @param typed of a reading; a mark of another kind carries nothing */
+/**
+ * @param {string} kind
+ * @param {string} [typed] of a reading; a mark of another kind carries nothing
+ */
 export const mark = (kind, typed) => ({ type: 'mark', kind, payload: typed === undefined ? {} : { typed } })
 
 /** So many acts the bench takes at once. */

@@ -2,7 +2,7 @@
 import { readFileSync } from 'node:fs'
 import type { Locator, Page } from '@playwright/test'
 import type { KitChoices } from '../../shared/kitChoices'
-import { chosenIn, expect, open, test } from './page'
+import { choose, chosenIn, expect, hydrated, open, test } from './page'
 
 /** As a person without a mouse comes to something. */
 async function tabTo(page: Page, to: Locator, most = 80) {
@@ -79,5 +79,20 @@ test('a form that is left half-way stands as it was left, until it is begun agai
   await page.getByRole('button', { name: 'Begin again' }).press('Enter')
   await expect(page.getByLabel('Name', { exact: true })).toHaveValue('')
   await page.reload()
+  await expect(page.getByRole('button', { name: 'Begin again' })).toHaveCount(0)
+  await open(page, '/kit/setups')
+  await page.getByRole('link', { name: 'Lahar in the cone', exact: true }).click()
+  const lid = page.getByLabel('Lid', { exact: true })
+  const before = await chosenIn(lid)
+  await choose(lid, 'none')
+  await page.getByRole('link', { name: 'Runs', exact: true }).click()
+  await page.goBack()
+  await expect(page.getByRole('button', { name: 'Begin again' })).toBeVisible()
+  expect(await chosenIn(lid)).toBe('none')
+  await page.getByRole('button', { name: 'Begin again' }).click()
+  expect(await chosenIn(lid)).toBe(before)
+  await page.reload()
+  await hydrated(page)
+  await expect(lid).toBeVisible()
   await expect(page.getByRole('button', { name: 'Begin again' })).toHaveCount(0)
 })

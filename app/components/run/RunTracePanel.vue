@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { useElementSize } from '@vueuse/core'
 import { formatClock } from '#core/quantity/format'
 import { fromSI, unitOf } from '#core/quantity/units'
 import type { RunPage } from '#shared/runRecord'
@@ -34,13 +35,18 @@ const traced = computed<TraceShown>(() => ({
   fit: props.page.answer.traceFit,
   foundS: props.page.answer.boilFound?.atS ?? null,
 }))
-const SHEET = { width: 1000, height: props.page.answer.traceFit ? 288 : 224 }
+const place = useTemplateRef<HTMLElement>('place')
+/** As wide as it is shown, so that its letters are as large as all others; the server draws it for a laptop. */
+const { width } = useElementSize(place)
+const heightPx = computed(() => (props.page.answer.traceFit ? 288 : 224))
+const sheet = computed(() => ({ width: Math.round(width.value) || 780, height: heightPx.value }))
+const PAPER_SHEET = { width: 720, height: 300 }
 const PAPER = { ink: '#000', edge: '#555', water: '#000', sheet: '#fff' }
 const SCREEN = { ink: 'var(--ink)', edge: 'var(--edge)', water: 'var(--water)', sheet: 'var(--sheet)' }
-function drawnIn(colours: Omit<ChartLook, 'unitLabel' | 'inUnit'>): string {
+function drawnIn(colours: Omit<ChartLook, 'unitLabel' | 'inUnit'>, size: typeof PAPER_SHEET): string {
   const unit = unitOf(units.value === 'trail' ? 'degF' : 'degC')
   const look = { ...colours, unitLabel: unit.label, inUnit: (tempC: number) => fromSI(tempC, unit) }
-  return lineChartSvg(runTraceChart(traced.value, look), SHEET)
+  return lineChartSvg(runTraceChart(traced.value, look), size)
 }
 /** What answers to the pointer comes when one points at it: until then the drawing stands there. */
 const pointed = ref(false)
@@ -58,11 +64,11 @@ const drawn = ref(false)
     :id-of="({ s }) => String(s)"
     :words-of="(sample) => `${formatClock(sample.s)}, ${temperature(sample)}`"
     table-words="As a table, every quarter of a minute"
-    :drawing="() => drawnIn(PAPER)"
+    :drawing="() => drawnIn(PAPER, PAPER_SHEET)"
     @pointerenter.once="pointed = true"
     @focusin.once="pointed = true"
   >
-    <div :style="{ height: `${SHEET.height}px` }">
+    <div ref="place" :style="{ height: `${heightPx}px` }">
       <LazyRunTrace v-if="pointed" v-bind="traced" :read-s="read?.s ?? null" @vue:mounted="drawn = true" />
       <!-- eslint-disable-next-line vue/no-v-html -- our own drawing, its words escaped -->
       <div
@@ -70,7 +76,7 @@ const drawn = ref(false)
         class="chart-drawing"
         role="img"
         :aria-label="`Water temperature over time, ${page.trace.length} samples`"
-        v-html="drawnIn(SCREEN)"
+        v-html="drawnIn(SCREEN, sheet)"
       />
     </div>
     <template #below><RunTraceSays :answer="page.answer" /></template>
