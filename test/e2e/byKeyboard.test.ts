@@ -86,6 +86,7 @@ test('a form that is left half-way stands as it was left, until it is begun agai
   const before = await chosenIn(lid)
   await choose(lid, 'none')
   await page.getByRole('link', { name: 'Runs', exact: true }).click()
+  await expect(page.getByRole('heading', { name: 'Runs' })).toBeVisible()
   await page.goBack()
   await expect(page.getByRole('button', { name: 'Begin again' })).toBeVisible()
   expect(await chosenIn(lid)).toBe('none')

@@ -22,6 +22,7 @@ const props = defineProps<{
   fixed?: boolean
 }>()
 const emit = defineEmits<{ sort: [by: string]; pick: [picked: Set<string>]; near: [] }>()
+/** As parts.css has it: a style of its own would have every row drawn anew with its neighbour. */
 const ROW_PX = 36
 /** Up to so many are drawn whole, so that the page prints and copies as it stands. */
 const DRAWN_WHOLE = 200
@@ -105,7 +106,7 @@ const isWide = computed(() => tablePx.value > sheetPx.value + 1)
       <tbody>
         <tr v-if="above > 0" aria-hidden="true" :style="{ height: `${above}px` }" />
         <template v-for="{ key, row, at, head } in shown" :key="key">
-          <tr v-if="head !== null" data-group class="bg-ground" :style="{ height: `${ROW_PX}px` }">
+          <tr v-if="head !== null" data-group class="bg-ground">
             <th scope="colgroup" :colspan="columns.length + (picked ? 1 : 0)">
               <slot name="head" :row="row.original" :head="head" />
             </th>
@@ -117,7 +118,6 @@ const isWide = computed(() => tablePx.value > sheetPx.value + 1)
             :columns="columns"
             :picked="picked ? picked.has(row.id) : null"
             :name="picked ? (nameOf?.(row.original) ?? row.id) : ''"
-            :style="{ height: `${ROW_PX}px` }"
           >
             <template #cell="cell"
               ><slot name="cell" v-bind="cell">{{ cell.column.of?.(cell.row) ?? '' }}</slot></template
