@@ -46,6 +46,7 @@ const EDGE = { left: 64, right: 16, top: 16, bottom: 28 }
 const GAP = 14
 const FONT = `font-family="'Atkinson Hyperlegible Mono Variable', monospace" font-size="12"`
 const LETTER_PX = 7.3
+const TICK_PX = 52
 const at = (px: number) => px.toFixed(1)
 const escaped = (text: string) => text.replace(/[&<>"]/g, (letter) => `&#${letter.charCodeAt(0)};`)
 const dashes = (dash?: readonly number[]) => (dash ? ` stroke-dasharray="${dash.join(' ')}"` : '')
@@ -74,9 +75,12 @@ export function lineChartSvg(config: ChartConfiguration<'line'>, { width, height
   const xOf = (x: number) => EDGE.left + ((x - from) / (axis.to - from)) * (width - EDGE.left - EDGE.right)
   const panels = panelsOf(upright, lines, named, height)
   const ticks = axis.ticks.filter((tick) => tick >= from)
+  // On a phone's width not every one has room for its words.
+  const each = Math.ceil((ticks.length * TICK_PX) / (width - EDGE.left - EDGE.right))
+  const said = ticks.filter((_, i) => i % each === 0)
   const all = [
     ...Object.values(panels).flatMap((panel) => panelGrid(panel, { width, xOf, ticks })),
-    ...ticks.map((tick) => text(xOf(tick), height - 8, wordsOf(across!, tick, axis), across!.ticks!.color, 'middle')),
+    ...said.map((tick) => text(xOf(tick), height - 8, wordsOf(across!, tick, axis), across!.ticks!.color, 'middle')),
     ...lines.map((line) => lineOf(line, xOf, panels[line.yAxisID]!)),
     ...named.flatMap((one) => namedOf(one, { width, xOf, panel: panels[one.yScaleID]! })),
   ]

@@ -52,7 +52,7 @@ test('a key or a press is answered within 100 ms in Runs, on a run’s page and 
   await watchPage(page)
   await open(page, '/runs')
   await settled(page)
-  for (let i = 0; i < 10; i++) await page.keyboard.press(i % 2 ? 'x' : 'j')
+  for (let i = 0; i < 40; i++) await page.keyboard.press(i % 2 ? 'x' : 'j')
   const runs = await page.evaluate(() => window.measured.answeredMs)
   await page.locator('a[data-run]').nth(1).click()
   await expect(page.locator('[data-figure=normalisedGPerL]')).toBeVisible()
