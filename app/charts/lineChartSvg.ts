@@ -42,7 +42,7 @@ interface Sheet {
   height: number
 }
 
-const EDGE = { left: 64, right: 16, top: 16, bottom: 28 }
+const EDGE = { left: 64, right: 24, top: 16, bottom: 28 }
 const GAP = 14
 const FONT = `font-family="'Atkinson Hyperlegible Mono Variable', monospace" font-size="12"`
 const LETTER_PX = 7.3
@@ -51,12 +51,6 @@ const at = (px: number) => px.toFixed(1)
 const escaped = (text: string) => text.replace(/[&<>"]/g, (letter) => `&#${letter.charCodeAt(0)};`)
 const dashes = (dash?: readonly number[]) => (dash ? ` stroke-dasharray="${dash.join(' ')}"` : '')
 
-/** As many points a line is drawn by: a sheet has no finer ones. */
-const MOST_POINTS = 800
-const thinned = <P>(points: readonly P[]): readonly P[] => {
-  const stride = Math.ceil(points.length / MOST_POINTS)
-  return stride < 2 ? points : points.filter((_, i) => i % stride === 0 || i === points.length - 1)
-}
 /** How a line is drawn; a colour may be one of the light's (`var(--ink)`). */
 const pen = (colour: string, px: number, dash?: readonly number[]) =>
   `fill="none" style="stroke:${colour}" stroke-width="${px}"${dashes(dash)}`
@@ -131,7 +125,7 @@ function panelGrid(
 }
 
 function lineOf({ data, borderColor, borderWidth, borderDash }: Line, xOf: (x: number) => number, panel: Panel) {
-  const points = thinned(data).map(({ x, y }) => `${at(xOf(x))} ${at(panel.yOf(y))}`)
+  const points = data.map(({ x, y }) => `${at(xOf(x))} ${at(panel.yOf(y))}`)
   return `<path d="M${points.join('L')}" ${pen(borderColor, borderWidth, borderDash)}/>`
 }
 

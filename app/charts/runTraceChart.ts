@@ -2,6 +2,8 @@
 import type { ChartConfiguration, ScaleOptionsByType } from 'chart.js'
 import type { AnnotationOptions } from 'chartjs-plugin-annotation'
 import { formatClock } from '#core/quantity/format'
+import type { UnitSystem } from '#core/quantity/kinds'
+import { fromSI, unitOf } from '#core/quantity/units'
 import { EVENT_NAMES, type EventKind } from '#core/run/events'
 import { fittedTemperature, type BurnFit } from '#core/trace/fitHeating'
 import { clockStep } from '../utils/intervalAxis'
@@ -15,14 +17,24 @@ export interface TraceShown {
   /** The boil, by the trace. */
   foundS: number | null
 }
-/** Colours of the light, and the unit that temperatures are shown in. */
-export interface ChartLook {
+/** Colours of the light. */
+export interface Colours {
   ink: string
   edge: string
   water: string
   sheet: string
+}
+/** With the width it is drawn in, and the unit that temperatures are shown in. */
+export interface ChartLook extends Colours {
+  widthPx: number
   unitLabel: string
   inUnit: (tempC: number) => number
+}
+
+/** @param widthPx how wide it is drawn */
+export function lookOf(colours: Colours, units: UnitSystem, widthPx: number): ChartLook {
+  const unit = unitOf(units === 'trail' ? 'degF' : 'degC')
+  return { ...colours, widthPx, unitLabel: unit.label, inUnit: (tempC) => fromSI(tempC, unit) }
 }
 
 const FONT = { family: 'Atkinson Hyperlegible Mono Variable', size: 12 }
@@ -77,7 +89,7 @@ function annotations(
   const label = labelled(look)
   const all: Record<string, AnnotationOptions> = {}
   const spanS = Math.max(60, ...trace.map(([s]) => s))
-  for (const [i, { kind, s, row }] of inRows(marks, spanS).entries()) {
+  for (const [i, { kind, s, row }] of inRows(marks, spanS, look.widthPx).entries()) {
     const name = { ...label(EVENT_NAMES[kind], 'start'), yAdjust: -row * ROW_PX }
     all[`mark${i}`] = { ...upright(s), borderColor: ink, borderWidth: 1.5, label: name }
   }
@@ -94,15 +106,16 @@ function annotations(
 }
 
 const ROW_PX = 18
-/** Of the width of a usual chart, in letters of its font. */
-const LETTERS_ACROSS = 88
+/** A letter of its font, with what the axis takes of the width. */
+const LETTER_PX = 8.8
 /** Marks with the row their name stands in, one above another where they are near. */
-function inRows(marks: TraceShown['marks'], spanS: number) {
+function inRows(marks: TraceShown['marks'], spanS: number, widthPx: number) {
   const endsS: number[] = []
+  const secondsOf = (letters: number) => ((letters * LETTER_PX) / widthPx) * spanS
   return [...marks]
     .sort((a, b) => a.s - b.s)
     .map((mark) => {
-      const halfS = ((EVENT_NAMES[mark.kind].length / 2 + 1) / LETTERS_ACROSS) * spanS
+      const halfS = secondsOf(EVENT_NAMES[mark.kind].length / 2 + 1)
       const free = endsS.findIndex((endS) => endS <= mark.s - halfS)
       const row = free === -1 ? endsS.length : free
       endsS[row] = mark.s + halfS

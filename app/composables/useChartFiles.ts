@@ -13,7 +13,7 @@ export function useChartFiles<T>(props: {
   const drawn = async (as: (svg: string) => Blob | Promise<Blob>, kind: string) => save(await as(props.drawing()), kind)
   async function table(): Promise<string> {
     const { tableText } = await import('~/utils/tableText')
-    return tableText(props.columns, props.rows, ',')
+    return tableText(props.columns, props.rows)
   }
   const files = [
     {

@@ -21,7 +21,8 @@ const copyOf = <T>(of: T): T => JSON.parse(wordsOf(of)) as T
  */
 export function useLeftForm({ record, start, extra, takeExtra }: Leaving) {
   const left = useLocalStorage<Record<string, Left>>('vulcanum.forms', {}, { initOnMounted: true })
-  const { path } = useRoute()
+  // With its query: that says which kind of thing, and whether it is a copy.
+  const { fullPath: path } = useRoute()
   const isBack = ref(false)
   let firstExtra: object = {}
   const isAsBegun = (fields: TypedRecord['fields'], of: object) =>

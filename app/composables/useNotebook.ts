@@ -2,6 +2,7 @@ import { useLocalStorage } from '@vueuse/core'
 import { v7 as uuidv7 } from 'uuid'
 import type { KitChoices } from '#shared/kitChoices'
 import type { TargetKey } from '#shared/tableImport/targets'
+import type { MethodBody } from '#core/method/method'
 import type { readRow, RowProblem } from '#shared/tableImport/readRow'
 import { ask, problemOf, send } from '~/api/send'
 import { emptyRows } from '~/utils/notebook'
@@ -32,6 +33,7 @@ const newPage = (): NotebookPage => ({
 /** The page of this browser: kept on every key, checked as its rows are left, stored as one table. */
 export function useNotebook(kit: KitChoices) {
   const page = useLocalStorage<NotebookPage>('vulcanum.notebook', newPage())
+  letGo(page.value, kit)
   const method = computed(() => kit.methods.find((one) => one.id === page.value.methodId)?.body ?? null)
   const shape = computed(() => notebookColumns(method.value, page.value.placeId === null, page.value.added))
   const columns = computed(() => shape.value.columns)
@@ -54,26 +56,46 @@ export function useNotebook(kit: KitChoices) {
 const TOP = { setupId: 'Set-up', fuelBatchId: 'Fuel', personId: 'Who', day: 'Day' } as const
 export type TopKey = keyof typeof TOP
 
+const isDay = (text: string) => /^\d{4}-\d{2}-\d{2}$/.test(text)
+function topProblem(key: TopKey, text: string): string | null {
+  if (text === '') return `${TOP[key]}: choose what all these runs have.`
+  return key !== 'day' || isDay(text) ? null : `Day: read “${text}”, expected a day such as 5 Aug 2026. Type it so.`
+}
+
+const LISTS = [
+  ['setupId', 'setups', ''],
+  ['fuelBatchId', 'fuels', ''],
+  ['personId', 'people', ''],
+  ['methodId', 'methods', null],
+  ['placeId', 'places', null],
+] as const
+/** What was chosen and is no longer in the kit, or is of another workspace, is to be chosen anew. */
+function letGo(page: NotebookPage, kit: KitChoices) {
+  for (const [key, list, none] of LISTS)
+    if (!kit[list].some((one) => one.id === page[key])) Object.assign(page, { [key]: none })
+}
+
 /** Rows are read as an import reads them, in this browser; what is chosen on top is asked for before any of it. */
 function useNotebookCheck(
   page: Ref<NotebookPage>,
   columns: ComputedRef<TargetKey[]>,
-  method: ComputedRef<NonNullable<KitChoices['methods'][number]>['body'] | null>,
+  method: ComputedRef<MethodBody | null>,
 ) {
   const reader = shallowRef<typeof readRow | null>(null)
   const load = async () => {
     reader.value ??= (await import('#shared/tableImport/readRow')).readRow
   }
   const topProblems = computed(() =>
-    (Object.keys(TOP) as TopKey[]).flatMap((key) =>
-      page.value[key] === '' ? [{ key, text: `${TOP[key]}: choose what all these runs have.` }] : [],
-    ),
+    (Object.keys(TOP) as TopKey[]).flatMap((key) => {
+      const text = topProblem(key, page.value[key])
+      return text === null ? [] : [{ key, text }]
+    }),
   )
   const problems = computed<NotebookProblem[]>(() => {
     const read = reader.value
     if (read === null) return []
     // The day is asked for on top; rows are read meanwhile.
-    const dated = { ...page.value, day: page.value.day || '2000-01-01' }
+    const dated = { ...page.value, day: isDay(page.value.day) ? page.value.day : '2000-01-01' }
     const mapping = notebookMapping(dated, columns.value, method.value)
     return filledRows(page.value, columns.value).flatMap(({ at, cells }) => {
       const row = read(cells, mapping, Date.now())
@@ -101,7 +123,7 @@ function rowProblems(
 function useNotebookStoring(
   page: Ref<NotebookPage>,
   columns: ComputedRef<TargetKey[]>,
-  method: ComputedRef<NonNullable<KitChoices['methods'][number]>['body'] | null>,
+  method: ComputedRef<MethodBody | null>,
 ) {
   const storing = ref(false)
   const refused = ref('')
@@ -118,7 +140,7 @@ function useNotebookStoring(
 async function sendPage(
   page: NotebookPage,
   columns: readonly TargetKey[],
-  method: KitChoices['methods'][number]['body'] | null,
+  method: MethodBody | null,
   again: boolean,
 ): Promise<string> {
   const { notebookTable } = await import('~/utils/notebookTable')

@@ -170,6 +170,7 @@ describe('the chart of a trace', () => {
     edge: '#222',
     water: '#333',
     sheet: '#fff',
+    widthPx: 780,
     unitLabel: '°F',
     inUnit: (c: number) => c * 1.8 + 32,
   }

@@ -4,7 +4,15 @@ import { lineChartSvg } from '../../app/charts/lineChartSvg'
 import { runTraceChart } from '../../app/charts/runTraceChart'
 import { clockStep, intervalAxis, placeOn } from '../../app/utils/intervalAxis'
 
-const LOOK = { ink: '#000', edge: '#555', water: '#06f', sheet: '#fff', unitLabel: '°C', inUnit: (c: number) => c }
+const LOOK = {
+  ink: '#000',
+  edge: '#555',
+  water: '#06f',
+  sheet: '#fff',
+  widthPx: 780,
+  unitLabel: '°C',
+  inUnit: (c: number) => c,
+}
 const SHOWN = {
   trace: [
     [0, 20],
@@ -31,7 +39,7 @@ describe('a trace on paper', () => {
     expect(x1 - x0).toBeCloseTo(x2 - x1, 0)
     expect(y0 - y1).toBeCloseTo(y1 - y2, 0)
     const level = svg.match(
-      /<path d="M64 ([\d.]+)H704" fill="none" style="stroke:#555" stroke-width="1" stroke-dasharray/,
+      /<path d="M64 ([\d.]+)H696" fill="none" style="stroke:#555" stroke-width="1" stroke-dasharray/,
     )![1]
     expect(y2).toBeCloseTo(Number(level), 1)
   })

@@ -2,7 +2,7 @@
 import { useElementSize } from '@vueuse/core'
 import type { TableSort } from '~/composables/useDataTable'
 
-/** Rows that are sorted, picked and copied; of many only those in view are drawn. What a cell shows, the slot says. */
+/** Rows that are sorted and picked; of many only those in view are drawn. What a cell shows, the slot says. */
 const props = defineProps<{
   rows: readonly T[]
   columns: readonly DataColumn<T>[]
@@ -22,7 +22,7 @@ const props = defineProps<{
   fixed?: boolean
 }>()
 const emit = defineEmits<{ sort: [by: string]; pick: [picked: Set<string>]; near: [] }>()
-/** As parts.css has it: a style of its own would have every row drawn anew with its neighbour. */
+/** Told to the rows by the table: a style of its own would have each drawn anew with its neighbour. */
 const ROW_PX = 36
 /** Up to so many are drawn whole, so that the page prints and copies as it stands. */
 const DRAWN_WHOLE = 200
@@ -68,7 +68,13 @@ const isWide = computed(() => tablePx.value > sheetPx.value + 1)
     :role="isWide ? 'region' : undefined"
     :aria-label="isWide ? caption : undefined"
   >
-    <table ref="table" class="data-table" :class="fixed ? 'data-table-fixed' : ''" :aria-rowcount="all + 1">
+    <table
+      ref="table"
+      class="data-table"
+      :class="fixed ? 'data-table-fixed' : ''"
+      :style="{ '--row': `${ROW_PX}px` }"
+      :aria-rowcount="all + 1"
+    >
       <caption class="sr-only">
         {{
           caption

@@ -18,9 +18,7 @@ const axis = computed(() => intervalAxis(props.rows.flatMap((row) => [row.mark, 
     <template v-for="row in rows" :key="row.key">
       <span dir="auto">{{ row.label }}</span>
       <IntervalBar :axis="axis" :mark="row.mark" :interval="row.interval" :words="`${row.label}: ${row.words}`" />
-      <span class="figures max-sm:mb-2" :data-interval="row.key"
-        ><slot :row="row">{{ row.words }}</slot></span
-      >
+      <span class="figures max-sm:mb-2" :data-interval="row.key">{{ row.words }}</span>
     </template>
     <div class="interval-axis sm:col-start-2" aria-hidden="true">
       <span

@@ -69,13 +69,15 @@ const own: Entry[] = [
   ...keys.here().map((action) => ({
     id: action,
     words: KEY_ACTIONS[action].words,
-    kind: `key ${keys.keyOf(action) || 'none'}`,
+    kind: keys.keyOf(action) ? `key ${keys.keyOf(action)}` : 'do',
     go: () => keys.act(action),
   })),
 ]
 const found = computed<Entry[]>(() => {
   const things = here.value.map((one) => ({ ...one, id: one.to, go: () => navigateTo(one.to) }))
-  return [...narrowed([...own, ...fixed], query.value, (entry) => entry.words), ...things].slice(0, MOST_FOUND)
+  // Before a word is typed the pages stand first.
+  const all = query.value.trim() === '' ? [...fixed, ...own] : [...own, ...fixed]
+  return [...narrowed(all, query.value, (entry) => entry.words), ...things].slice(0, MOST_FOUND)
 })
 
 onMounted(async () => {

@@ -20,7 +20,7 @@ const sendPasted = () => send(new Blob([pasted.value]), 'pasted rows')
 async function send(body: Blob, name: string) {
   problem.value = ''
   if (body.size > IMPORT.maxBytes) {
-    problem.value = `${name}: read ${(body.size / 1e6).toFixed(1)} MB, expected at most ${IMPORT.maxBytes / 1e6} MB. Bring a part of it at a time. Nothing was stored.`
+    problem.value = `${tooLarge(name, body.size, IMPORT.maxBytes)} Bring a part of it at a time. Nothing was stored.`
     return
   }
   sending.value = true

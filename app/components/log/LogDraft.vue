@@ -56,10 +56,6 @@ async function saveAndOpen() {
   draft.begin()
   await navigateTo(`/runs/${id}`)
 }
-const UNIT_CHOICES = [
-  { value: 'metric' as const, label: 'metric' },
-  { value: 'trail' as const, label: 'trail units (°F, ft, mph, cups)' },
-]
 </script>
 
 <template>
@@ -80,7 +76,7 @@ const UNIT_CHOICES = [
       </CautionBox>
       <div class="mb-1 flex flex-wrap items-center gap-x-4 gap-y-1">
         <slot />
-        <RadioChoice v-model="typed.units" label="A bare number is" :choices="UNIT_CHOICES" />
+        <BareUnits v-model="typed.units" />
         <span role="status" class="ml-auto text-ink-2" data-draft-state>{{ STATE_WORDS[state] }}</span>
       </div>
       <div class="min-h-7">

@@ -47,7 +47,8 @@ async function open(event: Event) {
   if (!file) return
   const { MAX_TRACE_BYTES } = await reader()
   if (file.size > MAX_TRACE_BYTES) {
-    problem.value = `${file.name}: read ${(file.size / 1e6).toFixed(1)} MB, expected at most ${MAX_TRACE_BYTES / 1e6} MB. Bring the part of this run alone. What you typed is kept.`
+    const large = tooLarge(file.name, file.size, MAX_TRACE_BYTES)
+    problem.value = `${large} Bring the part of this run alone. What you typed is kept.`
     return
   }
   await take(await file.text())

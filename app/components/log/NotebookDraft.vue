@@ -12,10 +12,6 @@ const tried = ref(false)
 const isKnown = ref(false)
 const grid = useTemplateRef<{ focusOn: (row: number, key: string | null) => void }>('grid')
 const undo = useUndo()
-const UNIT_CHOICES = [
-  { value: 'metric' as const, label: 'metric' },
-  { value: 'trail' as const, label: 'trail units (°F, ft, mph, cups)' },
-]
 const problemAt = (key: TopKey) => (tried.value ? topProblems.value.find((one) => one.key === key)?.text : undefined)
 const moreChoices = computed(() => more.value.map((key) => ({ value: key, label: targetOf(key)!.name })))
 const count = computed(() => filled.value.length)
@@ -71,7 +67,7 @@ async function store(again = false) {
   >
     <NotebookTop v-model="page" :kit="kit" :problem-at="problemAt" />
     <div class="flex flex-wrap items-center gap-x-6 gap-y-1 border-t border-edge pt-2">
-      <RadioChoice v-model="page.units" label="A bare number is" :choices="UNIT_CHOICES" />
+      <BareUnits v-model="page.units" />
       <span
         ><WordChoice
           :model-value="null"

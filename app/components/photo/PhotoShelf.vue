@@ -41,9 +41,7 @@ async function add() {
   emit('changed')
 }
 const sizeProblem = ({ size }: File): string =>
-  size > PHOTO.maxBytes
-    ? `Photo: read ${(size / 1e6).toFixed(1)} MB, expected at most ${PHOTO.maxBytes / 1e6} MB. Choose a smaller one.`
-    : ''
+  size > PHOTO.maxBytes ? `${tooLarge('Photo', size, PHOTO.maxBytes)} Choose a smaller one.` : ''
 /** @returns what went wrong; '': it is stored */
 async function put(file: File, atMs: number | null): Promise<string> {
   const { owner, ownerId } = props

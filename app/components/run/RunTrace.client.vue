@@ -10,8 +10,7 @@ import {
   Tooltip,
 } from 'chart.js'
 import annotation from 'chartjs-plugin-annotation'
-import { fromSI, unitOf } from '#core/quantity/units'
-import { runTraceChart, type ChartLook, type TraceShown } from '~/charts/runTraceChart'
+import { lookOf, runTraceChart, type TraceShown } from '~/charts/runTraceChart'
 
 /** The water's temperature as it was logged, with the marks, the fitted model and what it leaves. */
 const props = defineProps<TraceShown & { /** The moment that is read. */ readS: number | null }>()
@@ -19,18 +18,14 @@ const canvas = useTemplateRef<HTMLCanvasElement>('canvas')
 const { units } = usePreferences()
 let chart: Chart | null = null
 Chart.register(CategoryScale, Decimation, LinearScale, LineController, LineElement, PointElement, Tooltip, annotation)
-type Colours = Pick<ChartLook, 'ink' | 'edge' | 'water' | 'sheet'>
-function config(colours: Colours) {
-  const unit = unitOf(units.value === 'trail' ? 'degF' : 'degC')
-  return runTraceChart(props, { ...colours, unitLabel: unit.label, inUnit: (tempC) => fromSI(tempC, unit) })
-}
 function draw() {
   chart?.destroy()
   if (!canvas.value) return
   const style = getComputedStyle(document.documentElement)
   const colour = (name: string) => style.getPropertyValue(`--${name}`).trim()
   const colours = { ink: colour('ink'), edge: colour('edge'), water: colour('water'), sheet: colour('sheet') }
-  chart = new Chart(canvas.value, config(colours))
+  const widthPx = canvas.value.parentElement!.clientWidth
+  chart = new Chart(canvas.value, runTraceChart(props, lookOf(colours, units.value, widthPx)))
 }
 /** The tooltip stands at the sample next to the moment. */
 function point() {

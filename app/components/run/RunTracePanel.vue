@@ -1,10 +1,9 @@
 <script setup lang="ts">
 import { useElementSize } from '@vueuse/core'
 import { formatClock } from '#core/quantity/format'
-import { fromSI, unitOf } from '#core/quantity/units'
 import type { RunPage } from '#shared/runRecord'
 import { lineChartSvg } from '~/charts/lineChartSvg'
-import { runTraceChart, type ChartLook, type TraceShown } from '~/charts/runTraceChart'
+import { lookOf, runTraceChart, type Colours, type TraceShown } from '~/charts/runTraceChart'
 
 /** A run's trace in its frame: the chart, what it says of the boil, and the samples it draws. */
 const props = defineProps<{ page: RunPage; file: string }>()
@@ -43,11 +42,8 @@ const sheet = computed(() => ({ width: Math.round(width.value) || 780, height: h
 const PAPER_SHEET = { width: 720, height: 300 }
 const PAPER = { ink: '#000', edge: '#555', water: '#000', sheet: '#fff' }
 const SCREEN = { ink: 'var(--ink)', edge: 'var(--edge)', water: 'var(--water)', sheet: 'var(--sheet)' }
-function drawnIn(colours: Omit<ChartLook, 'unitLabel' | 'inUnit'>, size: typeof PAPER_SHEET): string {
-  const unit = unitOf(units.value === 'trail' ? 'degF' : 'degC')
-  const look = { ...colours, unitLabel: unit.label, inUnit: (tempC: number) => fromSI(tempC, unit) }
-  return lineChartSvg(runTraceChart(traced.value, look), size)
-}
+const drawnIn = (colours: Colours, size: typeof PAPER_SHEET): string =>
+  lineChartSvg(runTraceChart(traced.value, lookOf(colours, units.value, size.width)), size)
 /** What answers to the pointer comes when one points at it: until then the drawing stands there. */
 const pointed = ref(false)
 const drawn = ref(false)
@@ -70,7 +66,7 @@ const drawn = ref(false)
   >
     <div ref="place" :style="{ height: `${heightPx}px` }">
       <LazyRunTrace v-if="pointed" v-bind="traced" :read-s="read?.s ?? null" @vue:mounted="drawn = true" />
-      <!-- eslint-disable-next-line vue/no-v-html -- our own drawing, its words escaped -->
+      <!-- eslint-disable vue/no-v-html -- our own drawing: lineChartSvg escapes its words -->
       <div
         v-if="!drawn"
         class="chart-drawing"

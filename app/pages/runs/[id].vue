@@ -61,11 +61,12 @@ function corrected() {
 }
 const download = (what: string) =>
   `/api/runs/${id}/${what}${Object.keys(query.value).length ? `?${new URLSearchParams(query.value).toString()}` : ''}`
-const title = computed(() =>
-  page.value
-    ? `${page.value.record.setup}, ${dateInZone(page.value.record.startedAt, page.value.record.zone)}, corrected to ${page.value.view.reference.name} (model ${page.value.view.model})`
-    : '',
-)
+const title = computed(() => {
+  if (!page.value) return ''
+  const { record, view } = page.value
+  const burned = dateInZone(record.startedAt, record.zone)
+  return `${record.setup}, ${burned}, corrected to ${view.reference.name} (model ${view.model})`
+})
 useActs(() => [
   { words: 'This run again, on a lane', act: () => navigateTo({ path: '/bench/prepare', query: { again: id } }) },
   { words: 'Log another run like this', act: () => navigateTo({ path: '/runs/new', query: { again: id } }) },

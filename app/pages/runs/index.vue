@@ -50,8 +50,9 @@ const files = computed(() => {
     { words: 'Bring runs in', about: 'From a table or a logger’s file', act: () => navigateTo('/runs/import') },
   ]
 })
+const FORMATS = ['csv', 'xlsx', 'json'] as const
 useActs(() => [
-  ...files.value.map(({ words, act }) => ({ words: words.length < 6 ? `Export these runs as ${words}` : words, act })),
+  ...FORMATS.map((format) => ({ words: `Export these runs as ${format.toUpperCase()}`, act: () => download(format) })),
   { words: 'Find in these runs', act: () => (drawer.value = 'find') },
   { words: 'Choose columns', act: () => (drawer.value = 'columns') },
 ])
