@@ -46,7 +46,26 @@ export default defineNuxtConfig({
       ),
     },
   },
-  vite: { plugins: [tailwindcss(), markdownPages()], worker: { format: 'es' } },
+  vite: {
+    plugins: [tailwindcss(), markdownPages()],
+    worker: { format: 'es' },
+    // What a page fetches later: found only then, the development server would load the page anew.
+    optimizeDeps: {
+      include: [
+        '@headlessui/vue',
+        '@tanstack/vue-table',
+        '@tanstack/vue-virtual',
+        '@vueuse/core',
+        'chart.js',
+        'chartjs-plugin-annotation',
+        'comlink',
+        'idb',
+        'papaparse',
+        'uuid',
+        'yup',
+      ],
+    },
+  },
   typescript: {
     strict: true,
     tsConfig: { compilerOptions: { noUncheckedIndexedAccess: true } },

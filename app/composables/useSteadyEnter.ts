@@ -1,12 +1,12 @@
 /**
- * In a list of Headless UI the entry that an arrow goes to is marked with the next frame: an Enter that came before it
- * would take the one before. It is held back so long.
+ * In a list of Headless UI the entry that an arrow goes to, or that what was typed leaves first, is marked with the next
+ * frame: an Enter that came before it would take the one before. It is held back so long.
  * @returns what is called for each key, while it is captured; true: the key was held back
  */
 export function useSteadyEnter(): (event: KeyboardEvent) => boolean {
   let isMoving = false
   return (event) => {
-    if (MOVES.includes(event.key)) {
+    if (MOVES.includes(event.key) || event.key.length === 1) {
       isMoving = true
       requestAnimationFrame(() => (isMoving = false))
     }
@@ -18,4 +18,4 @@ export function useSteadyEnter(): (event: KeyboardEvent) => boolean {
     return true
   }
 }
-const MOVES = ['ArrowDown', 'ArrowUp', 'Home', 'End', 'PageUp', 'PageDown']
+const MOVES = ['ArrowDown', 'ArrowUp', 'Home', 'End', 'PageUp', 'PageDown', 'Backspace', 'Delete']

@@ -1,4 +1,8 @@
 const MOST_MS = 3000
+export interface TypedAhead {
+  text: string
+  isEntered: boolean
+}
 
 /** What is typed for something that was asked for and is still on its way to the screen: no letter of it is lost. */
 export function useTypedAhead() {
@@ -16,8 +20,6 @@ export function useTypedAhead() {
   let timer: ReturnType<typeof setTimeout> | undefined
   const stop = () => window.removeEventListener('keydown', hear, { capture: true })
   function listen() {
-    text.value = ''
-    isEntered.value = false
     window.addEventListener('keydown', hear, { capture: true })
     // What does not come must not swallow keys for ever.
     clearTimeout(timer)
@@ -25,9 +27,19 @@ export function useTypedAhead() {
   }
   onUnmounted(stop)
   /** What came so far; from here on it hears for itself. */
-  const typedAhead = () => {
+  const typedAhead = (): TypedAhead => {
     stop()
-    return { text: text.value, isEntered: isEntered.value }
+    const came = { text: text.value, isEntered: isEntered.value }
+    text.value = ''
+    isEntered.value = false
+    return came
   }
   return { typedAhead, listen }
+}
+
+/** Types what came so far in its place, as if it had been there. */
+export function typeInto(input: HTMLInputElement, { text }: TypedAhead) {
+  if (text === '') return
+  input.value = text
+  input.dispatchEvent(new InputEvent('input', { bubbles: true }))
 }

@@ -7,6 +7,9 @@
  */
 export async function choose(list, name) {
   if ((await list.getAttribute('role')) === 'combobox') {
+    // What searches comes with the first touch.
+    await list.focus()
+    await list.and(list.page().locator('[data-headlessui-state]')).waitFor()
     await list.fill(name)
     await list.page().getByRole('listbox').getByRole('option', { name }).first().click()
   } else {

@@ -7,12 +7,15 @@ export interface MenuEntry {
   act: () => unknown
 }
 defineProps<{ label: string; entries: readonly MenuEntry[] }>()
-const wanted = ref(false)
+const list = shallowRef<typeof import('./MenuList.vue').default | null>(null)
+const open = async () => {
+  list.value = (await import('./MenuList.vue')).default
+}
 </script>
 
 <template>
-  <LazyMenuList v-if="wanted" :label="label" :entries="entries" />
-  <BaseButton v-else aria-haspopup="menu" aria-expanded="false" @click="wanted = true"
+  <component :is="list" v-if="list" :label="label" :entries="entries" />
+  <BaseButton v-else aria-haspopup="menu" aria-expanded="false" @click="open()"
     >{{ label }}<span class="opens" aria-hidden="true"
   /></BaseButton>
 </template>

@@ -6,7 +6,7 @@ const isMany = computed(() => props.choices.length > MOST_AT_A_LOOK)
 </script>
 
 <template>
-  <LazySearchChoice v-if="isMany" v-model="chosen" :choices="choices" :empty="empty" />
+  <SearchLater v-if="isMany" v-model="chosen" :choices="choices" :empty="empty" />
   <select v-else v-model="chosen">
     <option v-if="empty" :value="null">
       {{ empty }}

@@ -6,8 +6,8 @@ defineOptions({ inheritAttrs: false })
 const props = defineProps<{
   choices: readonly { value: string; label: string }[]
   empty?: string
-  /** Its list stands open from the beginning. */
-  opened?: boolean
+  /** It was wanted before it was there: it has the focus, and what was typed meanwhile. */
+  begun?: SearchBegun | null
 }>()
 const chosen = defineModel<string | null>({ required: true })
 /** Something was chosen, were it what stood before; or it was left. */
@@ -41,13 +41,19 @@ function take(value: string) {
   emit('done')
 }
 const input = () => box.value!.querySelector('input')!
+const press = (key: string) => input().dispatchEvent(new KeyboardEvent('keydown', { key, bubbles: true }))
 /** As the key does. */
 const open = () => {
   input().focus()
-  input().dispatchEvent(new KeyboardEvent('keydown', { key: 'ArrowDown', bubbles: true }))
+  press('ArrowDown')
 }
 onMounted(() => {
-  if (props.opened) open()
+  const { begun } = props
+  if (!begun) return
+  input().focus()
+  if (begun.isOpen || begun.text !== '') open()
+  typeInto(input(), begun)
+  if (begun.isEntered) press('Enter')
 })
 function blurred() {
   words.value = ''

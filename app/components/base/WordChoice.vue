@@ -12,6 +12,15 @@ const choosing = ref(false)
 const said = computed(() => props.choices.find((one) => one.value === chosen.value)?.label ?? props.empty ?? 'choose')
 /** A list that is taken in at a look needs no keyboard on a phone. */
 const inputMode = computed(() => (props.choices.length > MOST_AT_A_LOOK ? 'text' : 'none'))
+const searched = shallowRef<Awaited<ReturnType<typeof searchChoice>> | null>(null)
+const begun = shallowRef<SearchBegun | null>(null)
+const { typedAhead, listen } = useTypedAhead()
+async function choose() {
+  if (searched.value === null) listen()
+  searched.value ??= await searchChoice()
+  begun.value = { ...typedAhead(), isOpen: true }
+  choosing.value = true
+}
 /** Back to the word, which is where one was. */
 async function back() {
   choosing.value = false
@@ -29,11 +38,12 @@ async function back() {
       :class="choosing ? 'invisible' : ''"
       :aria-label="`${label}: ${said}`"
       aria-haspopup="listbox"
-      @click="choosing = true"
+      @click="choose()"
     >
       {{ said }}
     </BaseButton>
-    <LazySearchChoice
+    <component
+      :is="searched"
       v-if="choosing"
       v-model="chosen"
       class="word-choice"
@@ -41,7 +51,7 @@ async function back() {
       :empty="empty"
       :aria-label="label"
       :inputmode="inputMode"
-      opened
+      :begun="begun"
       @done="back"
       @left="choosing = false"
       @keydown.esc="back"

@@ -5,7 +5,7 @@ import type { Found } from '#shared/found'
 import { KIND_NAMES, THING_KINDS } from '#shared/thing'
 
 /** Find runs, kit, methods, places, or do something, from anywhere. */
-const props = defineProps<{ typedAhead: () => { text: string; isEntered: boolean } }>()
+const props = defineProps<{ typedAhead: () => TypedAhead }>()
 const emit = defineEmits<{ close: [] }>()
 const input = useTemplateRef<{ $el: HTMLInputElement }>('input')
 const query = ref('')
@@ -82,12 +82,11 @@ const found = computed<Entry[]>(() => {
 
 onMounted(async () => {
   await nextTick()
-  const { text, isEntered } = props.typedAhead()
-  if (text === '' || !input.value) return
-  input.value.$el.value = text
-  input.value.$el.dispatchEvent(new InputEvent('input', { bubbles: true }))
+  const ahead = props.typedAhead()
+  if (ahead.text === '' || !input.value) return
+  typeInto(input.value.$el, ahead)
   await nextTick()
-  if (isEntered) choose(found.value[0] ?? null)
+  if (ahead.isEntered) choose(found.value[0] ?? null)
 })
 function choose(entry: Entry | null) {
   emit('close')
