@@ -49,6 +49,9 @@ export default defineNuxtConfig({
   vite: {
     plugins: [tailwindcss(), markdownPages()],
     worker: { format: 'es' },
+    $client: {
+      build: { minify: 'terser', terserOptions: { compress: { passes: 2 } } },
+    },
     // What a page fetches later: found only then, the development server would load the page anew.
     optimizeDeps: {
       include: [

@@ -1,6 +1,7 @@
 /** A method's body from its fields as they were read, and back to how a person would type them. */
 import type { ReadingName, MethodBody, TestName, Window } from '../core/method/method'
-import { START_HALF_WIDTH_K, TARGET, USUAL_TARGET_C, type SchoolKey } from '../core/method/schools'
+import { START_HALF_WIDTH_K, type SchoolKey } from '../core/method/schools'
+import { TARGET, USUAL_TARGET_C } from '../core/method/target'
 import type { ReadFields, TypedFields } from './fields'
 import { LISTED_SCHOOLS, METHOD_LIMITS, METHOD_MARKS, METHOD_READINGS } from './methodFields'
 import { typedFrom } from './typedFrom'

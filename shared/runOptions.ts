@@ -1,6 +1,6 @@
 /** How a run's page reads its run: model and reference conditions, as the page's address names them. */
 import type { MethodBody } from '../core/method/method'
-import { USUAL_TARGET_C } from '../core/method/schools'
+import { USUAL_TARGET_C } from '../core/method/target'
 import { CLOCKS, LITRES, type Clock, type Litre } from '../core/formats/document'
 import { MODELS, REFERENCES, type Model, type NamedReference } from '../core/normalise/reference'
 import { LIMITS } from './limits'

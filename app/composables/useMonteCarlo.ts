@@ -1,4 +1,3 @@
-import { proxy, wrap } from 'comlink'
 import type { ReduceRequest } from '#core/formats/document'
 import type { MonteCarloAnswer } from '#core/reduce/monteCarloRun'
 import { problemText } from '#core/result'
@@ -23,6 +22,7 @@ export function useMonteCarlo() {
     progress.value = 0
     const mine = new Worker(new URL('../workers/monteCarlo.ts', import.meta.url), { type: 'module' })
     worker = mine
+    const { proxy, wrap } = await import('comlink')
     const result = await wrap<MonteCarloWorker>(mine).draw(
       request,
       runId,

@@ -12,6 +12,7 @@ import {
   type MethodBody,
 } from './method'
 import { BOILS, CLOCKS, LITRES } from '../formats/document'
+import { TARGET, USUAL_TARGET_C } from './target'
 
 export interface School {
   value: string
@@ -38,10 +39,6 @@ export type SchoolKey =
 
 const school = <T extends string>(values: readonly T[], words: Record<T, [label: string, does: string]>): School[] =>
   values.map((value) => ({ value, label: words[value][0], does: words[value][1] }))
-/** The fixed lower target that is offered, and the boil conventions as one list of words. */
-export const USUAL_TARGET_C = 90
-export const TARGET = 'target'
-
 export const SCHOOLS: Record<SchoolKey, { question: string; schools: School[] }> = {
   clock: {
     question: 'When does the clock start?',

@@ -1,5 +1,5 @@
 /** The shipped methods that vary one thing over several boils, or hold a boil to something else. */
-import { USUAL_TARGET_C } from './schools'
+import { USUAL_TARGET_C } from './target'
 import type { MethodBody } from './method'
 
 type Series = 'flameSetting' | 'wind' | 'cold' | 'paired' | 'claim' | 'rise'

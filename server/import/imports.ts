@@ -8,9 +8,11 @@ import {
   EMPTY_UNKNOWN,
   SHOWN,
 } from '../../shared/tableImport/imports'
-import { readMapping, type TableMapping } from '../../shared/tableImport/mapping'
+import type { TableMapping } from '../../shared/tableImport/mapping'
+import { readMapping } from '../../shared/tableImport/readMapping'
+import { readTraceMapping } from '../../shared/tableImport/readTraceMapping'
 import { guessChannels } from '../../shared/tableImport/guessChannels'
-import { readChannels, readTraceMapping, type TraceMapping } from '../../shared/tableImport/traceMapping'
+import { readChannels, type TraceMapping } from '../../shared/tableImport/traceMapping'
 import { formatClock, formatNumber } from '../../core/quantity/format'
 import { fromSI, unitOf } from '../../core/quantity/units'
 import { problemText } from '../../core/result'

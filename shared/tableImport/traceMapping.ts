@@ -1,20 +1,16 @@
 /** How a logger's table is read: its time, what each other column follows, and which run it belongs to from when on. */
-import { array, number, object, ValidationError } from 'yup'
 import {
   parseChannelRows,
   type ChannelColumn,
   type ParsedChannels,
   type TimeFormat,
 } from '../../core/formats/parseChannels'
-import { DATE_ORDERS, hangsOnDateOrder, type DateOrder, type DecimalMark } from '../../core/formats/tableCells'
+import { hangsOnDateOrder, type DateOrder, type DecimalMark } from '../../core/formats/tableCells'
 import { QUANTITY_KINDS } from '../../core/quantity/kinds'
 import { parseQuantity } from '../../core/quantity/parseQuantity'
 import { unitOf, UNITS, unitsNamed, type Dimension } from '../../core/quantity/units'
 import { fail, ok, problemText, type Problem, type R } from '../../core/result'
-import { CHANNEL_NAMES, CHANNELS, isChannel, type ChannelName } from '../channels'
-import { fieldProblems, type FieldProblem } from '../readProblems'
-import { UUID } from '../uuid'
-import { string } from '../words'
+import { CHANNELS, isChannel, type ChannelName } from '../channels'
 
 export const TIME_FORMATS = [
   'seconds',
@@ -38,42 +34,6 @@ export interface TraceMapping {
   runId: string
   /** When its first sample was, on the run's clock: "0:00", "−0:30". */
   firstAt: string
-}
-
-const schema = object({
-  sheet: number().integer().min(0).default(0),
-  headerRow: number().integer().min(-1).max(200).required(),
-  columns: array(
-    object({
-      to: string()
-        .default('')
-        .oneOf(['', 'time', ...CHANNEL_NAMES], 'Column: choose what it follows from the list.'),
-      unit: string()
-        .default('')
-        .oneOf(['', ...UNITS.map((unit) => unit.id)], 'Unit: choose one from the list.'),
-    }),
-  )
-    .required()
-    .max(500),
-  time: string().oneOf(TIME_FORMATS).required(),
-  dateOrder: string()
-    .default('')
-    .oneOf(['', ...DATE_ORDERS]),
-  decimal: string().default('').oneOf(['', 'point', 'comma']),
-  runId: string().default('').matches(UUID, { message: 'Run: choose one from the list.', excludeEmptyString: true }),
-  firstAt: string().default('0:00').max(20),
-})
-export type ReadTraceMapping = { ok: true; mapping: TraceMapping } | { ok: false; problems: FieldProblem[] }
-export function readTraceMapping(input: unknown): ReadTraceMapping {
-  try {
-    return {
-      ok: true,
-      mapping: schema.validateSync(input ?? {}, { abortEarly: false, stripUnknown: true }) as TraceMapping,
-    }
-  } catch (error) {
-    if (error instanceof ValidationError) return { ok: false, problems: fieldProblems(error) }
-    throw error
-  }
 }
 
 const dimensionsOf = (channel: ChannelName): readonly Dimension[] =>

@@ -1,12 +1,15 @@
 /**
  * What a page costs before it can be used, in the browser's own measures: nothing moves after the first paint (CLS, by
- * web.dev good is under 0.1; ours 0.02), and a press or a key is answered on screen within 100 ms.
+ * web.dev good is under 0.1; ours 0.02), a first visit fetches under 150 kB of JavaScript, and a press or a key is
+ * answered on screen within 100 ms.
  */
+import { gzipSync } from 'node:zlib'
 import type { Page } from '@playwright/test'
 import { expect, hydrated, open, runsOf, test } from './page'
 
 /** Of the demonstration, with a trace and its fit. */
 const RUN = '/runs/01970000-0000-7000-8000-000000000237'
+const PAGES = ['/', '/runs', RUN, '/runs/new', '/runs/notebook', '/kit', '/kit/fuels', '/methods']
 interface Measured {
   moved: number
   answeredMs: number[]
@@ -39,10 +42,28 @@ const slowFive = (times: number[]) => [...times].sort((a, b) => a - b)[Math.ceil
 
 test('nothing moves after the first paint @by-the-clock', async ({ page }) => {
   await watchPage(page)
-  for (const path of ['/', '/runs', RUN, '/runs/new', '/runs/notebook', '/kit', '/kit/fuels', '/methods']) {
+  for (const path of PAGES) {
     await open(page, path)
     await settled(page)
     expect(await page.evaluate(() => window.measured.moved), path).toBeLessThanOrEqual(0.02)
+  }
+})
+
+test('the first visit of a page fetches under 150 kB of JavaScript', async ({ browser, baseURL }) => {
+  for (const path of [...PAGES, '/bench', '/bench/prepare', '/burn', '/runs/compare', '/runs/import', '/kit/wind']) {
+    const page = await browser.newPage({ baseURL, serviceWorkers: 'block' })
+    const sizes: Promise<number>[] = []
+    page.on('response', (response) => {
+      if (!response.url().endsWith('.js')) return
+      sizes.push(response.body().then((body) => gzipSync(body, { level: 9 }).length))
+    })
+    await open(page, path)
+    await settled(page)
+    await page.waitForLoadState('networkidle')
+    const fetched = (await Promise.all(sizes)).reduce((sum, size) => sum + size, 0)
+    expect(fetched, path).toBeGreaterThan(50_000)
+    expect(fetched, path).toBeLessThan(150_000)
+    await page.close()
   }
 })
 

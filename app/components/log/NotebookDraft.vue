@@ -17,7 +17,7 @@ const moreChoices = computed(() => more.value.map((key) => ({ value: key, label:
 const count = computed(() => filled.value.length)
 onMounted(async () => {
   page.value.zone = props.kit.places.find((one) => one.id === page.value.placeId)?.zone ?? zoneHere()
-  void notebook.load()
+  if (count.value > 0) void notebook.load()
   const like = page.value.setupId === '' ? await readLike({}) : null
   if (like) takeTop(like.chosen)
   isKnown.value = true

@@ -81,7 +81,7 @@ onMounted(() => {
         >{{ PLANS[plan].words }}</BaseButton
       >
     </p>
-    <ReasonForm
+    <LazyReasonForm
       v-if="asking"
       v-model:reason="reason"
       v-model:person-id="personId"

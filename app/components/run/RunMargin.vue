@@ -31,7 +31,7 @@ const spoken = computed(() => props.answer.flags.filter((flag) => flag.severity 
         </template>
         <BaseButton kind="plain" class="ml-auto" @click="margin.close()">Close</BaseButton>
       </nav>
-      <RunWorking :working="working" />
+      <LazyRunWorking :working="working" />
     </template>
     <template v-else>
       <h2 class="mb-2">To know about this figure</h2>
@@ -53,6 +53,6 @@ const spoken = computed(() => props.answer.flags.filter((flag) => flag.severity 
         nearly as good a correction. <NuxtLink to="/numbers">How the numbers are made</NuxtLink>
       </p>
     </template>
-    <RunWorking v-for="one in pinned" :key="one.path" :working="one" class="mt-4" />
+    <LazyRunWorking v-for="one in pinned" :key="one.path" :working="one" class="mt-4" />
   </aside>
 </template>

@@ -37,9 +37,6 @@ async function theRequest(): Promise<ReduceRequest | null> {
     fetching.value = false
   }
 }
-const bars = computed(() =>
-  answer.value === null ? null : histogramBars(answer.value.distribution.histogram, answer.value.firstOrder),
-)
 </script>
 
 <template>
@@ -60,48 +57,6 @@ const bars = computed(() =>
     <p v-if="problem" role="status" class="mt-2 border-l-4 border-caution pl-3">
       {{ problem }}
     </p>
-    <div v-if="answer && bars" class="mt-2" data-monte-carlo>
-      <svg
-        :viewBox="`0 0 ${bars.width} ${bars.height}`"
-        class="h-40 w-full"
-        preserveAspectRatio="none"
-        role="img"
-        :aria-label="`Histogram of ${answer.distribution.draws} draws`"
-      >
-        <rect
-          v-for="bar in bars.bars"
-          :key="bar.x"
-          :x="bar.x"
-          :y="bar.y"
-          :width="bar.width"
-          :height="bar.height"
-          class="fill-water"
-        />
-        <path
-          :d="bars.curve"
-          fill="none"
-          class="stroke-ink"
-          stroke-width="1.5"
-          vector-effect="non-scaling-stroke"
-          stroke-dasharray="5 3"
-        />
-      </svg>
-      <p class="figures flex justify-between text-xs text-ink-2">
-        <span>{{ formatNumber(answer.distribution.histogram.from, 2) }}</span><span
-          >g/L, normalised; dashed: first order</span
-        ><span>{{ formatNumber(answer.distribution.histogram.to, 2) }}</span>
-      </p>
-      <p class="mt-1">
-        95 % of the draws lie from
-        <span class="figures">{{ formatNumber(answer.distribution.quantiles[0], 2) }}</span> to
-        <span class="figures">{{ formatNumber(answer.distribution.quantiles[4], 2) }}</span> g/L, half of them below
-        <span class="figures">{{ formatNumber(answer.distribution.quantiles[2], 2) }}</span>; first order says
-        <span class="figures">{{ withExpandedU(answer.firstOrder.gPerL, answer.firstOrder.u) }}</span>.
-        {{ answer.text }}
-      </p>
-      <p class="text-ink-2">
-        Source: {{ sourceWords('gumSupplement') }}. <a :href="download" download class="no-print">As JSON</a>
-      </p>
-    </div>
+    <LazyRunDrawn v-if="answer" :answer="answer" :download="download" />
   </BasePanel>
 </template>

@@ -50,7 +50,7 @@ async function act() {
       </BaseButton>
       <BaseButton kind="plain" @click="emit('clear')">Pick none</BaseButton>
     </p>
-    <ReasonForm
+    <LazyReasonForm
       v-if="asking"
       v-model:reason="words"
       v-model:person-id="personId"

@@ -89,7 +89,7 @@ const bound = (part: Part) => {
       >, the clock starts at <WordChoice v-bind="bound('clock')" />, per litre <WordChoice v-bind="bound('litre')" />,
       the burn rate <WordChoice v-bind="bound('supply')" />.
     </p>
-    <RunOwnReference
+    <LazyRunOwnReference
       v-if="view.reference.id === 'own'"
       :reference="reference"
       @bring="emit('choose', { reference: $event })"

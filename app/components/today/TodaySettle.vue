@@ -77,7 +77,7 @@ async function answer() {
       <BaseButton v-if="one.kind === 'stopped'" :to="again">Burn it again</BaseButton>
       <BaseButton :aria-expanded="asking === 'leave'" @click="asking = 'leave'"> Leave it so </BaseButton>
     </p>
-    <ReasonForm
+    <LazyReasonForm
       v-if="asking"
       v-model:reason="reason"
       v-model:person-id="personId"
@@ -89,6 +89,6 @@ async function answer() {
       @leave="asking = null"
     >
       <QuantityBox v-if="asking === 'weigh'" v-model="fuel" label="Fuel used" kind="fuel" :units="units" />
-    </ReasonForm>
+    </LazyReasonForm>
   </li>
 </template>

@@ -104,8 +104,7 @@ useActs(() => [
           <RunReadings id="readings" :record="page.record" @correct="correcting = $event" />
           <RunObservations id="seen" :page="page" @changed="refresh()" />
           <PhotoShelf id="photos" owner="run" :owner-id="id" :photos="page.photos" timed @changed="refresh()" />
-          <LazyRunMonteCarlo
-            hydrate-on-idle
+          <RunMonteCarlo
             v-if="page.answer.normalisedGPerL !== null"
             :run-id="id"
             :query="query"
