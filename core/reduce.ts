@@ -6,6 +6,7 @@ import type { TraceReading } from './formats/traceReading'
 import { LOSS_ESTIMATE } from './heating/loss'
 import { answerRun } from './reduce/answerRun'
 import { figureRun, type Figured } from './reduce/figureRun'
+import { flameAnswer } from './reduce/flameAnswer'
 import { meanOf } from './reduce/sameMean'
 import { meanInput, meansOf } from './reduce/setupMeans'
 import { setupSeries, type SetupSeries } from './reduce/setupSeries'
@@ -190,13 +191,13 @@ const fuelHeat = ({ kind, lhvJPerKg }: RunInput['fuel']): string =>
 /** The means of a set-up; each run is told which it enters, and, where its workings are asked for, how that was made. */
 function setupOf(
   runs: readonly { input: RunInput; answer: RunAnswer }[],
-  { wind, windLimits }: SetupSeries,
-  { boil }: ReduceOptions,
+  series: SetupSeries,
+  options: ReduceOptions,
 ): SetupAnswer[] {
   const [{ input }] = runs as [{ input: RunInput; answer: RunAnswer }]
   const inputs = runs.flatMap(({ input: own, answer }) => meanInput(own, answer) ?? [])
   if (input.setup === null || inputs.length === 0) return []
-  const means = meansOf(inputs, boil)
+  const means = meansOf(inputs, options.boil)
   const leftOut = runs.filter(({ answer }) => isImpossible(answer.flags)).map(({ answer }) => answer.id)
   tellMeans(runs, means, leftOut.length)
   const { meanGPerL, meanU, sdGPerL, ci95 } = means.length === 1 ? means[0]!.mean : NO_SINGLE_MEAN
@@ -212,10 +213,7 @@ function setupOf(
       meanU,
       sdGPerL,
       ci95,
-      wind:
-        wind === null || windLimits === null
-          ? null
-          : { gamma: wind.gamma, gammaU: wind.gammaU, n: wind.exponent, ...windLimits, basis: wind.basis },
+      flame: flameAnswer(series, options),
     },
   ]
 }

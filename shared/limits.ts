@@ -18,6 +18,7 @@ export const LIMITS = {
   windMS: limit(0, 40, 'm/s'),
   windHeightM: limit(0.01, 100, 'm'),
   humidityPct: limit(0, 100, '%'),
+  share: limit(0, 1, ''),
   waterG: limit(20, 20_000, 'g'),
   potG: limit(1, 20_000, 'g'),
   diameterMm: limit(20, 1000, 'mm'),

@@ -10,10 +10,10 @@ export function optionsFor({
   targetC,
   clock,
   litre,
-  supply,
+  flame,
   reference: { id: _id, name: _name, ...reference },
 }: RunView): Omit<ReduceRequest, 'runs'> {
-  return { ...defaultOptions(), model, boil: boil === 'target' ? { targetC } : boil, clock, litre, supply, reference }
+  return { ...defaultOptions(), model, boil: boil === 'target' ? { targetC } : boil, clock, litre, flame, reference }
 }
 
 /** The options a run is listed by: the Standard bench, read by its method's conventions. */

@@ -72,7 +72,7 @@ export function fillOptions(envelope: Loose): Omit<ReduceRequest, 'runs'> {
     clock: or(envelope.clock, 'potOn'),
     boil: or<BoilConvention>(envelope.boil, 'rollingBoil'),
     litre: or(envelope.litre, 'putIn'),
-    supply: or(envelope.supply, false),
+    flame: or(envelope.flame, true),
     theta: or(envelope.theta, DEFAULT_THETA),
   }
 }
@@ -97,9 +97,10 @@ const NOTHING = {
     windHeightM: null,
     humidityPct: null,
   },
-  water: { massG: null, startC: null, endMassG: null, endC: null, snowG: null },
+  water: { massG: null, startC: null, endMassG: null, endC: null, snowG: null, by: 'weighed' },
   pot: { massG: null, material: null, diameterMm: null, finned: null },
   burner: { kind: null, head: null },
+  container: { id: null, fillShare: null, startC: null },
   fuel: {
     kind: null,
     lhvMJPerKg: null,
@@ -136,6 +137,7 @@ export function fillRun(run: Loose): RunDocument {
     lossWPerK: or(run.lossWPerK, null),
     boilBy: or(run.boilBy, null),
     setting: or(run.setting, null),
+    container: isObject(run.container) ? withDefaults(NOTHING.container, run.container) : null,
     uncertainty: withDefaults(DEFAULT_UNCERTAINTY, run.uncertainty),
     events: or(run.events, []),
     trace: sorted(or(run.trace, [])),

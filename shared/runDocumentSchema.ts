@@ -10,6 +10,7 @@ import {
   SCREENS,
   SETTINGS,
   TEST_KINDS,
+  WATER_BY,
 } from '../core/formats/document'
 import { FUEL_KINDS } from '../core/constants/fuels'
 import { POT_MATERIALS } from '../core/constants/physical'
@@ -57,6 +58,7 @@ export const runDocumentSchema = object({
     endMassG: measure(L.waterG),
     endC: measure(L.endC),
     snowG: measure(L.waterG),
+    by: choice(WATER_BY),
   }),
   pot: part({
     massG: measure(L.potG),
@@ -86,6 +88,7 @@ export const runDocumentSchema = object({
   lossWPerK: value(L.lossWPerK, L.uLoss),
   boilBy: choice(['call', 'trace']),
   setting: choice(SETTINGS),
+  container: part({ id: text(MAX_TEXT.name), fillShare: measure(L.share), startC: measure(L.airC) }),
   uncertainty: part({
     startC: measure(L.uK),
     airC: measure(L.uK),
@@ -121,6 +124,8 @@ export const envelopeSchema = object({
   clock: choice(CLOCKS),
   boil: boilSchema,
   litre: choice(LITRES),
+  flame: flag(),
+  // Read and ignored: what the flame rung was called before.
   supply: flag(),
   theta: value(L.thetaK, L.uThetaK),
 })

@@ -15,7 +15,8 @@ export interface RunView {
   targetC: number
   clock: Clock
   litre: Litre
-  supply: boolean
+  /** Brought to the bench burn rate. */
+  flame: boolean
 }
 
 /** How a run is read where the address names nothing: by its method's conventions, else as shipped. */
@@ -72,7 +73,7 @@ export function runViewFrom(query: Record<string, unknown>, usual: Conventions =
     targetC: targetFrom(query.target) ?? usual.targetC,
     clock: CLOCKS.find((clock) => clock === query.clock) ?? usual.clock,
     litre: LITRES.find((litre) => litre === query.litre) ?? usual.litre,
-    supply: query.supply === 'true',
+    flame: query.flame !== 'asItWas',
   }
 }
 
@@ -83,7 +84,7 @@ function targetFrom(text: unknown): number | null {
 
 /** The shortest query that names a view. */
 export function runViewQuery(
-  { model, reference, boil, targetC, clock, litre, supply }: RunView,
+  { model, reference, boil, targetC, clock, litre, flame }: RunView,
   usual: Conventions = SHIPPED_CONVENTIONS,
 ): Record<string, string> {
   return {
@@ -97,6 +98,6 @@ export function runViewQuery(
     ...(boil !== 'target' || targetC === usual.targetC ? {} : { target: String(targetC) }),
     ...(clock === usual.clock ? {} : { clock }),
     ...(litre === usual.litre ? {} : { litre }),
-    ...(supply ? { supply: 'true' } : {}),
+    ...(flame ? {} : { flame: 'asItWas' }),
   }
 }

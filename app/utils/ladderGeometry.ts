@@ -21,7 +21,7 @@ export interface RungShape {
 }
 
 /** So much further than tried is still as tried [°C, m/s, g/min]. */
-const ABOUT: Partial<Record<Rung['rung'], number>> = { surroundings: 3, wind: 0.3, supply: 0.1 }
+const ABOUT: Partial<Record<Rung['rung'], number>> = { surroundings: 3, wind: 0.3, flame: 0.1 }
 
 /**
  * What the set-up was tried at and what is asked of it, where that lies outside. Start and boiling point are physics,

@@ -31,8 +31,7 @@ const MISSING_WORDS: Record<string, string> = {
   'place.windMS': 'wind at the pot',
   'place.airC': 'air temperature',
   'place.altitudeM': 'altitude or pressure',
-  'series.wind': 'a wind series of this set-up',
-  'series.burnRate': 'a burn-rate series of this set-up',
+  'series.burnRate': 'three calm runs at 10 °C or more, or what the valve stood at',
   'water.startC': 'start temperature',
   'water.massG': 'water',
   'water.endC': 'last temperature',
@@ -50,15 +49,22 @@ export function rungSentence({ rung, moved }: Rung, units: UnitSystem = 'metric'
     boilingPoint: 'Boiling point',
     surroundings: 'Air',
     wind: 'Wind',
-    supply: 'Burn rate',
+    flame: 'Flame',
   }[rung]
   const { from, to } = moved
-  if (rung === 'supply') return to === null ? `${name} as it was` : `${name} → ${formatNumber(to, 2)}\u202fg/min`
+  if (rung === 'flame') return flameSentence(from, to)
   const kind = rung === 'wind' ? 'wind' : 'temperature'
   if (rung === 'wind' && from === 0 && to === 0) return 'Calm, and calm at the reference'
   if (from === null) return `${name} not measured`
   if (to === null) return `${name} ${shown(from, kind, units)}`
   return `${name} ${shownParts(from, kind, units).figure} → ${shown(to, kind, units)}`
+}
+
+/** A flame's burn rate, and the bench's where the rung goes there. */
+function flameSentence(from: number | null, to: number | null): string {
+  if (to === null || from === null) return 'Flame as it was'
+  const [own, bench] = [formatNumber(from, 2), formatNumber(to, 2)]
+  return own === bench ? `Flame ${own}\u202fg/min, as at the bench` : `Flame ${own} → ${bench}\u202fg/min`
 }
 
 /** Date and time in the zone of the run. */

@@ -18,7 +18,9 @@ export const SOURCES = {
   wbt: 'Published water-boiling test protocols for cook stoves: temperature-corrected specific fuel consumption for a 75 °C rise; boiling point 100 − h/300 °C',
   newton: 'Newton’s law of heating and cooling: one lumped body, linear losses',
   windSeries:
-    'Useful heat per gram falls exponentially with wind, fitted to the set-up’s own runs by least squares: an empirical law, no published source',
+    'Useful heat per gram falls as 1 + (v/v₀)ⁿ with wind, fitted to the set-up’s own runs with its class’s priors: an empirical law, no published source',
+  flameModel:
+    'The set-up’s flame: ln(q0/ṁ) against wind, burn rate, altitude and volume, fitted by Gauss–Newton with priors and variances by expectation and maximisation (Dempster, Laird, Rubin, J. R. Stat. Soc. B 39 (1977) 1); the law itself is empirical, no published source',
   boilFinder:
     'Vulcanum’s own boil finder: a knee fitted with Cauchy loss, tried on simulated traces (test/core/findBoil.test.ts)',
   leastSquares:

@@ -88,6 +88,8 @@ export interface RunAnswer {
   gPerLPerK: number | null
   normalisedGPerL: number | null
   normalisedU: number | null
+  /** Of this burn alone: without how its flame repeats. */
+  normalisedUReading: number | null
   normalisedTimeS: number | null
   status: 'normalised' | 'partly' | 'not'
   /** JSON paths of the readings, and names of the series, without which the figure is partial. */
@@ -154,17 +156,32 @@ export interface SetupAnswer {
   meanU: number | null
   sdGPerL: number | null
   ci95: [number, number] | null
-  wind: SetupWind | null
+  /** null: none of its runs has a wind that was read. */
+  flame: SetupFlameAnswer | null
 }
 
-interface SetupWind {
-  gamma: number
-  gammaU: number
-  /** Exponent of the wind in ln(q0/ṁ) = a − γ·vⁿ. */
-  n: number
-  doublingMS: number | null
-  stallMS: number | null
-  basis: 'ownSeries' | 'classDefault'
+/** A figure of the set-up's flame: `low` and `high` hold 95 %. */
+export interface FlameFigure {
+  value: number
+  u: number
+  low: number
+  high: number
+  basis: 'ownSeries' | 'classDefault' | 'assumed'
+}
+
+export interface SetupFlameAnswer {
+  /** Wind takes 1 + (v/v₀)ⁿ of the useful heat per gram [m/s]. */
+  v0: FlameFigure
+  n: FlameFigure
+  /** Useful heat follows the burn rate, q0 ∝ ṁˣ. */
+  x: FlameFigure
+  /** Repeatability of the flame, as a standard deviation of ln. */
+  sigma: FlameFigure
+  /** At full, else where no setting was said; null: fewer than three calm runs, or several settings. */
+  benchBurnRateGPerMin: FlameFigure | null
+  /** Winds in which fuel doubles and in which it no longer boils; null: not below 40 m/s. */
+  doublingMS: FlameFigure | null
+  stallMS: FlameFigure | null
 }
 
 export interface ReduceAnswer {

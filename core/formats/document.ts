@@ -34,6 +34,8 @@ export const BURNER_KINDS = [
   'wood',
 ] as const
 export type BurnerKind = (typeof BURNER_KINDS)[number]
+export const WATER_BY = ['weighed', 'marks', 'cup'] as const
+export type WaterBy = (typeof WATER_BY)[number]
 export const HEADS = ['sheltered', 'exposed'] as const
 export type Head = (typeof HEADS)[number]
 export const CLOCKS = ['potOn', 'lit', 'bloomed'] as const
@@ -73,6 +75,8 @@ export interface RunDocument {
     endMassG: Maybe<number>
     endC: Maybe<number>
     snowG: Maybe<number>
+    /** How its mass is known. */
+    by: WaterBy
   }
   pot: { massG: Maybe<number>; material: Maybe<PotMaterial>; diameterMm: Maybe<number>; finned: Maybe<boolean> }
   lid: Maybe<boolean>
@@ -97,6 +101,8 @@ export interface RunDocument {
   lossWPerK: Maybe<{ value: number; u: number }>
   /** Of the valve. */
   setting: Maybe<Setting>
+  /** What the fuel came from, how full, and how cold it was. */
+  container: Maybe<{ id: Maybe<string>; fillShare: Maybe<number>; startC: Maybe<number> }>
   /**
    * Where call and trace disagreed, which the tester decided for; null: not decided. `trace` also gives a boil that
    * nobody called.
@@ -117,7 +123,8 @@ export interface ReduceOptions {
   clock: Clock
   boil: BoilConvention
   litre: Litre
-  supply: boolean
+  /** A weak or forced flame is brought to the bench burn rate. */
+  flame: boolean
   theta: { value: number; u: number }
 }
 

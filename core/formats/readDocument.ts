@@ -34,6 +34,7 @@ export function readDocument(document: RunDocument): RunInput {
     fuel: readFuelOf(document.fuel),
     lossWPerK: document.lossWPerK,
     setting: document.setting,
+    container: document.container,
     boilBy: document.boilBy,
     uncertainty: readUncertaintyOf(document.uncertainty),
     events: document.events.map(({ massG, ...event }) => ({
@@ -62,6 +63,7 @@ const readWaterOf = (water: RunDocument['water']): RunInput['water'] => ({
   endMassKg: kg(water.endMassG),
   endC: water.endC,
   snowKg: kg(water.snowG),
+  by: water.by,
 })
 
 const readUncertaintyOf = (uncertainty: RunDocument['uncertainty']): RunInput['uncertainty'] => ({

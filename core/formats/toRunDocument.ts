@@ -64,8 +64,6 @@ interface Fineness {
 
 /** Stirred water is even to about this [K]. Source: estimate. */
 const STIRRED_U_K = 0.2
-/** Water read off a cup or a bottle is known to about 1 % (standard). Source: estimate. */
-const WATER_BY_VOLUME_U = 0.01
 
 const scaled = (value: number | null | undefined, factor: number): number | null =>
   value === null || value === undefined ? null : twelveDigits(value * factor)
@@ -89,6 +87,7 @@ export function toRunDocument(run: StoredRun): RunDocument {
     fuel: scaleAccuracyG === undefined ? fuel : { ...fuel, scaleAccuracyG },
     lossWPerK: null,
     setting: run.setting,
+    container: null,
     boilBy: run.boilBy,
     uncertainty: { ...DEFAULT_UNCERTAINTY, waterG: water.uG, ...startU(run) },
     events: run.events,
@@ -116,6 +115,7 @@ const waterOf = ({ measured }: StoredRun, massG: number | null): RunDocument['wa
   endMassG: scaled(measured.waterEndMass?.value, 1000),
   endC: scaled(measured.waterLast?.value, 1),
   snowG: scaled(measured.snow?.value, 1000),
+  by: measured.water?.dimension === 'volume' ? 'marks' : 'weighed',
 })
 
 const potOf = (pot: StoredRun['pot']): RunDocument['pot'] => ({
@@ -167,7 +167,7 @@ function waterMassOf({ measured }: StoredRun): { massG: number | null; uG: numbe
   const massG = twelveDigits(
     water.value * liquidDensity(Math.min(100, Math.max(0, measured.waterStart?.value ?? 20))) * 1000,
   )
-  return { massG, uG: twelveDigits(Math.max(DEFAULT_UNCERTAINTY.waterG, massG * WATER_BY_VOLUME_U)) }
+  return { massG, uG: DEFAULT_UNCERTAINTY.waterG }
 }
 
 function fuelOf({ measured, fuel, takeBurnShare, scale }: StoredRun): RunDocument['fuel'] {

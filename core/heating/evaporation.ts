@@ -3,12 +3,14 @@ import { GAS_CONSTANT, WATER_MOLAR_MASS, ZERO_CELSIUS } from '../constants/physi
 import { latentHeat } from '../water/liquid'
 import { boilingPointFromPressure, saturationPressure } from '../water/saturation'
 
-/** Mass-transfer coefficient in calm, and its growth with wind; ± 50 %. Source: estimate. */
+/** Mass-transfer coefficient in calm at sea level. Source: estimate. */
 const MASS_TRANSFER_M_PER_S = 0.006
-const WIND_GROWTH_PER_MS = 0.5
-export const EVAPORATION_RELATIVE_U = 0.5
+/** Growth with wind, per m/s. Source: estimate. */
+export const WIND_GROWTH_PER_MS = 0.5
+/** Free convection: Sh ∝ (Gr·Sc)^⅓ and D ∝ 1/p. */
+const PRESSURE_POWER = -1 / 3
 /** What a lid lets through, as a share of the open pot's, taken as uncertainty only. Source: estimate. */
-export const LID_EVAPORATION_U = 0.1
+export const LID_EVAPORATION_U = 0.05
 export const ASSUMED_HUMIDITY = 0.5
 
 export interface OpenSurface {
@@ -18,6 +20,8 @@ export interface OpenSurface {
   /** Relative humidity of the air, 0…1. */
   humidity: number
   windMS: number
+  /** Growth with wind [per m/s]. */
+  windGrowthPerMS: number
 }
 
 /**
@@ -42,11 +46,12 @@ export interface Evaporation {
  * @param segments how finely the way up is cut
  */
 export function evaporationFrom(
-  { areaM2, pressurePa, airC, humidity, windMS }: OpenSurface,
+  { areaM2, pressurePa, airC, humidity, windMS, windGrowthPerMS }: OpenSurface,
   share: number,
   segments: number,
 ): Evaporation {
-  const transfer = MASS_TRANSFER_M_PER_S * (1 + WIND_GROWTH_PER_MS * windMS) * areaM2
+  const thin = (pressurePa / 101_325) ** PRESSURE_POWER
+  const transfer = MASS_TRANSFER_M_PER_S * (1 + windGrowthPerMS * windMS) * thin * areaM2
   return {
     massFlowK: (share * transfer * WATER_MOLAR_MASS.value * pressurePa) / GAS_CONSTANT.value,
     pressurePa,

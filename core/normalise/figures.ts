@@ -11,7 +11,7 @@ export const FIGURE = {
   afterBoilingPoint: 2,
   afterSurroundings: 3,
   afterWind: 4,
-  afterSupply: 5,
+  afterFlame: 5,
   efficiency: 6,
   q0: 7,
   normalisedTime: 8,
@@ -59,7 +59,7 @@ export function figuresOf(
     fuelKg[5] * toPerLitre,
     efficiency(run, options.evaporatedJ ?? normalisation.value.evaporatedJ),
     normalisation.value.q0W,
-    normalisation.value.rungS[3],
+    normalisation.value.rungS[4],
   ]
 }
 

@@ -37,15 +37,24 @@ export interface HeatRun {
   /** K_loss from a cool-down test, in this run's wind [W/K]; null: from geometry. */
   lossWPerK: number | null
   thetaK: number
-  /** Wind's hold on the flame: ln(q0/ṁ) falls by γ·vⁿ [per (m/s)ⁿ]; NaN where neither a series nor a class says. */
-  gamma: number
-  windExponent: number
+  /** The set-up's own K_loss over what geometry or a cool-down says of it. */
+  lossScale: number
+  /** Wind takes 1 + (v/v₀)ⁿ of the useful heat per gram [m/s]; NaN where the run's wind was not read. */
+  v0MS: number
+  windPower: number
   /** Snow: heat that melts it, before the temperature rises [J]. */
   meltJ: number
-  /** Factor of the supply rung: 1 where it is not applied. */
-  supplyFactor: number
+  /** Useful heat follows the burn rate, q0 ∝ ṁˣ; the burn rate that the flame rung goes to [kg/s], NaN: its own. */
+  flamePower: number
+  benchKgPerS: number
+  /** What a valve set anew does to that rate, the flame to its heat, and the model to the figure: 1, each with a u. */
+  valveFactor: number
+  flameFactor: number
+  modelFactor: number
   /** Share of the open pot's evaporation that happens: 1 without a lid, 0 with one. */
   evaporationScale: number
+  /** How wind raises that evaporation [per m/s]. */
+  vapourWindPerMS: number
   /**
    * With a lid, what the pot would evaporate without one, on the mean of the way up, at each station of the ladder [W];
    * null: open.
@@ -87,11 +96,17 @@ export function copyHeatRun(run: HeatRun): HeatRun {
     windSlopePerMS: run.windSlopePerMS,
     lossWPerK: run.lossWPerK,
     thetaK: run.thetaK,
-    gamma: run.gamma,
-    windExponent: run.windExponent,
+    lossScale: run.lossScale,
+    v0MS: run.v0MS,
+    windPower: run.windPower,
     meltJ: run.meltJ,
-    supplyFactor: run.supplyFactor,
+    flamePower: run.flamePower,
+    benchKgPerS: run.benchKgPerS,
+    valveFactor: run.valveFactor,
+    flameFactor: run.flameFactor,
+    modelFactor: run.modelFactor,
     evaporationScale: run.evaporationScale,
+    vapourWindPerMS: run.vapourWindPerMS,
     lidVapourW: run.lidVapourW,
     altitudeFactor: run.altitudeFactor,
     lhvJPerKg: run.lhvJPerKg,
@@ -128,21 +143,27 @@ export const aimTemperature = (run: HeatRun, at: Conditions): number =>
  * it.
  */
 export function lossCoefficient(run: HeatRun, windMS: number): number {
-  if (run.lossWPerK === null) return lossFromGeometry(run, windMS)
-  return (run.lossWPerK * (1 + run.windSlopePerMS * windMS)) / (1 + run.windSlopePerMS * run.windMS)
+  if (run.lossWPerK === null) return run.lossScale * lossFromGeometry(run, windMS)
+  return (run.lossScale * run.lossWPerK * (1 + run.windSlopePerMS * windMS)) / (1 + run.windSlopePerMS * run.windMS)
 }
 
-/** Useful heat per gram at the reference wind over that in the run's own: e^{γ(vⁿ − v_refⁿ)}. Source: windSeries. */
-export const windFactor = ({ gamma, windExponent, windMS }: HeatRun, referenceMS: number): number =>
-  windMS === referenceMS
-    ? 1
-    : Math.exp(
-        gamma * (windExponent === 1 ? windMS - referenceMS : windMS ** windExponent - referenceMS ** windExponent),
-      )
+/**
+ * Useful heat per gram at the reference wind over that in the run's own: (1 + (v/v₀)ⁿ)/(1 + (v_ref/v₀)ⁿ). Source:
+ * windSeries.
+ */
+export const windFactor = ({ v0MS, windPower, windMS }: HeatRun, referenceMS: number): number =>
+  windMS === referenceMS ? 1 : (1 + (windMS / v0MS) ** windPower) / (1 + (referenceMS / v0MS) ** windPower)
+
+/** What the flame rung makes of the burn rate: the bench's over the run's own. */
+export const burnRatio = ({ benchKgPerS, valveFactor, fuelKg, heatS, leadS }: HeatRun): number =>
+  valveFactor * (Number.isNaN(benchKgPerS) ? 1 : (benchKgPerS * (heatS + leadS)) / fuelKg)
 
 /** Heat that water and pot take up between two temperatures [J]. */
 export const sensibleHeat = (run: HeatRun, fromC: number, toC: number): number =>
   run.waterKg * 1000 * (run.enthalpy(toC) - run.enthalpy(fromC)) + run.potJPerK * (toC - fromC)
+
+/** Useful heat at the flame rung's burn rate over that at the run's own: (ṁ₀/ṁ)ˣ. Source: flameModel. */
+export const flameHeat = (run: HeatRun): number => burnRatio(run) ** run.flamePower * run.flameFactor
 
 const OPEN_SEGMENTS = 24
 
@@ -167,12 +188,16 @@ export function heatingIn(run: HeatRun, at: Conditions, endC: number): Heating {
   }
 }
 
-const surfaceIn = ({ lidM2, humidity }: HeatRun, { pressurePa, airC, windMS }: Conditions): OpenSurface => ({
+const surfaceIn = (
+  { lidM2, humidity, vapourWindPerMS }: HeatRun,
+  { pressurePa, airC, windMS }: Conditions,
+): OpenSurface => ({
   areaM2: lidM2,
   pressurePa,
   airC,
   humidity,
   windMS,
+  windGrowthPerMS: vapourWindPerMS,
 })
 
 /**

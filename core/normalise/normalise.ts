@@ -8,6 +8,8 @@ import { heatFlowFromTime } from '../heating/heatFlow'
 import { ok, type R } from '../result'
 import {
   aimTemperature,
+  burnRatio,
+  flameHeat,
   heatingIn,
   ownConditions,
   sensibleHeat,
@@ -28,8 +30,8 @@ export interface Normalisation {
    * stalls.
    */
   ownS: number
-  /** The same after the rungs start, boilingPoint, surroundings and wind [s]. */
-  rungS: [number, number, number, number]
+  /** The same after the rungs start, boilingPoint, surroundings, wind and flame [s]. */
+  rungS: [number, number, number, number, number]
 }
 
 /** Own conditions, then those after each rung; where wind's hold on the flame is not known, the wind stays. */
@@ -49,7 +51,7 @@ export function stations(
       startC,
       pressurePa,
       airC: reference.airC,
-      windMS: Number.isNaN(run.gamma) ? windMS : reference.windMS,
+      windMS: Number.isNaN(run.v0MS) ? windMS : reference.windMS,
       meltJ: 0,
       station: 4,
     },
@@ -88,11 +90,15 @@ interface Way {
 
 function timesByLoss(run: HeatRun, { at, aim, q0W, wind }: Way & { q0W: number }): Normalisation['rungS'] {
   const surroundings = heatingTime(q0W, heatingIn(run, at[3], aim[1]))
+  const there = heatingIn(run, at[4], aim[1])
+  const flame = flameHeat(run)
+  const inWind = at[4].windMS === run.windMS ? surroundings : heatingTime(q0W * wind, there)
   return [
     heatingTime(q0W, heatingIn(run, at[1], aim[0])),
     heatingTime(q0W, heatingIn(run, at[2], aim[1])),
     surroundings,
-    at[4].windMS === run.windMS ? surroundings : heatingTime(q0W * wind, heatingIn(run, at[4], aim[1])),
+    inWind,
+    flame === 1 ? inWind : heatingTime(q0W * wind * flame, there),
   ]
 }
 
@@ -107,7 +113,7 @@ function timesByHeat(
     model === 'ratio' ? [aim[0] - at[0].startC, aim[0] - at[1].startC, aim[1] - at[2].startC] : heatNeeded(run, at, aim)
   const start = ownS * (needed[1]! / needed[0]!)
   const boilingPoint = ownS * (needed[2]! / needed[0]!)
-  return [start, boilingPoint, boilingPoint, boilingPoint / wind]
+  return [start, boilingPoint, boilingPoint, boilingPoint / wind, boilingPoint / wind / flameHeat(run)]
 }
 
 /**
@@ -127,24 +133,23 @@ function heatNeeded(run: HeatRun, at: Way['at'], aim: Way['aim']): number[] {
 }
 
 /**
- * Fuel to the aim: own, then after each rung, the last being supply [kg]: burn rate × (time + lead); Infinity where it
- * stalls.
- * The burn rate and what altitude and supply do to it do not touch the heat balance, so one normalisation serves for all of them.
+ * Fuel to the aim: own, then after each rung, the last being the flame [kg]: burn rate × (time + lead); Infinity where
+ * it stalls.
  */
 export function fuelOnLadder(
-  { fuelKg, heatS, leadS, altitudeFactor, supplyFactor }: HeatRun,
+  run: HeatRun,
   { ownS, rungS }: Normalisation,
 ): [number, number, number, number, number, number] {
+  const { fuelKg, heatS, leadS, altitudeFactor, modelFactor } = run
   const rate = fuelKg / (heatS + leadS)
   const high = rate * altitudeFactor
-  const wind = high * (rungS[3] + leadS)
   return [
     rate * (ownS + leadS),
     rate * (rungS[0] + leadS),
     high * (rungS[1] + leadS),
     high * (rungS[2] + leadS),
-    wind,
-    wind * supplyFactor,
+    high * (rungS[3] + leadS),
+    high * burnRatio(run) * (rungS[4] + leadS) * modelFactor,
   ]
 }
 
@@ -153,6 +158,9 @@ export function stallsAt(run: HeatRun, reference: Reference, q0W: number): { own
   const at = stations(run, reference)
   return {
     own: stallTemperature(q0W, heatingIn(run, at[0], aimTemperature(run, at[0]))),
-    reference: stallTemperature(q0W * windFactor(run, at[4].windMS), heatingIn(run, at[4], aimTemperature(run, at[4]))),
+    reference: stallTemperature(
+      q0W * windFactor(run, at[4].windMS) * flameHeat(run),
+      heatingIn(run, at[4], aimTemperature(run, at[4])),
+    ),
   }
 }

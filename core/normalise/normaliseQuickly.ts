@@ -8,7 +8,7 @@ import { heatFlowFromTime } from '../heating/heatFlow'
 import { ok, type R } from '../result'
 import { boilingPointFromPressure } from '../water/saturation'
 import type { Normalisation } from './normalise'
-import { heatingIn, lossCoefficient, ownConditions, pastLid, windFactor, type HeatRun } from './heatRun'
+import { flameHeat, heatingIn, lossCoefficient, ownConditions, pastLid, windFactor, type HeatRun } from './heatRun'
 import type { Reference } from './reference'
 
 export const isQuick = (run: HeatRun): boolean =>
@@ -60,9 +60,12 @@ function rungTimes(run: HeatRun, reference: Reference, aimC: number, q0W: number
   const startRung = evenTime(q0W, heatJ, rise, aimC - airC, loss, thetaK, pastLid(run, 1))
   const boilRung = evenTime(q0W, thereJ, thereRise, thereC - airC, loss, thetaK, pastLid(run, 2))
   const airRung = evenTime(q0W, thereJ, thereRise, excess, loss, thetaK, pastLid(run, 3))
-  if (windMS === reference.windMS || Number.isNaN(run.gamma)) return [startRung, boilRung, airRung, airRung]
-  const flowW = q0W * windFactor(run, reference.windMS)
-  const lossThere = lossCoefficient(run, reference.windMS)
-  const windRung = evenTime(flowW, thereJ, thereRise, excess, lossThere, thetaK, pastLid(run, 4))
-  return [startRung, boilRung, airRung, windRung]
+  const stays = windMS === reference.windMS || Number.isNaN(run.v0MS)
+  const flowW = stays ? q0W : q0W * windFactor(run, reference.windMS)
+  const lossThere = stays ? loss : lossCoefficient(run, reference.windMS)
+  const windRung = stays ? airRung : evenTime(flowW, thereJ, thereRise, excess, lossThere, thetaK, pastLid(run, 4))
+  const flame = flameHeat(run)
+  const flameRung =
+    flame === 1 ? windRung : evenTime(flowW * flame, thereJ, thereRise, excess, lossThere, thetaK, pastLid(run, 4))
+  return [startRung, boilRung, airRung, windRung, flameRung]
 }

@@ -48,4 +48,4 @@ export const STANDARD_BENCH: Reference = (({ id: _id, name: _name, ...reference 
 export const MODELS = ['loss', 'energy', 'ratio'] as const
 export type Model = (typeof MODELS)[number]
 
-export type RungName = 'start' | 'boilingPoint' | 'surroundings' | 'wind' | 'supply'
+export type RungName = 'start' | 'boilingPoint' | 'surroundings' | 'wind' | 'flame'

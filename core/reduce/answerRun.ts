@@ -6,7 +6,7 @@ import { inGrams } from '../quantity/shown'
 import { SMALLEST_RISE_K } from '../heating/heatFlow'
 import { FIGURE } from '../normalise/figures'
 import { aimTemperature, ownConditions, type HeatRun } from '../normalise/heatRun'
-import { combined, sharedEffects } from '../uncertainty/propagate'
+import { combined, readingUncertainty, sharedEffects } from '../uncertainty/propagate'
 import type { Figured } from './figureRun'
 import type { Readings } from './readings'
 import type { SetupSeries } from './setupSeries'
@@ -80,6 +80,7 @@ const joined = (
   gPerLPerK: heat.gPerLPerK,
   normalisedGPerL: normalised.normalisedGPerL,
   normalisedU: normalised.normalisedU,
+  normalisedUReading: normalised.normalisedUReading,
   normalisedTimeS: normalised.normalisedTimeS,
   status: normalised.status,
   missing: normalised.missing,
@@ -134,12 +135,13 @@ function heatAnswer({ input, readings, figured, addWorking }: Composition, firep
 }
 
 /** At the reference, and how it came there. */
-function normalisedAnswer({ budget, rungs, flags, missing }: Figured) {
+function normalisedAnswer({ budget, rungs, flags, missing, owner }: Figured) {
   const { normalisedGPerL, normalisedU, status, rungs: steps } = rungs
-  const normal = normalisedGPerL === null ? null : combined(budget, FIGURE.afterSupply)
+  const normal = normalisedGPerL === null ? null : combined(budget, FIGURE.afterFlame)
   return {
     normalisedGPerL,
     normalisedU,
+    normalisedUReading: normal === null ? null : finite(readingUncertainty(budget, FIGURE.afterFlame)),
     normalisedTimeS: normal === null ? null : finite(budget.values[FIGURE.normalisedTime]),
     status,
     missing,
@@ -147,8 +149,17 @@ function normalisedAnswer({ budget, rungs, flags, missing }: Figured) {
     flags,
     normalisedURandom: finite(normal?.uRandom),
     normalisedUShared: finite(normal?.uShared),
-    normalisedSharedBy: normal === null || normalisedU === null ? {} : sharedEffects(budget, FIGURE.afterSupply),
+    normalisedSharedBy: normal === null || normalisedU === null ? {} : sharedOf(budget, owner),
   }
+}
+
+/** What runs share, by its owner: the flame's posterior as independent parts of the series' own. */
+function sharedOf(budget: Figured['budget'], owner: string): Record<string, number> {
+  const { flame: _flame, ...shared } = sharedEffects(budget, FIGURE.afterFlame)
+  budget.flameEffects.forEach((effect, i) => {
+    if (effect[FIGURE.afterFlame] !== 0) shared[`flame ${i}: ${owner}`] = effect[FIGURE.afterFlame]!
+  })
+  return shared
 }
 
 /**
@@ -189,7 +200,7 @@ function stallOf({ figured: { normalisation, stalls }, readings }: Composition):
   if (!normalisation?.ok || stalls === null) return { atC: null, predicted: false }
   const { ownS, rungS } = normalisation.value
   const own = ownS === Infinity
-  const atC = own ? stalls.own : Number.isFinite(rungS[3]) ? null : stalls.reference
+  const atC = own ? stalls.own : Number.isFinite(rungS[4]) ? null : stalls.reference
   return { atC, predicted: readings.times.boilS === null && !own }
 }
 

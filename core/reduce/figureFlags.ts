@@ -85,7 +85,7 @@ export const flameFlags = (traceFit: TakenRun['traceFit']): Flag[] =>
       ]
     : []
 
-export function rungFlags({ missing, normalisedGPerL, normalisedU, rungs }: Ladder, windMS: number | null): Flag[] {
+export function rungFlags({ missing, normalisedGPerL, normalisedU, rungs }: Ladder, run: HeatRun): Flag[] {
   const flags: Flag[] = []
   if (normalisedGPerL !== null && normalisedU === null)
     flags.push({
@@ -99,23 +99,41 @@ export function rungFlags({ missing, normalisedGPerL, normalisedU, rungs }: Ladd
       severity: 'warning',
       text: 'Wind not measured: partly normalised. Type the wind at the pot, or "calm".',
     })
-  if (missing.includes('series.wind'))
-    flags.push({
-      code: 'wind-series-missing',
-      severity: 'warning',
-      text: `Wind ${windMS} m/s at the pot: this set-up has no wind series of its own yet, and no class of burner speaks for it here, so wind is not corrected.`,
-    })
   if (missing.includes('series.burnRate'))
     flags.push({
-      code: 'supply-series-missing',
+      code: 'weak-flame',
       severity: 'warning',
-      text: 'No burn-rate series of this set-up (five boils at different settings): supply is not corrected.',
+      text: `Weak flame, ${gramsPerMinute(run).toFixed(1)} g/min: a low setting or a cold can? Say which, or burn three calm runs at 10 °C or more.`,
     })
   if (rungs.some((rung) => rung.rung === 'wind' && rung.basis === 'classDefault'))
     flags.push({
       code: 'wind-class-default',
       severity: 'note',
-      text: 'Wind is corrected by the class of the burner, known to a factor of 1.6: do not break ties with this figure.',
+      text: 'Wind is corrected by the class of the burner, typical and untested here: do not rank by this figure, nor break ties with it.',
+    })
+  return flags
+}
+
+const gramsPerMinute = ({ fuelKg, heatS, leadS }: HeatRun): number => (fuelKg * 60_000) / (heatS + leadS)
+
+/** From here on the flame rung says so in words. */
+const MUCH = 0.15
+const POOR_FIT = 0.08
+
+/** How far the flame was from its setting's, and whether the model fits the set-up at all. */
+export function settingFlags(run: HeatRun, ratio: number, sigma: number): Flag[] {
+  const flags: Flag[] = []
+  if (Math.abs(ratio - 1) > MUCH)
+    flags.push({
+      code: ratio > 1 ? 'weak-flame-corrected' : 'forced-flame-corrected',
+      severity: 'note',
+      text: `The flame burned ${gramsPerMinute(run).toFixed(1)} g/min, ${Math.round(100 * Math.abs(1 / ratio - 1))} % ${ratio > 1 ? 'less' : 'more'} than the set-up’s bench burn rate: the figure is brought there.`,
+    })
+  if (sigma > POOR_FIT)
+    flags.push({
+      code: 'flame-does-not-fit',
+      severity: 'warning',
+      text: `Wind and flame do not fit: this set-up’s runs scatter by ${Math.round(100 * sigma)} % about its own flame.`,
     })
   return flags
 }

@@ -7,24 +7,30 @@ import { FIGURE, figuresOf, type FigureOptions } from '../normalise/figures'
 import { aimTemperature, copyHeatRun, meanOpenEvaporation, type HeatRun } from '../normalise/heatRun'
 import { ladder, type Ladder } from '../normalise/ladder'
 import type { R } from '../result'
-import { propagate, type Propagation } from '../uncertainty/propagate'
 import { latentHeat } from '../water/liquid'
-import { withWind, type SetupSeries } from './setupSeries'
+import { withFlame } from '../flame/setupFlame'
+import { altitudeFromStationPressure } from '../air/pressure'
+import { burnRatio } from '../normalise/heatRun'
+import { flameBudget, type FlameBudget, type InFlame } from './flameBudget'
+import type { BenchOf, SetupSeries } from './setupSeries'
 import type { TakenRun } from './takeRun'
 import { uncertainInputs } from './uncertainInputs'
 import { rungInputs } from './rungInputs'
-import { startFlags, kindFlags, balanceFlags, stallFlags, flameFlags, rungFlags } from './figureFlags'
+import { startFlags, kindFlags, balanceFlags, stallFlags, flameFlags, rungFlags, settingFlags } from './figureFlags'
 import { plausibilityFlags, powerFlagsOf } from './plausibilityOfRun'
 
 export interface Figured {
   run: HeatRun
   figureOptions: FigureOptions
-  budget: Propagation<HeatRun>
+  budget: FlameBudget
+  bench: BenchOf
   normalisation: R<Normalisation> | null
   stalls: { own: number; reference: number } | null
   rungs: Ladder
   flags: Flag[]
   missing: string[]
+  /** What the set-up's shared causes are called by. */
+  owner: string
 }
 
 const NOT_NORMALISED: R<Normalisation> = { ok: false, problem: { code: 'notNormalised', what: 'Not normalised' } }
@@ -32,7 +38,7 @@ const NOT_NORMALISED: R<Normalisation> = { ok: false, problem: { code: 'notNorma
 /** Normalises with uncertainty; where a reading is missing, only what does not need it. */
 export function figureRun(taken: TakenRun, options: ReduceOptions, series: SetupSeries): Figured {
   const { input, readings, prepared, normalisable } = taken
-  const run = runInSeries(prepared.run, readings.windMS, options, series)
+  const { run, bench, at } = runInSeries(taken, options, series)
   const normalisation = normalisable ? normalise(run, options.reference, options.model) : null
   const figureOptions = {
     reference: options.reference,
@@ -40,17 +46,18 @@ export function figureRun(taken: TakenRun, options: ReduceOptions, series: Setup
     scale: prepared.gapsCost * litreRatio(input, options),
     evaporatedJ: weighedEvaporation(input),
   }
-  const uncertain = uncertainInputs(input, readings, options, { ...prepared, run }, series)
-  const budget = budgetOf(run, normalisation, figureOptions, uncertain)
+  const causes = uncertainInputs(input, readings, options, { ...prepared, run })
+  const budget = budgetOf(run, normalisation, figureOptions, { causes, at })
   const stalls = normalisation?.ok ? stallsAt(run, options.reference, normalisation.value.q0W) : null
   const rungs = ladder(
     budget.values[FIGURE.own]!,
-    rungInputs(input, { run, budget, options, series, windMS: readings.windMS, boilingC: readings.boilingC }),
+    rungInputs(input, { run, budget, options, series, windMS: readings.windMS, boilingC: readings.boilingC, bench }),
   )
-  const figures = { run, figureOptions, budget, normalisation, stalls, rungs }
+  const figures = { run, figureOptions, budget, bench, normalisation, stalls, rungs }
   return {
     ...figures,
-    flags: flagsOf(taken, figures, options),
+    owner: at.owner,
+    flags: flagsOf(taken, { ...figures, at }, options),
     missing: [...new Set([...readings.missing, ...prepared.missing, ...rungs.missing])],
   }
 }
@@ -59,17 +66,25 @@ function budgetOf(
   run: HeatRun,
   normalisation: R<Normalisation> | null,
   figureOptions: FigureOptions,
-  uncertain: ReturnType<typeof uncertainInputs>,
-): Propagation<HeatRun> {
+  { causes, at }: { causes: ReturnType<typeof uncertainInputs>; at: InFlame },
+): FlameBudget {
   const evaluate = (moved: HeatRun) =>
     figuresOf(moved, figureOptions, normalisation === null ? NOT_NORMALISED : undefined)
   const onThisNormalisation = (moved: HeatRun) => figuresOf(moved, figureOptions, normalisation ?? NOT_NORMALISED)
-  return propagate(evaluate, run, uncertain, { scaled: onThisNormalisation, copy: copyHeatRun(run) })
+  return flameBudget(run, causes, at, { model: evaluate, scaled: onThisNormalisation, copy: copyHeatRun(run) })
 }
 
 function flagsOf(
   { input, readings, prepared, traceFit }: TakenRun,
-  { run, figureOptions, budget, normalisation, stalls, rungs }: Omit<Figured, 'flags' | 'missing'>,
+  {
+    run,
+    figureOptions,
+    budget,
+    normalisation,
+    stalls,
+    rungs,
+    at,
+  }: Omit<Figured, 'flags' | 'missing' | 'owner'> & { at: InFlame },
   options: ReduceOptions,
 ): Flag[] {
   const { windMS, boilingC } = readings
@@ -86,21 +101,41 @@ function flagsOf(
     ...plausibilityFlags(input, run, budget, readings, figureOptions),
     ...powerFlagsOf(input, run, budget, readings),
     ...flameFlags(traceFit),
-    ...rungFlags(rungs, windMS),
+    ...rungFlags(rungs, run),
+    ...settingFlags(run, burnRatio(run), at.flame.fit.sigma),
   ]
 }
 
-function runInSeries(prepared: HeatRun, windMS: number | null, options: ReduceOptions, series: SetupSeries): HeatRun {
-  const run = copyHeatRun(withWind(prepared, windMS, series.wind, options.reference))
-  run.supplyFactor = series.supplyFactor(run) ?? 1
-  if (run.evaporationScale !== 0) return run
-  // With a lid: what would evaporate without it, at each station, for the uncertainty of what comes past.
+/** The run with its set-up's flame in it, and where the flame rung goes. */
+function runInSeries(taken: TakenRun, options: ReduceOptions, { flame, benchOf }: SetupSeries) {
+  const { input, readings, prepared } = taken
+  const isOpen = input.lid === false
+  const kilometres = (pressurePa: number) => altitudeFromStationPressure(pressurePa) / 1000
+  const isPlaced = readings.pressure !== null
+  const aboveKm = isPlaced ? kilometres(prepared.run.pressurePa) - kilometres(options.reference.pressureHPa * 100) : 0
+  const run = withFlame(prepared.run, flame, { windMS: readings.windMS, isOpen, aboveKm })
+  const bench = benchOf(taken, run)
+  run.benchKgPerS = bench.kgPerS
+  if (!isOpen) run.lidVapourW = lidVapour(run, options)
+  const at: InFlame = {
+    flame,
+    row: flame.rowOf.get(input.id) ?? null,
+    isOpen,
+    aboveKm,
+    owner: JSON.stringify([input.setup ?? input.id, input.fuel.kind, input.origin]),
+    benchRuns: bench.runs,
+    lnBurnRatio: Math.log(burnRatio(run)) || 0,
+  }
+  return { run, bench, at }
+}
+
+/** With a lid: what would evaporate without it, at each station, for the uncertainty of what comes past. */
+function lidVapour(run: HeatRun, options: ReduceOptions): number[] {
   const at = stations(run, options.reference)
   const [own, boilingPoint, reference] = [at[0], at[2], at[4]].map((one) =>
     meanOpenEvaporation(run, one, aimTemperature(run, one)),
   ) as [number, number, number]
-  run.lidVapourW = [own, own, boilingPoint, reference, reference]
-  return run
+  return [own, own, boilingPoint, reference, reference]
 }
 
 /** Litres put in over litres left, where the figure is per litre left. */

@@ -1,6 +1,6 @@
 /** From a run's readings to the numbers of its heat balance. */
 import { altitudeFromStationPressure } from '../air/pressure'
-import { ASSUMED_HUMIDITY } from '../heating/evaporation'
+import { ASSUMED_HUMIDITY, WIND_GROWTH_PER_MS } from '../heating/evaporation'
 import { LOSS_ESTIMATE } from '../heating/loss'
 import { potAreas, potHeatCapacity } from '../heating/pot'
 import type { Flag } from '../formats/answer'
@@ -51,6 +51,20 @@ interface Balanced {
 /** Unknown numbers are NaN inside; they come out as null with a missing reading. */
 const orUnknown = (value: number | null | undefined): number => value ?? NaN
 
+/** Before the set-up's flame is known. */
+const NO_FLAME = {
+  lossScale: 1,
+  v0MS: NaN,
+  windPower: 1,
+  flamePower: 1,
+  benchKgPerS: NaN,
+  valveFactor: 1,
+  flameFactor: 1,
+  modelFactor: 1,
+  vapourWindPerMS: WIND_GROWTH_PER_MS,
+  altitudeFactor: 1,
+}
+
 function balanceOf(
   input: RunInput,
   readings: Readings,
@@ -79,13 +93,10 @@ function balanceOf(
     windSlopePerMS: LOSS_ESTIMATE.windSlopePerMS.value,
     lossWPerK: input.lossWPerK?.value ?? null,
     thetaK: theta.value,
-    gamma: NaN,
-    windExponent: 1,
     meltJ: melting.meltJ,
-    supplyFactor: 1,
     evaporationScale: isOpen(input) ? 1 : 0,
     lidVapourW: null,
-    altitudeFactor: 1,
+    ...NO_FLAME,
     lhvJPerKg: heatingValue(input, readings),
     enthalpy: defaultEnthalpy,
   }

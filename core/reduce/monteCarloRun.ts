@@ -22,8 +22,8 @@ export interface MonteCarloAnswer {
 
 /**
  * Draws all of a run's uncertain inputs together and normalises for each draw.
- * @param request with the runs of the set-up's series in it; `runId` the one to draw. The series' γ is drawn by its
- * uncertainty, not fitted anew.
+ * @param request with the runs of the set-up's series in it; `runId` the one to draw. The series' flame is
+ * drawn by its posterior, not fitted anew.
  * @returns a problem where the run has no normalised figure, or the draws were stopped. Source: gumSupplement.
  */
 export function monteCarloRun(request: ReduceRequest, runId: string, options: MonteCarloOptions): R<MonteCarloAnswer> {
@@ -31,7 +31,7 @@ export function monteCarloRun(request: ReduceRequest, runId: string, options: Mo
   if (found === null)
     return fail({ code: 'run-not-found', what: 'The run is not in the request', where: 'runs', got: runId })
   const { run, budget, figureOptions, normalisation } = found.figured
-  const first = combined(budget, FIGURE.afterSupply)
+  const first = combined(budget, FIGURE.afterFlame)
   if (normalisation === null || !normalisation.ok || !Number.isFinite(first.u))
     return fail({
       code: 'not-normalised',

@@ -6,10 +6,10 @@ import { FIGURE } from '../normalise/figures'
 import type { HeatRun } from '../normalise/heatRun'
 import type { RungInput } from '../normalise/ladder'
 import type { RungName } from '../normalise/reference'
-import { classGamma, windGhost } from '../normalise/windClass'
+import { windGhost } from '../flame/flameLimits'
 import { combined, ratioUncertainty, type Propagation } from '../uncertainty/propagate'
 import { boilingPointFromPressure } from '../water/saturation'
-import type { SetupSeries } from './setupSeries'
+import type { BenchOf, SetupSeries } from './setupSeries'
 
 interface RungsOf {
   run: HeatRun
@@ -18,6 +18,7 @@ interface RungsOf {
   series: SetupSeries
   windMS: number | null
   boilingC: number | null
+  bench: BenchOf
 }
 
 export function rungInputs(input: RunInput, of: RungsOf): RungInput[] {
@@ -25,14 +26,14 @@ export function rungInputs(input: RunInput, of: RungsOf): RungInput[] {
     rung(of, 'start', startMove(input, of)),
     rung(of, 'boilingPoint', boilingPointMove(of)),
     rung(of, 'surroundings', surroundingsMove(input, of)),
-    windRung(input, of),
-    rung(of, 'supply', supplyMove(of)),
+    windRung(of),
+    rung(of, 'flame', flameMove(of)),
   ]
 }
 
 type Move = Pick<RungInput, 'basis' | 'moved'> & { open?: string | null }
 /** In the order of their figures. */
-const ORDER: readonly RungName[] = ['start', 'boilingPoint', 'surroundings', 'wind', 'supply']
+const ORDER: readonly RungName[] = ['start', 'boilingPoint', 'surroundings', 'wind', 'flame']
 
 function rung({ budget, series }: RungsOf, name: RungName, { basis, moved, open = null }: Move): RungInput {
   const i = ORDER.indexOf(name)
@@ -71,33 +72,32 @@ function surroundingsMove({ place, lossWPerK }: RunInput, { options, series }: R
   return { basis: series.film === null ? 'assumed' : 'ownSeries', moved }
 }
 
-function windRung({ burner, screen }: RunInput, of: RungsOf): RungInput {
+function windRung(of: RungsOf): RungInput {
   const { run, windMS, options, series } = of
   const wind = rung(of, 'wind', {
     basis: windBasis(run, windMS, options, series),
     moved: { from: windMS, to: options.reference.windMS, unit: 'm/s' },
-    open: openWind(run, windMS, options),
+    open: windMS === null ? 'place.windMS' : null,
   })
-  if (wind.open !== null) wind.ghost = windGhost(wind.gPerL, windMS, classGamma({ head: burner.head, screen }))
+  if (wind.open !== null) wind.ghost = windGhost(wind.gPerL, series.flame)
   return wind
 }
 
-const supplyMove = ({ run, series, options: { supply, reference } }: RungsOf): Move => ({
-  basis: supply ? 'ownSeries' : 'notInModel',
-  moved: { from: burnRate(run), to: series.supplyReferenceGPerMin ?? reference.burnRateGPerMin, unit: 'g/min' },
-  open: series.supplyFactor(run) === null ? 'series.burnRate' : null,
-})
+function flameMove({ run, bench, options: { flame } }: RungsOf): Move {
+  const to = Number.isNaN(run.benchKgPerS) ? null : run.benchKgPerS * KG_PER_S_IN_G_PER_MIN
+  return {
+    basis: !flame ? 'notInModel' : bench.basis,
+    moved: { from: burnRate(run), to, unit: 'g/min' },
+    open: bench.open,
+  }
+}
+const KG_PER_S_IN_G_PER_MIN = 60_000
 
 const burnRate = (run: HeatRun): number | null => {
-  const rate = (run.fuelKg * 60_000) / (run.heatS + run.leadS)
+  const rate = (run.fuelKg * KG_PER_S_IN_G_PER_MIN) / (run.heatS + run.leadS)
   return Number.isFinite(rate) ? rate : null
 }
 
-function openWind(run: HeatRun, windMS: number | null, { reference }: ReduceOptions): string | null {
-  if (windMS === null) return 'place.windMS'
-  return windMS !== reference.windMS && Number.isNaN(run.gamma) ? 'series.wind' : null
-}
-
-function windBasis(run: HeatRun, windMS: number | null, { reference }: ReduceOptions, { wind }: SetupSeries): Basis {
-  return windMS === reference.windMS || Number.isNaN(run.gamma) || wind === null ? 'measured' : wind.basis
+function windBasis(run: HeatRun, windMS: number | null, { reference }: ReduceOptions, { flame }: SetupSeries): Basis {
+  return windMS === reference.windMS || Number.isNaN(run.v0MS) ? 'measured' : flame.basis
 }

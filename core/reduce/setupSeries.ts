@@ -1,29 +1,24 @@
-/** What a set-up's own runs say together: wind, burn rate, heat loss, and how far they reach. */
+/** What a set-up's own runs say together: its flame, its bench burn rates, its heat loss, and how far they reach. */
+import { altitudeFromStationPressure } from '../air/pressure'
 import { WATER_SPECIFIC_HEAT } from '../constants/physical'
 import { isImpossiblePower } from '../plausibility/powerLimit'
-import { heatFlowFromTime } from '../heating/heatFlow'
 import { boilingPointFromPressure } from '../water/saturation'
 import type { ReduceOptions } from '../formats/document'
 import type { RunInput } from '../run/runInput'
-import type { Rung } from '../formats/answer'
-import { normalise, fuelOnLadder } from '../normalise/normalise'
+import type { Basis, Rung } from '../formats/answer'
+import { benchRates, WEAK, type BenchRates } from '../flame/benchRates'
+import { flamePriors } from '../flame/flameClass'
+import { lnBurnRate, lnHeatFlow } from '../flame/flameRow'
+import { setupFlame, type FlameMember, type SetupFlame } from '../flame/setupFlame'
 import { efficiency } from '../normalise/figures'
-import {
-  aimTemperature,
-  copyHeatRun,
-  gramsPerLitre,
-  heatingIn,
-  ownConditions,
-  type HeatRun,
-} from '../normalise/heatRun'
-import type { Reference, RungName } from '../normalise/reference'
-import { CLASS_REACH_MS, CLASS_SPREAD, classGamma } from '../normalise/windClass'
-import { windLimits, type WindLimits } from '../normalise/windLimits'
-import { fitWind, type WindEffect, type WindPoint } from '../normalise/windSeries'
-import { flameLine, lineAt, type FlameLine } from '../statistics/flameLine'
+import { aimTemperature, ownConditions, type HeatRun } from '../normalise/heatRun'
+import type { RungName } from '../normalise/reference'
 import { firepower } from './firepower'
+import { sharedInputsOf } from './flameBudget'
 import type { Prepared } from './heatRunFromReadings'
 import type { Readings } from './readings'
+import { isAlikeVolume } from './setupMeans'
+import { CALM_MS, uncertainInputs } from './uncertainInputs'
 
 /** A run with its heat balance ready, before its set-up's series is known. */
 export interface Member {
@@ -35,26 +30,30 @@ export interface Member {
 }
 
 export interface SetupSeries {
-  wind: WindEffect | null
-  windLimits: WindLimits | null
+  flame: SetupFlame
   /** Film coefficient from the set-up's own cool-down runs [W/(m²·K)]. */
   film: { value: number; u: number } | null
-  /** Which of the winds that were tried this one is: readings of one fan setting share their error. */
-  settingOf: (windMS: number) => number
-  /** Factor of the supply rung for a run, 1 where it is not asked for; null where no line says. */
-  supplyFactor: (run: HeatRun) => number | null
-  supplyU: (run: HeatRun) => number
-  supplyReferenceGPerMin: number | null
+  /** What the flame rung brings a run to. */
+  benchOf: (member: Pick<Member, 'input' | 'readings'>, run: HeatRun) => BenchOf
+  benchRates: BenchRates
   /** What its runs reached, by rung. */
   reach: (rung: RungName, asked: number | null) => Rung['reach']
   /** Largest firepower of its runs [W]: what a turn-down is measured against. */
   highFirepowerW: number | null
 }
 
-/** Speeds further apart than this are two settings of the fan [m/s]. Source: estimate. */
-const SETTINGS_APART_MS = 0.5
+/** Where the flame rung goes: NaN: nowhere, the run's own rate stands. */
+export interface BenchOf {
+  kgPerS: number
+  /** How many runs say so; null: none, or nobody asked. */
+  runs: number | null
+  basis: Basis
+  /** What is missing where the flame is weak and nothing says by how much. */
+  open: 'series.burnRate' | null
+}
 
 const burnRateOf = (run: HeatRun): number => (run.fuelKg * 60_000) / (run.heatS + run.leadS)
+const altitudeKm = (pressurePa: number): number => altitudeFromStationPressure(pressurePa) / 1000
 
 /** @param members the runs of one set-up and origin; one run alone where it names no set-up */
 export function setupSeries(
@@ -62,49 +61,126 @@ export function setupSeries(
   options: ReduceOptions,
   film: SetupSeries['film'],
 ): SetupSeries {
-  const normalisable = members.filter((member) => member.normalisable)
-  const points = normalisable.flatMap((member) => windPoint(member) ?? [])
-  const wind = windOf(points, members)
-  const settings = windSettings(members.flatMap(({ readings }) => readings.windMS ?? []))
-  const supply = options.supply ? supplyOf(normalisable, wind, options) : null
+  const fitted = members.filter((member) => isFitted(member))
+  const volumes = volumesOf(fitted)
+  const rows = fitted.map((member) => rowOf(member, options, volumes))
+  const flame = setupFlame(rows, priorsOf(members, film), volumes.lnFurther)
+  const rates = benchRates(fitted.map(burnRate))
   return {
-    wind,
+    flame,
     film,
-    windLimits: wind === null ? null : limitsOf(points, wind, options.reference),
-    settingOf: (windMS) => settings.findIndex((top) => windMS <= top),
-    supplyFactor: (run) => (!options.supply ? 1 : supply === null ? null : supply.factor(burnRateOf(run))),
-    supplyU: (run) => (supply === null ? 0 : supply.u(burnRateOf(run))),
-    supplyReferenceGPerMin: supply?.reference ?? null,
+    benchRates: rates,
+    benchOf: (member, run) => benchOf(member, run, options, rates),
     reach: reachOf(members),
     highFirepowerW: highestFirepower(members),
   }
 }
 
-/**
- * A run with the set-up's wind in it: γ stays unknown where the wind was not measured, or lies beyond what a class
- * default knows.
- */
-export function withWind(run: HeatRun, windMS: number | null, wind: WindEffect | null, reference: Reference): HeatRun {
-  if (wind === null || windMS === null) return run
-  if (wind.basis === 'classDefault' && Math.max(windMS, reference.windMS) > CLASS_REACH_MS) return run
-  const windy = copyHeatRun(run)
-  windy.gamma = wind.gamma
-  windy.windExponent = wind.exponent
-  return windy
+/** Runs that heat water with one flame whose wind was read. A batch of wood has no one flame. */
+function isFitted(member: Member): boolean {
+  const { input, normalisable, readings, prepared } = member
+  if (!normalisable || input.kind === 'wood' || readings.windMS === null || isSlip(member)) return false
+  const endS = readings.times.boilS ?? readings.times.endedS ?? Infinity
+  const changes = input.events.some(({ kind, s }) => kind === 'settingChanged' && s < endS)
+  return !changes && Number.isFinite(lnHeatFlow(prepared.run))
 }
 
-function windOf(points: readonly RunInWind[], members: readonly Member[]): WindEffect | null {
-  const own = fitWind(points)
-  if (own !== null) return own
-  const gamma =
-    members
-      .map(({ input }) => classGamma({ head: input.burner.head, screen: input.screen }))
-      .find((one) => one !== null) ?? null
-  return gamma === null ? null : { gamma, gammaU: gamma * Math.log(CLASS_SPREAD), exponent: 1, basis: 'classDefault' }
+function priorsOf(members: readonly Member[], film: SetupSeries['film']) {
+  const told = members.find(({ input: { burner } }) => burner.head !== null || burner.kind !== null) ?? members[0]!
+  const measured = members.flatMap(({ input: { lossWPerK } }) =>
+    lossWPerK === null || !(lossWPerK.value > 0) ? [] : [lossWPerK.u / lossWPerK.value],
+  )
+  const lossU = measured.length > 0 ? Math.min(...measured) : film === null ? null : film.u / film.value
+  return flamePriors(told.input, { isGas: told.readings.fuel?.form === 'gas', lossU })
 }
 
-interface RunInWind extends WindPoint {
-  run: HeatRun
+interface Volumes {
+  of: (run: HeatRun) => number
+  lnFurther: number[]
+}
+
+/** Groups of like volumes, the commonest first, with how much larger each further one is. */
+function volumesOf(members: readonly Member[]): Volumes {
+  const groups: number[][] = []
+  for (const kg of members.map(({ prepared }) => prepared.run.waterKg).sort((a, b) => a - b)) {
+    const group = groups.at(-1)
+    if (group && isAlikeVolume(group[0]!, kg)) group.push(kg)
+    else groups.push([kg])
+  }
+  groups.sort((a, b) => b.length - a.length || a[0]! - b[0]!)
+  const middles = groups.map((group) => group.reduce((sum, kg) => sum + kg, 0) / group.length)
+  return {
+    of: ({ waterKg }) => groups.findIndex((group) => group.includes(waterKg)),
+    lnFurther: middles.slice(1).map((kg) => Math.log(kg / middles[0]!)),
+  }
+}
+
+function rowOf(member: Member, options: ReduceOptions, volumes: Volumes): FlameMember {
+  const { input, readings, prepared } = member
+  const { run } = prepared
+  const causes = uncertainInputs(input, readings, options, prepared)
+  return {
+    id: input.id,
+    run,
+    windMS: readings.windMS!,
+    altitudeKm: altitudeKm(run.pressurePa),
+    isOpen: input.lid === false,
+    volume: volumes.of(run),
+    weighedLossKg: weighedLoss(input),
+    inputs: causes.filter(({ sharedBy, scales }) => sharedBy === null && !scales),
+    shared: sharedInputsOf(causes),
+  }
+}
+
+const weighedLoss = ({ water: { massKg, snowKg, endMassKg } }: RunInput): number | null =>
+  massKg === null || endMassKg === null ? null : massKg + (snowKg ?? 0) - endMassKg
+
+/** A container fuller than this gives as a full one does. */
+const FULL_ENOUGH = 1 / 3
+const FULL = 2 / 3
+const WARM_C = 10
+const ROOM_C = 15
+const isCold = ({ place: { airC } }: RunInput): boolean => airC === null || airC < WARM_C
+const isNearlyEmpty = ({ container }: RunInput): boolean =>
+  container?.fillShare != null && container.fillShare <= FULL_ENOUGH
+
+const burnRate = ({ input, readings, prepared }: Member) => ({
+  setting: input.setting,
+  lnKgPerS: lnBurnRate(prepared.run),
+  isBench: readings.windMS! <= CALM_MS && !isCold(input) && !isNearlyEmpty(input),
+  isFull: (input.place.airC ?? 0) >= ROOM_C && (input.container?.fillShare ?? 1) >= FULL,
+})
+
+const NOWHERE: BenchOf = { kgPerS: NaN, runs: null, basis: 'assumed', open: null }
+
+function benchOf(
+  { input, readings }: Pick<Member, 'input' | 'readings'>,
+  run: HeatRun,
+  { flame, reference }: ReduceOptions,
+  rates: BenchRates,
+): BenchOf {
+  if (!flame) return NOWHERE
+  if (reference.burnRateGPerMin !== null)
+    return { kgPerS: reference.burnRateGPerMin / 60_000, runs: Infinity, basis: 'assumed', open: null }
+  const bench = rates.of(input.setting)
+  if (bench !== null) return { kgPerS: Math.exp(bench.lnKgPerS), runs: bench.n, basis: 'ownSeries', open: null }
+  // Gas alone weakens with the cold, or as its can empties.
+  const mayBeWeak = readings.fuel?.form === 'gas' && input.burner.kind !== 'liquid-pressure'
+  const isWeak = mayBeWeak && (isTooCold(input) || isNearlyEmpty(input)) && isUnder(rates, { input, readings, run })
+  return isWeak ? { ...NOWHERE, open: 'series.burnRate' } : NOWHERE
+}
+
+const isTooCold = ({ place: { airC } }: RunInput): boolean => airC !== null && airC < WARM_C
+
+/** Clearly under the lowest rate of a calm, warm run; where there is none, nothing says that it is not. */
+function isUnder(
+  rates: BenchRates,
+  { input, readings, run }: Pick<Member, 'input' | 'readings'> & { run: HeatRun },
+): boolean {
+  const lnRate = lnBurnRate(run)
+  const fuelU = (readings.used?.uRandomKg ?? 0) / run.fuelKg
+  const callU = input.uncertainty.boilCallS / (run.heatS + run.leadS)
+  return rates.lowest(input.setting) - lnRate > Math.max(WEAK, 2 * Math.hypot(fuelU, callU))
 }
 
 /**
@@ -121,99 +197,6 @@ function isSlip({ input, prepared: { run } }: Member): boolean {
   return (watts !== null && isImpossiblePower(burner, watts)) || isImpossiblePower(burner, waterW)
 }
 
-function windPoint(member: Member): RunInWind | null {
-  const {
-    readings,
-    input,
-    prepared: { run },
-  } = member
-  if (readings.windMS === null || isSlip(member)) return null
-  const own = ownConditions(run)
-  const endC = run.reachedC ?? aimTemperature(run, own)
-  const flow = heatFlowFromTime(run.heatS, heatingIn(run, own, endC))
-  if (!flow.ok) return null
-  const burnRateKgPerS = run.fuelKg / (run.heatS + run.leadS)
-  const u = Math.hypot(input.uncertainty.startC / (endC - run.startC), (readings.used?.uRandomKg ?? 0) / run.fuelKg)
-  return { run, u, windMS: readings.windMS, lnHeatPerFuel: Math.log(flow.value.q0W / burnRateKgPerS) }
-}
-
-/** Upper ends of the groups of speeds that lie near one another [m/s]. */
-function windSettings(windsMS: number[]): number[] {
-  const sorted = [...windsMS].sort((a, b) => a - b)
-  return sorted.filter((wind, i) => i === sorted.length - 1 || sorted[i + 1]! - wind > SETTINGS_APART_MS)
-}
-
-/** At the reference, for the set-up's middle run: its water and pot, and the flame it would have in calm. */
-function limitsOf(
-  points: readonly RunInWind[],
-  { gamma, exponent }: WindEffect,
-  reference: Reference,
-): WindLimits | null {
-  const calm = points
-    .map(({ run, windMS, lnHeatPerFuel }) => ({ run, heat: lnHeatPerFuel + gamma * windMS ** exponent }))
-    .sort((a, b) => a.heat - b.heat)
-  const middle = calm[Math.floor(calm.length / 2)]
-  if (middle === undefined) return null
-  const { run, heat } = middle
-  return windLimits(
-    { ...run, gamma, windExponent: exponent },
-    Math.exp(heat) * (run.fuelKg / (run.heatS + run.leadS)),
-    reference,
-  )
-}
-
-interface Supply {
-  factor: (rate: number) => number
-  u: (rate: number) => number
-  reference: number
-}
-
-/**
- * The set-up's own burn-rate line, and the burn rate it is read at: the reference's, else the geometric mean of the
- * calm runs.
- */
-function supplyOf(normalisable: readonly Member[], wind: WindEffect | null, options: ReduceOptions): Supply | null {
-  const points = normalisable.flatMap((member) => {
-    const {
-      prepared: { run },
-      readings,
-    } = member
-    if (readings.times.boilS === null || isSlip(member)) return []
-    const normalisation = normalise(
-      withWind(run, readings.windMS, wind, options.reference),
-      options.reference,
-      options.model,
-    )
-    const gPerL = normalisation.ok ? gramsPerLitre(fuelOnLadder(run, normalisation.value)[4], run) : NaN
-    return Number.isFinite(gPerL) ? [{ burnRateGPerMin: burnRateOf(run), gPerL, calm: readings.windMS === 0 }] : []
-  })
-  const line = flameLine(points)
-  const calm = points.filter((point) => point.calm)
-  const reference =
-    options.reference.burnRateGPerMin ??
-    (calm.length === 0
-      ? null
-      : Math.exp(calm.reduce((sum, point) => sum + Math.log(point.burnRateGPerMin), 0) / calm.length))
-  if (line === null || reference === null) return null
-  const factor = (rate: number) => lineAt(line, reference).gPerL / lineAt(line, rate).gPerL
-  return { reference, factor, u: (rate) => factor(rate) * slopeU(line, rate, reference) }
-}
-
-/** Relative uncertainty of the ratio of two points of one line: their common part cancels. */
-function slopeU(line: FlameLine, rate: number, reference: number): number {
-  const { residualSumOfSquares, freedom, unscaledCovariance } = line.fit
-  if (freedom < 1) return 0
-  const [here, there] = [lineAt(line, rate).gPerL, lineAt(line, reference).gPerL]
-  const row = line.coefficients.map(
-    (_, power) => (reference - line.meanRate) ** power / there - (rate - line.meanRate) ** power / here,
-  )
-  const variance = row.reduce(
-    (sum, a, i) => sum + a * row.reduce((inner, b, j) => inner + b * unscaledCovariance[i]![j]!, 0),
-    0,
-  )
-  return Math.sqrt((Math.max(variance, 0) * residualSumOfSquares) / freedom)
-}
-
 /** A run without a set-up has no series to have been tried in. */
 function reachOf(members: readonly Member[]): SetupSeries['reach'] {
   if (members[0]?.input.setup == null) return () => null
@@ -226,7 +209,7 @@ function reachOf(members: readonly Member[]): SetupSeries['reach'] {
     ),
     surroundings: range(members.map(({ input }) => input.place.airC)),
     wind: range(members.map(({ readings }) => readings.windMS)),
-    supply: range(members.map(({ normalisable, prepared }) => (normalisable ? burnRateOf(prepared.run) : null))),
+    flame: range(members.map(({ normalisable, prepared }) => (normalisable ? burnRateOf(prepared.run) : null))),
   }
   return (rung, asked) => {
     const of = tested[rung]

@@ -135,6 +135,7 @@ function holdingPower(run: HeatRun): number {
               airC: run.airC,
               humidity: run.humidity,
               windMS: run.windMS,
+              windGrowthPerMS: run.vapourWindPerMS,
             },
             1,
             1,

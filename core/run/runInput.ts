@@ -1,6 +1,6 @@
 /** A run as the core reads it: SI and °C, null where not measured. */
 import type { PotMaterial } from '../constants/physical'
-import type { BurnerKind, Head, Origin, Screen, Setting, TestKind } from '../formats/document'
+import type { BurnerKind, Head, Origin, Screen, Setting, TestKind, WaterBy } from '../formats/document'
 import type { TraceReading } from '../formats/traceReading'
 import type { RunEvent } from './events'
 
@@ -31,6 +31,7 @@ export interface RunInput {
   lossWPerK: Maybe<{ value: number; u: number }>
   /** Of the valve. */
   setting: Maybe<Setting>
+  container: Maybe<{ id: Maybe<string>; fillShare: Maybe<number>; startC: Maybe<number> }>
   /**
    * Where call and trace disagreed, which the tester decided for; null: not decided. `trace` also gives a boil that
    * nobody called.
@@ -60,6 +61,8 @@ export interface WaterInput {
   endMassKg: Maybe<number>
   endC: Maybe<number>
   snowKg: Maybe<number>
+  /** How its mass is known: a pot's marks and a cup repeat the same error. */
+  by: WaterBy
 }
 
 export interface FuelInput {

@@ -13,6 +13,8 @@ export interface UncertainInput<X> {
    * not shrink it; null: this run's own.
    */
   sharedBy: string | null
+  /** It is of how a burn repeats, not of how it was read. */
+  repeats?: boolean
   /** It scales results whose costly part stays as it is; see `propagate`. */
   scales?: boolean
 }
@@ -109,6 +111,13 @@ export function combined<X>({ values, inputs, effects }: Propagation<X>, result:
   }
 }
 
+/** Of one burn as it was read: without how the flame and the valve repeat. Source: gum. */
+export function readingUncertainty<X>({ inputs, effects }: Propagation<X>, result: number): number {
+  return Math.sqrt(
+    inputs.reduce((sum, { repeats }, i) => (repeats === true ? sum : sum + effects[i]![result]! ** 2), 0),
+  )
+}
+
 /** Relative standard uncertainty of the ratio of two results: what moves both alike cancels. Source: gum. */
 export function ratioUncertainty<X>({ values, effects }: Propagation<X>, above: number, below: number): number {
   let variance = 0
@@ -116,18 +125,22 @@ export function ratioUncertainty<X>({ values, effects }: Propagation<X>, above: 
   return Math.sqrt(variance)
 }
 
-/** Each input's share of one result's variance, largest first. */
+/** Each input's share of one result's variance, largest first; what has one name is one. */
 export function sharesOf<X>(propagation: Propagation<X>, result: number): Share[] {
   const variance = combined(propagation, result).u ** 2
-  return propagation.inputs
-    .map(({ name, sharedBy }, i) => ({
+  const byName = new Map<string, Share>()
+  propagation.inputs.forEach(({ name, sharedBy }, i) => {
+    const effect = propagation.effects[i]![result]!
+    const share = variance > 0 ? effect ** 2 / variance : 0
+    const before = byName.get(name)
+    byName.set(name, {
       name,
       shared: sharedBy !== null,
-      effect: propagation.effects[i]![result]!,
-      share: variance > 0 ? propagation.effects[i]![result]! ** 2 / variance : 0,
-    }))
-    .filter((one) => one.share > 0)
-    .sort((a, b) => b.share - a.share)
+      effect: before === undefined ? effect : Math.hypot(before.effect, effect),
+      share: share + (before?.share ?? 0),
+    })
+  })
+  return [...byName.values()].filter((one) => one.share > 0).sort((a, b) => b.share - a.share)
 }
 
 /**

@@ -76,7 +76,7 @@ describe('a ladder', () => {
         rung('boilingPoint', 18.0126, { factor: 1.0007 }),
         rung('surroundings', 18.0126, { factor: 1.0001 }),
         rung('wind', 18.0126, { factor: null }),
-        rung('supply', null, { factor: null }),
+        rung('flame', null, { factor: null }),
       ]),
     ).toEqual(['bar', 'diamond', 'level', 'open', 'none'])
     expect(shapes(null, [rung('start', 18, { factor: null })])).toEqual(['begins'])

@@ -72,6 +72,8 @@ function scored(seed: number) {
     off: rms(logs.flat()),
     held: held.length / answers.length,
     raw: rms(raw),
+    // Half-width of the middle interval over the rms error.
+    wide: median(answers.map((answer) => (2 * answer.normalisedU!) / answer.normalisedGPerL!)) / rms(logs.flat()),
     answers,
   }
 }
@@ -79,17 +81,16 @@ function scored(seed: number) {
 describe('the campaign: five set-ups, six conditions, three repeats, with scatter', () => {
   const scores = Array.from({ length: proofs(200) }, (_, i) => scored(i + 1))
   // Common practice, no published source: what a careful tester's repeats come to.
-  it('normalised figures spread by at most 1.9 % within a set-up and lie within 2.1 % rms of the truth (median of many seeds), raw ones some 30 % off', () => {
+  it('normalised figures spread by at most 1.7 % within a set-up and lie within 1.7 % rms of the truth (median of many seeds), raw ones some 30 % off', () => {
     expect(scores.every((score) => score.n === 90)).toBe(true)
-    expect(median(scores.map((score) => score.spread))).toBeLessThanOrEqual(0.019)
-    expect(median(scores.map((score) => score.off))).toBeLessThanOrEqual(0.021)
+    expect(median(scores.map((score) => score.spread))).toBeLessThanOrEqual(0.017)
+    expect(median(scores.map((score) => score.off))).toBeLessThanOrEqual(0.017)
     expect(median(scores.map((score) => score.raw))).toBeGreaterThan(0.25)
   })
 
-  it('90 to 99 % of the k = 2 intervals hold the truth', () => {
-    const held = median(scores.map((score) => score.held))
-    expect(held).toBeGreaterThanOrEqual(0.9)
-    expect(held).toBeLessThanOrEqual(0.99)
+  it('92 % or more of the k = 2 intervals hold the truth, and none hides behind a wide one', () => {
+    expect(median(scores.map((score) => score.held))).toBeGreaterThanOrEqual(0.92)
+    expect(median(scores.map((score) => score.wide))).toBeLessThanOrEqual(4)
   })
 
   it('runs that the wind kept from boiling are normalised by their own series, which the wind rung carries alone where they stalled', () => {

@@ -34,7 +34,8 @@ describe('command line', { timeout: 60_000 }, () => {
     expect(first.boilFound!.offsetK).toBeCloseTo(-1, 1)
     expect(Math.abs(first.boilFound!.atS! - 226.8)).toBeLessThan(2)
     expect(first.traceFit).toHaveLength(1)
-    expect(answer.setups).toMatchObject([{ setup: 'ledge', n: 4, wind: { basis: 'ownSeries', n: 1 } }])
+    expect(answer.setups).toMatchObject([{ setup: 'ledge', n: 4 }])
+    expect(answer.setups[0]!.flame!.doublingMS!.value).toBeLessThan(answer.setups[0]!.flame!.stallMS!.value)
     const plateau = JSON.parse(reduce({ ...document, boil: 'plateau' }).stdout) as ReduceAnswer
     expect(plateau.runs.map((one) => 'boilFrom' in one && one.boilFrom)).toEqual(['trace', null, null, null])
 

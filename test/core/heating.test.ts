@@ -57,7 +57,7 @@ const physical = fc
 describe('heating time', () => {
   it('is that of the differential equation, with a lid and without', () => {
     expect(heatingTime(824.7, base)).toBeCloseTo(integrated(824.7, base), 1)
-    const surface = { areaM2: 0.0095, pressurePa: 90_510, airC: 11, humidity: 0.5, windMS: 0 }
+    const surface = { areaM2: 0.0095, pressurePa: 90_510, airC: 11, humidity: 0.5, windMS: 0, windGrowthPerMS: 0.5 }
     const open = { ...base, evaporation: evaporationFrom(surface, 1, 24) }
     // Straight pieces of a convex curve: 0.08 % at most, where the evaporation itself is known to 50 %.
     expect(Math.abs(heatingTime(400, open) / integrated(400, open) - 1)).toBeLessThan(0.001)
@@ -65,7 +65,14 @@ describe('heating time', () => {
 
   // Fact of the trade (common practice, no published source): a lid saves 5–7 %.
   it('a lid saves 5 to 7 % on a common pot at a common flame', () => {
-    const surface = { areaM2: Math.PI * 0.0475 ** 2, pressurePa: 101_325, airC: 15, humidity: 0.5, windMS: 0 }
+    const surface = {
+      areaM2: Math.PI * 0.0475 ** 2,
+      pressurePa: 101_325,
+      airC: 15,
+      humidity: 0.5,
+      windMS: 0,
+      windGrowthPerMS: 0.5,
+    }
     const lidded: Heating = { ...base, startC: 12, endC: 99.97, airC: 15, lossWPerK: 0.14 }
     for (const q0W of [560, 650, 720]) {
       const saved =
@@ -132,7 +139,14 @@ describe('open pot', () => {
     [750, 0.05],
     [250, 0.2],
   ])('at %d W into the water evaporation takes about %d of it', (usefulW, stated) => {
-    const surface = { areaM2: Math.PI * 0.0475 ** 2, pressurePa: 101_325, airC: 20, humidity: 0.5, windMS: 0 }
+    const surface = {
+      areaM2: Math.PI * 0.0475 ** 2,
+      pressurePa: 101_325,
+      airC: 20,
+      humidity: 0.5,
+      windMS: 0,
+      windGrowthPerMS: 0.5,
+    }
     const evaporation = evaporationFrom(surface, 1, 24)
     const h: Heating = { ...base, startC: 15, endC: 99.97, airC: 20, evaporation }
     const sensibleJ = h.capacityJPerK * (h.endC - h.startC)

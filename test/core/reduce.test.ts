@@ -61,16 +61,18 @@ describe('the contract’s worked run (figures as the contract prints them)', ()
     ['boilingPoint', 1.0432, 24.676],
     ['surroundings', 0.9886, 24.394],
     ['wind', 1, 24.394],
-    ['supply', 1, 24.394],
+    ['flame', 1, 24.394],
   ])('rung %s: × %d to %d g/L', (name, factor, gPerL) => {
     expect(rung(got, name).factor).toBeCloseTo(factor, 3)
     expect(rung(got, name).gPerL).toBeCloseTo(gPerL, 2)
   })
 
-  it('has u 0.35 from its readings, and 1 % per 1 000 m of altitude on top, with a note', () => {
-    expect(got.normalisedURandom).toBeCloseTo(0.35, 2)
-    const altitude = 0.01 * (945 / 1000) * got.normalisedGPerL!
-    expect(got.normalisedU).toBeCloseTo(Math.hypot(0.351, altitude), 2)
+  it('has its readings’ uncertainty, and, as the set-up’s figure, the repeatability of its flame on top', () => {
+    // The contract prints 0.42 and 0.84.
+    expect(got.normalisedUReading!).toBeGreaterThan(0.38)
+    expect(got.normalisedUReading!).toBeLessThan(0.6)
+    expect(got.normalisedU!).toBeGreaterThan(0.6)
+    expect(got.normalisedU!).toBeLessThan(0.9)
     expect(codes(got)).toEqual(['altitude-effect'])
   })
 })
@@ -83,24 +85,28 @@ describe('what is missing is named, and what can be said is said', () => {
     expect(rung(got, 'wind').gPerL).toBeCloseTo(24.394, 3)
   })
 
-  it('in wind, without a series and with a burner of no known class: partly, K_loss grown with the wind', () => {
-    const got = answer({
-      ...part('place', { windMS: 2 }),
-      burner: { kind: 'canister-top', head: null },
-      lossWPerK: null,
-    })
-    expect(got).toMatchObject({ status: 'partly', missing: ['series.wind'] })
-    expect(got.q0W!).toBeGreaterThan(answer({ lossWPerK: null }).q0W!)
-  })
-
-  it('in wind with a burner of known class: normalised by the class, wide and marked; beyond 4 m/s open', () => {
+  it('in wind, without a series: normalised by the class, wide and marked; wider yet where no class is said', () => {
     const got = answer(part('place', { windMS: 2 }))
     expect(got).toMatchObject({ status: 'normalised', missing: [] })
     expect(rung(got, 'wind')).toMatchObject({ basis: 'classDefault' })
-    // An exposed head: γ 0.39 per m/s, known to a factor of 1.6 (common practice, no source).
-    expect(rung(got, 'wind').factor!).toBeLessThan(Math.exp(-0.39 * 2) * 1.1)
-    expect(got.normalisedU! / got.normalisedGPerL!).toBeGreaterThan(0.39 * 2 * Math.log(1.6) * 0.9)
-    expect(answer(part('place', { windMS: 4.5 })).missing).toEqual(['series.wind'])
+    // An exposed head: v₀ 2.5 m/s, n 1.4, known to a factor of 1.4 (common practice, no source).
+    expect(rung(got, 'wind').factor!).toBeLessThan(1 / (1 + (2 / 2.5) ** 1.4) + 0.1)
+    expect(got.normalisedU! / got.normalisedGPerL!).toBeGreaterThan(0.15)
+    expect(codes(got)).toContain('wind-class-default')
+    const unsaid = answer({ ...part('place', { windMS: 2 }), burner: { kind: 'canister-top', head: null } })
+    expect(unsaid.normalisedU! / unsaid.normalisedGPerL!).toBeGreaterThan(got.normalisedU! / got.normalisedGPerL!)
+    expect(answer({ ...part('place', { windMS: 2 }), lossWPerK: null }).q0W!).toBeGreaterThan(
+      answer({ lossWPerK: null }).q0W!,
+    )
+  })
+
+  it('a weak flame of cold gas, with nothing warm to hold it against: partly, and asked for', () => {
+    const got = answer(part('place', { airC: -5 }))
+    expect(got).toMatchObject({ status: 'partly', missing: ['series.burnRate'] })
+    expect(got.flags.find((flag) => flag.code === 'weak-flame')!.text).toMatch(
+      /^Weak flame, 3\.3 g\/min: a low setting/,
+    )
+    expect(answer({ ...part('place', { airC: -5 }) }, { flame: false })).toMatchObject({ status: 'normalised' })
   })
 
   it('without air: the surroundings rung stays open', () => {

@@ -219,9 +219,9 @@ describe('a set-up’s own series', () => {
       const answer = await answerRun(bench.db, (await findRun(bench.db, windy.id))!)
       const line = (await allLines(bench.db)).find((one) => one.id === windy.id)!
       const own = answer.runs[0] as RunAnswer
-      expect(own.ladder[3]).toMatchObject({ rung: 'wind', basis: 'ownSeries' })
+      expect(own.ladder[3]).toMatchObject({ rung: 'wind', basis: 'classDefault' })
       expect(line.normalisedGPerL).toBe(own.normalisedGPerL)
-      return { gPerL: own.normalisedGPerL!, gamma: answer.setups[0]!.wind!.gamma }
+      return { gPerL: own.normalisedGPerL!, v0MS: answer.setups[0]!.flame!.v0.value }
     }
     const before = await figures()
     await logRun(
@@ -235,7 +235,7 @@ describe('a set-up’s own series', () => {
       NOW,
     )
     const after = await figures()
-    expect(after.gamma).not.toBe(before.gamma)
+    expect(after.v0MS).not.toBe(before.v0MS)
     expect(after.gPerL).not.toBe(before.gPerL)
   })
 })

@@ -21,7 +21,7 @@ const views: fc.Arbitrary<RunView> = fc.record({
   targetC: fc.constant(90),
   clock: fc.constantFrom(...CLOCKS),
   litre: fc.constantFrom(...LITRES),
-  supply: fc.boolean(),
+  flame: fc.boolean(),
 })
 
 describe('a view in the address', () => {

@@ -1,10 +1,12 @@
 <script setup lang="ts">
-import type { MeanOf, SetupAnswer } from '#core/formats/answer'
+import type { FlameFigure, MeanOf, SetupAnswer } from '#core/formats/answer'
 import { isSameMean } from '#core/reduce/sameMean'
 
-/** What the set-up's runs say together: their means, and what wind does to it. */
+/** What the set-up's runs say together: their means, and what wind and valve do to its flame. */
 const props = defineProps<{ setup: SetupAnswer; /** The mean that the run enters. */ own: MeanOf | null }>()
 const { units } = usePreferences()
+/** The safe side first: one in twenty such set-ups stalls below [m/s]. */
+const firstStall = ({ value, u }: FlameFigure) => value * Math.exp((-1.645 * u) / value)
 /** The run's own first. */
 const means = computed(() =>
   [...props.setup.means]
@@ -29,17 +31,28 @@ const means = computed(() =>
     <p v-if="setup.leftOut.length">
       Left out, since impossible: {{ setup.leftOut.length }} {{ setup.leftOut.length === 1 ? 'run' : 'runs' }}.
     </p>
-    <p v-if="setup.wind">
-      Wind, {{ BASIS_WORDS[setup.wind.basis] }}:
-      <template v-if="setup.wind.doublingMS !== null"
+    <p v-if="setup.flame">
+      Wind, {{ BASIS_WORDS[setup.flame.v0.basis] }}:
+      <template v-if="setup.flame.doublingMS"
         >fuel doubles at
-        <FigureButton path="setup.doublingMS">{{ shown(setup.wind.doublingMS, 'wind', units) }}</FigureButton></template
+        <FigureButton path="setup.doublingMS">{{
+          shown(setup.flame.doublingMS.value, 'wind', units)
+        }}</FigureButton></template
       ><template v-else>fuel does not double in any wind one cooks in</template
-      ><template v-if="setup.wind.stallMS !== null"
-        >, and it no longer boils from
-        <FigureButton path="setup.stallMS">{{ shown(setup.wind.stallMS, 'wind', units) }}</FigureButton> on</template
+      ><template v-if="setup.flame.stallMS"
+        >, it may fail to boil from
+        <span class="figures">{{ shown(firstStall(setup.flame.stallMS), 'wind', units) }}</span> on, and will likely at
+        <FigureButton path="setup.stallMS">{{
+          shown(setup.flame.stallMS.value, 'wind', units)
+        }}</FigureButton></template
       >.
-      <FigureButton path="setup.gamma">γ = {{ setup.wind.gamma.toFixed(3) }}</FigureButton>
+      <FigureButton path="setup.v0MS">v₀ = {{ shown(setup.flame.v0.value, 'wind', units) }}</FigureButton>
+    </p>
+    <p v-if="setup.flame?.benchBurnRateGPerMin" data-bench-rate>
+      Bench burn rate
+      <span class="figures">{{ setup.flame.benchBurnRateGPerMin.value.toFixed(2) }}</span> g/min: what a weak or forced
+      flame is brought to. Its flame repeats within
+      <span class="figures">{{ (100 * setup.flame.sigma.value).toFixed(1) }}</span> %.
     </p>
   </BasePanel>
 </template>

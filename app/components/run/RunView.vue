@@ -18,7 +18,7 @@ const BOIL_WORDS = {
 }
 const CLOCK_WORDS = { potOn: 'pot-on', lit: 'lighting', bloomed: 'full flame' }
 const LITRE_WORDS = { putIn: 'put in', remaining: 'left' }
-const SUPPLY_WORDS = { asItWas: 'as it was', even: 'evened out' }
+const FLAME_WORDS = { bench: 'at its setting’s bench burn rate', asItWas: 'as it was' }
 const listOf = <K extends string>(keys: readonly K[], words: Record<K, string>) =>
   keys.map((value) => ({ value, label: words[value] }))
 const OWN = { value: 'own', label: 'Conditions of your own' }
@@ -53,11 +53,11 @@ const parts = computed(() => ({
     is: props.view.litre,
     take: (litre: string) => emit('choose', { litre: litre as RunView['litre'] }),
   },
-  supply: {
-    label: 'Burn rate',
-    choices: listOf(['asItWas', 'even'], SUPPLY_WORDS),
-    is: props.view.supply ? 'even' : 'asItWas',
-    take: (supply: string) => emit('choose', { supply: supply === 'even' }),
+  flame: {
+    label: 'The flame',
+    choices: listOf(['bench', 'asItWas'], FLAME_WORDS),
+    is: props.view.flame ? 'bench' : 'asItWas',
+    take: (flame: string) => emit('choose', { flame: flame === 'bench' }),
   },
 }))
 type Part = keyof typeof parts.value
@@ -87,7 +87,7 @@ const bound = (part: Part) => {
         />
         °C</template
       >, the clock starts at <WordChoice v-bind="bound('clock')" />, per litre <WordChoice v-bind="bound('litre')" />,
-      the burn rate <WordChoice v-bind="bound('supply')" />.
+      the flame <WordChoice v-bind="bound('flame')" />.
     </p>
     <LazyRunOwnReference
       v-if="view.reference.id === 'own'"

@@ -2,6 +2,7 @@
 import type { AddWorking, Working, WorkingInput } from '../../explain/working'
 import type { Rung } from '../../formats/answer'
 import { FIGURE } from '../../normalise/figures'
+import { THETA } from '../../flame/flameRow'
 import type { HeatRun } from '../../normalise/heatRun'
 import type { RungName } from '../../normalise/reference'
 import { combined, sharesOf, type Propagation } from '../../uncertainty/propagate'
@@ -14,14 +15,14 @@ const RUNG_TITLES: Record<RungName, string> = {
   boilingPoint: 'Boiling point',
   surroundings: 'Surroundings',
   wind: 'Wind',
-  supply: 'Supply',
+  flame: 'Flame',
 }
 const RUNG_FIGURES: Record<RungName, number> = {
   start: FIGURE.afterStart,
   boilingPoint: FIGURE.afterBoilingPoint,
   surroundings: FIGURE.afterSurroundings,
   wind: FIGURE.afterWind,
-  supply: FIGURE.afterSupply,
+  flame: FIGURE.afterFlame,
 }
 const MODEL_WORDS = {
   loss: 'burn rate × time by the heating model',
@@ -29,7 +30,9 @@ const MODEL_WORDS = {
   ratio: 'ratio of temperature rises',
 }
 const WIND_NOTE =
-  'ln(q0/ṁ) = a − γ·vⁿ: the wind rung moves q0 by e^(γ(vⁿ − v_refⁿ)) and K_loss to the reference wind, together.'
+  'Useful heat per gram falls as 1 + (v/v₀)ⁿ: the wind rung moves q0 by (1 + (v/v₀)ⁿ)/(1 + (v_ref/v₀)ⁿ) and K_loss to the reference wind, together.'
+const FLAME_NOTE =
+  'Useful heat follows the burn rate as ṁˣ: the flame rung moves ṁ to the bench burn rate ṁ₀ of its setting and q0 by (ṁ₀/ṁ)ˣ.'
 
 /** Each rung, and the normalised figure at the foot. */
 export function addLadder(parts: Composition): void {
@@ -45,15 +48,20 @@ export function addLadder(parts: Composition): void {
 
 function rungWorking(rung: Rung, before: number, { figured: { budget, run }, series, options }: Composition): Working {
   const wind = rung.rung === 'wind' && rung.factor !== 1
+  const flame = rung.rung === 'flame' && rung.factor !== 1
   return {
     path: `ladder.${rung.rung}`,
     title: RUNG_TITLES[rung.rung],
     value: rung.gPerL,
     unit: 'g/L',
     formula: '{before} · {factor}',
-    source: wind ? 'windSeries' : options.model === 'loss' ? 'newton' : 'wbt',
-    inputs: [...rungInputs(rung, before), ...(wind ? windInputs(run, series) : [])],
-    note: wind ? WIND_NOTE : `Factor: ${MODEL_WORDS[options.model]}.`,
+    source: wind ? 'windSeries' : flame ? 'flameModel' : options.model === 'loss' ? 'newton' : 'wbt',
+    inputs: [
+      ...rungInputs(rung, before),
+      ...(wind ? windInputs(run, series) : []),
+      ...(flame ? flameInputs(run, series) : []),
+    ],
+    note: wind ? WIND_NOTE : flame ? FLAME_NOTE : `Factor: ${MODEL_WORDS[options.model]}.`,
     shares: sharesOf(budget, RUNG_FIGURES[rung.rung]),
   }
 }
@@ -72,19 +80,26 @@ function rungInputs(rung: Rung, before: number): WorkingInput[] {
   ]
 }
 
-function windInputs(run: HeatRun, { wind }: SetupSeries): WorkingInput[] {
-  const own = wind?.basis === 'ownSeries'
-  const unit = run.windExponent === 1 ? 's/m' : '(m/s)⁻ⁿ'
-  const name = own ? 'γ, from the set-up’s own series' : 'γ, of the burner’s class'
+function windInputs(run: HeatRun, { flame }: SetupSeries): WorkingInput[] {
+  const own = flame.basis === 'ownSeries'
+  const { covariance } = flame.fit
+  const v0U = run.v0MS * Math.sqrt(covariance[THETA.lnV0]![THETA.lnV0]!)
+  const powerU = Math.sqrt(covariance[THETA.windPower]![THETA.windPower]!)
+  const name = own ? 'from the set-up’s own series' : 'of the burner’s class'
   return [
-    (own ? computed : assumed)('γ', name, run.gamma, unit, { u: wind?.gammaU }),
-    (run.windExponent === 1 ? assumed : computed)('n', 'Exponent of the wind', run.windExponent, ''),
+    (own ? computed : assumed)('v₀', `Wind that halves the useful heat, ${name}`, run.v0MS, 'm/s', { u: v0U }),
+    (own ? computed : assumed)('n', 'Power of the wind', run.windPower, '', { u: powerU }),
   ]
+}
+
+function flameInputs(run: HeatRun, { flame }: SetupSeries): WorkingInput[] {
+  const u = Math.sqrt(flame.fit.covariance[THETA.flamePower]![THETA.flamePower]!)
+  return [computed('x', 'How useful heat follows the burn rate', run.flamePower, '', { u })]
 }
 
 function addNormalised(rungs: Rung[], budget: Propagation<HeatRun>, addWorking: AddWorking): void {
   const own = combined(budget, FIGURE.own)
-  const value = budget.values[FIGURE.afterSupply]!
+  const value = budget.values[FIGURE.afterFlame]!
   if (finite(value) === null || finite(own.value) === null) return
   const moving = rungs.filter((rung) => rung.factor !== null && rung.factor !== 1)
   addWorking({
@@ -93,7 +108,7 @@ function addNormalised(rungs: Rung[], budget: Propagation<HeatRun>, addWorking: 
     value,
     unit: 'g/L',
     source: 'newton',
-    shares: sharesOf(budget, FIGURE.afterSupply),
+    shares: sharesOf(budget, FIGURE.afterFlame),
     formula: ['{measured}', ...moving.map((rung) => `{${rung.rung}}`)].join(' · '),
     inputs: [
       computed('measured', 'As measured, or predicted', own.value, 'g/L', { u: own.u, path: 'gPerL' }),

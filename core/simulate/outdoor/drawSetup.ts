@@ -7,7 +7,7 @@ export const OUTDOOR_CLASSES = ['gasExposed', 'gasSheltered', 'finned', 'liquid'
 export type OutdoorClass = (typeof OUTDOOR_CLASSES)[number]
 
 /** How its tester describes it: in the contract's words. */
-export interface DescribedKit {
+interface DescribedKit {
   fuel: string
   lhvMJPerKg: number
   burner: string

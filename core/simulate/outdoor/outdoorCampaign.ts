@@ -77,7 +77,8 @@ function trueFigure({ stove }: DrawnSetup, { waterG, valve, lid, leadS }: Asked,
       setting: truthValve ?? valve,
       lid,
       leadS,
-      can: null,
+      // Warm and full: what a weak can is held against.
+      can: stove.can === null ? null : { fuelKg: stove.can.fullKg, startC: 20 },
     },
     { giveUpS: 7200, random: null },
   )
@@ -120,6 +121,9 @@ function burnedOnce(setup: string, { group, drawn, asked, trueGPerL, trueBoilS }
   const at = conditionsOf(drawn, asked, random)
   const burned = burnOutdoors(drawn.stove, at, { giveUpS: asked.giveUpS, random })
   const waterG = at.waterKg * 1000
+  const callS = burned.boilS === null ? null : Math.round(burned.boilS + SCATTER.callS * normal())
+  // Shut off at the call, not at the boil.
+  const burnedG = burned.fuelG + (callS === null ? 0 : ((callS - burned.boilS!) * burned.burnGPerMin) / 60)
   return {
     setup,
     group,
@@ -129,9 +133,9 @@ function burnedOnce(setup: string, { group, drawn, asked, trueGPerL, trueBoilS }
     startC: usual(at.startC),
     windMS: asked.windRead ? usual(at.windMS * drawn.meterFactor) : null,
     waterG: asked.by === 'marks' ? asked.waterG : Math.round(waterG),
-    usedG: byTwoReadings(burned.fuelG * (1 + SCATTER.fuel * normal()), asked.scaleG, uniform()),
+    usedG: byTwoReadings(burnedG * (1 + SCATTER.fuel * normal()), asked.scaleG, uniform()),
     litS: -asked.leadS,
-    callS: burned.boilS === null ? null : Math.round(burned.boilS + SCATTER.callS * normal()),
+    callS,
     endS: burned.endS,
     endC: usual(burned.endC),
     endWaterG: Math.round(waterG - burned.evaporatedG),

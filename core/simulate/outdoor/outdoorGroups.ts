@@ -144,5 +144,5 @@ export const OUTDOOR_GROUPS = {
 } as const satisfies Record<string, Group>
 
 /** One run in wind, of a set-up that was never burned before: the class alone stands in. */
-export const ALONE_IN_WIND: readonly Asked[] = [1.8, 3.6].map((windMS) => ({ ...BENCH, ...PORCH, windMS }))
+export const ALONE_IN_WIND: readonly Asked[] = [0.8, 1.2, 1.8, 2.5].map((windMS) => ({ ...BENCH, ...PORCH, windMS }))
 export type OutdoorGroup = keyof typeof OUTDOOR_GROUPS

@@ -66,8 +66,9 @@ export interface OutdoorBurn {
   boilS: number | null
   endS: number
   endC: number
-  /** Since lighting [g]. */
+  /** Since lighting [g], and how fast at the end. */
   fuelG: number
+  burnGPerMin: number
   evaporatedG: number
 }
 
@@ -112,6 +113,7 @@ export function burnOutdoors(
         endS: s,
         endC: state.waterC,
         fuelG: state.fuelG,
+        burnGPerMin: flameOf(setup, conditions, { litS: i * stepS, can: state.can }).burning,
         evaporatedG: state.evaporatedKg * 1000,
       }
     const flame = flameOf(setup, conditions, { litS: i * stepS, can: state.can })
