@@ -132,8 +132,10 @@ export function movedResidual(
   lnMeanBurn: number,
 ): number {
   const moved = withBalance(row.run, row.isOpen, balanceOf(theta))
+  moved.v0MS = Math.exp(theta[THETA.lnV0]!)
+  moved.windPower = theta[THETA.windPower]!
   move(moved, u)
-  const known = { lnHeat: lnHeatFlow(moved), lnBurn: lnBurnRate(moved), lnMeanBurn }
+  const known = { lnHeat: lnHeatFlow(moved) + Math.log(moved.flameFactor), lnBurn: lnBurnRate(moved), lnMeanBurn }
   const { altitudeKm, volume } = row
   return residualOf({ windMS: moved.windMS, altitudeKm, volume }, known, theta)
 }

@@ -51,6 +51,11 @@ const MOVE = {
   windMS: (x, by) => {
     x.windMS = Math.max(0, x.windMS + by)
   },
+  // Of a calm a wind takes heat and gives none: half of what it takes is how far it scatters about its middle.
+  calmMS: (x, by) => {
+    const lost = Math.log1p((Math.abs(by) / x.v0MS) ** x.windPower)
+    x.flameFactor *= Math.exp(0.5 * Math.sign(by) * lost)
+  },
   thetaK: (x, by) => {
     x.thetaK += by
   },
@@ -201,10 +206,11 @@ export const CALM_MS = 0.3
 const CALM_U_MS = 0.15
 
 function windInput({ uncertainty }: RunInput, { windMS }: Readings, run: HeatRun): Input {
-  const calmU = Math.min(CALM_U_MS, uncertainty.windMS)
-  const u = windMS === null ? 0 : run.windMS <= CALM_MS ? calmU : uncertainty.windMS
-  const isStated = uncertainty.windMS !== DEFAULT_UNCERTAINTY.windMS
-  return input('Wind at the pot', 'windMS', u, null, isStated ? 'stated' : 'wind')
+  const scale = uncertainty.windMS === DEFAULT_UNCERTAINTY.windMS ? 'wind' : 'stated'
+  if (windMS === null) return input('Wind at the pot', 'windMS', 0, null, scale)
+  if (run.windMS > CALM_MS) return input('Wind at the pot', 'windMS', uncertainty.windMS, null, scale)
+  const u = Math.min(CALM_U_MS, uncertainty.windMS)
+  return { ...input('Wind at the pot, calm', 'calmMS', u, null, scale), touches: ['flameFactor'] }
 }
 
 /** [kg], of the fuel to the boil: an error of the weighing shrinks with the share. */

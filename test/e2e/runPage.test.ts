@@ -64,7 +64,8 @@ test('the ladder draws what is full, missing, tiny, assumed and stalled, and cop
     'bar',
     expect.stringMatching(/bar|diamond/),
     'level',
-    'level',
+    // Its own valve against the bench burn rate of its set-up.
+    expect.stringMatching(/bar|diamond|level/),
   ])
   await page.getByRole('button', { name: 'Copy as text' }).click()
   await expect(page.getByRole('button', { name: 'Copied' })).toBeVisible()
