@@ -53,8 +53,11 @@ export interface StoredRun {
  * What a document that came in gave and no reading or part here holds, left open ones too: it stands over what would be
  * reckoned here.
  */
-export type GivenByDocument = Partial<Pick<RunDocument, 'lossWPerK' | 'uncertainty' | 'burner' | 'lid' | 'screen'>> & {
+export type GivenByDocument = Partial<
+  Pick<RunDocument, 'lossWPerK' | 'uncertainty' | 'burner' | 'lid' | 'screen' | 'container'>
+> & {
   scaleAccuracyG?: number
+  waterBy?: RunDocument['water']['by']
 }
 
 interface Fineness {
@@ -65,13 +68,16 @@ interface Fineness {
 /** Stirred water is even to about this [K]. Source: estimate. */
 const STIRRED_U_K = 0.2
 
+/** Water read off a cup or a bottle, once: about 1 % (standard). Its marks are worse (`by`). Source: estimate. */
+const WATER_BY_VOLUME_U = 0.01
+
 const scaled = (value: number | null | undefined, factor: number): number | null =>
   value === null || value === undefined ? null : twelveDigits(value * factor)
 
 /** The document that screen, CSV, JSON and command line all reduce. */
 export function toRunDocument(run: StoredRun): RunDocument {
   const water = waterMassOf(run)
-  const { scaleAccuracyG, ...given } = run.given ?? {}
+  const { scaleAccuracyG, waterBy, ...given } = run.given ?? {}
   const fuel = fuelOf(run)
   return {
     id: run.id,
@@ -79,7 +85,7 @@ export function toRunDocument(run: StoredRun): RunDocument {
     origin: run.origin,
     kind: run.kind,
     place: placeOf(run),
-    water: waterOf(run, water.massG),
+    water: { ...waterOf(run, water.massG), ...(waterBy === undefined ? {} : { by: waterBy }) },
     pot: potOf(run.pot),
     lid: run.lid,
     screen: run.screen,
@@ -167,7 +173,7 @@ function waterMassOf({ measured }: StoredRun): { massG: number | null; uG: numbe
   const massG = twelveDigits(
     water.value * liquidDensity(Math.min(100, Math.max(0, measured.waterStart?.value ?? 20))) * 1000,
   )
-  return { massG, uG: DEFAULT_UNCERTAINTY.waterG }
+  return { massG, uG: twelveDigits(Math.max(DEFAULT_UNCERTAINTY.waterG, massG * WATER_BY_VOLUME_U)) }
 }
 
 function fuelOf({ measured, fuel, takeBurnShare, scale }: StoredRun): RunDocument['fuel'] {

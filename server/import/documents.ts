@@ -94,13 +94,24 @@ function readingsOf(document: RunDocument): ReadRun {
 }
 
 /** What no reading here holds. */
-function givenBy({ lossWPerK, uncertainty, fuel, burner, lid, screen }: RunDocument): GivenByDocument | null {
+function givenBy({
+  lossWPerK,
+  uncertainty,
+  fuel,
+  burner,
+  lid,
+  screen,
+  water,
+  container,
+}: RunDocument): GivenByDocument | null {
   const usual = Object.entries(DEFAULT_UNCERTAINTY).every(
     ([key, value]) => uncertainty[key as keyof RunDocument['uncertainty']] === value,
   )
   const given: GivenByDocument = {
     ...(lossWPerK === null ? {} : { lossWPerK }),
     ...(usual ? {} : { uncertainty }),
+    ...(water.by === 'weighed' ? {} : { waterBy: water.by }),
+    ...(container === null ? {} : { container }),
     ...(fuel.scaleAccuracyG === null ? {} : { scaleAccuracyG: fuel.scaleAccuracyG }),
     ...(burner.kind === null ? { burner } : {}),
     ...(lid === null ? { lid } : {}),

@@ -64,8 +64,11 @@ describe('third-schema', () => {
     const documents = JSON.parse(await text(exportRuns(db, ids, 'json'))) as { runs: RunDocument[] }
     const written = JSON.parse(readFileSync(path('third-schema.json'), 'utf8')) as RunDocument[]
     expect(written).toHaveLength(8)
-    // That version said no setting of the valve.
-    expect(documents.runs).toEqual(written.map((one) => ({ ...one, setting: null })))
+    // That version said no setting of the valve, no container, and not how the water was measured.
+    const since = { setting: null, container: null }
+    expect(documents.runs).toEqual(
+      written.map((one) => ({ ...one, ...since, water: { ...one.water, by: expect.any(String) as string } })),
+    )
     expect(written.flatMap((one) => one.events.filter((event) => event.kind === 'flameOut'))).toHaveLength(2)
   })
 

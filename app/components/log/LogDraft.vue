@@ -61,10 +61,6 @@ async function saveAndOpen() {
 <template>
   <div class="flex flex-col gap-4 xl:flex-row">
     <div class="min-w-0 flex-1">
-      <p v-for="one in others" :key="one.id" class="mb-2">
-        A draft of {{ dateInZone(one.updatedAt, one.body.typed.zone) }} is on the server.
-        <BaseButton kind="plain" @click="goOn(one)">Go on with it</BaseButton>
-      </p>
       <p v-if="isInTheWay" class="mb-2">
         A draft of another run stands here.
         <BaseButton kind="plain" @click="beginAnother">Begin the one you came for</BaseButton>
@@ -106,6 +102,11 @@ async function saveAndOpen() {
           <LogTrace v-model="typed.trace" />
         </template>
       </LogForm>
+      <!-- They are known late: above the form they would push it down. -->
+      <p v-for="one in others" :key="one.id" class="mt-2">
+        A draft of {{ dateInZone(one.updatedAt, one.body.typed.zone) }} is on the server.
+        <BaseButton kind="plain" @click="goOn(one)">Go on with it</BaseButton>
+      </p>
     </div>
     <LogMargin
       v-if="!margin.hidden"
