@@ -103,7 +103,7 @@ async function saveAndOpen() {
         </template>
       </LogForm>
       <!-- They are known late: above the form they would push it down. -->
-      <p v-for="one in others" :key="one.id" class="mt-2">
+      <p v-for="one in isKnown ? others : []" :key="one.id" class="mt-2">
         A draft of {{ dateInZone(one.updatedAt, one.body.typed.zone) }} is on the server.
         <BaseButton kind="plain" @click="goOn(one)">Go on with it</BaseButton>
       </p>
