@@ -1,8 +1,9 @@
 /** Sharing with a second device: what this machine's screen shows, and what a device says to be let in. */
-import { boolean, object, ValidationError, type Schema } from 'yup'
+import { boolean, object, type Schema } from 'yup'
 import { plainText } from './fields'
 import { MAX_TEXT } from './limits'
-import { fieldProblems, type FieldProblem } from './readProblems'
+import { readBySchema } from './readBySchema'
+import type { FieldProblem } from './readProblems'
 import { UUID } from './uuid'
 import { string } from './words'
 
@@ -63,10 +64,6 @@ export const readClaim = (input: unknown): Read<PairingClaim> => readWith(claimS
 export const readPairingAnswer = (input: unknown): Read<{ yes: boolean }> => readWith(answerSchema, input)
 
 function readWith<T>(by: Schema, input: unknown): Read<T> {
-  try {
-    return { ok: true, typed: by.validateSync(input, { abortEarly: false, stripUnknown: true }) as T }
-  } catch (error) {
-    if (error instanceof ValidationError) return { ok: false, problems: fieldProblems(error) }
-    throw error
-  }
+  const read = readBySchema<T>(by, input)
+  return read.ok ? { ok: true, typed: read.value } : read
 }

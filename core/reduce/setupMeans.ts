@@ -64,8 +64,9 @@ function alike(inputs: readonly MeanInput[]): MeanInput[][] {
   return [...byTest.values()].flatMap(byVolume)
 }
 
-function byVolume(inputs: readonly MeanInput[]): MeanInput[][] {
-  const groups: MeanInput[][] = []
+/** Groups of like volumes, from the smallest on. */
+export function byVolume<T extends { waterKg: number }>(inputs: readonly T[]): T[][] {
+  const groups: T[][] = []
   for (const one of [...inputs].sort((a, b) => a.waterKg - b.waterKg)) {
     const group = groups.at(-1)
     if (group && isAlikeVolume(group[0]!.waterKg, one.waterKg)) group.push(one)

@@ -17,7 +17,7 @@ import { firepower } from './firepower'
 import { sharedInputsOf } from './flameBudget'
 import type { Prepared } from './heatRunFromReadings'
 import type { Readings } from './readings'
-import { isAlikeVolume } from './setupMeans'
+import { byVolume } from './setupMeans'
 import { CALM_MS, uncertainInputs } from './uncertainInputs'
 
 /** A run with its heat balance ready, before its set-up's series is known. */
@@ -101,16 +101,11 @@ interface Volumes {
 
 /** Groups of like volumes, the commonest first, with how much larger each further one is. */
 function volumesOf(members: readonly Member[]): Volumes {
-  const groups: number[][] = []
-  for (const kg of members.map(({ prepared }) => prepared.run.waterKg).sort((a, b) => a - b)) {
-    const group = groups.at(-1)
-    if (group && isAlikeVolume(group[0]!, kg)) group.push(kg)
-    else groups.push([kg])
-  }
-  groups.sort((a, b) => b.length - a.length || a[0]! - b[0]!)
-  const middles = groups.map((group) => group.reduce((sum, kg) => sum + kg, 0) / group.length)
+  const groups = byVolume(members.map(({ prepared }) => prepared.run))
+  groups.sort((a, b) => b.length - a.length || a[0]!.waterKg - b[0]!.waterKg)
+  const middles = groups.map((group) => group.reduce((sum, { waterKg }) => sum + waterKg, 0) / group.length)
   return {
-    of: ({ waterKg }) => groups.findIndex((group) => group.includes(waterKg)),
+    of: (run) => groups.findIndex((group) => group.includes(run)),
     lnFurther: middles.slice(1).map((kg) => Math.log(kg / middles[0]!)),
   }
 }

@@ -127,10 +127,10 @@ export function readStoredMapping(input: unknown): ReadStored {
   const { what, mapping } = (input ?? {}) as { what?: unknown; mapping?: unknown }
   if (what === 'trace') {
     const read = readTraceMapping(mapping)
-    return read.ok ? { ok: true, mapping: { what, mapping: read.mapping } } : read
+    return read.ok ? { ok: true, mapping: { what, mapping: read.value } } : read
   }
   const read = readMapping(mapping)
-  return read.ok ? { ok: true, mapping: { what: 'runs', mapping: read.mapping } } : read
+  return read.ok ? { ok: true, mapping: { what: 'runs', mapping: read.value } } : read
 }
 
 /** What would be stored by a mapping. */

@@ -1,11 +1,11 @@
 /** Reads how a table is to be read, as it was sent. */
-import { array, boolean, lazy, number, object, ValidationError } from 'yup'
+import { array, boolean, lazy, number, object } from 'yup'
 import { BURNER_KINDS, ORIGINS } from '../../core/formats/document'
 import { FUEL_KINDS } from '../../core/constants/fuels'
 import { DATE_ORDERS } from '../../core/formats/tableCells'
 import { UNITS } from '../../core/quantity/units'
 import { MAX_TEXT } from '../limits'
-import { fieldProblems, type FieldProblem } from '../readProblems'
+import { readBySchema, type ReadBySchema } from '../readBySchema'
 import { UUID } from '../uuid'
 import { string } from '../words'
 import { isZone } from '../zone'
@@ -71,15 +71,4 @@ const schema = object({
   ),
 })
 
-export type ReadMapping = { ok: true; mapping: TableMapping } | { ok: false; problems: FieldProblem[] }
-export function readMapping(input: unknown): ReadMapping {
-  try {
-    return {
-      ok: true,
-      mapping: schema.validateSync(input ?? {}, { abortEarly: false, stripUnknown: true }) as TableMapping,
-    }
-  } catch (error) {
-    if (error instanceof ValidationError) return { ok: false, problems: fieldProblems(error) }
-    throw error
-  }
-}
+export const readMapping = (input: unknown): ReadBySchema<TableMapping> => readBySchema(schema, input ?? {})

@@ -1,9 +1,9 @@
 /** Reads how a logger's table is to be read, as it was sent. */
-import { array, number, object, ValidationError } from 'yup'
+import { array, number, object } from 'yup'
 import { DATE_ORDERS } from '../../core/formats/tableCells'
 import { UNITS } from '../../core/quantity/units'
 import { CHANNEL_NAMES } from '../channels'
-import { fieldProblems, type FieldProblem } from '../readProblems'
+import { readBySchema, type ReadBySchema } from '../readBySchema'
 import { UUID } from '../uuid'
 import { string } from '../words'
 import { TIME_FORMATS, type TraceMapping } from './traceMapping'
@@ -31,15 +31,4 @@ const schema = object({
   runId: string().default('').matches(UUID, { message: 'Run: choose one from the list.', excludeEmptyString: true }),
   firstAt: string().default('0:00').max(20),
 })
-export type ReadTraceMapping = { ok: true; mapping: TraceMapping } | { ok: false; problems: FieldProblem[] }
-export function readTraceMapping(input: unknown): ReadTraceMapping {
-  try {
-    return {
-      ok: true,
-      mapping: schema.validateSync(input ?? {}, { abortEarly: false, stripUnknown: true }) as TraceMapping,
-    }
-  } catch (error) {
-    if (error instanceof ValidationError) return { ok: false, problems: fieldProblems(error) }
-    throw error
-  }
-}
+export const readTraceMapping = (input: unknown): ReadBySchema<TraceMapping> => readBySchema(schema, input ?? {})
