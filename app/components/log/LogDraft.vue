@@ -75,7 +75,7 @@ async function saveAndOpen() {
         <BareUnits v-model="typed.units" />
         <span role="status" class="ml-auto text-ink-2" data-draft-state>{{ STATE_WORDS[state] }}</span>
       </div>
-      <div class="min-h-7">
+      <div class="mb-1 min-h-7">
         <TakenLine v-if="like" :like="like" :some="some" :undo="undo" @clear="beginEmpty" />
       </div>
       <CautionBox v-for="problem in general" :key="problem.text" as="p" role="alert" class="mb-3 font-bold">
