@@ -6,3 +6,14 @@ export interface SearchBegun extends TypedAhead {
   /** Its list stands open. */
   isOpen: boolean
 }
+
+interface Choice {
+  value: string
+  label: string
+}
+
+/** The choices, led by that of none where there may be none. */
+export const withEmpty = (choices: readonly Choice[], empty: string | undefined): Choice[] => [
+  ...(empty === undefined ? [] : [{ value: '', label: empty }]),
+  ...choices,
+]

@@ -18,3 +18,9 @@ export function narrowed<T>(all: readonly T[], typed: string, textOf: (one: T) =
     .sort((a, b) => rank(a.text) - rank(b.text))
     .map(({ one }) => one)
 }
+
+/** What was typed holds for one alone, and can be meant for nothing else. */
+export function onlyNarrowed<T>(all: readonly T[], typed: string, textOf: (one: T) => string): T | undefined {
+  const found = typed === '' ? [] : narrowed(all, typed, textOf)
+  return found.length === 1 ? found[0] : undefined
+}

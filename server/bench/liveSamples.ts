@@ -42,6 +42,8 @@ export class LiveSamples {
   #toldAt = -Infinity
   #reading: Promise<unknown> = Promise.resolve()
   #begun = false
+  /** Pages whose past is being read: what comes meanwhile is told to them too. */
+  #joining = 0
 
   constructor(source: Source) {
     this.#source = source
@@ -60,7 +62,8 @@ export class LiveSamples {
    * called before anything else is told.
    */
   since(had: SamplesHad, begin: Subscriber): Promise<void> {
-    return this.#inTurn(async () => {
+    this.#joining++
+    const joined = this.#inTurn(async () => {
       const ids = await runsOnBench(this.#source.db)
       // What was read only from where another page had it is read anew for one that has less.
       const told = new Map<string, number>()
@@ -73,11 +76,12 @@ export class LiveSamples {
       const whole = [...this.#traces.values()].filter((one) => one.seq > 0)
       begin(JSON.stringify(whole.flatMap((one) => since(one, had[one.runId]?.[one.channel]))))
     })
+    return joined.finally(() => this.#joining--)
   }
 
   /** A run has new samples; null: each of them may have, since nobody was listening. */
   #came(runId: string | null): void {
-    if (this.#subscribers.size === 0) return
+    if (this.#subscribers.size === 0 && this.#joining === 0) return
     if (runId === null) {
       this.#inTurn(async () => this.#tell(await this.#readOn(await runsOnBench(this.#source.db)))).catch(
         () => undefined,

@@ -4,7 +4,7 @@
  */
 import { surveysOf } from '../../server/kit/repository/windSurveys'
 import { connect } from 'node:net'
-import { eq } from 'drizzle-orm'
+import { eq, type SQL } from 'drizzle-orm'
 import pg from 'pg'
 import { v7 as uuidv7 } from 'uuid'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
@@ -21,6 +21,8 @@ import { NOW_CHANNEL } from '../../server/instruments/repository/batches'
 import { startTcpGateway } from '../../server/instruments/tcpGateway'
 import { takeActs } from '../../server/bench/takeActs'
 import { readBenchNow } from '../../server/bench/lanes'
+import { LiveSamples } from '../../server/bench/liveSamples'
+import type { Notices } from '../../server/database/notices'
 import { openWorkspace, type Workspace } from '../../server/workspace/workspace'
 import { addSurvey } from '../../server/kit/windSurveys'
 import { answerRun } from '../../server/runs/answerRun'
@@ -478,6 +480,46 @@ describe('a batch', () => {
       [21, 22, 23, 24, 25],
     ])
     expect(told.map(values)).toEqual([[25]])
+    await finish(runId)
+  })
+
+  it('reaches the first page that hears, though it was stored while that page’s past was read', async () => {
+    const runId = await burning('B')
+    const feed = await newFeed('scale with a print key', { water: ['B'] })
+    let came: (runId: string | null) => void = () => undefined
+    const notices = Object.assign(Object.create(workspace.notices) as Notices, {
+      subscribe: (_channel: string, subscriber: typeof came) => {
+        came = subscriber
+        return () => undefined
+      },
+    })
+    /** What a reading of chunks found, before it is told. */
+    let afterRead = () => Promise.resolve()
+    const db = new Proxy(bench.db, {
+      get(target, name) {
+        const found: unknown = Reflect.get(target, name)
+        if (name !== 'execute') return found
+        return async (asked: SQL) => {
+          const rows = await target.execute(asked)
+          await afterRead()
+          return rows
+        }
+      },
+    })
+    const samples = new LiveSamples({ db, notices })
+    samples.subscribe(() => undefined)()
+    afterRead = async () => {
+      afterRead = () => Promise.resolve()
+      await send(feed, 'between', [`${at(1)},water,41.5,degC`])
+      came(runId)
+    }
+    const told: SamplesPush[] = []
+    const hear = (pushes: string) => told.push(...(JSON.parse(pushes) as SamplesPush[]))
+    await samples.since({}, (pushes) => {
+      hear(pushes)
+      samples.subscribe(hear)
+    })
+    await expect.poll(() => told.map(({ last }) => last[1])).toEqual([41.5])
     await finish(runId)
   })
 

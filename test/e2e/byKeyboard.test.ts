@@ -1,17 +1,10 @@
 /** By keyboard alone: the logbook narrowed, sorted and taken along; one of five hundred chosen; a form left and come back to. */
 import { readFileSync } from 'node:fs'
-import type { Locator, Page } from '@playwright/test'
+import type { Page } from '@playwright/test'
 import type { KitChoices } from '../../shared/kitChoices'
-import { choose, chosenIn, expect, hydrated, open, test } from './page'
+import { choose, chosenIn, expect, hydrated, open, tabTo, test } from './page'
+import { openEmpty } from './typing'
 
-/** As a person without a mouse comes to something. */
-async function tabTo(page: Page, to: Locator, most = 80) {
-  for (let i = 0; i < most; i++) {
-    if (await to.evaluate((element) => element === document.activeElement)) return
-    await page.keyboard.press('Tab')
-  }
-  throw new Error('Not reached by Tab.')
-}
 async function find(page: Page, words: string) {
   await page.keyboard.press('Control+K')
   await expect(page.getByRole('combobox', { name: 'Find or do' })).toBeFocused()
@@ -67,6 +60,23 @@ test('one of five hundred set-ups is found by a word of it', async ({ page }) =>
   await expect(page.getByText(/ more: type a word of it/)).toBeVisible()
   await page.keyboard.press('Escape')
   await expect.poll(() => chosenIn(box)).toContain('Trial 437 at dawn')
+})
+
+test('what is typed and left before the list came is chosen where it can mean one alone, else nothing is', async ({
+  page,
+}) => {
+  await openEmpty(page)
+  await page.route('**/*.js', () => new Promise(() => undefined))
+  const box = page.getByLabel('Set-up', { exact: true })
+  for (const [typed, stands] of [
+    ['lahar cone', /^Lahar in the cone/],
+    ['a', /^Lahar in the cone/],
+  ] as const) {
+    await box.focus()
+    await page.keyboard.type(typed)
+    await page.keyboard.press('Tab')
+    await expect(box).toHaveValue(stands)
+  }
 })
 
 test('a form that is left half-way stands as it was left, until it is begun again', async ({ page }) => {

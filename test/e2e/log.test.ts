@@ -1,6 +1,6 @@
 /** Logging by keyboard, by stop-watch, by a logger's file; and drafts that nothing loses. */
 import type { RunChoices } from '../../shared/runList'
-import { choose, expect, open, test } from './page'
+import { choose, expect, open, tabTo, test } from './page'
 import { afterAPress, openEmpty, typeTheRun } from './typing'
 
 test('a run is logged by keyboard alone', async ({ page }) => {
@@ -10,27 +10,28 @@ test('a run is logged by keyboard alone', async ({ page }) => {
   await page.keyboard.press('Enter')
   await page.getByRole('button', { name: 'Begin empty' }).focus()
   await page.keyboard.press('Enter')
+  /** What is offered from earlier runs may stand between. */
+  const toBox = (label: string) => tabTo(page, page.getByLabel(label, { exact: true }), 6)
   await page.getByLabel('Altitude').focus()
-  const next = async (text: string, tabs = 1) => {
-    await page.keyboard.type(text)
-    for (let i = 0; i < tabs; i++) await page.keyboard.press('Tab')
-  }
-  await next('700 ft')
-  await next('16 °C')
-  await next('calm')
+  await page.keyboard.type('700 ft')
+  await toBox('Air')
+  await page.keyboard.type('16 °C')
+  await toBox('Wind')
+  await page.keyboard.type('calm')
   await page.getByLabel('Who').focus()
-  await page.keyboard.type('Odra')
-  await page.keyboard.press('Tab')
-  await page.keyboard.type('Fumarole')
-  await page.keyboard.press('Tab')
-  await next('473 g')
-  await next('14 °C')
-  await page.keyboard.type('Isobutane')
-  // Past the canister and the flame, which may stay unsaid.
-  for (let i = 0; i < 3; i++) await page.keyboard.press('Tab')
-  await next('240.2 g')
-  await next('229.1 g')
-  await next('0.1 g')
+  for (const [typed, then] of [
+    ['Odra', 'Set-up'],
+    ['Fumarole', 'Water'],
+    ['473 g', 'Start temperature'],
+    ['14 °C', 'Fuel'],
+    ['Isobutane', 'Fuel before'],
+    ['240.2 g', 'Fuel after'],
+    ['229.1 g', 'Scale reads to'],
+  ] as const) {
+    await page.keyboard.type(typed)
+    await toBox(then)
+  }
+  await page.keyboard.type('0.1 g')
   await page.getByLabel('Boil', { exact: true }).focus()
   await page.keyboard.type('4:02')
   await page.keyboard.press('Enter')

@@ -56,7 +56,10 @@ async function pagesOf(page: Page): Promise<string[]> {
   ]
 }
 test.describe.configure({ mode: 'parallel' })
-test.beforeAll(({ baseURL }) => stage(baseURL!, EVERY_STATE))
+test.beforeAll(async ({ baseURL }) => {
+  await clearBench(baseURL!)
+  await stage(baseURL!, EVERY_STATE)
+})
 test.afterAll(({ baseURL }) => clearBench(baseURL!))
 const WIDE = { width: 1280, height: 800 }
 const PHONE = { width: 390, height: 844 }

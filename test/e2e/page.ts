@@ -66,3 +66,13 @@ export async function showColumns(page: Page, columns: string[]): Promise<void> 
   await page.reload()
   await hydrated(page)
 }
+
+/** As a person without a mouse comes to something: a box that is drawn anew meanwhile is seen by its name. */
+export async function tabTo(page: Page, to: Locator, most = 80): Promise<void> {
+  const there = to.and(page.locator(':focus'))
+  for (let i = 0; i < most; i++) {
+    if ((await there.count()) > 0) return
+    await page.keyboard.press('Tab')
+  }
+  throw new Error(`${String(to)} was not reached by Tab.`)
+}

@@ -14,10 +14,7 @@ const chosen = defineModel<string | null>({ required: true })
 const emit = defineEmits<{ done: []; left: [] }>()
 const words = ref('')
 const box = useTemplateRef<HTMLElement>('box')
-const all = computed(() => [
-  ...(props.empty === undefined ? [] : [{ value: '', label: props.empty }]),
-  ...props.choices,
-])
+const all = computed(() => withEmpty(props.choices, props.empty))
 const found = computed(() => narrowed(all.value, words.value, (one) => one.label))
 const attrs = useAttrs()
 /** The box is as wide as it is asked to be, what is typed in fills it. */
@@ -34,7 +31,7 @@ const notePress = ({ target }: Event) => {
   isMeant.value = (target as Element).closest('[role=option]') !== null
 }
 function take(value: string) {
-  const isOnlyOne = words.value !== '' && found.value.length === 1
+  const isOnlyOne = onlyNarrowed(all.value, words.value, (one) => one.label) !== undefined
   words.value = ''
   if (!isMeant.value && !isOnlyOne) return
   chosen.value = value === '' ? null : value

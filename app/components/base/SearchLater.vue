@@ -5,7 +5,8 @@ const props = defineProps<{ choices: readonly { value: string; label: string }[]
 const chosen = defineModel<string | null>({ required: true })
 const attrs = useAttrs()
 const own = computed(() => ({ ...attrs, class: undefined }))
-const label = computed(() => props.choices.find((one) => one.value === chosen.value)?.label ?? props.empty ?? '')
+const all = computed(() => withEmpty(props.choices, props.empty))
+const label = computed(() => all.value.find((one) => one.value === (chosen.value ?? ''))?.label ?? '')
 const rest = useTemplateRef<HTMLInputElement>('rest')
 const searched = shallowRef<Awaited<ReturnType<typeof searchChoice>> | null>(null)
 const asked = { isEntered: false, isOpen: false }
@@ -21,6 +22,14 @@ function noteKey(event: KeyboardEvent) {
   if (event.key === 'Enter') event.preventDefault()
   asked.isEntered ||= event.key === 'Enter'
   asked.isOpen ||= event.key.startsWith('Arrow')
+}
+/** Before the list was there. */
+function left() {
+  if (searched.value !== null) return
+  const [typed, stood] = [rest.value!.value, label.value]
+  const meant = typed === stood ? undefined : onlyNarrowed(all.value, typed, (one) => one.label)
+  if (meant) chosen.value = meant.value === '' ? null : meant.value
+  else rest.value!.value = stood
 }
 function pressed() {
   asked.isOpen = true
@@ -51,6 +60,7 @@ function pressed() {
       placeholder="Choose"
       :value="label"
       @focus="(rest!.select(), wake())"
+      @blur="left"
       @keydown="noteKey"
     />
     <span class="choice-open" aria-hidden="true" />
