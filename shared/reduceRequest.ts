@@ -101,6 +101,7 @@ const NOTHING = {
   pot: { massG: null, material: null, diameterMm: null, finned: null },
   burner: { kind: null, head: null },
   container: { id: null, fillShare: null, startC: null },
+  instruments: { scale: null, thermometer: null },
   fuel: {
     kind: null,
     lhvMJPerKg: null,
@@ -138,6 +139,7 @@ export function fillRun(run: Loose): RunDocument {
     boilBy: or(run.boilBy, null),
     setting: or(run.setting, null),
     container: isObject(run.container) ? withDefaults(NOTHING.container, run.container) : null,
+    instruments: withDefaults<RunDocument['instruments']>(NOTHING.instruments, run.instruments),
     uncertainty: withDefaults(DEFAULT_UNCERTAINTY, run.uncertainty),
     events: or(run.events, []),
     trace: sorted(or(run.trace, [])),

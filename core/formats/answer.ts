@@ -96,6 +96,10 @@ export interface RunAnswer {
   missing: string[]
   ladder: Rung[]
   flags: Flag[]
+  /** Its part that repeating shrinks. */
+  normalisedUReadingRandom: number | null
+  /** One step of the scale that weighed the fuel, as the normalised figure sees it [g/L]; null: not weighed so. */
+  scaleStepGPerL: number | null
   /** Parts of normalisedU that repeating shrinks, and does not; for the mean of a set-up. */
   normalisedURandom: number | null
   normalisedUShared: number | null

@@ -35,6 +35,7 @@ export function readDocument(document: RunDocument): RunInput {
     lossWPerK: document.lossWPerK,
     setting: document.setting,
     container: document.container,
+    instruments: document.instruments,
     boilBy: document.boilBy,
     uncertainty: readUncertaintyOf(document.uncertainty),
     events: document.events.map(({ massG, ...event }) => ({

@@ -54,13 +54,15 @@ export interface StoredRun {
  * reckoned here.
  */
 export type GivenByDocument = Partial<
-  Pick<RunDocument, 'lossWPerK' | 'uncertainty' | 'burner' | 'lid' | 'screen' | 'container'>
+  Pick<RunDocument, 'lossWPerK' | 'uncertainty' | 'burner' | 'lid' | 'screen' | 'container' | 'instruments'>
 > & {
   scaleAccuracyG?: number
   waterBy?: RunDocument['water']['by']
 }
 
 interface Fineness {
+  /** Of the instrument. */
+  id: string
   resolution: number
   accuracy: number | null
 }
@@ -94,6 +96,7 @@ export function toRunDocument(run: StoredRun): RunDocument {
     lossWPerK: null,
     setting: run.setting,
     container: null,
+    instruments: instrumentsOf(run),
     boilBy: run.boilBy,
     uncertainty: { ...DEFAULT_UNCERTAINTY, waterG: water.uG, ...startU(run) },
     events: run.events,
@@ -103,6 +106,11 @@ export function toRunDocument(run: StoredRun): RunDocument {
     ...given,
   }
 }
+
+const instrumentsOf = ({ scale, thermometer }: StoredRun): RunDocument['instruments'] => ({
+  scale: scale?.id ?? null,
+  thermometer: thermometer?.id ?? null,
+})
 
 function placeOf(run: StoredRun): RunDocument['place'] {
   const { air, wind, windHeight, humidity } = run.measured

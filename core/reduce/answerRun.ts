@@ -31,7 +31,7 @@ export function answerRun(taken: TakenRun, figured: Figured, options: ReduceOpti
   const parts: Composition = { input, options, readings, series, figured, addWorking }
   const firepowerW = firepowerOf(readings.toEnd?.massKg ?? null, flameS(readings), parts)
   const heat = heatAnswer(parts, firepowerW)
-  const normalised = normalisedAnswer(figured)
+  const normalised = normalisedAnswer(figured, parts.readings)
   const answer: RunAnswer = Object.assign(joined(boilAnswer(parts), heat, normalised), {
     otherLitre: otherLitreOf(parts, heat, normalised),
     test: testFigures({ input, readings, run: figured.run, series, firepowerW }),
@@ -86,6 +86,8 @@ const joined = (
   missing: normalised.missing,
   ladder: normalised.ladder,
   flags: normalised.flags,
+  normalisedUReadingRandom: normalised.normalisedUReadingRandom,
+  scaleStepGPerL: normalised.scaleStepGPerL,
   normalisedURandom: normalised.normalisedURandom,
   normalisedUShared: normalised.normalisedUShared,
   normalisedSharedBy: normalised.normalisedSharedBy,
@@ -135,13 +137,16 @@ function heatAnswer({ input, readings, figured, addWorking }: Composition, firep
 }
 
 /** At the reference, and how it came there. */
-function normalisedAnswer({ budget, rungs, flags, missing, owner }: Figured) {
+function normalisedAnswer({ budget, rungs, flags, missing, owner }: Figured, readings: Readings) {
   const { normalisedGPerL, normalisedU, status, rungs: steps } = rungs
   const normal = normalisedGPerL === null ? null : combined(budget, FIGURE.afterFlame)
+  const reading = normal === null ? null : readingUncertainty(budget, FIGURE.afterFlame)
   return {
     normalisedGPerL,
     normalisedU,
-    normalisedUReading: normal === null ? null : finite(readingUncertainty(budget, FIGURE.afterFlame)),
+    normalisedUReading: finite(reading?.u),
+    normalisedUReadingRandom: finite(reading?.uRandom),
+    scaleStepGPerL: normal === null ? null : finite(stepOf(readings) * normal.value),
     normalisedTimeS: normal === null ? null : finite(budget.values[FIGURE.normalisedTime]),
     status,
     missing,
@@ -152,6 +157,9 @@ function normalisedAnswer({ budget, rungs, flags, missing, owner }: Figured) {
     normalisedSharedBy: normal === null || normalisedU === null ? {} : sharedOf(budget, owner),
   }
 }
+
+/** One step of the scale over the fuel that was weighed; NaN: not weighed so. */
+const stepOf = ({ used }: Readings): number => (used === null || used.stepKg === null ? NaN : used.stepKg / used.massKg)
 
 /** What runs share, by its owner: the flame's posterior as independent parts of the series' own. */
 function sharedOf(budget: Figured['budget'], owner: string): Record<string, number> {

@@ -99,6 +99,7 @@ function usedByScale(input: RunInput, times: DerivedTimes): FuelUsed | null {
     massKg: burned.massKg,
     uRandomKg: burned.u,
     uScaleKg: input.fuel.scaleAccuracyKg ?? 0,
+    stepKg: null,
     formula: '{m}',
     inputs: [['m', 'Lost on the scale while it burned', inGrams(burned.massKg), 'g']],
     source: 'estimate',

@@ -27,6 +27,7 @@ export function meanInput({ kind, setting, water }: RunInput, answer: RunAnswer)
     waterKg: waterPutIn(water) ?? 0,
     gPerL: answer.normalisedGPerL!,
     uRandom: answer.normalisedURandom ?? 0,
+    uReadingRandom: answer.normalisedUReadingRandom ?? 0,
     shared: answer.normalisedSharedBy,
   }
 }

@@ -141,10 +141,14 @@ function readInputs(
     input('Station pressure', 'pressurePa', pressure?.uPa ?? 0, isMeasured ? null : `pressure at ${place.altitudeM} m`),
     waterInput(water, uncertainty.waterKg, { run, setup: owner.setup ?? owner.id }),
     input('Fuel weighed', 'fuelKg', fuelU(toEnd, used?.uRandomKg), null),
-    input('Scale accuracy', 'fuelKg', fuelU(toEnd, used?.uScaleKg), 'scale'),
+    input('Scale accuracy', 'fuelKg', fuelU(toEnd, used?.uScaleKg), ownedBy('scale', owner.instruments.scale)),
     input('Share of burn time', 'fuelKg', run.fuelKg * (toEnd?.shareU ?? 0), null),
   ]
 }
+
+/** What it is common to is one instrument's, where that was said. */
+const ownedBy = (what: string, instrument: string | null): string =>
+  instrument === null ? what : `${what}: ${instrument}`
 
 /** Filled by a pot's marks or a cup it is known to so much, and repeating does not shrink it. Source: estimate. */
 const BY_MARKS_U = 0.025

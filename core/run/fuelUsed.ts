@@ -20,6 +20,8 @@ export interface FuelUsed {
   /** Standard uncertainty that repeating shrinks, and that of the scale itself. */
   uRandomKg: number
   uScaleKg: number
+  /** Of the scale that weighed it; null: not by two weighings. */
+  stepKg: number | null
   formula: string
   /** Inputs of the formula as they are shown: symbol, name, value, unit. */
   inputs: [string, string, number, string][]
@@ -35,6 +37,9 @@ interface Way {
   flags: Flag[]
 }
 
+/** The formula of fuel that was measured by volume. */
+const BY_VOLUME = '{V} · {ρ}'
+
 /** A reading of resolution d has u = d/√12, a difference of two √2 times that. Source: gumResolution. */
 const differenceU = (resolutionKg: number): number => (Math.SQRT2 * resolutionKg) / Math.sqrt(12)
 
@@ -49,12 +54,13 @@ export function fuelUsed(
 ): FuelUsed | null {
   const way = byDifference(readings, events, kind === 'fed') ?? byVolume(readings, fuel, airC)
   if (way === null) return null
-  const coldU = airC !== null && airC < 0 && way.formula !== '{V} · {ρ}' ? COLD_SCALE_U_KG : 0
+  const coldU = airC !== null && airC < 0 && way.formula !== BY_VOLUME ? COLD_SCALE_U_KG : 0
   return {
     ...way,
     source: 'gumResolution',
     uRandomKg: Math.hypot(way.uKg, coldU),
     uScaleKg: readings.scaleAccuracyKg ?? 0,
+    stepKg: way.formula === BY_VOLUME ? null : (readings.scaleResolutionKg ?? ASSUMED_RESOLUTION_KG),
   }
 }
 
@@ -148,7 +154,7 @@ function byVolume({ usedM3, densityKgPerM3 }: FuelInput, fuel: Fuel | null, airC
     massKg: usedM3 * rho,
     uKg: Math.hypot(VOLUME_U_M3 * rho, usedM3 * uRho),
     flags,
-    formula: '{V} · {ρ}',
+    formula: BY_VOLUME,
     inputs: [
       ['V', 'Fuel used, by volume', inMillilitres(usedM3), 'mL'],
       ['ρ', 'Density', inGramsPerMillilitre(rho), 'g/mL'],

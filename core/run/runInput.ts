@@ -32,6 +32,8 @@ export interface RunInput {
   /** Of the valve. */
   setting: Maybe<Setting>
   container: Maybe<{ id: Maybe<string>; fillShare: Maybe<number>; startC: Maybe<number> }>
+  /** What it was weighed and read with. */
+  instruments: { scale: Maybe<string>; thermometer: Maybe<string> }
   /**
    * Where call and trace disagreed, which the tester decided for; null: not decided. `trace` also gives a boil that
    * nobody called.

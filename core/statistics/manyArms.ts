@@ -1,5 +1,8 @@
 /** Many arms: which pairs differ when all are looked at, and letters that show it. */
-import { compareArms, pooledScatter, type Arm, type Verdict } from './compareArms'
+import type { Arm } from './arms'
+import { compareArms, LEVEL, type Verdict } from './compareArms'
+import type { PriorScatter } from './scatter'
+import { notAmong } from './verdictText'
 
 interface Pair {
   arms: [string, string]
@@ -13,8 +16,6 @@ export interface Ranking {
   arms: { name: string; geometricMeanGPerL: number; n: number; letters: string }[]
   pairs: Pair[]
 }
-
-const LEVEL = 0.05
 
 /**
  * Holm's step-down adjustment: p₍ᵢ₎ becomes max over j ≤ i of (m − j + 1)·p₍ⱼ₎, at most 1. Source: holm. Example: 0.01,
@@ -56,8 +57,11 @@ const isInside = (a: Set<number>, b: Set<number>): boolean => [...a].every((valu
 const letter = (index: number): string =>
   index < 26 ? String.fromCharCode(97 + index) : `${letter(Math.floor(index / 26) - 1)}${letter(index % 26)}`
 
-/** Ranks arms by geometric mean; no rank stands on a difference the data cannot show. */
-export function rankArms(arms: readonly Arm[]): Ranking {
+/**
+ * Ranks arms by geometric mean; no rank stands on a difference the data cannot show, and no words say more than the
+ * adjusted p.
+ */
+export function rankArms(arms: readonly Arm[], { prior }: { prior?: PriorScatter } = {}): Ranking {
   const filled = arms
     .filter((arm) => arm.runs.length > 0)
     .map((arm) => ({
@@ -65,18 +69,13 @@ export function rankArms(arms: readonly Arm[]): Ranking {
       mean: Math.exp(arm.runs.reduce((sum, run) => sum + Math.log(run.gPerL), 0) / arm.runs.length),
     }))
   filled.sort((a, b) => a.mean - b.mean)
-  const pooled = pooledScatter(filled.map(({ arm }) => arm))
   const positions: [number, number][] = filled.flatMap((_, a) =>
     filled.slice(a + 1).map((__, i): [number, number] => [a, a + 1 + i]),
   )
-  const verdicts = positions.map(([a, b]) => compareArms([filled[a]!.arm, filled[b]!.arm], { pooled }))
-  const known = verdicts.flatMap(({ p }) => (p === null ? [] : [p]))
-  const adjusted = holm(known)
-  let next = 0
-  const adjustedOf = verdicts.map(({ p }) => (p === null ? null : adjusted[next++]!))
+  const looked = adjusted(positions.map(([a, b]) => compareArms([filled[a]!.arm, filled[b]!.arm], { prior })))
   const letters = compactLetters(
     filled.length,
-    positions.filter((_, i) => adjustedOf[i] !== null && adjustedOf[i]! < LEVEL),
+    positions.filter((_, i) => looked[i]!.adjustedP !== null && looked[i]!.adjustedP! < LEVEL),
   )
   return {
     arms: filled.map(({ arm, mean }, i) => ({
@@ -85,10 +84,19 @@ export function rankArms(arms: readonly Arm[]): Ranking {
       n: arm.runs.length,
       letters: letters[i]!,
     })),
-    pairs: positions.map(([a, b], i) => ({
-      arms: [filled[a]!.arm.name, filled[b]!.arm.name],
-      verdict: verdicts[i]!,
-      adjustedP: adjustedOf[i]!,
-    })),
+    pairs: positions.map(([a, b], i) => ({ arms: [filled[a]!.arm.name, filled[b]!.arm.name], ...looked[i]! })),
   }
+}
+
+/** Adjusted for how many they are; what is not shown any more is not said either. */
+function adjusted(verdicts: readonly Verdict[]): Omit<Pair, 'arms'>[] {
+  const byHolm = holm(verdicts.flatMap(({ p }) => p ?? []))
+  let next = 0
+  return verdicts.map((verdict) => {
+    if (verdict.p === null) return { verdict, adjustedP: null }
+    const adjustedP = byHolm[next++]!
+    const isLost = adjustedP >= LEVEL && verdict.p < LEVEL
+    if (!isLost) return { verdict, adjustedP }
+    return { verdict: { ...verdict, says: 'none', text: notAmong(verdicts.length, verdict.ci95!) }, adjustedP }
+  })
 }

@@ -18,10 +18,23 @@ export function powerOf(n: number, cv: number, difference: number): number {
   return 1 - jstat.noncentralt.cdf(critical, freedom, delta) + jstat.noncentralt.cdf(-critical, freedom, delta)
 }
 
-/** Runs in each arm that show the difference four times out of five; null: more than 200. Example: CV 3 %, 5 % → 8. */
-export function replicatesNeeded(cv: number, difference: number): number | null {
-  for (let n = 2; n <= MOST; n++) if (powerOf(n, cv, difference) >= POWER) return n
-  return null
+/**
+ * Runs in each arm that show the difference four times out of five; null: more than 200. Example: CV 3 %, 5 % → 8.
+ * @param sharedU of the ratio by what repeating does not shrink, relative
+ */
+export function replicatesNeeded(cv: number, difference: number, sharedU = 0): number | null {
+  // However many there are, so much stays: 1.96 for the test, 0.84 for its power.
+  if (Math.log1p(difference) < (1.96 + 0.84) * sharedU) return null
+  const withShared = (n: number) => Math.sqrt(cv ** 2 + (n * sharedU ** 2) / 2)
+  const shows = (n: number) => powerOf(n, withShared(n), difference) >= POWER
+  if (!shows(MOST)) return null
+  let [few, enough] = [1, MOST]
+  while (enough - few > 1) {
+    const n = Math.floor((few + enough) / 2)
+    if (shows(n)) enough = n
+    else few = n
+  }
+  return enough
 }
 
 /** The relative difference that n runs in each arm show four times out of five. */

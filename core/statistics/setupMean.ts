@@ -4,7 +4,9 @@ import { studentFactor95 } from './student'
 
 export interface NormalisedRun {
   gPerL: number
+  /** What repeating shrinks of its uncertainty, and of that what its readings alone give. */
   uRandom: number
+  uReadingRandom: number
   /**
    * What it owes to each shared input, signed [g/L]: an error common to all moves all their figures, each by its own
    * sensitivity.
@@ -22,7 +24,8 @@ export function setupMean(
   const n = runs.length
   const mean = average(runs.map((run) => run.gPerL))
   const variance = n === 1 ? 0 : runs.reduce((sum, run) => sum + (run.gPerL - mean) ** 2, 0) / (n - 1)
-  const randomVariance = average(runs.map((run) => run.uRandom ** 2))
+  // Repeats show themselves how the flame repeats.
+  const randomVariance = average(runs.map((run) => (n === 1 ? run.uRandom : run.uReadingRandom) ** 2))
   const shared = sharedUncertainty(runs.map((run) => run.shared))
   const ofMean = Math.max(variance, randomVariance) / n
   const u = Math.sqrt(ofMean + shared ** 2)

@@ -111,11 +111,22 @@ export function combined<X>({ values, inputs, effects }: Propagation<X>, result:
   }
 }
 
-/** Of one burn as it was read: without how the flame and the valve repeat. Source: gum. */
-export function readingUncertainty<X>({ inputs, effects }: Propagation<X>, result: number): number {
-  return Math.sqrt(
-    inputs.reduce((sum, { repeats }, i) => (repeats === true ? sum : sum + effects[i]![result]! ** 2), 0),
-  )
+/**
+ * Of one burn as it was read: without how the flame and the valve repeat; and the part of it that repeating shrinks.
+ * Source: gum.
+ */
+export function readingUncertainty<X>(
+  { inputs, effects }: Propagation<X>,
+  result: number,
+): { u: number; uRandom: number } {
+  let [all, random] = [0, 0]
+  for (const [i, { repeats, sharedBy }] of inputs.entries()) {
+    if (repeats === true) continue
+    const squared = effects[i]![result]! ** 2
+    all += squared
+    if (sharedBy === null) random += squared
+  }
+  return { u: Math.sqrt(all), uRandom: Math.sqrt(random) }
 }
 
 /** Relative standard uncertainty of the ratio of two results: what moves both alike cancels. Source: gum. */

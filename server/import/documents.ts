@@ -103,6 +103,7 @@ function givenBy({
   screen,
   water,
   container,
+  instruments,
 }: RunDocument): GivenByDocument | null {
   const usual = Object.entries(DEFAULT_UNCERTAINTY).every(
     ([key, value]) => uncertainty[key as keyof RunDocument['uncertainty']] === value,
@@ -112,6 +113,7 @@ function givenBy({
     ...(usual ? {} : { uncertainty }),
     ...(water.by === 'weighed' ? {} : { waterBy: water.by }),
     ...(container === null ? {} : { container }),
+    ...(instruments.scale === null && instruments.thermometer === null ? {} : { instruments }),
     ...(fuel.scaleAccuracyG === null ? {} : { scaleAccuracyG: fuel.scaleAccuracyG }),
     ...(burner.kind === null ? { burner } : {}),
     ...(lid === null ? { lid } : {}),

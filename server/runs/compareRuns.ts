@@ -3,7 +3,8 @@ import { fuelOfKind } from '../../core/constants/fuels'
 import { formatNumber } from '../../core/quantity/format'
 import { likeWithLike, type Compared, type ComparedRun } from '../../core/statistics/likeWithLike'
 import { rankArms } from '../../core/statistics/manyArms'
-import type { ArmRun } from '../../core/statistics/compareArms'
+import type { ArmRun } from '../../core/statistics/arms'
+import { priorScatter, type PriorScatter } from '../../core/statistics/scatter'
 import type { RunAnswer } from '../../core/formats/answer'
 import { ORIGINS, type Origin } from '../../core/formats/document'
 import { listedOptions } from '../../shared/reduceOptions'
@@ -13,6 +14,8 @@ import type { Connection } from '../database/connection'
 import { findRuns, type FoundRun } from './repository/findRuns'
 import { answerRun } from './answerRun'
 import { armKey, armNames, ORIGIN_WORDS } from './arms'
+import { blocksOf, ofOneTest, outOf, type LeftOut, type Taken } from './likeRuns'
+import { repeatedMeans } from './repository/means'
 
 /** What a set-up is made of may differ: that is the question. */
 const QUESTION: readonly Compared[] = ['burner', 'pot', 'stand', 'lid', 'screen']
@@ -21,36 +24,41 @@ const QUESTION: readonly Compared[] = ['burner', 'pot', 'stand', 'lid', 'screen'
 export async function compareRuns(db: Connection, ids: readonly string[], mixed = false): Promise<RunComparison> {
   const found = await findRuns(db, [...ids])
   const origin = mixed ? null : commonest(found.map((one) => one.record.origin))
-  const taken: Taken[] = []
-  const leftOut: RunComparison['leftOut'] = []
+  const able: Taken[] = []
+  const leftOut: LeftOut[] = []
   for (const one of found) {
     const { runs } = await answerRun(db, one, listedOptions(one.method))
     const answer = runs[0]
     if (!answer || 'error' in answer) continue
     const why = whyNot(one, answer) ?? ofAnotherOrigin(one, origin)
-    if (why === null) taken.push({ run: one, answer })
-    else leftOut.push({ id: one.record.id, setup: one.record.setup, why })
+    if (why === null) able.push({ run: one, answer })
+    else leftOut.push(outOf(one, why))
   }
-  return { ...compare(taken), origins: new Set(found.map((one) => one.record.origin)).size, leftOut }
+  const { taken, others } = ofOneTest(able)
+  const prior = priorScatter(await repeatedMeans(db, [...new Set(taken.map(({ run }) => run.record.kind))]))
+  return {
+    ...compare(taken, prior),
+    origins: new Set(found.map((one) => one.record.origin)).size,
+    leftOut: [...leftOut, ...others],
+  }
 }
 
-interface Taken {
-  run: FoundRun
-  answer: RunAnswer
-}
-
-function compare(taken: readonly Taken[]): Omit<RunComparison, 'origins' | 'leftOut'> {
+function compare(taken: readonly Taken[], prior: PriorScatter): Omit<RunComparison, 'origins' | 'leftOut'> {
   const names = armNames(taken.map(({ run }) => run))
+  const blocks = blocksOf(taken)
   const arms = new Map<string, { runs: ArmRun[]; fuel: ArmFuel | null }>()
   const compared: ComparedRun[] = []
   for (const { run, answer } of taken) {
     const name = names.get(armKey(run))!
     const arm = arms.get(name) ?? { runs: [], fuel: fuelOf(run) }
-    arm.runs.push({ gPerL: answer.normalisedGPerL!, shared: answer.normalisedSharedBy })
+    arm.runs.push({ ...armRun(answer), block: blocks.get(run.record.id) })
     arms.set(name, arm)
     compared.push({ arm: name, normalised: answer.status === 'normalised', values: valuesOf(run, answer) })
   }
-  const ranking = rankArms([...arms].map(([name, { runs }]) => ({ name, runs })))
+  const ranking = rankArms(
+    [...arms].map(([name, { runs }]) => ({ name, runs })),
+    { prior },
+  )
   const pairs = ranking.pairs.map(({ arms: [first, second], verdict, adjustedP }) => {
     const fuels = byHeat(arms.get(first)!.fuel, arms.get(second)!.fuel, verdict.ratio)
     const { ratio, ci95 } = verdict
@@ -58,6 +66,13 @@ function compare(taken: readonly Taken[]): Omit<RunComparison, 'origins' | 'left
   })
   return { likeWithLike: likeWithLike(compared, QUESTION), arms: ranking.arms, pairs }
 }
+
+const armRun = (answer: RunAnswer): ArmRun => ({
+  gPerL: answer.normalisedGPerL!,
+  uRandom: answer.normalisedUReadingRandom ?? 0,
+  stepGPerL: answer.scaleStepGPerL ?? 0,
+  shared: answer.normalisedSharedBy,
+})
 
 interface ArmFuel {
   name: string
@@ -92,12 +107,15 @@ const ofAnotherOrigin = ({ record }: FoundRun, origin: Origin | null): string | 
     ? null
     : `it was ${ORIGIN_WORDS[record.origin]}, and the others were ${ORIGIN_WORDS[origin]}`
 
-function whyNot({ record }: FoundRun, { normalisedGPerL, flags, ended }: RunAnswer): string | null {
+function whyNot({ record }: FoundRun, { normalisedGPerL, flags, ended, status, ladder }: RunAnswer): string | null {
   if (record.state === 'void') return 'it is void'
   if (record.breakIn) return 'it is a break-in'
   if (flags.some((flag) => flag.severity === 'error'))
     return 'its figure is impossible, or its readings contradict each other'
   if (normalisedGPerL === null) return ended === 'boiled' ? 'it has no normalised figure' : 'it never boiled'
+  if (status !== 'normalised') return 'its figure is corrected only in part'
+  if (ladder.some((rung) => rung.basis === 'classDefault'))
+    return 'its wind is taken out by what is usual of such burners, and not by its own runs'
   return null
 }
 

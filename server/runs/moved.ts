@@ -30,7 +30,7 @@ async function meansBefore(db: Connection, keys: string[], date: string): Promis
   return new Map(
     rows.map(({ key, figures }) => [
       key,
-      setupMean(figures.map((gPerL) => ({ gPerL, uRandom: 0, shared: {} }))).meanGPerL,
+      setupMean(figures.map((gPerL) => ({ gPerL, uRandom: 0, uReadingRandom: 0, shared: {} }))).meanGPerL,
     ]),
   )
 }

@@ -127,10 +127,10 @@ async function correctedTo(
   db: Connection,
   found: FoundRun,
   startC: number,
-): Promise<{ gPerL: number; u: number } | null> {
+): Promise<{ gPerL: number; u: number; uRandom: number } | null> {
   const reference = ownReference({ startC, pressureHPa: 1013.25, airC: 20, windMS: 0 })
   const options = optionsFor({ ...runViewFrom({}, conventionsOf(found.method)), reference })
   const [answer] = (await answerRun(db, found, options)).runs
   if (!answer || 'error' in answer || answer.normalisedGPerL === null || answer.normalisedU === null) return null
-  return { gPerL: answer.normalisedGPerL, u: answer.normalisedU }
+  return { gPerL: answer.normalisedGPerL, u: answer.normalisedU, uRandom: answer.normalisedURandom ?? 0 }
 }

@@ -419,6 +419,7 @@ describe('mean of a set-up', () => {
     const runs = [23, 24, 25].map((gPerL) => ({
       gPerL,
       uRandom: 0.3,
+      uReadingRandom: 0.2,
       shared: { loss: 0.5, theta: 0.3, 'wind class': gPerL - 24 },
     }))
     const { meanU, sdGPerL, ci95 } = setupMean(runs)

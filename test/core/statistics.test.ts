@@ -4,7 +4,11 @@
  */
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { compareArms, pooledScatter, type Arm } from '../../core/statistics/compareArms'
+import type { Arm } from '../../core/statistics/arms'
+import { compareArms } from '../../core/statistics/compareArms'
+import { priorScatter, USUAL_SCATTER } from '../../core/statistics/scatter'
+import { proofs } from '../proofs'
+import { seededRandom } from '../../core/simulate/random'
 import { judgeClaim } from '../../core/statistics/claim'
 import { factorEffects } from '../../core/statistics/factors'
 import { crossings, flameLine, lineAt, thriftiestSetting } from '../../core/statistics/flameLine'
@@ -81,8 +85,8 @@ describe('lines (scipy, numpy)', () => {
 describe('two arms and many (scipy; Holm by its definition)', () => {
   const { a, b, t, p, df, ratio, ci, paired } = made.welch
   it('Welch on logarithms: t, p, freedom, ratio and interval', () => {
-    const verdict = compareArms([arm('plain', a), arm('felt', b)], { pooled: null })
-    expect(verdict).toMatchObject({ by: 'welch', says: 'less', text: 'felt used 8.4 % less fuel (5.1 to 12 %).' })
+    const verdict = compareArms([arm('plain', a), arm('felt', b)])
+    expect(verdict).toMatchObject({ by: 'welch', says: 'less', text: 'felt used 8.4 % less fuel; 5.1 to 12 % fits.' })
     close(verdict.p!, p, 1e-5)
     close(verdict.freedom!, df)
     close(verdict.ratio!, ratio)
@@ -95,19 +99,103 @@ describe('two arms and many (scipy; Holm by its definition)', () => {
       name,
       runs: values.map((gPerL, i) => ({ gPerL, block: `morning ${i}` })),
     })
-    const verdict = compareArms([blocked('plain', a), blocked('felt', b.slice(0, 4))], { pooled: null })
+    const verdict = compareArms([blocked('plain', a), blocked('felt', b.slice(0, 4))])
     expect(verdict.by).toBe('paired')
     close(verdict.p!, paired[1]!, 1e-5)
   })
 
-  it('with fewer than four runs the bench’s pooled scatter stands in, or nothing is said', () => {
+  it('with fewer than four runs the usual scatter helps, or the bench’s own from ten on; one each is answered, and says so', () => {
     const [few, other] = [arm('few', [14.2, 13.8]), arm('other', [13.9, 14.3])]
-    expect(compareArms([few, other], { pooled: null })).toMatchObject({ says: 'tooFew', ratio: null })
-    const verdict = compareArms([few, other], {
-      pooled: pooledScatter([few, other, arm('third', [12, 12.4, 12.1, 12.2])]),
+    const verdict = compareArms([few, other])
+    expect(verdict).toMatchObject({ by: 'pooled', says: 'none', isAssumed: true })
+    expect(verdict.freedom).toBeCloseTo(2 + USUAL_SCATTER.runs - 1, 9)
+    expect(verdict.text).toMatch(
+      /^No difference shown: \d.* % less to \d.* % more fits\. To see 5 %: \d+ runs each\. Two runs each: a scatter of 4 % from burn to burn is assumed\.$/,
+    )
+    const one = compareArms([arm('once', [14.2]), arm('other', [10])])
+    expect(one).toMatchObject({ by: 'pooled', says: 'less', freedom: USUAL_SCATTER.runs - 1, detectable: null })
+    expect(one.text).toContain('One run each: ')
+    // Pooled by hand: √((9·0.02² + 4·0.05²)/13).
+    const bench = priorScatter([
+      { n: 10, mean: 10, sd: 0.2 },
+      { n: 5, mean: 20, sd: 1 },
+      { n: 1, mean: 9, sd: 0 },
+    ])
+    expect(bench).toMatchObject({ isAssumed: false, sd: expect.closeTo(0.03234, 5) as number })
+    expect(compareArms([few, other], { prior: bench })).toMatchObject({ isAssumed: false })
+    expect(priorScatter([{ n: 9, mean: 10, sd: 0.2 }])).toBe(USUAL_SCATTER)
+  })
+
+  // The methods' own demand: nine intervals of ten hold the truth though burns scatter twice what is assumed.
+  it.each([1, 2, 3])(
+    'of %d runs each nine intervals of ten hold the truth, where burns scatter twice the usual',
+    (n) => {
+      const { normal } = seededRandom(20 + n)
+      const draws = proofs(5000)
+      let held = 0
+      for (let i = 0; i < draws; i++) {
+        const burned = (name: string) =>
+          arm(
+            name,
+            Array.from({ length: n }, () => Math.exp(0.08 * normal())),
+          )
+        const [low, high] = compareArms([burned('one'), burned('two')]).ci95!
+        if (low < 1 && high > 1) held++
+      }
+      expect(held / draws).toBeGreaterThan(0.9)
+    },
+  )
+
+  it('a coarse scale knows nothing: three of 6 g and three of 7 g by steps of 1 g show no difference', () => {
+    const weighed = (name: string, grams: readonly number[]): Arm => ({
+      name,
+      // Half a litre; two readings of resolution 1 g: √2/√12 g.
+      runs: grams.map((g) => ({ gPerL: 2 * g, uRandom: (2 * Math.SQRT2) / Math.sqrt(12), stepGPerL: 2 })),
     })
-    expect(verdict).toMatchObject({ by: 'pooled', says: 'none' })
-    expect(verdict.text).toMatch(/^No difference shown\. Two runs each could show \d/)
+    for (const n of [3, 4, 12]) {
+      const same = (g: number) => Array.from({ length: n }, () => g)
+      const verdict = compareArms([weighed('A', same(6)), weighed('B', same(7))])
+      expect(verdict, `${n} each`).toMatchObject({ says: 'none', ratio: expect.closeTo(7 / 6, 9) as number })
+      expect(verdict.ci95![0]).toBeLessThan(0.99)
+    }
+    // Where the scatter is seen through the steps, repeating helps.
+    const seen = compareArms([weighed('A', [5, 6, 7, 6, 5, 7, 6, 6]), weighed('B', [10, 11, 9, 10, 11, 9, 10, 10])])
+    expect(seen.says).toBe('more')
+  })
+
+  it('what cannot be compared is named: a nought, a figure that is none, four equal against four without a known scale', () => {
+    expect(compareArms([arm('plain', [14, 0]), arm('felt', [13])])).toMatchObject({
+      says: 'cannotSay',
+      ratio: null,
+      text: 'Run 2 of plain has 0 g/L: no fuel per litre is that. Correct it or leave it out.',
+    })
+    for (const none of [NaN, -3, Infinity])
+      expect(compareArms([arm('plain', [14]), arm('felt', [none])]).text).toContain(`Run 1 of felt has ${none} g/L`)
+    expect(compareArms([arm('A', [6, 6, 6, 6]), arm('B', [7, 7, 7, 7])])).toMatchObject({
+      says: 'cannotSay',
+      text: 'Cannot say of B: the scale does not see the scatter.',
+    })
+  })
+
+  it('words follow the adjusted p: no arm “used more” than one it shares a letter with', () => {
+    const scattered = (name: string, mean: number) =>
+      arm(
+        name,
+        [0.96, 1.04, 1.01, 0.99].map((share) => mean * share),
+      )
+    const { arms, pairs } = rankArms([10, 10.3, 10.7, 10.9, 10.1].map((mean, i) => scattered(`arm ${i}`, mean)))
+    const letters = new Map(arms.map((one) => [one.name, one.letters]))
+    let lost = 0
+    for (const {
+      arms: [first, second],
+      verdict,
+    } of pairs) {
+      const share = [...letters.get(first)!].some((one) => letters.get(second)!.includes(one))
+      expect(verdict.says === 'none').toBe(share)
+      if (/used \S+ % (less|more)/.test(verdict.text)) expect(share).toBe(false)
+      if (verdict.text.includes('since 10 pairs')) lost++
+    }
+    expect(lost).toBeGreaterThan(0)
   })
 
   it('what both arms share cancels, and what one has alone does not', () => {
@@ -115,8 +203,8 @@ describe('two arms and many (scipy; Holm by its definition)', () => {
       name,
       runs: a.map((gPerL) => ({ gPerL, shared: { [cause]: 0.05 * gPerL } })),
     })
-    const alike = compareArms([shared('one', 'loss'), shared('two', 'loss')], { pooled: null })
-    const apart = compareArms([shared('one', 'loss'), shared('two', 'wind class')], { pooled: null })
+    const alike = compareArms([shared('one', 'loss'), shared('two', 'loss')])
+    const apart = compareArms([shared('one', 'loss'), shared('two', 'wind class')])
     expect(alike.ci95![1]).toBeLessThan(1.06)
     expect(apart.ci95![1]).toBeGreaterThan(1.12)
   })
@@ -217,39 +305,53 @@ describe('factors, claims, like with like', () => {
     expect(text).toContain('felt and lid changed together. Cannot say which.')
   })
 
-  it('a claim is met, missed, or decided by what is not stated', () => {
-    expect(judgeClaim(15, [{ taken: null, gPerL: 14.6, u: 0.3 }]).says).toBe('met')
-    expect(judgeClaim(12, [{ taken: null, gPerL: 14.6, u: 0.3 }]).text).toBe(
-      'Missed: claimed 12.0 g/L, measured 14.6 ± 0.6 g/L there.',
-    )
-    expect(judgeClaim(14.3, [{ taken: null, gPerL: 14.6, u: 0.3 }]).says).toBe('cannotSay')
+  it('a claim is met or missed by one-sided bounds, about as said, or cannot be said: with what would settle it', () => {
+    const there = (gPerL: number, u: number, uRandom = u) => [{ taken: null, gPerL, u, uRandom }]
+    expect(judgeClaim(15.2, there(14.6, 0.3)).says).toBe('met')
+    expect(judgeClaim(12, there(14.6, 0.3)).text).toBe('Missed: claimed 12.0 g/L, measured 14.6 ± 0.6 g/L there.')
+    expect(judgeClaim(14.3, there(14.6, 0.3)).says).toBe('aboutAsSaid')
+    // 20 against 19.9 ± 10 shows nothing.
+    expect(judgeClaim(20, there(19.9, 5)).says).toBe('cannotSay')
+    expect(judgeClaim(13, there(14.6, 2)).text).toMatch(/5 runs like this one would settle it\.$/)
+    expect(judgeClaim(13, there(14.6, 1.2, 0.1)).text).toContain('Repeating will not settle it')
     expect(
       judgeClaim(14.6, [
-        { taken: 'start 10 °C', gPerL: 16, u: 0.3 },
-        { taken: 'start 25 °C', gPerL: 13.2, u: 0.3 },
+        { taken: 'start 10 °C', gPerL: 17, u: 0.3, uRandom: 0.3 },
+        { taken: 'start 25 °C', gPerL: 13.2, u: 0.3, uRandom: 0.3 },
       ]).text,
-    ).toContain('start 10 °C or start 25 °C')
+    ).toMatch(/no number of runs will.*start 10 °C or start 25 °C/)
   })
 
-  it('like with like: clean, corrected for, or confounded', () => {
+  it('like with like: only this, corrected for, or changed together; shares count, and two parts are never one', () => {
     const run = (armName: string, values: object) => ({
       arm: armName,
       normalised: true,
       values: { origin: 'measured', stand: 'wire', startC: 12, observer: 'Odra', ...values },
     })
-    expect(likeWithLike([run('a', {}), run('b', {})], ['screen'])).toEqual({ grade: 'clean', differences: [] })
-    expect(likeWithLike([run('a', {}), run('b', { startC: 19 })], ['screen']).grade).toBe('corrected')
-    expect(likeWithLike([run('a', {}), run('b', { stand: 'plate' })], ['screen'])).toMatchObject({
-      grade: 'confounded',
+    const between = (first: object[], second: object[], question: Parameters<typeof likeWithLike>[1] = ['screen']) =>
+      likeWithLike([...first.map((one) => run('a', one)), ...second.map((one) => run('b', one))], question)
+    expect(between([{}], [{}])).toEqual({ grade: 'onlyThis', differences: [] })
+    expect(between([{}], [{ startC: 19 }]).grade).toBe('corrected')
+    expect(between([{}], [{ stand: 'plate' }])).toMatchObject({
+      grade: 'together',
       differences: [{ what: 'stand', text: 'Stand changed with the question (wire, plate). Cannot say which.' }],
     })
-    expect(
-      likeWithLike(
-        [run('a', {}), run('a', { observer: 'Tam' }), run('b', { observer: 'Tam' }), run('b', {})],
-        ['screen'],
-      ).grade,
-    ).toBe('clean')
-    expect(likeWithLike([run('a', {}), run('b', { stand: 'plate' })], ['stand']).grade).toBe('clean')
+    expect(between([{}, { observer: 'Tam' }], [{ observer: 'Tam' }, {}]).grade).toBe('onlyThis')
+    expect(between([{}], [{ stand: 'plate' }], ['stand']).grade).toBe('onlyThis')
+    const [odra, tam] = [{}, { observer: 'Tam' }]
+    const nine = Array.from({ length: 9 }, () => odra)
+    expect(between([...nine, tam], [odra, ...nine.map(() => tam)]).grade).toBe('together')
+    expect(between([{ pot: 'wide', lid: true }], [{ pot: 'narrow', lid: false }], ['pot', 'lid'])).toMatchObject({
+      grade: 'together',
+      differences: [{ text: 'a and b differ in pot and lid: as used, and not by one of them alone.' }],
+    })
+    // Volume is no condition that is corrected for; 15 % is one volume.
+    expect(between([{ waterG: 500 }], [{ waterG: 1000 }]).grade).toBe('together')
+    expect(between([{ waterG: 500 }], [{ waterG: 560 }]).grade).toBe('onlyThis')
+    expect(between([{ observer: null }], [{ observer: null }]).differences).toEqual([
+      { what: 'observer', grade: 'onlyThis', text: 'Observer is not stated.' },
+    ])
+    expect(between([{ observer: null }], [{}]).grade).toBe('together')
   })
 })
 

@@ -344,7 +344,7 @@ describe('what runs rest on', () => {
     })
     // ± 0.5 °C and a tenth, stirred water even to 0.2 K: u = hypot(0.5/√3, 0.1/√12, 0.2).
     const { stored } = (await findRun(bench.db, after))!
-    expect(stored.thermometer).toEqual({ resolution: 0.1, accuracy: 0.5 })
+    expect(stored.thermometer).toEqual({ id: probe.id, resolution: 0.1, accuracy: 0.5 })
     expect(await deleteThing(bench.db, probe.id)).toMatchObject({ status: 'inUse' })
   })
 

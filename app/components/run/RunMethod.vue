@@ -7,7 +7,7 @@ import type { RunRecord } from '#shared/runRecord'
 /** The run held against its method: what it lacks, where it left the windows, and of a claim what came of it. */
 defineProps<{ record: RunRecord; findings: MethodFindings; claim: ClaimVerdict | null }>()
 const emit = defineEmits<{ add: [what: string] }>()
-const VERDICTS = { met: 'Met', missed: 'Missed', cannotSay: 'Cannot say' }
+const VERDICTS = { met: 'Met', aboutAsSaid: 'About as said', missed: 'Missed', cannotSay: 'Cannot say' }
 const nameOf = ({ what, name }: MethodFindings['lacking'][number]) =>
   what === 'trace'
     ? 'a trace of the water'

@@ -9,9 +9,9 @@ const { data, error } = await useFetch<RunComparison>('/api/runs/compare', {
   query: computed(() => ({ runs: route.query.runs, mixed: route.query.mixed })),
 })
 const GRADES = {
-  clean: 'Like with like.',
+  onlyThis: 'Like with like: only this changed.',
   corrected: 'Like with like, after correction.',
-  confounded: 'Not like with like: more than the set-up changed.',
+  together: 'Not like with like: more changed together.',
 }
 type Arm = RunComparison['arms'][number]
 const columns: DataColumn<Arm>[] = [
@@ -45,7 +45,7 @@ const differences = computed(() =>
           <li
             v-for="one in data.likeWithLike.differences"
             :key="one.what"
-            :class="one.grade === 'confounded' ? 'font-bold' : ''"
+            :class="one.grade === 'together' ? 'font-bold' : ''"
           >
             {{ one.text }}
           </li>

@@ -150,13 +150,14 @@ async function methodsOf(db: Connection, versionIds: readonly string[]) {
 }
 
 export interface NamedInstrument {
+  thingId: string
   name: string
   properties: InstrumentProperties
 }
 export async function instrumentsOf(db: Connection, versionIds: readonly string[]) {
   if (versionIds.length === 0) return new Map<string, NamedInstrument>()
   const rows = await db
-    .select({ id: thingVersion.id, name: thing.name, properties: thingVersion.properties })
+    .select({ id: thingVersion.id, thingId: thing.id, name: thing.name, properties: thingVersion.properties })
     .from(thingVersion)
     .innerJoin(thing, eq(thing.id, thingVersion.thingId))
     .where(anyOf(thingVersion.id, versionIds))

@@ -147,8 +147,10 @@ function finenessOf({ facts, instruments }: RunParts, quantities: readonly strin
   const versionId = facts.measurements.find(
     (one) => one.instrumentVersionId !== null && quantities.includes(one.quantity),
   )?.instrumentVersionId
-  const properties = versionId ? instruments.get(versionId)?.properties : undefined
-  return properties === undefined ? null : { resolution: properties.resolution, accuracy: properties.accuracy ?? null }
+  const instrument = versionId ? instruments.get(versionId) : undefined
+  if (instrument === undefined) return null
+  const { resolution, accuracy = null } = instrument.properties
+  return { id: instrument.thingId, resolution, accuracy }
 }
 
 const atPace = (samples: [number, number][], pace: number): [number, number][] =>

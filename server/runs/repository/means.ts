@@ -1,5 +1,5 @@
 /** The means of set-ups, and what they were before a day. */
-import { and, desc, eq, getTableColumns, isNotNull, sql } from 'drizzle-orm'
+import { and, desc, eq, getTableColumns, inArray, isNotNull, sql } from 'drizzle-orm'
 import type { Connection } from '../../database/connection'
 import { runSummary, setupSummary } from '../../database/schema'
 
@@ -8,6 +8,19 @@ export type MeanRow = Omit<typeof setupSummary.$inferSelect, 'runIds' | 'figures
 
 export const measuredMeans = (db: Connection): Promise<MeanRow[]> =>
   db.select(SHOWN).from(setupSummary).where(eq(setupSummary.origin, 'measured'))
+
+/** Means of one kind of test that were repeated, for how a burn scatters on this bench. */
+export const repeatedMeans = async (
+  db: Connection,
+  kinds: readonly MeanRow['kind'][],
+): Promise<{ n: number; mean: number; sd: number }[]> => {
+  const { n, meanGPerL, sdGPerL, origin, kind } = setupSummary
+  const rows = await db
+    .select({ n, mean: meanGPerL, sd: sdGPerL })
+    .from(setupSummary)
+    .where(and(eq(origin, 'measured'), inArray(kind, [...kinds]), isNotNull(sdGPerL)))
+  return rows.map(({ sd, ...own }) => ({ ...own, sd: sd! }))
+}
 
 /** The set-ups of the means that runs of a day enter, by the means' keys. */
 export async function setupsOfDay(db: Connection, day: string): Promise<Map<string, { id: string; name: string }>> {

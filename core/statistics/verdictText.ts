@@ -1,0 +1,50 @@
+/** What two arms show, in plain words. */
+import type { PriorScatter } from './scatter'
+
+const COUNT_WORDS = ['No', 'One', 'Two', 'Three', 'Four', 'Five', 'Six', 'Seven', 'Eight', 'Nine', 'Ten']
+const percent = (share: number): string => (100 * share).toFixed(Math.abs(share) < 0.0995 ? 1 : 0).replace(/\.0$/, '')
+
+export interface SaidOfTwo {
+  ratio: number
+  ci95: [number, number]
+  says: 'less' | 'more' | 'none'
+  /** The second arm's. */
+  name: string
+  /** Runs of the smaller arm. */
+  fewest: number
+  /** Runs of each that would show `worthSeeing`; null: no number of them. */
+  needed: number | null
+  worthSeeing: number
+  isAssumed: boolean
+  prior: PriorScatter
+}
+
+export function verdictText(said: SaidOfTwo): string {
+  return `${said.says === 'none' ? nothingShown(said) : shown(said)}${helped(said)}`
+}
+
+function shown({ ratio, ci95, says, name }: SaidOfTwo): string {
+  const sign = says === 'less' ? -1 : 1
+  const [near, far] = ci95.map((edge) => sign * (edge - 1)).sort((a, b) => a - b) as [number, number]
+  return `${name} used ${percent(Math.abs(ratio - 1))} % ${says} fuel; ${percent(near)} to ${percent(far)} % fits.`
+}
+
+const nothingShown = ({ ci95, needed, fewest, worthSeeing }: SaidOfTwo): string =>
+  `No difference shown: ${rangeText(ci95)} fits.${toSee(worthSeeing, needed, fewest)}`
+
+/** Shown by itself, and not among as many. */
+export const notAmong = (pairs: number, ci95: readonly [number, number]): string =>
+  `No difference shown, since ${pairs} pairs are looked at; by itself ${rangeText(ci95)} fits.`
+
+const rangeText = (ci95: readonly [number, number]): string =>
+  ci95.map((edge) => `${percent(Math.abs(edge - 1))} % ${edge < 1 ? 'less' : 'more'}`).join(' to ')
+
+function toSee(worthSeeing: number, needed: number | null, fewest: number): string {
+  if (needed === null) return ` Repeating alone will not show ${percent(worthSeeing)} %.`
+  return needed > fewest ? ` To see ${percent(worthSeeing)} %: ${needed} runs each.` : ''
+}
+
+const helped = ({ isAssumed, fewest, prior }: SaidOfTwo): string =>
+  isAssumed
+    ? ` ${COUNT_WORDS[fewest] ?? fewest} ${fewest === 1 ? 'run' : 'runs'} each: a scatter of ${percent(prior.sd)} % from burn to burn is assumed.`
+    : ''
