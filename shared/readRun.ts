@@ -4,5 +4,14 @@ import type { MeasuredQuantity } from './measuredQuantity'
 
 export interface ReadRun {
   measurements: { quantity: MeasuredQuantity; value: number; typed: string; unit: string }[]
-  events: { kind: EventKind; atMs: number; typed: string; massG?: number; waterC?: number; reason?: string }[]
+  events: {
+    kind: EventKind
+    atMs: number
+    typed: string
+    massG?: number
+    waterC?: number
+    setting?: string
+    windMS?: number
+    reason?: string
+  }[]
 }

@@ -30,6 +30,8 @@ const eventSchema = object({
   s: required(measure(L.eventS), 'seconds'),
   massG: measure(L.fuelG),
   waterC: measure(L.endC),
+  setting: choice(SETTINGS),
+  windMS: measure(L.windMS),
   reason: text(MAX_TEXT.reason),
 })
 

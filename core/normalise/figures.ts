@@ -25,6 +25,8 @@ export interface FigureOptions {
    * burns cost.
    */
   scale: number
+  /** What a pot taken off, or its lid, cost: in the figure as measured alone. */
+  disturbed: number
   /** Heat of water evaporated and weighed [J]; null: by the model. */
   evaporatedJ: number | null
 }
@@ -46,12 +48,12 @@ export function figuresOf(
 ): number[] {
   const toPerLitre = gramsPerLitre(1, run) * options.scale
   if (!normalisation.ok) {
-    const measured = run.reachedC === null ? run.fuelKg * toPerLitre : NaN
+    const measured = run.reachedC === null ? run.fuelKg * toPerLitre * options.disturbed : NaN
     return [measured, NaN, NaN, NaN, NaN, NaN, efficiency(run, options.evaporatedJ ?? 0), NaN, NaN]
   }
   const fuelKg = fuelOnLadder(run, normalisation.value)
   return [
-    fuelKg[0] * toPerLitre,
+    fuelKg[0] * toPerLitre * options.disturbed,
     fuelKg[1] * toPerLitre,
     fuelKg[2] * toPerLitre,
     fuelKg[3] * toPerLitre,

@@ -2,7 +2,7 @@
  * One run as the ladder's arithmetic reads it: plain numbers, so that any of them can be moved by its uncertainty,
  * and the figure worked out again from them.
  */
-import { evaporationFrom, evaporationPower, type OpenSurface } from '../heating/evaporation'
+import { evaporationFrom, evaporationPower, type Evaporation, type OpenSurface } from '../heating/evaporation'
 import type { Heating } from '../heating/heatingTime'
 import { lossFromGeometry } from '../heating/loss'
 import { boilingPointFromPressure } from '../water/saturation'
@@ -200,12 +200,16 @@ const surfaceIn = (
   windGrowthPerMS: vapourWindPerMS,
 })
 
+/** What it evaporates without a lid. */
+export const openEvaporation = (run: HeatRun, at: Conditions): Evaporation =>
+  evaporationFrom(surfaceIn(run, at), 1, OPEN_SEGMENTS)
+
 /**
  * What an open pot would evaporate on the mean of the way from start to end, by Simpson's rule [W]; a lid lets a share
  * of that through.
  */
 export function meanOpenEvaporation(run: HeatRun, at: Conditions, endC: number): number {
-  const surface = evaporationFrom(surfaceIn(run, at), 1, OPEN_SEGMENTS)
+  const surface = openEvaporation(run, at)
   return (
     (evaporationPower(surface, at.startC) +
       4 * evaporationPower(surface, (at.startC + endC) / 2) +

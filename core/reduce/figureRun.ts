@@ -44,6 +44,7 @@ export function figureRun(taken: TakenRun, options: ReduceOptions, series: Setup
     reference: options.reference,
     model: options.model,
     scale: prepared.gapsCost * litreRatio(input, options),
+    disturbed: prepared.disturbed,
     evaporatedJ: weighedEvaporation(input),
   }
   const causes = uncertainInputs(input, readings, options, { ...prepared, run })

@@ -6,16 +6,12 @@ import { potAreas, potHeatCapacity } from '../heating/pot'
 import type { Flag } from '../formats/answer'
 import type { ReduceOptions } from '../formats/document'
 import type { RunInput } from '../run/runInput'
-import { aimTemperature, defaultEnthalpy, heatingIn, ownConditions, type HeatRun } from '../normalise/heatRun'
-import { unbrokenHeatingTime } from '../heating/gaps'
-import { problemText } from '../result'
+import { defaultEnthalpy, type HeatRun } from '../normalise/heatRun'
+import { asOneBurn, type OneBurn } from './oneBurn'
 import type { Readings } from './readings'
 import { meltingOf } from './melting'
 
-export interface Prepared {
-  run: HeatRun
-  /** Fuel really burnt over that of one unbroken burn: more than 1 where gaps between burns cost heat. */
-  gapsCost: number
+export interface Prepared extends OneBurn {
   capacityU: number
   belowBoilU: number
   /** Readings without which the ladder cannot be worked out. */
@@ -35,7 +31,7 @@ export function prepareHeatRun(input: RunInput, readings: Readings, options: Red
   const aim = aimOf(input, readings, options)
   const run = balanceOf(input, readings, options, { melting, capacity, areas, aim })
   const flags = [...melting.flags, ...assumptionFlags(input, { capacity, areas, open: isOpen(input), readings })]
-  const whole = asOneBurn(run, readings, flags)
+  const whole = asOneBurn(run, readings, flags, isOpen(input))
   return { ...whole, capacityU: capacity.u, belowBoilU: aim.u, missing: missingFor(input, readings), flags }
 }
 
@@ -100,24 +96,6 @@ function balanceOf(
     lhvJPerKg: heatingValue(input, readings),
     enthalpy: defaultEnthalpy,
   }
-}
-
-/** Several burns become one unbroken burn of the same flame; what the gaps cost is kept as a factor. */
-function asOneBurn(run: HeatRun, { spansS }: Readings, flags: Flag[]): { run: HeatRun; gapsCost: number } {
-  const own = ownConditions(run)
-  const known =
-    Number.isFinite(run.reachedC ?? aimTemperature(run, own)) &&
-    Number.isFinite(run.startC) &&
-    Number.isFinite(run.waterKg)
-  if (spansS.length <= 1 || !known) return { run, gapsCost: 1 }
-  const burnS = spansS.reduce((sum, span, i) => (i % 2 === 0 ? sum + span : sum), 0)
-  const unbroken = unbrokenHeatingTime(spansS, heatingIn(run, own, run.reachedC ?? aimTemperature(run, own)))
-  if (!unbroken.ok) {
-    flags.push({ code: unbroken.problem.code, severity: 'error', text: problemText(unbroken.problem) })
-    return { run: { ...run, heatS: NaN }, gapsCost: 1 }
-  }
-  const share = (unbroken.value + run.leadS) / (burnS + run.leadS)
-  return { run: { ...run, heatS: unbroken.value, fuelKg: run.fuelKg * share }, gapsCost: 1 / share }
 }
 
 /**

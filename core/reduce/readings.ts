@@ -4,13 +4,13 @@
  */
 import type { StationPressure } from '../air/pressure'
 import { addBoilingPoint } from './workings/place'
-import { windAtPot } from '../air/wind'
 import type { Fuel } from '../constants/fuels'
 import type { AddWorking } from '../explain/working'
 import type { Flag } from '../formats/answer'
 import type { ReduceOptions } from '../formats/document'
 import type { RunInput } from '../run/runInput'
 import { burnsAndGaps } from '../run/burns'
+import type { HeatingPiece } from '../run/heatingPieces'
 import { deriveTimes, type DerivedTimes } from '../run/deriveTimes'
 import type { FuelToBoil } from '../run/fuelToBoil'
 import type { DryWood } from '../run/dryWood'
@@ -26,6 +26,7 @@ import { coolDownOf } from './readCoolDown'
 import { readPressure } from './readPlace'
 import { litresOf } from './readLitres'
 import { fallenAt } from './fallenAt'
+import { readAmid } from './readAmid'
 import { timeFlags } from './timeFlags'
 
 export interface Readings {
@@ -42,8 +43,14 @@ export interface Readings {
   heatS: number | null
   /** The same as burns and gaps in turn [s]; one burn where the flame never went out. */
   spansS: number[]
-  /** Of it, flame [s]. */
+  /** The same by what happened to pot and lid; null: nothing did. */
+  pieces: HeatingPiece[] | null
+  /** Of it, flame, under the pot or not [s]. */
   burnS: number
+  /** How far the wind that changed while it heated may be off its mean, standard [m/s]. */
+  windChangeU: number
+  /** The valve was set anew while it heated. */
+  isSetAnew: boolean
   /** The trace without spikes, for the boil finder and the fit; null: too short. */
   clean: CleanTrace | null
   /** What the trace says of the boil; null without one that is long enough. */
@@ -87,10 +94,11 @@ export function readRun(input: RunInput, options: ReduceOptions, addWorking?: Ad
   const toEnd = readFuelToEnd(reading, ofFuel.used, times)
   const litres = litresOf(input, options, reading.missing, addWorking)
   const spansS = heatS === null ? [] : burnsAndGaps(times.burns, times.potOnS!, times.potOnS! + heatS)
+  const ofAmid = readAmid(reading, times, heatS)
   return {
     pressure,
     boilingC,
-    windMS: place.windMS === null ? null : windAtPot(place.windMS, place.windHeightM),
+    ...ofAmid,
     ...ofTrace,
     ...ofFuel,
     toEnd,

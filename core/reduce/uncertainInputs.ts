@@ -51,6 +51,9 @@ const MOVE = {
   windMS: (x, by) => {
     x.windMS = Math.max(0, x.windMS + by)
   },
+  flame: (x, by) => {
+    x.flameFactor *= Math.exp(by)
+  },
   // Of a calm a wind takes heat and gives none: half of what it takes is how far it scatters about its middle.
   calmMS: (x, by) => {
     const lost = Math.log1p((Math.abs(by) / x.v0MS) ** x.windPower)
@@ -71,7 +74,10 @@ const MOVE = {
 } as const satisfies Record<string, Mover>
 
 type Moved = keyof typeof MOVE
-const TOUCHES: Partial<Record<Moved, readonly (keyof HeatRun)[]>> = { boilS: ['heatS', 'fuelKg'] }
+const TOUCHES: Partial<Record<Moved, readonly (keyof HeatRun)[]>> = {
+  boilS: ['heatS', 'fuelKg'],
+  flame: ['flameFactor'],
+}
 const OWN_FIELD = Object.fromEntries(Object.keys(MOVE).map((key) => [key, [key]])) as unknown as Record<
   Moved,
   readonly (keyof HeatRun)[]
@@ -162,11 +168,14 @@ function waterInput(
   return input('Water by the marks', 'waterKg', Math.max(weighedU, BY_MARKS_U * run.waterKg), `marks: ${setup}`)
 }
 
+/** Of a flame that was set anew on the way, over one that was not: standard, of ln q0. Source: estimate. */
+const SET_ANEW_U = 0.03
+
 /** When it boiled, or how far it came. */
 function boilInputs(
   { uncertainty }: RunInput,
-  { times: { boilS, boilFrom }, foundU }: Readings,
-  { run, belowBoilU }: Prepared,
+  { times: { boilS, boilFrom }, foundU, isSetAnew }: Readings,
+  { run, belowBoilU, disturbedU }: Prepared,
 ): Input[] {
   const isCalled = boilS !== null && boilFrom === 'call'
   return [
@@ -177,6 +186,8 @@ function boilInputs(
       null,
       readingScale(uncertainty.boilCallS, 'boilCallS'),
     ),
+    input('Pot or lid off meanwhile', 'boilS', disturbedU, null),
+    input('Setting changed meanwhile', 'flame', isSetAnew ? SET_ANEW_U : 0, null),
     input('Boil found in the trace', 'boilS', boilFrom === 'trace' ? (foundU ?? 0) : 0, null),
     input('Last temperature', 'reachedC', run.reachedC === null ? 0 : uncertainty.startC, null),
     input('Where first bubbles come', 'belowBoilK', belowBoilU, null),
@@ -209,10 +220,11 @@ function modelInputs(
 export const CALM_MS = 0.3
 const CALM_U_MS = 0.15
 
-function windInput({ uncertainty }: RunInput, { windMS }: Readings, run: HeatRun): Input {
+function windInput({ uncertainty }: RunInput, { windMS, windChangeU }: Readings, run: HeatRun): Input {
   const scale = uncertainty.windMS === DEFAULT_UNCERTAINTY.windMS ? 'wind' : 'stated'
   if (windMS === null) return input('Wind at the pot', 'windMS', 0, null, scale)
-  if (run.windMS > CALM_MS) return input('Wind at the pot', 'windMS', uncertainty.windMS, null, scale)
+  if (run.windMS > CALM_MS || windChangeU > 0)
+    return input('Wind at the pot', 'windMS', Math.hypot(uncertainty.windMS, windChangeU), null, scale)
   const u = Math.min(CALM_U_MS, uncertainty.windMS)
   return { ...input('Wind at the pot, calm', 'calmMS', u, null, scale), touches: ['flameFactor'] }
 }

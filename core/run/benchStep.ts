@@ -14,6 +14,8 @@ export interface MarkPayload {
   massG?: number
   reason?: string
   setting?: string
+  /** `windChanged`, where it was read [m/s]. */
+  windMS?: number
   /** As it was typed. */
   typed?: string
 }

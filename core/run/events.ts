@@ -1,5 +1,7 @@
 /** The one list of event kinds, for the contract, the database, the bench and the log. */
 
+import type { Setting } from '../formats/document'
+
 export const EVENT_KINDS = [
   'armed',
   'lit',
@@ -35,6 +37,10 @@ export interface RunEvent {
   massKg?: number | null
   /** `reading`: the water's temperature. `targetReached`: the target it stands for, where that is known. */
   waterC?: number | null
+  /** `settingChanged`: to what. */
+  setting?: Setting | null
+  /** `windChanged`: to what, where it was read [m/s]. */
+  windMS?: number | null
   /** `stopped`: rain, knocked over. */
   reason?: string | null
 }

@@ -82,12 +82,14 @@ function readingsOf(document: RunDocument): ReadRun {
       ? [{ quantity, value: toSI(value, unit), typed: `${value} ${unit.label}`, unit: unitId }]
       : []
   })
-  const events = document.events.map(({ kind, s, massG, waterC, reason }) => ({
+  const events = document.events.map(({ kind, s, massG, waterC, setting, windMS, reason }) => ({
     kind,
     atMs: Math.round(s * 1000),
     typed: formatClock(s, Number.isInteger(s) ? 0 : 1),
     ...(massG == null ? {} : { massG }),
     ...(waterC == null ? {} : { waterC }),
+    ...(setting == null ? {} : { setting }),
+    ...(windMS == null ? {} : { windMS }),
     ...(reason ? { reason } : {}),
   }))
   return { measurements, events: events.sort((a, b) => a.atMs - b.atMs) }

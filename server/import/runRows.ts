@@ -82,7 +82,7 @@ export const eventRows = (runId: string, one: RunToStore) =>
   }))
 
 function payloadOf(
-  { kind, typed, massG, waterC: readC, reason: said }: RunToStore['read']['events'][number],
+  { kind, typed, massG, waterC: readC, setting, windMS, reason: said }: RunToStore['read']['events'][number],
   { targetC, stoppedReason }: RunToStore,
 ) {
   const waterC = readC ?? (kind === 'targetReached' ? (targetC ?? undefined) : undefined)
@@ -91,6 +91,8 @@ function payloadOf(
     typed,
     ...(massG === undefined ? {} : { massG }),
     ...(waterC === undefined ? {} : { waterC }),
+    ...(setting === undefined ? {} : { setting }),
+    ...(windMS === undefined ? {} : { windMS }),
     ...(reason ? { reason } : {}),
   }
 }

@@ -3,7 +3,8 @@ import { describe, expect, it } from 'vitest'
 import { drawSetup, OUTDOOR_CLASSES } from '../../core/simulate/outdoor/drawSetup'
 import { coolCan, freshCan, openValve, type CanSetup } from '../../core/simulate/outdoor/gasCan'
 import { gustyWind } from '../../core/simulate/outdoor/gusts'
-import { burnOutdoors, type OutdoorConditions } from '../../core/simulate/outdoor/outdoorStove'
+import type { OutdoorConditions } from '../../core/simulate/outdoor/conditions'
+import { burnOutdoors } from '../../core/simulate/outdoor/outdoorStove'
 import { seededRandom } from '../../core/simulate/random'
 
 const BENCH: OutdoorConditions = {

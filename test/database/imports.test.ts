@@ -336,11 +336,19 @@ describe('documents of the contract', () => {
       }),
       lossWPerK: maybe(fc.record({ value: number(0.1, 2), u: number(0.1, 0.5) })),
       boilBy: maybe(fc.constantFrom('call' as const, 'trace' as const)),
+      instruments: fc.record({
+        scale: maybe(fc.constantFrom('bench scale', '=old')),
+        thermometer: maybe(fc.constant('probe')),
+      }),
       uncertainty: fc.record({ startC: number(0.1, 2), boilCallS: number(1, 10) }),
       events: fc.tuple(number(1, 60), number(100, 900)).map(([lit, boil]) => [
         { kind: 'lit', s: 0 },
         { kind: 'potOn', s: lit },
         { kind: 'disturbance', s: lit + 1, reason: 'a knock' },
+        { kind: 'settingChanged', s: lit + 2, setting: 'low' },
+        { kind: 'windChanged', s: lit + 3, windMS: 1.5 },
+        { kind: 'potOff', s: lit + 4 },
+        { kind: 'potOn', s: lit + 5 },
         { kind: 'rollingBoil', s: Number((lit + boil).toPrecision(9)) },
       ]),
       trace: maybe(

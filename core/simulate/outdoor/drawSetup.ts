@@ -1,6 +1,6 @@
 /** Set-ups of a harder campaign, drawn from the populations that testers' kit comes from. Fixed here, never tuned. */
 import type { CanSetup } from './gasCan'
-import type { OutdoorSetup } from './outdoorStove'
+import type { OutdoorSetup } from './conditions'
 import type { Random } from '../random'
 
 export const OUTDOOR_CLASSES = ['gasExposed', 'gasSheltered', 'finned', 'liquid', 'alcohol', 'tablet'] as const

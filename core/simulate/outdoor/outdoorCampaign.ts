@@ -1,5 +1,6 @@
 /** The harder campaign, run by run: what was burned, what its tester read of it, and what was true. */
-import { burnOutdoors, type OutdoorConditions } from './outdoorStove'
+import type { OutdoorConditions } from './conditions'
+import { burnOutdoors } from './outdoorStove'
 import { drawBloom, drawCan, drawSetup, OUTDOOR_CLASSES, type DrawnSetup, type OutdoorClass } from './drawSetup'
 import { ALONE_IN_WIND, OUTDOOR_GROUPS, type Asked, type Group, type OutdoorGroup } from './outdoorGroups'
 import { seededRandom, type Random } from '../random'

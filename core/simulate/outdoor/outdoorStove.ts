@@ -6,60 +6,11 @@
  *     C_pot dT_p/dt = H·(T_a + Θ − T_p) − G·(T_p − T_w)
  *     c_w m_w dT_w/dt = G·(T_p − T_w) − h(T_w, v)·A·(T_w − T_a) − P_vapour(T_w)
  */
-import { coolCan, freshCan, openValve, type CanSetup, type GasCan } from './gasCan'
-import { gustyWind, type Gusts } from './gusts'
+import type { Done, OutdoorConditions, OutdoorSetup } from './conditions'
+import { coolCan, freshCan, openValve, type GasCan } from './gasCan'
+import { gustyWind } from './gusts'
 import type { Random } from '../random'
 import { simulatedBoilingPoint, WATER_J_PER_KG_K } from '../stove'
-
-export interface OutdoorSetup {
-  potJPerK: number
-  diameterM: number
-  /** Of the pot's outside. */
-  emissivity: number
-  /** Share of the wall that the flame's gas does not bathe. */
-  coldWallShare: number
-  /** A close cone holds warm air round the pot: share of the loss that stays. */
-  lossShare: number
-  thetaK: number
-  /** Gain from the flame at full, half a litre, sea level and calm [W/K]. */
-  h0WPerK: number
-  /** Gain grows with volume to this power: more wetted wall takes more. */
-  wallPower: number
-  /** Gain falls with pressure to this power. */
-  pressurePower: number
-  burn0GPerMin: number
-  /** Share of the burn rate lost at no pressure at all. */
-  altitudeShare: number
-  burnPower: number
-  v0MS: number
-  windPower: number
-  /** Film of still air over an open pot, in calm at sea level [m]; how a wind thins it, per m/s. */
-  filmM: number
-  plumePerMS: number
-  /** Share of an open pot's vapour that a lid lets past. */
-  lidLeak: number
-  /** Time constant of the warm-up [s], and fuel lost unburnt meanwhile [g]; null: full flame at once. */
-  bloom: { tauS: number; lostG: number } | null
-  can: CanSetup | null
-}
-
-export interface OutdoorConditions {
-  waterKg: number
-  startC: number
-  airC: number
-  pressurePa: number
-  humidity: number
-  /** Mean wind at the pot [m/s]. */
-  windMS: number
-  gusts: Gusts | null
-  /** Valve: 1 is full at the bench. */
-  setting: number
-  lid: boolean
-  /** From lighting to pot-on [s]. */
-  leadS: number
-  /** What is in the can, and how cold it is; null: the flame does not hang on it. */
-  can: { fuelKg: number; startC: number } | null
-}
 
 export interface OutdoorBurn {
   /** Since pot-on [s]; null: it did not boil. */
@@ -103,6 +54,7 @@ export function burnOutdoors(
     evaporatedKg: 0,
     can: setup.can && conditions.can ? freshCan(setup.can, conditions.can) : null,
   }
+  const still = { ...conditions, isOff: false }
   const leadSteps = Math.round(conditions.leadS / stepS)
   for (let i = 0; ; i++) {
     const s = (i - leadSteps) * stepS
@@ -116,8 +68,24 @@ export function burnOutdoors(
         burnGPerMin: flameOf(setup, conditions, { litS: i * stepS, can: state.can }).burning,
         evaporatedG: state.evaporatedKg * 1000,
       }
-    const flame = flameOf(setup, conditions, { litS: i * stepS, can: state.can })
-    state = step(state, { setup, conditions, boilingC, flame, windMS: wind(), potOn: s >= 0, stepS })
+    const now = conditions.done === undefined ? still : amid(conditions, s)
+    const flame = flameOf(setup, now, { litS: i * stepS, can: state.can })
+    const gust = wind()
+    const windMS = conditions.windMS === 0 ? now.windMS : (gust * now.windMS) / conditions.windMS
+    state = step(state, { setup, conditions: now, boilingC, flame, windMS, potOn: s >= 0, isOff: now.isOff, stepS })
+  }
+}
+
+/** As it is at a moment, by what was done so far. */
+function amid(conditions: OutdoorConditions, s: number): OutdoorConditions & { isOff: boolean } {
+  const so = (conditions.done ?? []).filter(({ fromS }) => fromS <= s)
+  const { potOn = true, lid, setting, windMS } = Object.assign({}, ...so) as Partial<Done>
+  return {
+    ...conditions,
+    lid: lid ?? conditions.lid,
+    setting: setting ?? conditions.setting,
+    windMS: windMS ?? conditions.windMS,
+    isOff: !potOn,
   }
 }
 
@@ -150,6 +118,8 @@ interface Step {
   flame: Flame
   windMS: number
   potOn: boolean
+  /** Taken off again. */
+  isOff: boolean
   stepS: number
 }
 
@@ -173,7 +143,7 @@ function step(state: State, at: Step): State {
   }
 }
 
-function rates(potC: number, waterC: number, { setup, conditions, flame, windMS }: Step) {
+function rates(potC: number, waterC: number, { setup, conditions, flame, windMS, isOff }: Step) {
   const { airC, waterKg, lid, pressurePa } = conditions
   const share = flame.burning / setup.burn0GPerMin
   const gain =
@@ -186,7 +156,7 @@ function rates(potC: number, waterC: number, { setup, conditions, flame, windMS 
   const vapourKgPerS = vapourFlow(setup, conditions, waterC, windMS) * (lid ? setup.lidLeak : 1)
   const lost = surfaceLoss(setup, conditions, waterC, windMS) + vapourKgPerS * latentJPerKg(waterC)
   return {
-    pot: (gain * (airC + setup.thetaK - potC) - toWater) / setup.potJPerK,
+    pot: ((isOff ? 0 : gain) * (airC + setup.thetaK - potC) - toWater) / setup.potJPerK,
     water: (toWater - lost) / (WATER_J_PER_KG_K * waterKg),
     vapourKgPerS,
   }

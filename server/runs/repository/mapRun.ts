@@ -1,4 +1,5 @@
 /** From the rows of a run to its record for the page, and to what the core reads. */
+import { SETTINGS, type Setting } from '../../../core/formats/document'
 import type { StoredRun } from '../../../core/formats/toRunDocument'
 import { unitOf } from '../../../core/quantity/units'
 import type { BurnerProperties, PotProperties, ScreenProperties } from '../../../shared/thing'
@@ -114,18 +115,24 @@ export function storedOf(parts: RunParts): StoredRun {
     ),
     ...heatedBy(kit),
     takeBurnShare: takesBurnShare(facts),
-    events: eventsOf(facts).map(({ kind, atMs, massG, waterC, reason }) => ({
-      kind,
-      s: (atMs * pace) / 1000,
-      massG,
-      waterC,
-      reason,
-    })),
+    events: facts.events.map(
+      ({ kind, atMs, payload: { massG = null, waterC = null, reason = null, setting, windMS } }) => ({
+        kind,
+        s: (atMs * pace) / 1000,
+        massG,
+        waterC,
+        reason,
+        ...(kind === 'settingChanged' && isSetting(setting) ? { setting } : {}),
+        ...(windMS === undefined ? {} : { windMS }),
+      }),
+    ),
     trace: atPace(parts.trace, pace),
     scaleTrace: atPace(parts.scaleTrace, pace),
     given: row.given,
   }
 }
+
+const isSetting = (setting: unknown): setting is Setting => SETTINGS.includes(setting as Setting)
 
 function heatedBy({ setup: { parts }, fuel }: RunKit): Pick<StoredRun, 'burner' | 'pot' | 'lid' | 'screen' | 'fuel'> {
   const property = <T>(role: string) => (parts.find((one) => one.role === role)?.properties ?? null) as T | null
