@@ -16,6 +16,8 @@ export const LIMITS = {
   pressureHPa: limit(250, 1100, 'hPa'),
   altitudeM: limit(-500, 9000, 'm'),
   windMS: limit(0, 40, 'm/s'),
+  offsetK: limit(-20, 20, 'K'),
+  lagS: limit(0, 120, 's'),
   windHeightM: limit(0.01, 100, 'm'),
   humidityPct: limit(0, 100, '%'),
   share: limit(0, 1, ''),

@@ -102,6 +102,7 @@ const NOTHING = {
   burner: { kind: null, head: null },
   container: { id: null, fillShare: null, startC: null },
   instruments: { scale: null, thermometer: null },
+  thermometer: { offsetK: 0, offsetU: 1, lagS: 0 },
   fuel: {
     kind: null,
     lhvMJPerKg: null,
@@ -139,6 +140,7 @@ export function fillRun(run: Loose): RunDocument {
     boilBy: or(run.boilBy, null),
     setting: or(run.setting, null),
     container: isObject(run.container) ? withDefaults(NOTHING.container, run.container) : null,
+    thermometer: isObject(run.thermometer) ? withDefaults(NOTHING.thermometer, run.thermometer) : null,
     instruments: withDefaults<RunDocument['instruments']>(NOTHING.instruments, run.instruments),
     uncertainty: withDefaults(DEFAULT_UNCERTAINTY, run.uncertainty),
     events: or(run.events, []),

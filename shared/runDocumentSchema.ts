@@ -91,6 +91,7 @@ export const runDocumentSchema = object({
   boilBy: choice(['call', 'trace']),
   setting: choice(SETTINGS),
   container: part({ id: text(MAX_TEXT.name), fillShare: measure(L.share), startC: measure(L.airC) }),
+  thermometer: part({ offsetK: measure(L.offsetK), offsetU: measure(L.uK), lagS: measure(L.lagS) }),
   instruments: part({ scale: text(MAX_TEXT.name), thermometer: text(MAX_TEXT.name) }),
   uncertainty: part({
     startC: measure(L.uK),

@@ -103,6 +103,8 @@ export interface RunDocument {
   setting: Maybe<Setting>
   /** What the fuel came from, how full, and how cold it was. */
   container: Maybe<{ id: Maybe<string>; fillShare: Maybe<number>; startC: Maybe<number> }>
+  /** Of its checks: what it reads high by, how well that is known [K], and how slow it is [s]; null: not checked. */
+  thermometer: Maybe<{ offsetK: number; offsetU: number; lagS: number }>
   /** What it was weighed and read with: an error of one is common to all its readings, and to no other's. */
   instruments: { scale: Maybe<string>; thermometer: Maybe<string> }
   /**

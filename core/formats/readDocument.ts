@@ -36,6 +36,7 @@ export function readDocument(document: RunDocument): RunInput {
     setting: document.setting,
     container: document.container,
     instruments: document.instruments,
+    thermometer: document.thermometer,
     boilBy: document.boilBy,
     uncertainty: readUncertaintyOf(document.uncertainty),
     events: document.events.map(({ massG, ...event }) => ({

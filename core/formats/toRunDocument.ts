@@ -54,7 +54,10 @@ export interface StoredRun {
  * reckoned here.
  */
 export type GivenByDocument = Partial<
-  Pick<RunDocument, 'lossWPerK' | 'uncertainty' | 'burner' | 'lid' | 'screen' | 'container' | 'instruments'>
+  Pick<
+    RunDocument,
+    'lossWPerK' | 'uncertainty' | 'burner' | 'lid' | 'screen' | 'container' | 'instruments' | 'thermometer'
+  >
 > & {
   scaleAccuracyG?: number
   waterBy?: RunDocument['water']['by']
@@ -97,6 +100,7 @@ export function toRunDocument(run: StoredRun): RunDocument {
     setting: run.setting,
     container: null,
     instruments: instrumentsOf(run),
+    thermometer: null,
     boilBy: run.boilBy,
     uncertainty: { ...DEFAULT_UNCERTAINTY, waterG: water.uG, ...startU(run) },
     events: run.events,

@@ -1,18 +1,46 @@
 /** The boil that the trace shows, held against the one that was called. */
 import type { Flag } from '../formats/answer'
-import type { ReduceOptions } from '../formats/document'
+import type { ReduceOptions, Setting } from '../formats/document'
+import { ENDS } from '../run/burns'
+import type { EventKind } from '../run/events'
 import type { RunInput } from '../run/runInput'
 import type { DerivedTimes } from '../run/deriveTimes'
 import type { CleanTrace } from '../trace/cleanTrace'
-import { findBoilInClean, type BoilEstimate } from '../trace/findBoil'
+import { findBoilInClean, isUnexplained, type BoilEstimate } from '../trace/findBoil'
 import { formatClock } from '../quantity/format'
 
 /** Fewer samples are readings, not a trace. */
 export const FEWEST_SAMPLES = 12
 
-export function boilIn(clean: CleanTrace, boilingC: number): BoilEstimate | null {
-  const result = findBoilInClean(clean, { boilingC })
+export function boilIn(clean: CleanTrace, boilingC: number, input: RunInput): BoilEstimate | null {
+  const offset = offsetOf(input)
+  const result = findBoilInClean(clean, { boilingC, offset, lagS: input.thermometer?.lagS, cutS: cutOf(input) })
   return result.ok ? result.value : null
+}
+
+const offsetOf = ({ thermometer }: RunInput) =>
+  thermometer === null ? null : { k: thermometer.offsetK, u: thermometer.offsetU }
+
+const CALLS: readonly EventKind[] = ['rollingBoil', 'firstBubbles', 'targetReached']
+const STRENGTH: Record<Setting, number> = { low: 1, medium: 2, full: 3 }
+
+/**
+ * When the flame was put out or turned down and stayed so, with no boil called before [s]; null: it was not. What was
+ * turned down to an unknown setting may have been turned up.
+ */
+function cutOf({ events, setting: first }: RunInput): number | null {
+  let cutS: number | null = null
+  let setting = first
+  for (const event of [...events].sort((a, b) => a.s - b.s)) {
+    if (CALLS.includes(event.kind)) return null
+    if (ENDS.includes(event.kind)) cutS ??= event.s
+    if (event.kind === 'relit') cutS = null
+    if (event.kind !== 'settingChanged') continue
+    const now = event.setting ?? null
+    cutS = now !== null && STRENGTH[now] < STRENGTH[setting ?? 'full'] ? (cutS ?? event.s) : null
+    setting = now
+  }
+  return cutS
 }
 
 /** A call and a trace further apart are shown both, and asked about [s]. */
@@ -21,7 +49,8 @@ const DISAGREE_S = 10
 export function boilFlags(input: RunInput, found: BoilEstimate | null): Flag[] {
   if (found === null || input.kind === 'coolDown') return []
   const call = input.events.find((event) => event.kind === 'rollingBoil')?.s ?? null
-  const flag = disagreement(input, found, call) ?? nearFlag(found, call) ?? offsetFlag(found)
+  const flag =
+    disagreement(input, found, call) ?? nearFlag(found, call) ?? onBaseFlag(input, found) ?? offsetFlag(found)
   return flag === null ? [] : [flag]
 }
 
@@ -41,6 +70,17 @@ const nearFlag = ({ status, levelC }: BoilEstimate, call: number | null): Flag |
         text: `The trace comes within 4 K of the boiling point (${levelC.toFixed(1)} °C) and shows no plateau. Did it boil?`,
       }
     : null
+
+const onBaseFlag = (input: RunInput, { atS, offsetK }: BoilEstimate): Flag | null => {
+  const offset = offsetOf(input)
+  if (atS === null || offset === null || !isUnexplained(offsetK, offset)) return null
+  const off = offsetK - offset.k
+  return {
+    code: 'probe-offset-unexplained',
+    severity: 'warning',
+    text: `The probe reads ${Math.abs(off).toFixed(1)} K ${off < 0 ? 'low' : 'high'} against its checks while the water boils. Is it on the base, or not in the water?`,
+  }
+}
 
 /** Below it no offset is sure [K]. */
 const LEAST_OFFSET_U_K = 0.3

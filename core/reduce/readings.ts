@@ -120,7 +120,7 @@ function readTimes(
 ): Pick<Readings, 'clean' | 'found' | 'foundU' | 'times' | 'fallenAtS'> {
   const kept = input.traceReading
   const clean = boilingC === null || input.trace.length < FEWEST_SAMPLES ? null : cleanTrace(input.trace, boilingC)
-  const found = kept ? kept.found : clean === null ? null : boilIn(clean, boilingC!)
+  const found = kept ? kept.found : clean === null ? null : boilIn(clean, boilingC!, input)
   const times = deriveTimes(input.events, input.trace, {
     clock: options.clock,
     boil: options.boil,

@@ -8,7 +8,8 @@ export interface Burn {
 }
 
 const STARTS: readonly EventKind[] = ['lit', 'relit']
-const ENDS: readonly EventKind[] = ['flameOut', 'snuffed', 'shutOff', 'gaveUp', 'stopped']
+/** What puts a flame out. */
+export const ENDS: readonly EventKind[] = ['flameOut', 'snuffed', 'shutOff', 'gaveUp', 'stopped']
 
 /**
  * From lighting (or, unmarked, from pot-on) to each end of the flame, and from each relighting on. A run given up or

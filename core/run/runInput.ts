@@ -32,6 +32,8 @@ export interface RunInput {
   /** Of the valve. */
   setting: Maybe<Setting>
   container: Maybe<{ id: Maybe<string>; fillShare: Maybe<number>; startC: Maybe<number> }>
+  /** Of its checks: what it reads high by, how well that is known [K], and how slow it is [s]; null: not checked. */
+  thermometer: Maybe<{ offsetK: number; offsetU: number; lagS: number }>
   /** What it was weighed and read with. */
   instruments: { scale: Maybe<string>; thermometer: Maybe<string> }
   /**

@@ -1,7 +1,9 @@
 /** The boil in a temperature trace, by its plateau: when it came, how surely, and how far off the probe reads. */
 import { fail, ok, type R } from '../result'
 import { cleanTrace, medianOf, type CleanTrace, type Samples } from './cleanTrace'
-import { highestRunningMedian } from './runningTop'
+import { highestRunningMedian, settledLevel } from './runningTop'
+import { withoutLag } from './withoutLag'
+import { BELOW_LEVEL_K, hasPlateau, PLATEAU_POINTS, plateauSlope } from './plateau'
 import { fitKnee, kneeResiduals, refineKnee, USUAL_BEND, type Knee } from './kneeFit'
 
 export interface BoilEstimate {
@@ -27,11 +29,8 @@ export interface BoilEstimate {
 }
 
 const FEWEST = 6
-const PLATEAU_POINTS = 4
-const PLATEAU_S = 12
 /** Further from the boiling point no level is a boil [K]. */
 export const NEAR_K = 4
-const BELOW_LEVEL_K = 0.5
 /** How much of the rise is fitted: over less, slow wiggles of convection move the knee [K]. */
 const FIT_K = 45
 /** The same where the residuals are wide against the noise: more periods of a wiggle average out. */
@@ -40,24 +39,31 @@ const WIDE_FIT_K = 75
 const PLATEAU_FIT_S = 90
 const DIP_K = 2
 
+export interface BoilFacts {
+  /** Boiling point there [°C]. */
+  boilingC: number
+  /** The probe's known lag [s], taken out. */
+  lagS?: number
+  /** What its checks say it reads high by, and how well [K]; null: they say nothing. */
+  offset?: { k: number; u: number } | null
+  /** When the flame was put out or turned down for good, with no boil called before [s]: what levels off then is none. */
+  cutS?: number | null
+}
+
 /**
  * Finds the boil.
  * @param trace [seconds, °C]
- * @param boilingC boiling point there [°C]; `lagS`: the probe's known lag, subtracted
  * @returns a problem where there are too few samples. Source: boilFinder.
  */
-export function findBoil(
-  trace: readonly (readonly [number, number])[],
-  { boilingC, lagS = 0 }: { boilingC: number; lagS?: number },
-): R<BoilEstimate> {
-  return findBoilInClean(cleanTrace(trace, boilingC), { boilingC, lagS })
+export function findBoil(trace: readonly (readonly [number, number])[], facts: BoilFacts): R<BoilEstimate> {
+  return findBoilInClean(cleanTrace(trace, facts.boilingC), facts)
 }
 
 /** The same, of a trace that is clean already. */
-export function findBoilInClean(
-  clean: CleanTrace,
-  { boilingC, lagS = 0 }: { boilingC: number; lagS?: number },
-): R<BoilEstimate> {
+export function findBoilInClean(found: CleanTrace, facts: BoilFacts): R<BoilEstimate> {
+  const { boilingC, lagS = 0, offset = null, cutS = null } = facts
+  const burning = cutS === null ? found : until(found, cutS)
+  const clean = lagS > 0 ? withoutLag(burning, lagS) : burning
   if (clean.s.length < FEWEST)
     return fail({
       code: 'trace-too-short',
@@ -65,10 +71,18 @@ export function findBoilInClean(
       got: `${clean.s.length} usable`,
       limit: `at least ${FEWEST}`,
     })
-  const topC = highestRunningMedian(clean)
-  const cut = upToTop(clean, topC)
-  const { knee, data } = fitRobustly(cut, clean, topC)
-  return ok(judge(knee, data, { clean, boilingC, topC, lagS }))
+  const highestC = highestRunningMedian(clean)
+  const settled = settledLevel(clean, highestC)
+  const topC = settled ?? highestC
+  const capped = settled === null ? clean : { ...clean, c: clean.c.map((c) => Math.min(c, settled)) }
+  const { knee, data } = fitRobustly(upToTop(capped, topC), capped, topC)
+  return ok(judge(knee, data, { clean: capped, boilingC, topC, fallenK: highestC - topC, offset }))
+}
+
+/** While the flame burned. */
+function until(clean: CleanTrace, endS: number): CleanTrace {
+  const after = clean.s.findIndex((s) => s > endS)
+  return after < 0 ? clean : { ...clean, s: clean.s.subarray(0, after), c: clean.c.subarray(0, after) }
 }
 
 /** What follows the last point near the top (the cooling) is cut. */
@@ -115,14 +129,18 @@ function fitRobustly(cut: Samples, clean: CleanTrace, topC: number): { knee: Kne
   return second === null ? { knee: first, data } : { knee: second, data: wide }
 }
 
-interface Evidence {
+interface Evidence extends Required<Pick<BoilFacts, 'boilingC' | 'offset'>> {
   clean: CleanTrace
-  boilingC: number
   topC: number
-  lagS: number
+  /** How far the top fell to where it settled [K]. */
+  fallenK: number
 }
 
-function judge(knee: Knee | null, data: Samples, { clean, boilingC, topC, lagS }: Evidence): BoilEstimate {
+/** Water is even to about so much while it heats, and a probe somewhere in it [K]. Source: estimate. */
+const EVEN_K = 0.25
+
+function judge(knee: Knee | null, data: Samples, at: Evidence): BoilEstimate {
+  const { clean, boilingC, topC } = at
   const none = (status: BoilEstimate['status']): BoilEstimate => ({
     status,
     atS: null,
@@ -140,53 +158,49 @@ function judge(knee: Knee | null, data: Samples, { clean, boilingC, topC, lagS }
     if (Math.abs(reachedC - boilingC) <= NEAR_K) return none('near')
     return none(level ? 'stalled' : 'short')
   }
+  return boiled(knee, data, at)
+}
+
+function boiled(knee: Knee, data: Samples, { clean, boilingC, fallenK, offset }: Evidence): BoilEstimate {
   const residuals = kneeResiduals(data, knee)
   const dips = countDips(residuals, clean) > 0
   const before = data.s.findIndex((time) => time >= knee.kneeS)
-  const uLevel = Math.hypot(meanUncertainty(residuals.subarray(before), clean), clean.stepK / Math.sqrt(12))
+  const uRead = Math.hypot(meanUncertainty(residuals.subarray(before), clean), clean.stepK / Math.sqrt(12))
+  const offsetK = knee.levelC - boilingC
+  const uLevel = Math.hypot(uRead, driftOf(data, knee), fallenK / 2, EVEN_K, unexplained(offsetK, offset))
   const rate = Math.sqrt(knee.slopeKPerS ** 2 + 4 * knee.bend * BELOW_LEVEL_K)
   // The end of a bent line is known less well than its middle.
   const uRise = END_LEVERAGE * meanUncertainty(residuals.subarray(0, before), clean)
   const u = (Math.hypot(uRise, uLevel) / rate + 0.09 * Math.min(clean.everyS, 15)) * (dips ? 3 : 1)
   return {
     status: 'boiled',
-    atS: knee.kneeS - timeBelow(knee, BELOW_LEVEL_K) - lagS,
+    atS: knee.kneeS - timeBelow(knee, BELOW_LEVEL_K),
     u,
     levelC: knee.levelC,
-    offsetK: knee.levelC - boilingC,
-    offsetU: uLevel,
+    offsetK,
+    offsetU: uRead,
     slopeKPerS: rate,
     dips,
     spikes: clean.spikes,
   }
 }
 
+/** How far a plateau drifts while its level is read [K]. */
+function driftOf({ s, c }: Samples, { kneeS }: Knee): number {
+  return (Math.abs(plateauSlope(s, c, kneeS)) * Math.min(PLATEAU_FIT_S, s[s.length - 1]! - kneeS)) / 2
+}
+
+/** An offset that the probe's checks do not explain may be of the rise alone: as wide as both readings of it [K]. */
+const unexplained = (offsetK: number, offset: Evidence['offset']): number =>
+  isUnexplained(offsetK, offset) ? Math.abs(offsetK - offset!.k) / 2 : 0
+
+/** Further off what its checks say than three standard uncertainties. */
+export const isUnexplained = (offsetK: number, offset: { k: number; u: number } | null): boolean =>
+  offset !== null && Math.abs(offsetK - offset.k) > 3 * offset.u
+
 /** How long before the knee the fit lies so far below its level [s]. */
 function timeBelow({ slopeKPerS: b, bend: c }: Knee, belowK: number): number {
   return (2 * belowK) / (b + Math.sqrt(b * b + 4 * c * belowK))
-}
-
-/** Long enough past the knee, level against the slope at the knee, and below where the rise would have led. */
-function hasPlateau(knee: Knee, { s, c }: Samples, clean: CleanTrace): boolean {
-  const lastS = s[s.length - 1]!
-  const flatS = lastS - knee.kneeS
-  let points = 0
-  for (let i = s.length - 1; i >= 0 && s[i]! >= knee.kneeS; i--) points++
-  // The slope just below the level: at the knee itself a bent rise may be flat.
-  const slope = Math.sqrt(knee.slopeKPerS ** 2 + 4 * knee.bend * BELOW_LEVEL_K)
-  if (points < PLATEAU_POINTS || flatS < Math.max(PLATEAU_S, 2 * clean.everyS) || !(slope > 0)) return false
-  const extrapolatedK = knee.slopeKPerS * flatS
-  if (extrapolatedK <= Math.max(1, clean.stepK, 4 * clean.noiseK)) return false
-  return Math.abs(plateauSlope(s, c, knee.kneeS)) < slope / 3
-}
-
-/** Theil's slope between the halves of the plateau [K/s]. */
-function plateauSlope(s: Float64Array, c: Float64Array, kneeS: number): number {
-  const from = s.findIndex((time) => time >= kneeS)
-  const middle = Math.floor((from + s.length) / 2)
-  const [firstC, lastC] = [medianOf(c.slice(from, middle)), medianOf(c.slice(middle))]
-  const [firstS, lastS] = [medianOf(s.slice(from, middle)), medianOf(s.slice(middle))]
-  return lastS > firstS ? (lastC - firstC) / (lastS - firstS) : 0
 }
 
 /** Stretches of at least two points well below the fit: a lid that was lifted. */

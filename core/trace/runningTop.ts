@@ -22,6 +22,40 @@ export function highestRunningMedian({ s, c }: CleanTrace): number {
   return top === -Infinity ? medianOfWindow(c, 0, n - 1) : top
 }
 
+/** A top may fall so soon, and by so much at least; what follows is level where it falls no further [s, K]. */
+const FALLS_WITHIN_S = 30
+const LEVEL_OVER_S = 25
+const LEAST_FALL_K = 0.4
+const MOST_FALL_K = 5
+/** Of the fall, in as long again. */
+const STILL_FALLING = 0.25
+
+/**
+ * Where water that was hotter than its boil falls to, once bubbles come: the level that a top settles to within half a
+ * minute and stays at [°C]; null: it does not fall, or does not stop falling (a flame that went out).
+ */
+export function settledLevel({ s, c, noiseK, stepK }: CleanTrace, topC: number): number | null {
+  const nearTop = topC - Math.max(noiseK, stepK / 2)
+  let last = s.length - 1
+  while (last > 0 && c[last]! < nearTop) last--
+  const medianFrom = (fromS: number) => medianBetween(s, c, fromS, fromS + LEVEL_OVER_S)
+  const first = medianFrom(s[last]! + FALLS_WITHIN_S)
+  const second = medianFrom(s[last]! + FALLS_WITHIN_S + LEVEL_OVER_S)
+  if (first === null || second === null) return null
+  const fallK = topC - first
+  const isFall = fallK > Math.max(LEAST_FALL_K, 3 * noiseK, stepK) && fallK < MOST_FALL_K
+  return isFall && first - second < STILL_FALLING * fallK ? first : null
+}
+
+/** Null: too few points there. */
+function medianBetween(s: Float64Array, c: Float64Array, fromS: number, toS: number): number | null {
+  const from = s.findIndex((at) => at >= fromS)
+  if (from < 0 || s[s.length - 1]! < toS - 1) return null
+  let to = from
+  while (to < s.length - 1 && s[to + 1]! <= toS) to++
+  return to - from + 1 < TOP_POINTS ? null : medianOfWindow(c, from, to)
+}
+
 /** Of a handful of neighbours: sorted by insertion, which for so few beats a library's sort. */
 function medianOfWindow(c: Float64Array, from: number, to: number): number {
   const sorted: number[] = []

@@ -95,6 +95,10 @@ function readingsOf(document: RunDocument): ReadRun {
   return { measurements, events: events.sort((a, b) => a.atMs - b.atMs) }
 }
 
+/** What is not null of it. */
+const said = <T extends object>(all: T) =>
+  Object.fromEntries(Object.entries(all).filter(([, one]) => one !== null)) as { [K in keyof T]?: NonNullable<T[K]> }
+
 /** What no reading here holds. */
 function givenBy({
   lossWPerK,
@@ -106,17 +110,16 @@ function givenBy({
   water,
   container,
   instruments,
+  thermometer,
 }: RunDocument): GivenByDocument | null {
   const usual = Object.entries(DEFAULT_UNCERTAINTY).every(
     ([key, value]) => uncertainty[key as keyof RunDocument['uncertainty']] === value,
   )
   const given: GivenByDocument = {
-    ...(lossWPerK === null ? {} : { lossWPerK }),
+    ...said({ lossWPerK, container, thermometer, scaleAccuracyG: fuel.scaleAccuracyG }),
     ...(usual ? {} : { uncertainty }),
     ...(water.by === 'weighed' ? {} : { waterBy: water.by }),
-    ...(container === null ? {} : { container }),
-    ...(instruments.scale === null && instruments.thermometer === null ? {} : { instruments }),
-    ...(fuel.scaleAccuracyG === null ? {} : { scaleAccuracyG: fuel.scaleAccuracyG }),
+    ...(Object.values(instruments).every((one) => one === null) ? {} : { instruments }),
     ...(burner.kind === null ? { burner } : {}),
     ...(lid === null ? { lid } : {}),
     ...(screen === null ? { screen } : {}),

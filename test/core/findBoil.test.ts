@@ -6,8 +6,14 @@ import { seededRandom, type Random } from '../../core/simulate/random'
 import { simulatedBoilingPoint } from '../../core/simulate/stove'
 import { simulateRun } from '../../core/simulate/simulateRun'
 import { findBoil, type BoilEstimate } from '../../core/trace/findBoil'
-import { boilingPointFromPressure } from '../../core/water/saturation'
+import { boilingPointFromPressure, saturationPressure } from '../../core/water/saturation'
 import { proofs } from '../proofs'
+import { reduce } from '../../core/reduce'
+import type { RunAnswer } from '../../core/formats/answer'
+import { readReduceRequest } from '../../shared/reduceRequest'
+import { boilTrace, noBoilTrace, TRACE_KINDS, type BoilTrace } from './boilTraces'
+
+const pressureOf = (boilingC: number): number => saturationPressure(boilingC) / 100
 
 type Trace = [number, number][]
 interface Unclean {
@@ -204,6 +210,83 @@ describe('boil finder: no boil where there was none', () => {
     }
     expect(status).toContain('near')
     expect(status).toContain('short')
+  })
+})
+
+describe('boil finder: eleven kinds of traces, and what only looks like a boil', () => {
+  const N_KIND = proofs(600)
+  it('finds 94 % within 5 s, and nine intervals of ten hold the truth', () => {
+    const tally = Object.fromEntries(TRACE_KINDS.map((kind) => [kind, { near: 0, held: 0 }]))
+    for (const kind of TRACE_KINDS)
+      for (let seed = 1; seed <= N_KIND; seed++) {
+        const { trace, trueS, boilingC, lagS } = boilTrace(kind, seededRandom(1000 + seed))
+        const { atS, u } = found(trace, boilingC, lagS)
+        if (atS === null) continue
+        if (Math.abs(atS - trueS!) <= 5) tally[kind]!.near++
+        if (Math.abs(atS - trueS!) <= 2 * u!) tally[kind]!.held++
+      }
+    const all = Object.values(tally)
+    const share = (of: (one: { near: number; held: number }) => number) =>
+      all.reduce((sum, one) => sum + of(one), 0) / (all.length * N_KIND)
+    expect(
+      share((one) => one.near),
+      JSON.stringify(tally),
+    ).toBeGreaterThan(0.94)
+    expect(
+      share((one) => one.held),
+      JSON.stringify(tally),
+    ).toBeGreaterThan(0.9)
+    for (const [kind, { near }] of Object.entries(tally)) expect(near / N_KIND, kind).toBeGreaterThan(0.85)
+  })
+
+  it('calls no boil where the flame was cut or turned down short of it, or stalled', () => {
+    let called = 0
+    for (const how of ['cut', 'turnedDown', 'stalled'] as const)
+      for (let seed = 1; seed <= proofs(1200); seed++) {
+        const { trace, boilingC, events } = noBoilTrace(how, seededRandom(5000 + seed))
+        const result = findBoil(trace, { boilingC, cutS: events[0]?.s ?? null })
+        if (result.ok && result.value.atS !== null) called++
+      }
+    expect(called / (3 * proofs(1200))).toBeLessThanOrEqual(0.03)
+  })
+
+  it('a run whose burner was shut off short of the boil is not said to have boiled; one whose probe was checked says what it does not explain', () => {
+    const answerOf = ({ trace, boilingC, events }: BoilTrace, more: object = {}) => {
+      const read = readReduceRequest({
+        format: 'vulcanum-reduce',
+        version: 1,
+        boil: 'plateau',
+        runs: [
+          {
+            id: 'r',
+            place: { stationPressureHPa: pressureOf(boilingC) },
+            events: [{ kind: 'potOn', s: 0 }, ...events],
+            trace: trace.map(([s, c]) => [s, Math.min(120, c)]),
+            ...more,
+          },
+        ],
+      })
+      if (!read.ok) throw new Error(JSON.stringify(read.problems))
+      return reduce(read.request).runs[0] as RunAnswer
+    }
+    const cut = answerOf(noBoilTrace('cut', seededRandom(5003)))
+    expect([cut.ended, cut.timeToBoilS, cut.boilFound!.atS]).toEqual(['outOfFuel', null, null])
+    const boiled = boilTrace('spikes', seededRandom(1003))
+    const high = { ...boiled, trace: boiled.trace.map(([s, c]): [number, number] => [s, c + 3]) }
+    const told = answerOf(high, { thermometer: { offsetK: 0, offsetU: 0.3, lagS: 0 } })
+    expect(told.flags.map((flag) => flag.code)).toContain('probe-offset-unexplained')
+    expect(told.timeToBoilU!).toBeGreaterThan(2 * answerOf(high).timeToBoilU!)
+  })
+
+  it('an offset that the probe’s checks do not explain makes its time less sure', () => {
+    const { trace, boilingC } = boilTrace('spikes', seededRandom(1003))
+    const high = trace.map(([s, c]): [number, number] => [s, c + 2.6])
+    const uOf = (offset: { k: number; u: number } | null) => {
+      const result = findBoil(high, { boilingC, offset })
+      return result.ok ? result.value.u! : NaN
+    }
+    expect(uOf({ k: 0, u: 0.3 })).toBeGreaterThan(2 * uOf(null))
+    expect(uOf({ k: 2.6, u: 0.5 })).toBe(uOf(null))
   })
 })
 

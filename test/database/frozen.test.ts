@@ -65,7 +65,7 @@ describe('third-schema', () => {
     const written = JSON.parse(readFileSync(path('third-schema.json'), 'utf8')) as RunDocument[]
     expect(written).toHaveLength(8)
     // That version said no setting of the valve, no container, no instruments, and not how the water was measured.
-    const since = { setting: null, container: null, instruments: { scale: null, thermometer: null } }
+    const since = { setting: null, container: null, thermometer: null, instruments: { scale: null, thermometer: null } }
     expect(documents.runs).toEqual(
       written.map((one) => ({ ...one, ...since, water: { ...one.water, by: expect.any(String) as string } })),
     )

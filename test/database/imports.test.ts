@@ -336,6 +336,7 @@ describe('documents of the contract', () => {
       }),
       lossWPerK: maybe(fc.record({ value: number(0.1, 2), u: number(0.1, 0.5) })),
       boilBy: maybe(fc.constantFrom('call' as const, 'trace' as const)),
+      thermometer: maybe(fc.record({ offsetK: number(-3, 3), offsetU: number(0.1, 2), lagS: number(0, 20) })),
       instruments: fc.record({
         scale: maybe(fc.constantFrom('bench scale', '=old')),
         thermometer: maybe(fc.constant('probe')),
