@@ -9,9 +9,11 @@
 import { choleskyFactor, inverseFromFactor, solveWith, times } from '../numeric/cholesky'
 import type { FlamePriors, Normal } from './flameClass'
 import {
+  alongBalance,
   gradientOf,
   heatSlopes,
   informationOf,
+  isOfBalance,
   linearOf,
   lnHeatAt,
   lossLinear,
@@ -19,7 +21,7 @@ import {
   type Linear,
   type LossLinear,
 } from './flameLinear'
-import { balanceOf, lnBurnRate, lossResidual, residualOf, THETA, withBalance, type FlameRow } from './flameRow'
+import { lnBurnRate, residualOf, THETA, type FlameRow } from './flameRow'
 import { nextSpread, partsOf, SPREAD_PRIOR, varianceOf, type Parts, type Spread } from './flameVariances'
 
 export interface FlameFit {
@@ -82,9 +84,12 @@ class FitState {
   private theta: number[]
   private spread: Spread = SPREAD_PRIOR
   private parts: Parts[] = []
-  /** ln q0 of each run at the parameters, and what the balance's parameters do to it. */
+  /** Parameters at which heat flows and weighed losses were worked out; near them they are straight lines. */
+  private at: number[] = []
+  /** ln q0 of each run there, and what the balance's parameters do to it. */
   private lnHeats: number[] = []
   private heatBy: number[][] = []
+  private lossesAt: LossLinear[] = []
   private linear: Linear[] = []
   private losses: LossLinear[] = []
   private lower: number[][] = []
@@ -100,9 +105,8 @@ class FitState {
 
   /** At the priors' means, the level at the middle residual. */
   begin(): void {
-    this.lnHeats = this.rows.map((row) => lnHeatAt(row, this.theta))
-    this.heatBy = this.rows.map((row, i) => heatSlopes(row, this.lnHeats[i]!, this.theta))
-    const residuals = this.rows.map((_, i) => this.residual(i, this.lnHeats[i]!, this.theta)).sort((a, b) => a - b)
+    this.workOutHeat()
+    const residuals = this.rows.map((_, i) => this.residual(i, this.theta)).sort((a, b) => a - b)
     const middle = residuals[Math.floor(residuals.length / 2)] ?? 0
     this.theta[THETA.a] = middle
     this.prior[THETA.a] = { mean: middle, sd: LEVEL_SD }
@@ -115,17 +119,32 @@ class FitState {
     const gradient = gradientOf(this.theta, this.prior, this.data())
     const moved = this.take(solveWith(this.lower, gradient).map((one) => -one))
     const before = this.spread
-    this.linearise()
+    this.straighten()
     this.spread = nextSpread(before, this.parts, { linear: this.linear, covariance: this.covariance })
     this.factor()
-    return (
-      moved.every((one, k) => Math.abs(one) <= SETTLED.theta * Math.sqrt(this.covariance[k]![k]!)) &&
-      Math.abs(this.spread.sigma - before.sigma) <= SETTLED.sigma * before.sigma
-    )
+    const settled = this.isSmall(moved) && Math.abs(this.spread.sigma - before.sigma) <= SETTLED.sigma * before.sigma
+    if (!settled) return false
+    const strayed = this.theta.map((one, k) => (isOfBalance(k) ? one - this.at[k]! : 0))
+    if (this.isSmall(strayed)) return true
+    this.workOutHeat()
+    this.linearise()
+    return false
+  }
+
+  private isSmall(moved: readonly number[]): boolean {
+    return moved.every((one, k) => Math.abs(one) <= SETTLED.theta * Math.sqrt(this.covariance[k]![k]!))
+  }
+
+  /** Heat flows and weighed losses at the parameters as they are now: the costly part. */
+  private workOutHeat(): void {
+    this.at = [...this.theta]
+    this.lnHeats = this.rows.map((row) => lnHeatAt(row, this.theta))
+    this.heatBy = this.rows.map((row, i) => heatSlopes(row, this.lnHeats[i]!, this.theta))
+    this.lossesAt = this.rows.flatMap((row) => lossLinear(row, this.theta))
   }
 
   result(): FlameFit {
-    this.heatBy = this.rows.map((row, i) => heatSlopes(row, this.lnHeats[i]!, this.theta))
+    this.workOutHeat()
     const moves = this.rows.map((row, i) => this.movesOf(row, i))
     this.parts = this.rows.map((row, i) => partsOf(row, moves[i]!))
     this.linearise()
@@ -139,13 +158,17 @@ class FitState {
   }
 
   private movesOf(row: FlameRow, i: number): number[] {
-    const at = this.residual(i, this.lnHeats[i]!, this.theta)
+    const at = this.residual(i, this.theta)
     return row.inputs.map((input) => movedResidual(row, input, this.theta, this.burns.lnMeanBurn) - at)
   }
 
-  private residual(i: number, lnHeat: number, theta: readonly number[]): number {
+  private residual(i: number, theta: readonly number[]): number {
     const { lnBurns, lnMeanBurn } = this.burns
-    return residualOf(this.rows[i]!, { lnHeat, lnBurn: lnBurns[i]!, lnMeanBurn }, theta)
+    return residualOf(this.rows[i]!, { lnHeat: this.lnHeat(i, theta), lnBurn: lnBurns[i]!, lnMeanBurn }, theta)
+  }
+
+  private lnHeat(i: number, theta: readonly number[]): number {
+    return this.lnHeats[i]! + alongBalance(this.heatBy[i]!, this.at, theta)
   }
 
   private variance(i: number): number {
@@ -156,12 +179,20 @@ class FitState {
     return { linear: this.linear, variances: this.parts.map((_, i) => this.variance(i)), losses: this.losses }
   }
 
-  private linearise(): void {
+  private straighten(): void {
     const { lnBurns, lnMeanBurn } = this.burns
+    const { theta, heatBy } = this
     this.linear = this.rows.map((row, i) =>
-      linearOf(row, { lnHeat: this.lnHeats[i]!, heatBy: this.heatBy[i]!, lnBurn: lnBurns[i]!, lnMeanBurn }, this.theta),
+      linearOf(row, { lnHeat: this.lnHeat(i, theta), heatBy: heatBy[i]!, lnBurn: lnBurns[i]!, lnMeanBurn }, theta),
     )
-    this.losses = this.rows.flatMap((row) => lossLinear(row, this.theta))
+    this.losses = this.lossesAt.map(({ residual, by }) => ({
+      residual: residual + alongBalance(by, this.at, theta),
+      by,
+    }))
+  }
+
+  private linearise(): void {
+    this.straighten()
     this.factor()
   }
 
@@ -173,14 +204,12 @@ class FitState {
   /** Takes the step: no parameter by more than 1, halved until it helps. @returns what was moved */
   private take(full: readonly number[]): number[] {
     const from = this.theta
-    const before = this.objective(from, this.lnHeats)
+    const before = this.objective(from)
     let share = 1 / Math.max(1, ...full.map(Math.abs))
     for (let halved = 0; ; halved++) {
       const to = from.map((one, k) => this.bounded(k, one + share * full[k]!))
-      const lnHeats = this.rows.map((row) => lnHeatAt(row, to))
-      if (halved >= MOST_HALVINGS || this.objective(to, lnHeats) <= before) {
+      if (halved >= MOST_HALVINGS || this.objective(to) <= before) {
         this.theta = to
-        this.lnHeats = lnHeats
         return to.map((one, k) => one - from[k]!)
       }
       share /= 2
@@ -193,12 +222,10 @@ class FitState {
     return Math.min(high, mean + PRIOR_SDS * sd, Math.max(low, mean - PRIOR_SDS * sd, value))
   }
 
-  private objective(theta: readonly number[], lnHeats: readonly number[]): number {
+  private objective(theta: readonly number[]): number {
     let sum = 0
-    for (let i = 0; i < this.rows.length; i++) sum += this.residual(i, lnHeats[i]!, theta) ** 2 / this.variance(i)
-    for (const { run, isOpen, weighedLossKg } of this.rows)
-      if (isOpen && weighedLossKg !== null)
-        sum += lossResidual(withBalance(run, true, balanceOf(theta)), weighedLossKg) ** 2
+    for (let i = 0; i < this.rows.length; i++) sum += this.residual(i, theta) ** 2 / this.variance(i)
+    for (const { residual, by } of this.lossesAt) sum += (residual + alongBalance(by, this.at, theta)) ** 2
     this.prior.forEach(({ mean, sd }, k) => (sum += ((theta[k]! - mean) / sd) ** 2))
     return sum
   }

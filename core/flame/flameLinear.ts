@@ -33,6 +33,15 @@ const BALANCE = [
   ['vapourWind', THETA.vapourWind],
 ] as const
 
+export const isOfBalance = (k: number): boolean => BALANCE.some(([, one]) => one === k)
+
+/** What the way from one list of parameters to another does, by slopes in BALANCE's order. */
+export function alongBalance(by: readonly number[], from: readonly number[], to: readonly number[]): number {
+  let sum = 0
+  for (let j = 0; j < by.length; j++) sum += by[j]! * (to[BALANCE[j]![1]]! - from[BALANCE[j]![1]]!)
+  return sum
+}
+
 /** ln q0 of a run with the heat loss and mass transfer of these parameters. */
 export const lnHeatAt = (row: FlameRow, theta: readonly number[]): number =>
   lnHeatFlow(withBalance(row.run, row.isOpen, balanceOf(theta)))

@@ -3,6 +3,7 @@ import type { FlamePriors } from './flameClass'
 import { fitFlame, type FlameFit } from './flameFit'
 import { movedResidual } from './flameLinear'
 import { THETA, type FlameRow } from './flameRow'
+import { choleskyFactor } from '../numeric/cholesky'
 import { copyHeatRun, type HeatRun } from '../normalise/heatRun'
 
 /** The parameters that a figure hangs on: where each stands in the fit's list. */
@@ -36,6 +37,8 @@ export interface SetupFlame {
   /** Runs it was fitted to, by id. */
   rowOf: ReadonlyMap<string, number>
   rows: readonly FlameMember[]
+  /** Independent standard errors that together are the posterior of the parameters a figure hangs on. */
+  columns: readonly (readonly number[])[]
   /** dθ for one standard uncertainty of what its runs share. */
   sharedPulls: Readonly<Record<string, readonly number[]>>
 }
@@ -54,6 +57,7 @@ export function setupFlame(
     basis: sd < priors.lnV0.sd / 2 ? 'ownSeries' : 'classDefault',
     rowOf: new Map(rows.map(({ id }, i) => [id, i])),
     rows,
+    columns: columnsOf(figuredCovariance({ fit }, null)),
     sharedPulls: sharedPullsOf(rows, fit),
   }
 }
@@ -119,11 +123,17 @@ export function shiftFlame(run: HeatRun, by: readonly number[], share: number, a
 }
 
 /** The posterior of the parameters a figure hangs on, without what one of its rows put into it. */
-export function figuredCovariance({ fit }: SetupFlame, row: number | null): number[][] {
+export function figuredCovariance({ fit }: Pick<SetupFlame, 'fit'>, row: number | null): number[][] {
   const own = row === null ? null : fit.rows[row]!
   return FIGURED.map((i) =>
     FIGURED.map((k) => fit.covariance[i]![k]! - (own === null ? 0 : own.variance * own.pull[i]! * own.pull[k]!)),
   )
+}
+
+/** Columns of the lower factor: independent standard errors that together are the covariance. */
+export function columnsOf(covariance: readonly (readonly number[])[]): number[][] {
+  const lower = choleskyFactor(covariance)
+  return lower.map((_, c) => lower.map((row) => row[c]!))
 }
 
 export const figuredPull = (pull: readonly number[]): number[] => FIGURED.map((k) => pull[k]!)

@@ -4,6 +4,7 @@
  */
 import { THETA } from '../flame/flameRow'
 import {
+  columnsOf,
   FIGURED,
   figuredCovariance,
   figuredPull,
@@ -13,7 +14,6 @@ import {
   type SharedInput,
 } from '../flame/setupFlame'
 import type { HeatRun } from '../normalise/heatRun'
-import { choleskyFactor } from '../numeric/cholesky'
 import { propagate, type Propagation, type UncertainInput } from '../uncertainty/propagate'
 import type { RunCause } from './uncertainInputs'
 
@@ -71,7 +71,7 @@ export function flameBudget(
       ...pulls.map((pull, c) => (pull === null ? raw.effects[c]! : added(raw.effects[c]!, pull, gradient))),
       ...effectsOf(columns, gradient),
     ],
-    flameEffects: effectsOf(columnsOf(figuredCovariance(at.flame, null)), gradient),
+    flameEffects: effectsOf(at.flame.columns, gradient),
   }
 }
 
@@ -100,25 +100,27 @@ function gradientOf(
 
 /** A cause's own effects, and those through the parameters that it pulls. */
 function added(own: readonly number[], pull: readonly number[], gradient: readonly number[][]): number[] {
-  return own.map((one, result) => {
-    let sum = one
-    for (let k = 0; k < pull.length; k++) if (pull[k] !== 0) sum += pull[k]! * gradient[k]![result]!
-    return sum
+  const sums = own.slice()
+  addAlong(sums, pull, gradient)
+  return sums
+}
+
+/** Adds Σ byₖ·gradientₖ to each result's sum. */
+function addAlong(sums: number[], by: readonly number[], gradient: readonly number[][]): void {
+  for (let k = 0; k < by.length; k++) {
+    const share = by[k]!
+    if (share === 0) continue
+    const slopes = gradient[k]!
+    for (let result = 0; result < sums.length; result++) sums[result]! += share * slopes[result]!
+  }
+}
+
+const effectsOf = (columns: readonly (readonly number[])[], gradient: readonly number[][]): number[][] =>
+  columns.map((column) => {
+    const sums = new Array<number>(gradient[0]!.length).fill(0)
+    addAlong(sums, column, gradient)
+    return sums
   })
-}
-
-/** Columns of the lower factor: independent standard errors that together are the covariance. */
-function columnsOf(covariance: number[][]): number[][] {
-  const lower = choleskyFactor(covariance)
-  return lower.map((_, c) => lower.map((row) => row[c]!))
-}
-
-const effectsOf = (columns: readonly number[][], gradient: readonly number[][]): number[][] =>
-  columns.map((column) =>
-    gradient[0]!.map((_, result) =>
-      column.reduce((sum, one, k) => sum + (one === 0 ? 0 : one * gradient[k]![result]!), 0),
-    ),
-  )
 
 /** For drawing: the cause with what it does to the parameters. */
 function withPull(cause: UncertainInput<HeatRun>, pull: number[] | null, at: InFlame): UncertainInput<HeatRun> {
