@@ -48,7 +48,9 @@ export function saturationPressure(tempC: number): number {
   const a = theta * theta + N[0] * theta + N[1]
   const b = N[2] * theta * theta + N[3] * theta + N[4]
   const c = N[5] * theta * theta + N[6] * theta + N[7]
-  return 1e6 * ((2 * c) / (-b + Math.sqrt(b * b - 4 * a * c))) ** 4
+  const root = (2 * c) / (-b + Math.sqrt(b * b - 4 * a * c))
+  const squared = root * root
+  return 1e6 * squared * squared
 }
 
 /** The rule of the published water-boiling protocols, 100 − h/300 [°C]: kept as a check, not used. Source: wbt. */
