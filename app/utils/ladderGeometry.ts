@@ -132,16 +132,22 @@ function kindOf({
   return Math.abs(toX - fromX) < SMALLEST_BAR_PX ? 'diamond' : 'bar'
 }
 
-/** Round figures along the axis, not closer than 50 px. */
+/** Round figures along the axis, not closer than 50 px where two of them fit so: one alone tells no distance. */
 function ticksOf(x: Axis, widthPx: number): { x: number; value: number }[] {
   const wanted = Math.max(2, Math.floor(widthPx / 60))
   const raw = (x.high - x.low) / wanted
   const decade = 10 ** Math.floor(Math.log10(raw))
-  const step = [1, 2, 5, 10].map((one) => one * decade).find((one) => one >= raw)!
-  const ticks = []
-  for (let value = Math.ceil(x.low / step) * step; value <= x.high; value += step)
-    ticks.push({ x: x(value), value: Number(value.toPrecision(6)) })
-  return ticks
+  const steps = [10, 5, 2, 1, 0.5].map((one) => one * decade)
+  const widest = steps.findLastIndex((one) => one >= raw)
+  const some = steps.slice(widest).map((step) => roundBetween(x, step))
+  return (some.find((values) => values.length > 1) ?? some[0]!).map((value) => ({ x: x(value), value }))
+}
+
+function roundBetween({ low, high }: Axis, step: number): number[] {
+  const first = Math.ceil(low / step)
+  return Array.from({ length: Math.max(0, Math.floor(high / step) - first + 1) }, (_, i) =>
+    Number(((first + i) * step).toPrecision(6)),
+  )
 }
 
 /** The ladder as plain text, for a forum or a letter. */

@@ -36,8 +36,12 @@ const nothingShown = ({ ci95, needed, fewest, worthSeeing }: SaidOfTwo): string 
 export const notAmong = (pairs: number, ci95: readonly [number, number]): string =>
   `No difference shown, since ${pairs} pairs are looked at; by itself ${rangeText(ci95)} fits.`
 
-const rangeText = (ci95: readonly [number, number]): string =>
-  ci95.map((edge) => `${percent(Math.abs(edge - 1))} % ${edge < 1 ? 'less' : 'more'}`).join(' to ')
+/** "5 % less to 4 % more", "4 to 77 % more". */
+function rangeText(ci95: readonly [number, number]): string {
+  const [low, high] = ci95.map((edge) => percent(Math.abs(edge - 1))) as [string, string]
+  if (ci95[0] >= 1) return `${low} to ${high} % more`
+  return ci95[1] < 1 ? `${high} to ${low} % less` : `${low} % less to ${high} % more`
+}
 
 function toSee(worthSeeing: number, needed: number | null, fewest: number): string {
   if (needed === null) return ` Repeating alone will not show ${percent(worthSeeing)} %.`

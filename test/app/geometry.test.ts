@@ -49,6 +49,25 @@ describe('a ladder', () => {
     )
   })
 
+  it('has two round figures on its axis at least, however narrow it is', () => {
+    fc.assert(
+      fc.property(
+        fc.double({ min: 2, max: 80, noNaN: true }),
+        fc.double({ min: 0.4, max: 2.5, noNaN: true }),
+        fc.integer({ min: 120, max: 900 }),
+        (g, factor, widthPx) => {
+          const ladder = [rung('start', g * factor, { factor, u: g * 0.01 })]
+          const { ticks } = ladderGeometry({ gPerL: g, ladder, normalisedGPerL: g * factor }, widthPx)
+          expect(ticks.length).toBeGreaterThanOrEqual(2)
+          for (const { x, value } of ticks) {
+            expect(x >= 0 && x <= widthPx).toBe(true)
+            expect(value).toBe(Number(value.toPrecision(3)))
+          }
+        },
+      ),
+    )
+  })
+
   it('keeps everything within its frame, uncertainty too', () => {
     fc.assert(
       fc.property(
