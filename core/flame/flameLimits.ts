@@ -1,5 +1,6 @@
 /** The winds a tester asks about: where fuel doubles, and where it no longer boils; with what is known of them. */
-import { heatingTime, surplus } from '../heating/heatingTime'
+import { evaporationPower } from '../heating/evaporation'
+import { heatingTime, surplus, type Heating } from '../heating/heatingTime'
 import { findRoot } from '../numeric/findRoot'
 import { choleskyFactor } from '../numeric/cholesky'
 import {
@@ -7,6 +8,7 @@ import {
   copyHeatRun,
   heatingIn,
   meanOpenEvaporation,
+  openEvaporation,
   type Conditions,
   type HeatRun,
 } from '../normalise/heatRun'
@@ -36,7 +38,7 @@ export function windLimits(run: HeatRun, calmQ0W: number, reference: Reference):
   const flowAt = (windMS: number) => calmQ0W / (1 + (windMS / run.v0MS) ** run.windPower)
   const left = (windMS: number) => {
     const heating = heatingAt(windMS)
-    return surplus(flowAt(windMS), heating.endC, heating)
+    return surplus(flowAt(windMS), heating.endC, { ...heating, ...vapourAtBoil(run, atReference(reference, windMS)) })
   }
   if (!(left(0) > 0)) return { doublingMS: null, stallMS: null }
   const stallMS = left(STRONGEST_MS) < 0 ? findRoot(left, 0, STRONGEST_MS, 1e-8) : null
@@ -44,7 +46,18 @@ export function windLimits(run: HeatRun, calmQ0W: number, reference: Reference):
   // Towards the stall the time has no bound: its reciprocal has.
   const halved = (windMS: number) => calmS / heatingTime(flowAt(windMS), heatingAt(windMS)) - 0.5
   const upper = stallMS ?? STRONGEST_MS
-  return { stallMS, doublingMS: halved(upper) < 0 ? findRoot(halved, 0, upper, 1e-8) : null }
+  // Where it stalls it takes more than twice, however little more it took just below.
+  return { stallMS, doublingMS: halved(upper) < 0 ? findRoot(halved, 0, upper, 1e-8) : stallMS }
+}
+
+/** A boil is called so far below it. */
+const BELOW_BOIL_K = 0.5
+
+/** What evaporates just below the boil, in that wind: far more than on the mean of the way up. */
+function vapourAtBoil(run: HeatRun, at: Conditions): Pick<Heating, 'vapourW' | 'evaporation'> {
+  const calledC = aimTemperature(run, at) - BELOW_BOIL_K
+  const open = { ...openEvaporation(run, at), heldFromC: calledC }
+  return { evaporation: null, vapourW: run.evaporationScale * evaporationPower(open, calledC) }
 }
 
 const atReference = (reference: Reference, windMS: number): Conditions => ({

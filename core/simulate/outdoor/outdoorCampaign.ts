@@ -27,6 +27,8 @@ export interface OutdoorRun {
   group: OutdoorGroup | 'alone'
   asked: Asked
   kit: DrawnSetup['kit']
+  /** What burned: for what else is true of it. */
+  stove: DrawnSetup['stove']
   airC: number
   startC: number
   /** null: nobody read it. */
@@ -130,6 +132,7 @@ function burnedOnce(setup: string, { group, drawn, asked, trueGPerL, trueBoilS }
     group,
     asked,
     kit: drawn.kit,
+    stove: drawn.stove,
     airC: usual(at.airC),
     startC: usual(at.startC),
     windMS: asked.windRead ? usual(at.windMS * drawn.meterFactor) : null,
