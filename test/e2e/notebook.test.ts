@@ -7,8 +7,15 @@ const cell = (name: string, row: number) => `${name}, row ${row}`
 test('ten old runs are typed by the keyboard, outlive a reload, come in together and go together', async ({ page }) => {
   await open(page, '/runs/notebook')
   const box = (label: string) => page.getByLabel(label, { exact: true })
-  // What the last run had stands there: another test's, perhaps.
-  await choose(box('Method'), 'Boil')
+  // What the last run had stands there: another test's, perhaps, with a fuel that is not its burner's.
+  for (const [label, name] of [
+    ['Set-up', 'Ignimbrite, plain pot'],
+    ['Fuel', 'Isobutane'],
+    ['Method', 'Boil'],
+    ['Place', 'Harbour store, 12 m'],
+    ['Who', 'Tamsin Quay'],
+  ] as const)
+    await choose(box(label), name)
   await box('Day').fill('14 March 2025')
   for (const [name, text] of [
     ['Air', '11'],
