@@ -13,6 +13,7 @@ import {
   type HeatRun,
 } from '../normalise/heatRun'
 import type { Reference } from '../normalise/reference'
+import { BELOW_LEVEL_K } from '../trace/plateau'
 import { THETA, windLoss } from './flameRow'
 import { FIGURED, shiftFlame, withFlame, type SetupFlame } from './setupFlame'
 
@@ -50,12 +51,9 @@ export function windLimits(run: HeatRun, calmQ0W: number, reference: Reference):
   return { stallMS, doublingMS: halved(upper) < 0 ? findRoot(halved, 0, upper, 1e-8) : stallMS }
 }
 
-/** A boil is called so far below it. */
-const BELOW_BOIL_K = 0.5
-
 /** What evaporates just below the boil, in that wind: far more than on the mean of the way up. */
 function vapourAtBoil(run: HeatRun, at: Conditions): Pick<Heating, 'vapourW' | 'evaporation'> {
-  const calledC = aimTemperature(run, at) - BELOW_BOIL_K
+  const calledC = aimTemperature(run, at) - BELOW_LEVEL_K
   const open = { ...openEvaporation(run, at), heldFromC: calledC }
   return { evaporation: null, vapourW: run.evaporationScale * evaporationPower(open, calledC) }
 }

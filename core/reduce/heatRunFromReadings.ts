@@ -7,6 +7,7 @@ import type { Flag } from '../formats/answer'
 import type { ReduceOptions } from '../formats/document'
 import type { RunInput } from '../run/runInput'
 import { defaultEnthalpy, type HeatRun } from '../normalise/heatRun'
+import { BELOW_LEVEL_K } from '../trace/plateau'
 import { asOneBurn, type OneBurn } from './oneBurn'
 import type { Readings } from './readings'
 import { meltingOf } from './melting'
@@ -21,7 +22,6 @@ export interface Prepared extends OneBurn {
 
 /** Below the boiling point by the convention, where no probe says [K]. Source: estimate. */
 const FIRST_BUBBLES_BELOW_K = { value: 6, u: 4 }
-const PLATEAU_BELOW_K = 0.5
 
 export function prepareHeatRun(input: RunInput, readings: Readings, options: ReduceOptions): Prepared {
   const { pot } = input
@@ -131,7 +131,7 @@ function aimOf(
   { boil }: ReduceOptions,
 ): { belowBoilK: number; targetC: number | null; u: number } {
   if (typeof boil === 'object') return { belowBoilK: 0, targetC: boil.targetC, u: 0 }
-  if (boil === 'plateau') return { belowBoilK: PLATEAU_BELOW_K, targetC: null, u: 0 }
+  if (boil === 'plateau') return { belowBoilK: BELOW_LEVEL_K, targetC: null, u: 0 }
   if (boil !== 'firstBubbles') return { belowBoilK: 0, targetC: null, u: 0 }
   const probe = times.boilS === null ? null : probeReading(input, times.boilS)
   if (probe === null || boilingC === null)

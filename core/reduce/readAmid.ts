@@ -1,10 +1,11 @@
 /** What changed while it heated: pot, lid, valve and wind, none of them in silence. */
 import { windAtPot } from '../air/wind'
 import type { Flag } from '../formats/answer'
+import type { Setting } from '../formats/document'
 import { formatClock, formatNumber } from '../quantity/format'
-import { awayFor, heatingPieces, settingsAmid, windsAmid, type Span } from '../run/heatingPieces'
+import { awayFor, heatingPieces, standingAmid, type Span } from '../run/heatingPieces'
 import type { DerivedTimes } from '../run/deriveTimes'
-import { flameTimeBetween } from '../run/burns'
+import { flamesBetween } from '../run/burns'
 import type { Reading, Readings } from './readings'
 
 type Amid = Pick<Readings, 'windMS' | 'windChangeU' | 'isSetAnew' | 'pieces'>
@@ -12,6 +13,8 @@ type Amid = Pick<Readings, 'windMS' | 'windChangeU' | 'isSetAnew' | 'pieces'>
 /** A wind that changed and was not read again: by so much, or by this share of it, standard. Source: estimate. */
 const UNREAD_CHANGE_U_MS = 0.5
 const UNREAD_CHANGE_SHARE = 0.3
+/** Below it is rounding. */
+const LEAST_SHARE = 1e-9
 
 export function readAmid(reading: Reading, times: DerivedTimes, heatS: number | null): Amid {
   const { input, flags } = reading
@@ -22,10 +25,18 @@ export function readAmid(reading: Reading, times: DerivedTimes, heatS: number | 
   if (pieces !== null) {
     const { lidS } = awayFor(pieces, isOpen)
     // What a flame that went out does is said by itself.
-    const offS = awayFor(pieces, isOpen).offS - (heatS! - flameTimeBetween(times.burns, span.fromS, span.toS))
+    const burnedS = flamesBetween(times.burns, span.fromS, span.toS).reduce(
+      (sum, one) => sum + one.endS - one.startS,
+      0,
+    )
+    const offS = awayFor(pieces, isOpen).offS - (heatS! - burnedS)
     flags.push(...(offS >= 1 ? [potOffFlag(offS)] : []), ...(lidS >= 1 ? [lidFlag(lidS, isOpen)] : []))
   }
-  const settings = settingsAmid(input.events, span, input.setting)
+  const settings = standingAmid(input.events, span, {
+    kind: 'settingChanged',
+    first: input.setting,
+    valueOf: (event) => event.setting ?? null,
+  })
   const isSetAnew = settings.length > 1
   if (isSetAnew) flags.push(settingFlag(settings))
   return { ...windAmid(reading, span), isSetAnew, pieces }
@@ -43,8 +54,8 @@ const lidFlag = (s: number, isOpen: boolean): Flag =>
     `The lid was ${isOpen ? 'on' : 'off'} for ${formatClock(s)}: what that spared or cost is taken out with the first rung.`,
   )
 
-function settingFlag(settings: ReturnType<typeof settingsAmid>): Flag {
-  const said = settings.map(({ setting, share }) => `${setting ?? 'not said'} for ${Math.round(100 * share)} %`)
+function settingFlag(settings: readonly { value: Setting | null; share: number }[]): Flag {
+  const said = settings.map(({ value, share }) => `${value ?? 'not said'} for ${Math.round(100 * share)} %`)
   return note(
     'setting-changed',
     `The flame was set anew while it heated (${said.join(', ')}): the figure is of the mix.`,
@@ -58,11 +69,15 @@ function windAmid(
 ): Pick<Amid, 'windMS' | 'windChangeU'> {
   const atPot = (windMS: number | null) => (windMS === null ? null : windAtPot(windMS, place.windHeightM))
   const first = atPot(place.windMS)
-  const winds = span === null ? [] : windsAmid(events, span, place.windMS)
+  const winds =
+    span === null
+      ? []
+      : standingAmid(events, span, { kind: 'windChanged', first, valueOf: (event) => atPot(event.windMS ?? null) })
   if (winds.length <= 1 || first === null) return { windMS: first, windChangeU: 0 }
-  const unread = winds.filter(({ windMS }) => windMS === null).reduce((sum, { share }) => sum + share, 0)
-  const read = winds.flatMap(({ windMS, share }) => (windMS === null ? [] : [{ windMS: atPot(windMS)!, share }]))
-  const mean = read.reduce((sum, { windMS, share }) => sum + windMS * share, 0) / (1 - unread)
+  const read = winds.flatMap(({ value, share }) => (value === null ? [] : [{ windMS: value, share }]))
+  const readShare = read.reduce((sum, { share }) => sum + share, 0)
+  const mean = readShare > 0 ? read.reduce((sum, { windMS, share }) => sum + windMS * share, 0) / readShare : first
+  const unread = 1 - readShare
   const spread = Math.sqrt(read.reduce((sum, { windMS, share }) => sum + share * (windMS - mean) ** 2, 0))
   flags.push(windFlag(mean, unread))
   return {
@@ -73,7 +88,7 @@ function windAmid(
 }
 
 const windFlag = (mean: number, unread: number): Flag =>
-  unread > 0
+  unread > LEAST_SHARE
     ? {
         code: 'wind-changed',
         severity: 'warning',

@@ -25,7 +25,7 @@ const CALLS: readonly EventKind[] = ['rollingBoil', 'firstBubbles', 'targetReach
 const STRENGTH: Record<Setting, number> = { low: 1, medium: 2, full: 3 }
 
 /**
- * When the flame was put out or turned down and stayed so, with no boil called before [s]; null: it was not. What was
+ * When the flame was put out or turned down and stayed so, with no boil called [s]; null: it was not. What was
  * turned down to an unknown setting may have been turned up.
  */
 function cutOf({ events, setting: first }: RunInput): number | null {

@@ -37,18 +37,20 @@ export const flameTimeBetween = (burns: readonly Burn[], fromS: number, toS: num
   )
 
 /**
- * Burns and gaps in turn between two moments: [burn, gap, burn, …] in seconds. Only a relighting ends a gap: what comes
- * after the last flame, or before the first, counts as burning, because marks of one moment may stand seconds apart.
+ * The stretches of flame between two moments. Only a relighting ends a gap: what comes after the last flame, or before
+ * the first, counts as burning, because marks of one moment may stand seconds apart.
  */
-export function burnsAndGaps(burns: readonly Burn[], fromS: number, toS: number): number[] {
+export function flamesBetween(burns: readonly Burn[], fromS: number, toS: number): { startS: number; endS: number }[] {
   const inside = burns.filter(({ startS, endS }) => startS < toS && (endS ?? Infinity) > fromS)
-  const spans: number[] = []
-  let at = fromS
-  inside.forEach(({ startS, endS }, i) => {
-    const end = i === inside.length - 1 ? toS : Math.min(endS ?? toS, toS)
-    if (i > 0) spans.push(startS - at)
-    spans.push(end - (i === 0 ? fromS : startS))
-    at = end
-  })
-  return spans.length === 0 ? [toS - fromS] : spans
+  if (inside.length === 0) return [{ startS: fromS, endS: toS }]
+  return inside.map(({ startS, endS }, i) => ({
+    startS: i === 0 ? fromS : startS,
+    endS: i === inside.length - 1 ? toS : Math.min(endS ?? toS, toS),
+  }))
+}
+
+/** Burns and gaps in turn between two moments: [burn, gap, burn, …] in seconds. */
+export function burnsAndGaps(burns: readonly Burn[], fromS: number, toS: number): number[] {
+  const flames = flamesBetween(burns, fromS, toS)
+  return flames.flatMap(({ startS, endS }, i) => [...(i === 0 ? [] : [startS - flames[i - 1]!.endS]), endS - startS])
 }

@@ -1,6 +1,5 @@
 /** What happened to the pot while it heated, piece by piece. */
-import type { Setting } from '../formats/document'
-import { flameTimeBetween, type Burn } from './burns'
+import { flamesBetween, type Burn } from './burns'
 import type { EventKind, RunEvent } from './events'
 
 /** A stretch in which nothing changed. */
@@ -34,14 +33,16 @@ export function heatingPieces(
   const isTouched = inside.some(({ kind }) => kind === 'potOff' || LID.includes(kind))
   if (!isTouched) return null
   const edges = inside.filter(({ kind }) => POT.includes(kind) || LID.includes(kind)).map(({ s }) => s)
-  const flames = burns.flatMap(({ startS, endS }) => [startS, endS ?? Infinity])
-  const cuts = [...edges, ...flames].filter((s) => s > span.fromS && s < span.toS)
+  const flames = flamesBetween(burns, span.fromS, span.toS)
+  const cuts = [...edges, ...flames.flatMap(({ startS, endS }) => [startS, endS])].filter(
+    (s) => s > span.fromS && s < span.toS,
+  )
   const at = [...new Set([span.fromS, ...cuts, span.toS])].sort((a, b) => a - b)
   const pot = stateOf(inside, 'potOn', 'potOff', true)
   const bare = stateOf(inside, 'lidOff', 'lidOn', isOpen)
   return at.slice(1).map((toS, i) => {
     const middle = (at[i]! + toS) / 2
-    const isBurning = flameTimeBetween(burns, at[i]!, toS) > 0 || burns.length === 0
+    const isBurning = flames.some(({ startS, endS }) => middle > startS && middle < endS)
     return { s: toS - at[i]!, heated: isBurning && pot(middle), open: bare(middle) }
   })
 }
@@ -61,30 +62,17 @@ export function awayFor(pieces: readonly HeatingPiece[], isOpen: boolean): { off
   return { offS: sum(({ heated }) => !heated), lidS: sum(({ open }) => open !== isOpen) }
 }
 
-/** Settings of the valve while it heated, each with its share of the time; one: it was not changed. */
-export function settingsAmid(
+/** What stood while it heated, each value with its share of the time; one: it was not changed. */
+export function standingAmid<T>(
   events: readonly RunEvent[],
   span: Span,
-  first: Setting | null,
-): { setting: Setting | null; share: number }[] {
+  { kind, first, valueOf }: { kind: EventKind; first: T; valueOf: (event: RunEvent) => T },
+): { value: T; share: number }[] {
   return sharesOf(
     first,
-    events.flatMap((one) => (one.kind === 'settingChanged' ? [{ s: one.s, value: one.setting ?? null }] : [])),
+    events.flatMap((one) => (one.kind === kind ? [{ s: one.s, value: valueOf(one) }] : [])),
     span,
-  ).map(({ value, share }) => ({ setting: value, share }))
-}
-
-/** Winds while it heated; a change whose wind was not read is null. */
-export function windsAmid(
-  events: readonly RunEvent[],
-  span: Span,
-  first: number | null,
-): { windMS: number | null; share: number }[] {
-  return sharesOf(
-    first,
-    events.flatMap((one) => (one.kind === 'windChanged' ? [{ s: one.s, value: one.windMS ?? null }] : [])),
-    span,
-  ).map(({ value, share }) => ({ windMS: value, share }))
+  )
 }
 
 function sharesOf<T>(

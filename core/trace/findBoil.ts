@@ -46,7 +46,7 @@ export interface BoilFacts {
   lagS?: number
   /** What its checks say it reads high by, and how well [K]; null: they say nothing. */
   offset?: { k: number; u: number } | null
-  /** When the flame was put out or turned down for good, with no boil called before [s]: what levels off then is none. */
+  /** When the flame was put out or turned down for good, with no boil called [s]: what levels off then is none. */
   cutS?: number | null
 }
 

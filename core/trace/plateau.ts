@@ -4,7 +4,7 @@ import type { Knee } from './kneeFit'
 
 export const PLATEAU_POINTS = 4
 const PLATEAU_S = 12
-/** A boil is called so far below its level. */
+/** A boil is called so far below its level. Source: boilFinder. */
 export const BELOW_LEVEL_K = 0.5
 
 /** Long enough past the knee, level against the slope at the knee, and below where the rise would have led. */

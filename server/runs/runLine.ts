@@ -4,6 +4,7 @@ import { formatClock, formatNumber } from '../../core/quantity/format'
 import type { RunAnswer } from '../../core/formats/answer'
 import type { StoredRun } from '../../core/formats/toRunDocument'
 import { CORE_VERSION } from '../../core/version'
+import { dayOf } from './dayOf'
 import type { RunRemark } from '../../shared/runList'
 import type { Ribbon, RunLine, RunRecord } from '../../shared/runRecord'
 import type { runSummary } from '../database/schema'
@@ -91,14 +92,6 @@ const wordsOf = (
   { setup, person, notes, parts }: RunRecord,
   { place, fuel, method }: { place: string; fuel: string; method: string },
 ): string => [setup, place, fuel, method, person, notes, ...parts.map((part) => part.name)].join(' ').toLowerCase()
-
-/** The day there, as 2026-05-01. */
-function dayOf(at: string, zone: string): string {
-  const format = days.get(zone) ?? new Intl.DateTimeFormat('en-CA', { timeZone: zone })
-  days.set(zone, format)
-  return format.format(new Date(at))
-}
-const days = new Map<string, Intl.DateTimeFormat>()
 
 const lineOf = (record: RunRecord, answer: ShownAnswer): RunSummary['line'] => ({
   id: record.id,

@@ -10,20 +10,9 @@ import type { Done, OutdoorConditions } from '../../core/simulate/outdoor/condit
 import { burnOutdoors } from '../../core/simulate/outdoor/outdoorStove'
 import { seededRandom } from '../../core/simulate/random'
 import { readReduceRequest } from '../../shared/reduceRequest'
+import { OUTDOOR_BENCH } from './outdoorDocuments'
 
-const CALM: OutdoorConditions = {
-  waterKg: 0.5,
-  startC: 15,
-  airC: 12,
-  pressurePa: 101_325,
-  humidity: 0.5,
-  windMS: 0,
-  gusts: null,
-  setting: 1,
-  lid: true,
-  leadS: 0,
-  can: null,
-}
+const CALM: OutdoorConditions = { ...OUTDOOR_BENCH, startC: 15, airC: 12 }
 const setups = OUTDOOR_CLASSES.map((of, i) => ({ of, ...drawSetup(of, seededRandom(i + 5), true) }))
 
 function answerOf(
@@ -134,6 +123,25 @@ describe('what is done while it heats is read', () => {
     const anew = against(setup!, {}, [{ fromS: 60, setting: 0.5 }], [{ kind: 'settingChanged', s: 60, setting: 'low' }])
     expect(anew.flags).toContain('setting-changed')
     expect(anew.u).toBeGreaterThan(anew.aloneU)
+  })
+
+  it('winds none of which was read again leave the wind as it was read, less sure', () => {
+    const changes = [-10, 30, 90].map((s) => ({ kind: 'windChanged', s }))
+    const { normalisedGPerL, normalisedUReading, flags } = answerOf(setups[0]!, { windMS: 1 }, changes).answer
+    const still = answerOf(setups[0]!, { windMS: 1 }, []).answer
+    expect(normalisedGPerL! / still.normalisedGPerL!).toBeCloseTo(1, 1)
+    expect(normalisedUReading!).toBeGreaterThan(still.normalisedUReading!)
+    expect(flags.map((flag) => flag.code)).toContain('wind-changed')
+  })
+
+  it('a shut-off marked seconds before its boil is no gap, with a lid that moved too', () => {
+    const lid = [
+      { kind: 'lidOff', s: 60 },
+      { kind: 'lidOn', s: 80 },
+    ]
+    const boilS = burnOutdoors(setups[0]!.stove, CALM, { giveUpS: 3600, random: null }).boilS!
+    const early = answerOf(setups[0]!, {}, [...lid, { kind: 'shutOff', s: boilS - 4 }]).answer
+    expect(early.normalisedGPerL!).toBeCloseTo(answerOf(setups[0]!, {}, lid).answer.normalisedGPerL!, 9)
   })
 
   it('what comes after the boil, or before the pot, touches no figure', () => {

@@ -6,48 +6,11 @@ import { flamePriors, type FlamePriors } from '../../core/flame/flameClass'
 import { fitFlame } from '../../core/flame/flameFit'
 import { THETA, type FlameRow } from '../../core/flame/flameRow'
 import { heatingTime } from '../../core/heating/heatingTime'
-import { aimTemperature, defaultEnthalpy, heatingIn, ownConditions, type HeatRun } from '../../core/normalise/heatRun'
+import { aimTemperature, heatingIn, ownConditions } from '../../core/normalise/heatRun'
 import { choleskyFactor, inverseFromFactor, quadraticForm, solveWith, times } from '../../core/numeric/cholesky'
 import { seededRandom } from '../../core/simulate/random'
+import { PLAIN_RUN as BASE } from './plainRun'
 
-const BASE: HeatRun = {
-  waterKg: 0.5,
-  startC: 15,
-  airC: 18,
-  pressurePa: 101_000,
-  windMS: 0,
-  humidity: 0.5,
-  belowBoilK: 0,
-  targetC: null,
-  reachedC: null,
-  heatS: 240,
-  leadS: 0,
-  fuelKg: 0.01,
-  potJPerK: 60,
-  lidM2: 0.0075,
-  sideM2: 0.02,
-  closeCone: false,
-  filmWPerM2K: 10,
-  sideShare: 0.3,
-  windSlopePerMS: 0.55,
-  lossWPerK: null,
-  thetaK: 1280,
-  lossScale: 1,
-  v0MS: NaN,
-  windPower: 1,
-  meltJ: 0,
-  flamePower: 1,
-  benchKgPerS: NaN,
-  valveFactor: 1,
-  flameFactor: 1,
-  modelFactor: 1,
-  evaporationScale: 0,
-  vapourWindPerMS: 0.5,
-  lidVapourW: null,
-  altitudeFactor: 1,
-  lhvJPerKg: 45.7e6,
-  enthalpy: defaultEnthalpy,
-}
 const TRUE = { v0MS: 3.4, windPower: 1.3, flamePower: 0.7, lnHeat: Math.log(850), kgPerS: 4.5e-5 }
 
 /** A run of the true flame, its time by the model, its heat off by e. */

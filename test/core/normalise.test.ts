@@ -3,47 +3,21 @@ import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { stationPressureFromAltitude } from '../../core/air/pressure'
 import { normalise, fuelOnLadder, stallsAt } from '../../core/normalise/normalise'
-import { defaultEnthalpy, gramsPerLitre, type HeatRun } from '../../core/normalise/heatRun'
+import { gramsPerLitre, type HeatRun } from '../../core/normalise/heatRun'
 import { REFERENCES, STANDARD_BENCH, type Model } from '../../core/normalise/reference'
+import { PLAIN_RUN } from './plainRun'
 
 /** The method's public case: 500 g in 110 g of titanium, lid, 8.6 g of gas, 260 s, from 8 °C at 2 100 m and −5 °C. */
 const publicCase: HeatRun = {
-  waterKg: 0.5,
+  ...PLAIN_RUN,
   startC: 8,
   airC: -5,
   pressurePa: stationPressureFromAltitude(2100),
-  windMS: 0,
-  humidity: 0.5,
-  belowBoilK: 0,
-  targetC: null,
-  reachedC: null,
   heatS: 260,
-  leadS: 0,
   fuelKg: 0.0086,
   potJPerK: 0.11 * 523,
   lidM2: 0.008,
-  sideM2: 0.02,
-  closeCone: false,
-  filmWPerM2K: 10,
-  sideShare: 0.3,
-  windSlopePerMS: 0.55,
   lossWPerK: 0.35,
-  thetaK: 1280,
-  lossScale: 1,
-  v0MS: NaN,
-  windPower: 1,
-  meltJ: 0,
-  flamePower: 1,
-  benchKgPerS: NaN,
-  valveFactor: 1,
-  flameFactor: 1,
-  modelFactor: 1,
-  evaporationScale: 0,
-  vapourWindPerMS: 0.5,
-  lidVapourW: null,
-  altitudeFactor: 1,
-  lhvJPerKg: 45.7e6,
-  enthalpy: defaultEnthalpy,
 }
 
 function normalisation(run: HeatRun, model: Model = 'loss', reference = STANDARD_BENCH) {

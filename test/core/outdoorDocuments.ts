@@ -1,5 +1,21 @@
 /** The harder campaign's runs as the contract has them, as their testers wrote them down. */
+import type { OutdoorConditions } from '../../core/simulate/outdoor/conditions'
 import type { OutdoorRun } from '../../core/simulate/outdoor/outdoorCampaign'
+
+/** The Standard bench, for the simulator: half a litre with a lid, at full. */
+export const OUTDOOR_BENCH: OutdoorConditions = {
+  waterKg: 0.5,
+  startC: 20,
+  airC: 20,
+  pressurePa: 101_325,
+  humidity: 0.5,
+  windMS: 0,
+  gusts: null,
+  setting: 1,
+  lid: true,
+  leadS: 0,
+  can: null,
+}
 
 export function outdoorDocument(run: OutdoorRun, id: number) {
   const { kit, asked } = run

@@ -6,20 +6,8 @@ import { gustyWind } from '../../core/simulate/outdoor/gusts'
 import type { OutdoorConditions } from '../../core/simulate/outdoor/conditions'
 import { burnOutdoors } from '../../core/simulate/outdoor/outdoorStove'
 import { seededRandom } from '../../core/simulate/random'
+import { OUTDOOR_BENCH as BENCH } from './outdoorDocuments'
 
-const BENCH: OutdoorConditions = {
-  waterKg: 0.5,
-  startC: 20,
-  airC: 20,
-  pressurePa: 101_325,
-  humidity: 0.5,
-  windMS: 0,
-  gusts: null,
-  setting: 1,
-  lid: true,
-  leadS: 0,
-  can: null,
-}
 const CAN: CanSetup = { fullKg: 0.23, shellKg: 0.15, uaWPerK: 0.41, feedbackShare: 0.003, propane: 0.2 }
 const stoves = Array.from({ length: 30 }, (_, i) => {
   const of = OUTDOOR_CLASSES[i % OUTDOOR_CLASSES.length]!

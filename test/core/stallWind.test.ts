@@ -10,20 +10,9 @@ import { burnOutdoors } from '../../core/simulate/outdoor/outdoorStove'
 import { simulatedBoilingPoint } from '../../core/simulate/stove'
 import { readReduceRequest } from '../../shared/reduceRequest'
 import { proofs } from '../proofs'
-import { outdoorDocument } from './outdoorDocuments'
+import { OUTDOOR_BENCH as BENCH, outdoorDocument } from './outdoorDocuments'
 
 const SEEDS = proofs(25)
-const BENCH = {
-  startC: 20,
-  airC: 20,
-  pressurePa: 101_325,
-  humidity: 0.5,
-  gusts: null,
-  setting: 1,
-  lid: true,
-  leadS: 0,
-  can: null,
-}
 const CALLED_C = simulatedBoilingPoint(BENCH.pressurePa) - 0.5
 
 function trueStall({ stove, waterG }: OutdoorRun): number {

@@ -4,10 +4,11 @@ import { describe, expect, it } from 'vitest'
 import { windAtPot } from '../../core/air/wind'
 import { windLimits } from '../../core/flame/flameLimits'
 import { heatingTime, surplus } from '../../core/heating/heatingTime'
-import { aimTemperature, defaultEnthalpy, heatingIn, type Conditions, type HeatRun } from '../../core/normalise/heatRun'
+import { aimTemperature, heatingIn, type Conditions, type HeatRun } from '../../core/normalise/heatRun'
 import { STANDARD_BENCH } from '../../core/normalise/reference'
 import { burnsAndGaps, burnsOf, flameTimeBetween } from '../../core/run/burns'
 import type { RunEvent } from '../../core/run/events'
+import { PLAIN_RUN } from './plainRun'
 
 describe('wind at the pot', () => {
   // Log law over open ground, z₀ = 0.03 m (any meteorology text): × 0.40 from 10 m to 0.3 m.
@@ -17,44 +18,7 @@ describe('wind at the pot', () => {
   })
 })
 
-const run: HeatRun = {
-  waterKg: 0.473,
-  startC: 14,
-  airC: 15,
-  pressurePa: 101_000,
-  windMS: 0,
-  humidity: 0.5,
-  belowBoilK: 0,
-  targetC: null,
-  reachedC: null,
-  heatS: 240,
-  leadS: 0,
-  fuelKg: 0.01,
-  potJPerK: 60,
-  lidM2: 0.0075,
-  sideM2: 0.02,
-  closeCone: false,
-  filmWPerM2K: 10,
-  sideShare: 0.3,
-  windSlopePerMS: 0.55,
-  lossWPerK: null,
-  thetaK: 1280,
-  lossScale: 1,
-  v0MS: 3,
-  windPower: 1.4,
-  meltJ: 0,
-  flamePower: 0.6,
-  benchKgPerS: NaN,
-  valveFactor: 1,
-  flameFactor: 1,
-  modelFactor: 1,
-  evaporationScale: 0,
-  vapourWindPerMS: 0.5,
-  lidVapourW: null,
-  altitudeFactor: 1,
-  lhvJPerKg: 45.7e6,
-  enthalpy: defaultEnthalpy,
-}
+const run: HeatRun = { ...PLAIN_RUN, waterKg: 0.473, startC: 14, airC: 15, v0MS: 3, windPower: 1.4, flamePower: 0.6 }
 
 describe('the winds a tester asks about', () => {
   const at = (windMS: number): Conditions => ({
