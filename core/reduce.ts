@@ -195,7 +195,7 @@ function setupOf(
   options: ReduceOptions,
 ): SetupAnswer[] {
   const [{ input }] = runs as [{ input: RunInput; answer: RunAnswer }]
-  const inputs = runs.flatMap(({ input: own, answer }) => meanInput(own, answer) ?? [])
+  const inputs = runs.flatMap(({ input: own, answer }) => meanInput(own, answer, options.reference) ?? [])
   if (input.setup === null || inputs.length === 0) return []
   const means = meansOf(inputs, options.boil)
   const leftOut = runs.filter(({ answer }) => isImpossible(answer.flags)).map(({ answer }) => answer.id)

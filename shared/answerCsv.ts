@@ -46,7 +46,7 @@ const TEST_COLUMNS = [
   'lossWPerK',
   'lossWPerKU',
 ] as const
-const RUNG_COLUMNS = ['start', 'boilingPoint', 'surroundings', 'wind', 'flame'] as const
+const RUNG_COLUMNS = ['start', 'boilingPoint', 'surroundings', 'wind', 'flame', 'volume'] as const
 
 export function answerCsv(answer: ReduceAnswer): string {
   const fields = [

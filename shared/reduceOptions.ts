@@ -11,9 +11,18 @@ export function optionsFor({
   clock,
   litre,
   flame,
+  waterG,
   reference: { id: _id, name: _name, ...reference },
 }: RunView): Omit<ReduceRequest, 'runs'> {
-  return { ...defaultOptions(), model, boil: boil === 'target' ? { targetC } : boil, clock, litre, flame, reference }
+  return {
+    ...defaultOptions(),
+    model,
+    boil: boil === 'target' ? { targetC } : boil,
+    clock,
+    litre,
+    flame,
+    reference: { ...reference, waterG },
+  }
 }
 
 /** The options a run is listed by: the Standard bench, read by its method's conventions. */

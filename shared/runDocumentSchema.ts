@@ -123,6 +123,7 @@ export const envelopeSchema = object({
     airC: measure(L.airC),
     windMS: measure(L.windMS),
     burnRateGPerMin: measure(L.burnRateGPerMin),
+    waterG: measure(L.waterG),
   }),
   model: choice(MODELS),
   clock: choice(CLOCKS),

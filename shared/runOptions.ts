@@ -17,6 +17,8 @@ export interface RunView {
   litre: Litre
   /** Brought to the bench burn rate. */
   flame: boolean
+  /** Brought to so much water [g]; null: with its own. */
+  waterG: number | null
 }
 
 /** How a run is read where the address names nothing: by its method's conventions, else as shipped. */
@@ -50,7 +52,7 @@ const OWN_LIMITS: [key: 'startC' | 'pressureHPa' | 'airC' | 'windMS', limit: { m
 
 export const ownReference = (
   values: Pick<NamedReference, 'startC' | 'pressureHPa' | 'airC' | 'windMS'>,
-): NamedReference => ({ id: OWN, name: 'Conditions of your own', burnRateGPerMin: null, ...values })
+): NamedReference => ({ id: OWN, name: 'Conditions of your own', burnRateGPerMin: null, waterG: null, ...values })
 
 function ownReferenceFrom(text: unknown): NamedReference | null {
   const numbers = typeof text === 'string' ? text.split(',').map(Number) : []
@@ -70,21 +72,22 @@ export function runViewFrom(query: Record<string, unknown>, usual: Conventions =
     reference:
       ownReferenceFrom(query.own) ?? REFERENCES.find((reference) => reference.id === query.reference) ?? REFERENCES[0]!,
     boil: VIEW_BOILS.find((boil) => boil === query.boil) ?? usual.boil,
-    targetC: targetFrom(query.target) ?? usual.targetC,
+    targetC: within(query.target, LIMITS.targetC) ?? usual.targetC,
     clock: CLOCKS.find((clock) => clock === query.clock) ?? usual.clock,
     litre: LITRES.find((litre) => litre === query.litre) ?? usual.litre,
     flame: query.flame !== 'asItWas',
+    waterG: within(query.water, LIMITS.waterG),
   }
 }
 
-function targetFrom(text: unknown): number | null {
+function within(text: unknown, { min, max }: { min: number; max: number }): number | null {
   const value = typeof text === 'string' ? Number(text) : NaN
-  return value >= LIMITS.targetC.min && value <= LIMITS.targetC.max ? value : null
+  return value >= min && value <= max ? value : null
 }
 
 /** The shortest query that names a view. */
 export function runViewQuery(
-  { model, reference, boil, targetC, clock, litre, flame }: RunView,
+  { model, reference, boil, targetC, clock, litre, flame, waterG }: RunView,
   usual: Conventions = SHIPPED_CONVENTIONS,
 ): Record<string, string> {
   return {
@@ -99,5 +102,6 @@ export function runViewQuery(
     ...(clock === usual.clock ? {} : { clock }),
     ...(litre === usual.litre ? {} : { litre }),
     ...(flame ? {} : { flame: 'asItWas' }),
+    ...(waterG === null ? {} : { water: String(waterG) }),
   }
 }

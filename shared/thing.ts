@@ -50,6 +50,8 @@ export interface InstrumentProperties {
   unit: string
   accuracy?: number | null
   checkDays?: number | null
+  /** Of a thermometer: how long it takes to 63 % of a step [s]. */
+  lagS?: number | null
 }
 export type ThingProperties =
   BurnerProperties | PotProperties | ScreenProperties | PartProperties | InstrumentProperties
@@ -178,6 +180,14 @@ const PROPERTY_FIELDS: Record<ThingKind, FieldSpec[]> = {
       limit: { min: 1, max: 3650, unit: 'days' },
       factor: 1,
       hint: 'Days. Overdue checks are said.',
+    },
+    {
+      key: 'lagS',
+      label: 'Lag',
+      type: 'number',
+      limit: LIMITS.lagS,
+      factor: 1,
+      hint: 'Of a thermometer: seconds to 63 % of a step, put from air into hot water. It is taken out of a trace before the boil is looked for.',
     },
   ],
 }

@@ -50,9 +50,11 @@ export function rungSentence({ rung, moved }: Rung, units: UnitSystem = 'metric'
     surroundings: 'Air',
     wind: 'Wind',
     flame: 'Flame',
+    volume: 'Water',
   }[rung]
   const { from, to } = moved
   if (rung === 'flame') return flameSentence(from, to)
+  if (rung === 'volume') return waterSentence(from, to, units)
   const kind = rung === 'wind' ? 'wind' : 'temperature'
   if (rung === 'wind' && from === 0 && to === 0) return 'Calm, and calm at the reference'
   if (from === null) return `${name} not measured`
@@ -66,6 +68,9 @@ function flameSentence(from: number | null, to: number | null): string {
   const [own, bench] = [formatNumber(from, 2), formatNumber(to, 2)]
   return own === bench ? `Flame ${own}\u202fg/min, as at the bench` : `Flame ${own} → ${bench}\u202fg/min`
 }
+
+const waterSentence = (fromG: number | null, toG: number | null, units: UnitSystem): string =>
+  `Water ${[fromG, toG].map((grams) => (grams === null ? '' : shown(grams / 1000, 'mass', units))).join(' → ')}`
 
 /** Date and time in the zone of the run. */
 export function dateInZone(iso: string, zone: string): string {

@@ -6,29 +6,17 @@
  *
  * Where the series is silent the priors speak, so that no windy run and forty are the same formula.
  */
-import { choleskyFactor, inverseFromFactor, solveWith, times } from '../numeric/cholesky'
+import { choleskyFactor, inverseFromFactor, solveInPlace, times, zeroRows, type Rows } from '../numeric/cholesky'
 import type { FlamePriors, Normal } from './flameClass'
-import {
-  alongBalance,
-  gradientOf,
-  heatSlopes,
-  informationOf,
-  isOfBalance,
-  linearOf,
-  lnHeatAt,
-  lossLinear,
-  movedResidual,
-  type Linear,
-  type LossLinear,
-} from './flameLinear'
-import { lnBurnRate, residualOf, THETA, type FlameRow } from './flameRow'
+import { gradientOf, informationOf, isOfBalance, RowLinear } from './flameLinear'
+import { lnBurnRate, MovedRow, THETA, type FlameRow, type RowInput } from './flameRow'
 import { nextSpread, partsOf, SPREAD_PRIOR, varianceOf, type Parts, type Spread } from './flameVariances'
 
 export interface FlameFit {
   /** The parameters, in THETA's order, then an intercept for each further volume. */
-  theta: number[]
+  theta: Float64Array
   /** Their posterior covariance. */
-  covariance: number[][]
+  covariance: Rows
   /** Repeatability of the flame: standard deviation of e. */
   sigma: number
   lnMeanBurn: number
@@ -40,13 +28,16 @@ interface FittedRow {
   /** What the residual's variance comes to. */
   variance: number
   /** dθ/dr: how this run's residual pulls the parameters. */
-  pull: number[]
+  pull: Float64Array
   /** By how much each of its inputs moves the residual, for one standard uncertainty. */
   moved: number[]
+  /** By how much anything else would. */
+  movedBy: (input: Pick<RowInput, 'u' | 'move' | 'putBack'>) => number
 }
 
 /** Bounds of parameters whose meaning ends there. */
 const BOUNDS: Partial<Record<number, [number, number]>> = { [THETA.windPower]: [1, 2], [THETA.flamePower]: [0.2, 1.15] }
+const UNBOUNDED: [number, number] = [-Infinity, Infinity]
 const PRIOR_SDS = 4
 const MOST_STEPS = 25
 const MOST_HALVINGS = 5
@@ -58,13 +49,14 @@ const LEVEL_SD = 5
 
 /** @param lnVolumes ln of each further volume over the commonest. Source: flameModel. */
 export function fitFlame(rows: readonly FlameRow[], priors: FlamePriors, lnVolumes: readonly number[]): FlameFit {
-  const lnBurns = rows.map(({ run }) => lnBurnRate(run))
-  const lnMeanBurn = lnBurns.reduce((sum, one) => sum + one, 0) / Math.max(1, rows.length)
-  const fit = new FitState(rows, priorList(priors, lnVolumes), { lnBurns, lnMeanBurn })
+  const fit = new FitState(rows, priorList(priors, lnVolumes))
   fit.begin()
   for (let step = 0; step < MOST_STEPS; step++) if (fit.step()) break
   return fit.result()
 }
+
+const meanOf = (values: readonly number[]): number =>
+  values.reduce((sum, one) => sum + one, 0) / Math.max(1, values.length)
 
 function priorList(priors: FlamePriors, lnVolumes: readonly number[]): Normal[] {
   return [
@@ -81,114 +73,104 @@ function priorList(priors: FlamePriors, lnVolumes: readonly number[]): Normal[] 
 }
 
 class FitState {
-  private theta: number[]
+  private theta: Float64Array
   private spread: Spread = SPREAD_PRIOR
   private parts: Parts[] = []
   /** Parameters at which heat flows and weighed losses were worked out; near them they are straight lines. */
-  private at: number[] = []
-  /** ln q0 of each run there, and what the balance's parameters do to it. */
-  private lnHeats: number[] = []
-  private heatBy: number[][] = []
-  private lossesAt: LossLinear[] = []
-  private linear: Linear[] = []
-  private losses: LossLinear[] = []
-  private lower: number[][] = []
-  private covariance: number[][] = []
+  private readonly at: Float64Array
+  private readonly lnMeanBurn: number
+  private readonly linear: RowLinear[]
+  private readonly moved: MovedRow[]
+  private readonly information: Rows
+  private readonly lower: Rows
+  private readonly covariance: Rows
 
   constructor(
     private readonly rows: readonly FlameRow[],
     private readonly prior: Normal[],
-    private readonly burns: { lnBurns: readonly number[]; lnMeanBurn: number },
   ) {
-    this.theta = prior.map(({ mean }) => mean)
+    const k = prior.length
+    this.theta = Float64Array.from(prior, ({ mean }) => mean)
+    this.at = this.theta.slice()
+    this.lnMeanBurn = meanOf(rows.map(({ run }) => lnBurnRate(run)))
+    this.linear = rows.map((row) => new RowLinear(row, k, this.lnMeanBurn))
+    this.moved = rows.map((row) => new MovedRow(row, this.lnMeanBurn))
+    this.information = zeroRows(k)
+    this.lower = zeroRows(k)
+    this.covariance = zeroRows(k)
   }
 
   /** At the priors' means, the level at the middle residual. */
   begin(): void {
     this.workOutHeat()
-    const residuals = this.rows.map((_, i) => this.residual(i, this.theta)).sort((a, b) => a - b)
+    const residuals = Float64Array.from(this.linear, (row) => row.residualAt(this.theta, this.at)).sort()
     const middle = residuals[Math.floor(residuals.length / 2)] ?? 0
     this.theta[THETA.a] = middle
     this.prior[THETA.a] = { mean: middle, sd: LEVEL_SD }
-    this.parts = this.rows.map((row, i) => partsOf(row, this.movesOf(row, i)))
+    this.readParts()
     this.linearise()
   }
 
   /** One Gauss–Newton step and one of the variances; true: settled. */
   step(): boolean {
-    const gradient = gradientOf(this.theta, this.prior, this.data())
-    const moved = this.take(solveWith(this.lower, gradient).map((one) => -one))
+    const { theta, at } = this
+    const moved = this.take(solveInPlace(this.lower, gradientOf(theta, this.prior, this.linear)))
     const before = this.spread
     this.straighten()
-    this.spread = nextSpread(before, this.parts, { linear: this.linear, covariance: this.covariance })
+    this.spread = nextSpread(before, this.parts, { rows: this.linear, covariance: this.covariance })
+    this.weigh()
     this.factor()
     const settled = this.isSmall(moved) && Math.abs(this.spread.sigma - before.sigma) <= SETTLED.sigma * before.sigma
     if (!settled) return false
-    const strayed = this.theta.map((one, k) => (isOfBalance(k) ? one - this.at[k]! : 0))
-    if (this.isSmall(strayed)) return true
+    if (this.isSmall(this.theta.map((one, k) => (isOfBalance(k) ? one - at[k]! : 0)))) return true
     this.workOutHeat()
     this.linearise()
     return false
   }
 
-  private isSmall(moved: readonly number[]): boolean {
+  result(): FlameFit {
+    this.workOutHeat()
+    const moves = this.readParts()
+    this.linearise()
+    const { theta, covariance, spread, lnMeanBurn } = this
+    const rows = this.linear.map(({ residual, variance, jacobian }, i): FittedRow => {
+      const pull = times(covariance, jacobian).map((one) => -one / variance)
+      const movedBy: FittedRow['movedBy'] = (input) => this.moved[i]!.residual(input, theta) - residual
+      return { residual, variance, pull, moved: moves[i]!, movedBy }
+    })
+    return { theta, covariance, sigma: spread.sigma, lnMeanBurn, rows }
+  }
+
+  private isSmall(moved: Float64Array): boolean {
     return moved.every((one, k) => Math.abs(one) <= SETTLED.theta * Math.sqrt(this.covariance[k]![k]!))
   }
 
   /** Heat flows and weighed losses at the parameters as they are now: the costly part. */
   private workOutHeat(): void {
-    this.at = [...this.theta]
-    this.lnHeats = this.rows.map((row) => lnHeatAt(row, this.theta))
-    this.heatBy = this.rows.map((row, i) => heatSlopes(row, this.lnHeats[i]!, this.theta))
-    this.lossesAt = this.rows.flatMap((row) => lossLinear(row, this.theta))
+    this.at.set(this.theta)
+    for (const row of this.linear) row.workOutHeat(this.theta)
   }
 
-  result(): FlameFit {
-    this.workOutHeat()
-    const moves = this.rows.map((row, i) => this.movesOf(row, i))
-    this.parts = this.rows.map((row, i) => partsOf(row, moves[i]!))
-    this.linearise()
-    const { theta, covariance, spread } = this
-    const rows = this.linear.map(({ residual, jacobian }, i) => {
-      const variance = this.variance(i)
-      const pull = times(covariance, jacobian).map((one) => -one / variance)
-      return { residual, variance, pull, moved: moves[i]! }
+  /** What each input moves each run's residual by, at the parameters as they are now. */
+  private readParts(): number[][] {
+    const { theta, at } = this
+    const moves = this.rows.map(({ inputs }, i) => {
+      const row = this.moved[i]!
+      const residual = this.linear[i]!.residualAt(theta, at)
+      row.setFlame(theta)
+      return inputs.map((input) => row.residual(input, theta) - residual)
     })
-    return { theta, covariance, sigma: spread.sigma, lnMeanBurn: this.burns.lnMeanBurn, rows }
+    this.parts = this.rows.map((row, i) => partsOf(row, moves[i]!))
+    this.weigh()
+    return moves
   }
 
-  private movesOf(row: FlameRow, i: number): number[] {
-    const at = this.residual(i, this.theta)
-    return row.inputs.map((input) => movedResidual(row, input, this.theta, this.burns.lnMeanBurn) - at)
-  }
-
-  private residual(i: number, theta: readonly number[]): number {
-    const { lnBurns, lnMeanBurn } = this.burns
-    return residualOf(this.rows[i]!, { lnHeat: this.lnHeat(i, theta), lnBurn: lnBurns[i]!, lnMeanBurn }, theta)
-  }
-
-  private lnHeat(i: number, theta: readonly number[]): number {
-    return this.lnHeats[i]! + alongBalance(this.heatBy[i]!, this.at, theta)
-  }
-
-  private variance(i: number): number {
-    return varianceOf(this.parts[i]!, this.spread)
-  }
-
-  private data() {
-    return { linear: this.linear, variances: this.parts.map((_, i) => this.variance(i)), losses: this.losses }
+  private weigh(): void {
+    for (let i = 0; i < this.parts.length; i++) this.linear[i]!.variance = varianceOf(this.parts[i]!, this.spread)
   }
 
   private straighten(): void {
-    const { lnBurns, lnMeanBurn } = this.burns
-    const { theta, heatBy } = this
-    this.linear = this.rows.map((row, i) =>
-      linearOf(row, { lnHeat: this.lnHeat(i, theta), heatBy: heatBy[i]!, lnBurn: lnBurns[i]!, lnMeanBurn }, theta),
-    )
-    this.losses = this.lossesAt.map(({ residual, by }) => ({
-      residual: residual + alongBalance(by, this.at, theta),
-      by,
-    }))
+    for (const row of this.linear) row.straighten(this.theta, this.at)
   }
 
   private linearise(): void {
@@ -197,17 +179,18 @@ class FitState {
   }
 
   private factor(): void {
-    this.lower = choleskyFactor(informationOf(this.prior, this.data()))
-    this.covariance = inverseFromFactor(this.lower)
+    informationOf(this.prior, this.linear, this.information)
+    choleskyFactor(this.information, this.lower)
+    inverseFromFactor(this.lower, this.covariance)
   }
 
-  /** Takes the step: no parameter by more than 1, halved until it helps. @returns what was moved */
-  private take(full: readonly number[]): number[] {
+  /** Takes the step down `slope`: no parameter by more than 1, halved until it helps. @returns what was moved */
+  private take(slope: Float64Array): Float64Array {
     const from = this.theta
     const before = this.objective(from)
-    let share = 1 / Math.max(1, ...full.map(Math.abs))
+    let share = 1 / Math.max(1, ...slope.map(Math.abs))
     for (let halved = 0; ; halved++) {
-      const to = from.map((one, k) => this.bounded(k, one + share * full[k]!))
+      const to = from.map((one, k) => this.bounded(k, one - share * slope[k]!))
       if (halved >= MOST_HALVINGS || this.objective(to) <= before) {
         this.theta = to
         return to.map((one, k) => one - from[k]!)
@@ -218,15 +201,15 @@ class FitState {
 
   private bounded(k: number, value: number): number {
     const { mean, sd } = this.prior[k]!
-    const [low, high] = BOUNDS[k] ?? [-Infinity, Infinity]
+    const [low, high] = BOUNDS[k] ?? UNBOUNDED
     return Math.min(high, mean + PRIOR_SDS * sd, Math.max(low, mean - PRIOR_SDS * sd, value))
   }
 
-  private objective(theta: readonly number[]): number {
+  private objective(theta: Float64Array): number {
     let sum = 0
-    for (let i = 0; i < this.rows.length; i++) sum += this.residual(i, theta) ** 2 / this.variance(i)
-    for (const { residual, by } of this.lossesAt) sum += (residual + alongBalance(by, this.at, theta)) ** 2
-    this.prior.forEach(({ mean, sd }, k) => (sum += ((theta[k]! - mean) / sd) ** 2))
+    for (const row of this.linear)
+      sum += row.residualAt(theta, this.at) ** 2 / row.variance + row.lossResidualAt(theta, this.at) ** 2
+    for (let k = 0; k < theta.length; k++) sum += ((theta[k]! - this.prior[k]!.mean) / this.prior[k]!.sd) ** 2
     return sum
   }
 }

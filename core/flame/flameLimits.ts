@@ -2,20 +2,12 @@
 import { evaporationPower } from '../heating/evaporation'
 import { heatingTime, surplus, type Heating } from '../heating/heatingTime'
 import { findRoot } from '../numeric/findRoot'
-import { choleskyFactor } from '../numeric/cholesky'
-import {
-  aimTemperature,
-  copyHeatRun,
-  heatingIn,
-  meanOpenEvaporation,
-  openEvaporation,
-  type Conditions,
-  type HeatRun,
-} from '../normalise/heatRun'
+import { aimTemperature, copyHeatRun, type Conditions, type HeatRun } from '../normalise/heatRun'
+import { heatingIn, meanOpenEvaporation, openEvaporation } from '../normalise/runHeating'
 import type { Reference } from '../normalise/reference'
 import { BELOW_LEVEL_K } from '../trace/plateau'
 import { THETA, windLoss } from './flameRow'
-import { FIGURED, shiftFlame, withFlame, type SetupFlame } from './setupFlame'
+import { columnsOf, FIGURED, shiftFlame, withFlame, type SetupFlame } from './setupFlame'
 
 /** Nobody cooks in more [m/s]. */
 const STRONGEST_MS = 40
@@ -109,13 +101,11 @@ export function flameLimits(
 
 /** Each moves a run by one independent standard error, and returns what that does to ln of the calm heat flow. */
 function movesOf(flame: SetupFlame, isOpen: boolean, thetaU: number): ((run: HeatRun) => number)[] {
-  const at = { windMS: 0, isOpen, aboveKm: 0 }
+  const at = { isOpen, aboveKm: 0 }
   const parameters = [THETA.a, ...FIGURED]
-  const covariance = parameters.map((i) => parameters.map((k) => flame.fit.covariance[i]![k]!))
-  const lower = choleskyFactor(covariance)
-  const columns = lower.map((_, c) => lower.map((row) => row[c]!))
+  const covariance = parameters.map((i) => Float64Array.from(parameters, (k) => flame.fit.covariance[i]![k]!))
   return [
-    ...columns.map((column) => (run: HeatRun) => {
+    ...columnsOf(covariance).map((column) => (run: HeatRun) => {
       shiftFlame(run, column.slice(1), 1, at)
       return column[0]!
     }),

@@ -1,6 +1,6 @@
 /** How far a flame repeats, and how good the readings are that nobody stated: found with the fit. */
-import { quadraticForm } from '../numeric/cholesky'
-import type { Linear } from './flameLinear'
+import { quadraticForm, type Rows } from '../numeric/cholesky'
+import type { RowLinear } from './flameLinear'
 import type { FlameRow } from './flameRow'
 
 /** Variance of a residual by its parts, as readings usually are. */
@@ -40,26 +40,32 @@ export const varianceOf = ({ wind, reading, stated }: Parts, spread: Spread): nu
 export function nextSpread(
   spread: Spread,
   parts: readonly Parts[],
-  { linear, covariance }: { linear: readonly Linear[]; covariance: readonly number[][] },
+  { rows, covariance }: { rows: readonly RowLinear[]; covariance: Rows },
 ): Spread {
   const sums = { sigma: SIGMA.worth * SIGMA.prior ** 2, wind: SCALE.worth, reading: SCALE.worth }
   const counts = { sigma: SIGMA.worth, wind: SCALE.worth, reading: SCALE.worth }
-  linear.forEach(({ residual, jacobian }, i) => {
-    const variance = varianceOf(parts[i]!, spread)
+  for (let i = 0; i < rows.length; i++) {
+    const { residual, jacobian, variance } = rows[i]!
     const squared = residual ** 2 + quadraticForm(covariance, jacobian)
-    const expected = (part: number) => (part / variance) ** 2 * squared + part * (1 - part / variance)
-    sums.sigma += expected(spread.sigma ** 2)
+    const { wind, reading } = parts[i]!
+    sums.sigma += expected(spread.sigma ** 2, variance, squared)
     counts.sigma++
-    for (const key of ['wind', 'reading'] as const) {
-      const usual = parts[i]![key]
-      if (usual === 0) continue
-      sums[key] += expected(spread[key] ** 2 * usual) / usual
-      counts[key]++
+    if (wind !== 0) {
+      sums.wind += expected(spread.wind ** 2 * wind, variance, squared) / wind
+      counts.wind++
     }
-  })
+    if (reading !== 0) {
+      sums.reading += expected(spread.reading ** 2 * reading, variance, squared) / reading
+      counts.reading++
+    }
+  }
   return {
     sigma: Math.sqrt(sums.sigma / counts.sigma),
     wind: Math.sqrt(sums.wind / counts.wind),
     reading: Math.sqrt(sums.reading / counts.reading),
   }
 }
+
+/** What one part of a variance is expected to have in a squared residual. */
+const expected = (part: number, variance: number, squared: number): number =>
+  (part / variance) ** 2 * squared + part * (1 - part / variance)

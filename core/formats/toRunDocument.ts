@@ -5,6 +5,7 @@ import { densityAt, fuelOfKind } from '../constants/fuels'
 import type { PotMaterial } from '../constants/physical'
 import { twelveDigits } from '../quantity/twelveDigits'
 import { liquidDensity } from '../water/liquid'
+import { containerOf, inDimension, scaled, startU, thermometerOf, type Fineness } from './storedReadings'
 import {
   DEFAULT_UNCERTAINTY,
   type BurnerKind,
@@ -29,7 +30,9 @@ export interface StoredRun {
   placeSeaLevelPressurePa: number | null
   /** Resolution and accuracy [SI, ± half-width] of what it was read by. */
   scale: Fineness | null
-  thermometer: Fineness | null
+  thermometer: (Fineness & { correctionK: number | null; lagS: number | null }) | null
+  /** What its fuel came from. */
+  container: { id: string; tareKg: number | null; fullKg: number | null } | null
   boilBy: 'call' | 'trace' | null
   setting: Setting | null
   /** Current measurements in SI, with the dimension they were typed in. */
@@ -63,21 +66,8 @@ export type GivenByDocument = Partial<
   waterBy?: RunDocument['water']['by']
 }
 
-interface Fineness {
-  /** Of the instrument. */
-  id: string
-  resolution: number
-  accuracy: number | null
-}
-
-/** Stirred water is even to about this [K]. Source: estimate. */
-const STIRRED_U_K = 0.2
-
 /** Water read off a cup or a bottle, once: about 1 % (standard). Its marks are worse (`by`). Source: estimate. */
 const WATER_BY_VOLUME_U = 0.01
-
-const scaled = (value: number | null | undefined, factor: number): number | null =>
-  value === null || value === undefined ? null : twelveDigits(value * factor)
 
 /** The document that screen, CSV, JSON and command line all reduce. */
 export function toRunDocument(run: StoredRun): RunDocument {
@@ -98,9 +88,9 @@ export function toRunDocument(run: StoredRun): RunDocument {
     fuel: scaleAccuracyG === undefined ? fuel : { ...fuel, scaleAccuracyG },
     lossWPerK: null,
     setting: run.setting,
-    container: null,
+    container: containerOf(run),
     instruments: instrumentsOf(run),
-    thermometer: null,
+    thermometer: thermometerOf(run),
     boilBy: run.boilBy,
     uncertainty: { ...DEFAULT_UNCERTAINTY, waterG: water.uG, ...startU(run) },
     events: run.events,
@@ -143,9 +133,6 @@ const potOf = (pot: StoredRun['pot']): RunDocument['pot'] => ({
   finned: pot?.finned ?? null,
 })
 
-const startU = ({ thermometer, measured }: StoredRun): { startC?: number } =>
-  thermometer === null || !measured.waterStart ? {} : { startC: twelveDigits(finenessU(thermometer, STIRRED_U_K)) }
-
 function pressureIn(
   run: StoredRun,
 ): Pick<RunDocument['place'], 'altitudeM' | 'stationPressureHPa' | 'seaLevelPressureHPa'> {
@@ -169,13 +156,6 @@ export const placePressure = (run: StoredRun): PressureFacts => ({
   stationPressurePa: run.placeStationPressurePa,
   seaLevelPressurePa: run.placeSeaLevelPressurePa,
 })
-
-/**
- * A reading's standard uncertainty by what it was read with: d/√12, a/√3, and what else there is. Source:
- * gumResolution.
- */
-const finenessU = ({ resolution, accuracy }: Fineness, otherU: number): number =>
-  Math.hypot(resolution / Math.sqrt(12), (accuracy ?? 0) / Math.sqrt(3), otherU)
 
 /** Water by volume becomes a mass at its own temperature. */
 function waterMassOf({ measured }: StoredRun): { massG: number | null; uG: number } {
@@ -217,9 +197,6 @@ const builtInKind = (fuel: StoredRun['fuel']): string | null =>
 /** Standard uncertainty of an accuracy given as limits [g]. */
 const scaleAccuracyOf = (scale: StoredRun['scale']): number | null =>
   scale?.accuracy == null ? null : twelveDigits((scale.accuracy * 1000) / Math.sqrt(3))
-const inDimension = (one: Measured, dimension: 'mass' | 'volume'): NonNullable<Measured> | null =>
-  one?.dimension === dimension ? one : null
-
 /**
  * Density of the batch, or of the fuel at a temperature that was read [g/mL]; null: the core takes the built-in one at
  * the air's.

@@ -7,8 +7,6 @@ import { boilingPointFromPressure, saturationPressure } from '../water/saturatio
 const MASS_TRANSFER_M_PER_S = 0.006
 /** Growth with wind, per m/s. Source: estimate. */
 export const WIND_GROWTH_PER_MS = 0.5
-/** Free convection: Sh ∝ (Gr·Sc)^⅓ and D ∝ 1/p. */
-const PRESSURE_POWER = -1 / 3
 /** What a lid lets through, as a share of the open pot's, taken as uncertainty only. Source: estimate. */
 export const LID_EVAPORATION_U = 0.05
 export const ASSUMED_HUMIDITY = 0.5
@@ -24,42 +22,48 @@ export interface OpenSurface {
   windGrowthPerMS: number
 }
 
-/**
- * Evaporation from a surface, with what does not change while the water heats worked out once. Plain data: it is made
- * four times per figure.
- */
+/** The air over a surface, with what does not change while the water heats worked out once. */
 export interface Evaporation {
   /** h_m·A·M·p/R, times the share of it that happens [kg·K/s]. */
   massFlowK: number
   pressurePa: number
+  airC: number
+  humidity: number
   /** Pressure of the air without its vapour [Pa]. */
   dryPa: number
-  airC: number
   /** From 1 K below the boiling point on the power is held: the model ends where boiling begins [°C]. */
   heldFromC: number
-  /** Into how many pieces the way up is cut: few where it is only an uncertainty. */
-  segments: number
+  /** M·p·h_m/R in calm, for a square metre [kg·K/(s·m²)]. */
+  fluxK: number
 }
 
-/**
- * @param share of the open pot's evaporation that happens: 1 without a lid
- * @param segments how finely the way up is cut
- */
-export function evaporationFrom(
-  { areaM2, pressurePa, airC, humidity, windMS, windGrowthPerMS }: OpenSurface,
-  share: number,
-  segments: number,
-): Evaporation {
-  const thin = (pressurePa / 101_325) ** PRESSURE_POWER
-  const transfer = MASS_TRANSFER_M_PER_S * (1 + windGrowthPerMS * windMS) * thin * areaM2
-  return {
-    massFlowK: (share * transfer * WATER_MOLAR_MASS.value * pressurePa) / GAS_CONSTANT.value,
-    pressurePa,
-    airC,
-    dryPa: pressurePa - humidity * saturationPressure(airC),
-    heldFromC: boilingPointFromPressure(pressurePa) - 1,
-    segments,
+/** @param share of the open pot's evaporation that happens: 1 without a lid */
+export function evaporationFrom(surface: OpenSurface, share: number): Evaporation {
+  const air: Evaporation = { massFlowK: 0, pressurePa: NaN, airC: NaN, humidity: NaN, dryPa: 0, heldFromC: 0, fluxK: 0 }
+  setEvaporation(air, surface, share)
+  return air
+}
+
+/** The same in place: where the air is as it was, little is left to work out. */
+export function setEvaporation(air: Evaporation, surface: OpenSurface, share: number): void {
+  const { pressurePa, airC, humidity } = surface
+  if (air.pressurePa !== pressurePa) {
+    air.pressurePa = pressurePa
+    air.heldFromC = boilingPointFromPressure(pressurePa) - 1
+    air.fluxK = fluxAt(pressurePa)
+    air.dryPa = pressurePa - humidity * saturationPressure(airC)
+  } else if (air.airC !== airC || air.humidity !== humidity) {
+    air.dryPa = pressurePa - humidity * saturationPressure(airC)
   }
+  air.airC = airC
+  air.humidity = humidity
+  air.massFlowK = share * air.fluxK * surface.areaM2 * (1 + surface.windGrowthPerMS * surface.windMS)
+}
+
+/** Free convection: Sh ∝ (Gr·Sc)^⅓ and D ∝ 1/p. */
+function fluxAt(pressurePa: number): number {
+  const transfer = MASS_TRANSFER_M_PER_S / Math.cbrt(pressurePa / 101_325)
+  return (transfer * WATER_MOLAR_MASS.value * pressurePa) / GAS_CONSTANT.value
 }
 
 /**
@@ -67,11 +71,11 @@ export function evaporationFrom(
  * absolute temperature.
  * Source: spaldingEvaporation.
  */
-export function evaporationPower(
-  { massFlowK, pressurePa, dryPa, airC, heldFromC }: Evaporation,
-  tempC: number,
-): number {
+export const evaporationPower = (air: Evaporation, tempC: number): number => air.massFlowK * vapourHeat(air, tempC)
+
+/** The same for each unit of `massFlowK` [W·s/(kg·K)]. */
+export function vapourHeat({ pressurePa, dryPa, airC, heldFromC }: Evaporation, tempC: number): number {
   const at = Math.min(tempC, heldFromC)
   const filmK = (at + airC) / 2 + ZERO_CELSIUS.value
-  return (massFlowK / filmK) * Math.log(dryPa / (pressurePa - saturationPressure(at))) * latentHeat(at) * 1000
+  return (Math.log(dryPa / (pressurePa - saturationPressure(at))) * latentHeat(at) * 1000) / filmK
 }

@@ -2,11 +2,12 @@
  * The heating model:  C dT/dt = q0·(1 − (T − Ta)/Θ) − K_loss·(T − Ta) − P_ev(T)
  *
  * Solved through the heat left over at the end, D(Te) [W]. Near a stall D is tiny while q0 hardly moves, so D, not q0,
- * carries the precision. On a segment where P_ev is linear, ∫dT/D is ΔT over the logarithmic mean of D at its ends:
- * with no evaporation one segment is the exact closed form t = (C/K)·ln[(q0 − K(Ti−Ta))/(q0 − K(Te−Ta))].
+ * carries the precision. Where P_ev does not change, ∫dT/D is ΔT over the logarithmic mean of D at its ends: the exact
+ * closed form t = (C/K)·ln[(q0 − K(Ti−Ta))/(q0 − K(Te−Ta))]. An open pot takes a quadrature up to where P_ev is held.
  */
 import { evaporationPower, type Evaporation } from './evaporation'
 import { findRoot } from '../numeric/findRoot'
+import { NODES, setWayUp, wayUp, type WayUp } from './wayUp'
 
 export interface Heating {
   startC: number
@@ -23,10 +24,12 @@ export interface Heating {
   vapourW: number
   /** Heat that goes into melting at the start, before the temperature rises [J]. */
   meltJ: number
+  /** What evaporates on the way, once that was worked out. */
+  way?: WayUp
 }
 
 /** ln(1 + x)/x, by series where x is small. */
-const log1pOver = (x: number): number => (Math.abs(x) < 1e-5 ? 1 - x / 2 + (x * x) / 3 : Math.log1p(x) / x)
+const log1pOver = (x: number): number => (x < 1e-5 && x > -1e-5 ? 1 - x / 2 + (x * x) / 3 : Math.log1p(x) / x)
 
 /** Heat flow left for the water at a temperature, given q0 [W]. */
 export function surplus(q0W: number, tempC: number, h: Heating): number {
@@ -39,36 +42,16 @@ export function surplus(q0W: number, tempC: number, h: Heating): number {
   )
 }
 
-export interface Nodes {
-  tempsC: number[]
-  evaporationW: number[]
+/** The way up of an open pot; null: nothing evaporates on it that changes. */
+export function wayOf(h: Heating): WayUp | null {
+  if (h.evaporation === null) return null
+  h.way ??= wayUp()
+  setWayUp(h.way, h.evaporation, h)
+  return h.way
 }
 
-/**
- * Temperatures and P_ev at the ends of the segments: closer together towards the boil, where evaporation rises steeply.
- */
-function nodes(h: Heating, evaporation: Evaporation): Nodes {
-  const { heldFromC, segments } = evaporation
-  const bendC = heldFromC > h.startC && heldFromC < h.endC ? heldFromC : h.endC
-  const last = bendC < h.endC ? segments + 1 : segments
-  const tempsC = new Array<number>(last + 1)
-  const evaporationW = new Array<number>(last + 1)
-  for (let i = 0; i <= segments; i++) {
-    const left = 1 - i / segments
-    const tempC = bendC - (bendC - h.startC) * left * left * left
-    tempsC[i] = tempC
-    evaporationW[i] = evaporationPower(evaporation, tempC)
-  }
-  if (last > segments) {
-    tempsC[last] = h.endC
-    evaporationW[last] = evaporationPower(evaporation, h.endC)
-  }
-  return { tempsC, evaporationW }
-}
-
-export const nodesOf = (h: Heating): Nodes | null => (h.evaporation === null ? null : nodes(h, h.evaporation))
-export const evaporationAtEnd = (at: Nodes | null): number =>
-  at === null ? 0 : at.evaporationW[at.evaporationW.length - 1]!
+export const evaporationAtEnd = (h: Heating, way: WayUp | null): number =>
+  way === null ? 0 : h.evaporation!.massFlowK * way.endVapour
 
 /** q0 that leaves `endSurplusW` at the end. */
 export function q0FromEndSurplus(endSurplusW: number, h: Heating, evaporationAtEndW: number): number {
@@ -76,48 +59,62 @@ export function q0FromEndSurplus(endSurplusW: number, h: Heating, evaporationAtE
   return (endSurplusW + h.lossWPerK * excess + h.vapourW + evaporationAtEndW) / (1 - excess / h.thetaK)
 }
 
+/** What loss and droop take for each degree, where `endSurplusW` is left at the end [W/K]. */
+export const lossAndDroop = (endSurplusW: number, h: Heating, way: WayUp | null): number =>
+  h.lossWPerK + q0FromEndSurplus(endSurplusW, h, evaporationAtEnd(h, way)) / h.thetaK
+
 /**
- * Seconds on a segment where the surplus falls in a straight line from `lower` to `upper`: C·ΔT over their logarithmic
- * mean.
+ * Seconds on which the surplus falls in a straight line from `lower` to `upper`: C·ΔT over their logarithmic mean.
  */
-const segmentTime = (heatJ: number, lowerW: number, upperW: number): number =>
+const straightTime = (heatJ: number, lowerW: number, upperW: number): number =>
   (heatJ / upperW) * log1pOver(lowerW / upperW - 1)
 
 /** Time to heat all the way, melting included, when `endSurplusW` is left at the end [s]. */
-export function timeThrough(endSurplusW: number, h: Heating, at: Nodes | null): number {
-  const lossAndDroop = h.lossWPerK + q0FromEndSurplus(endSurplusW, h, evaporationAtEnd(at)) / h.thetaK
-  if (at !== null) return throughSegments(endSurplusW, lossAndDroop, h, at)
-  const startSurplusW = endSurplusW + lossAndDroop * (h.endC - h.startC)
-  return (
-    segmentTime(h.capacityJPerK * (h.endC - h.startC), startSurplusW, endSurplusW) +
-    (h.meltJ === 0 ? 0 : h.meltJ / startSurplusW)
-  )
+export function timeThrough(endSurplusW: number, h: Heating, way: WayUp | null): number {
+  const perK = lossAndDroop(endSurplusW, h, way)
+  if (way !== null) return timeOpen(endSurplusW, perK, h, way)
+  const riseK = h.endC - h.startC
+  const startSurplusW = endSurplusW + perK * riseK
+  const heatingS = straightTime(h.capacityJPerK * riseK, startSurplusW, endSurplusW)
+  return h.meltJ === 0 ? heatingS : heatingS + h.meltJ / startSurplusW
 }
 
-/** The same where evaporation bends the surplus. `vapour` takes up the heat evaporated on the way [J]. */
-export function throughSegments(
-  endSurplusW: number,
-  lossAndDroop: number,
-  h: Heating,
-  { tempsC, evaporationW }: Nodes,
-  vapour?: { joules: number },
-): number {
-  const last = tempsC.length - 1
-  let timeS = 0
-  let upper = endSurplusW
-  for (let i = last - 1; i >= 0; i--) {
-    // The surplus shrinks on the way up; where it is held, rounding must not turn it negative.
-    const lower = Math.max(
-      upper,
-      endSurplusW + lossAndDroop * (h.endC - tempsC[i]!) + evaporationW[last]! - evaporationW[i]!,
-    )
-    const seconds = segmentTime(h.capacityJPerK * (tempsC[i + 1]! - tempsC[i]!), lower, upper)
-    if (vapour !== undefined) vapour.joules += (seconds * (evaporationW[i]! + evaporationW[i + 1]!)) / 2
-    timeS += seconds
-    upper = lower
+/**
+ * Near a stall nearly all time goes where the surplus is least. There it is a straight line, whose time has a closed
+ * form: the quadrature is of what is left beside it.
+ */
+function timeOpen(endSurplusW: number, perK: number, h: Heating, way: WayUp): number {
+  const { belowK, spanK, vapour, heldK, endVapour, vapourSlope } = way
+  const { massFlowK } = h.evaporation!
+  const bendW = endSurplusW + perK * heldK
+  const bentPerK = perK + massFlowK * vapourSlope
+  const riseK = h.endC - heldK - h.startC
+  let kelvinPerW = straightTime(riseK, bendW + bentPerK * riseK, bendW)
+  for (let i = 0; i < NODES; i++) {
+    const surplusW = endSurplusW + perK * belowK[i]! + massFlowK * (endVapour - vapour[i]!)
+    const straightW = bendW + bentPerK * (belowK[i]! - heldK)
+    kelvinPerW += (spanK[i]! * (straightW - surplusW)) / (surplusW * straightW)
   }
-  return timeS + (h.meltJ === 0 ? 0 : h.meltJ / upper)
+  if (heldK > 0) kelvinPerW += straightTime(heldK, bendW, endSurplusW)
+  return h.capacityJPerK * kelvinPerW + (h.meltJ === 0 ? 0 : meltingTime(endSurplusW, perK, h, way))
 }
+
+/** Heat that evaporates on the way of an open pot [J]. */
+export function evaporatedOn(endSurplusW: number, h: Heating, way: WayUp): number {
+  const { belowK, spanK, vapour, endVapour } = way
+  const { massFlowK } = h.evaporation!
+  const perK = lossAndDroop(endSurplusW, h, way)
+  const heatingS = timeOpen(endSurplusW, perK, h, way) - (h.meltJ === 0 ? 0 : meltingTime(endSurplusW, perK, h, way))
+  let less = 0
+  for (let i = 0; i < NODES; i++) {
+    const lessVapour = endVapour - vapour[i]!
+    less += (spanK[i]! * lessVapour) / (endSurplusW + perK * belowK[i]! + massFlowK * lessVapour)
+  }
+  return massFlowK * (heatingS * endVapour - h.capacityJPerK * less)
+}
+
+const meltingTime = (endSurplusW: number, perK: number, h: Heating, way: WayUp): number =>
+  h.meltJ / (endSurplusW + perK * (h.endC - h.startC) + h.evaporation!.massFlowK * (way.endVapour - way.startVapour))
 
 /**
  * Time to heat from start to end with a known q0 [s]; Infinity where it stalls on the way.
@@ -125,7 +122,7 @@ export function throughSegments(
  */
 export function heatingTime(q0W: number, h: Heating): number {
   const endSurplusW = surplus(q0W, h.endC, h)
-  return endSurplusW > 0 ? timeThrough(endSurplusW, h, nodesOf(h)) : Infinity
+  return endSurplusW > 0 ? timeThrough(endSurplusW, h, wayOf(h)) : Infinity
 }
 
 /** Temperature at which a flame of this q0 heats no further [°C]; above the boiling point it boils. */

@@ -1,8 +1,8 @@
 /** Every figure that follows from one run's numbers, as one list: what uncertainty is propagated to. */
+import { litresFromMass } from '../water/liquid'
 import { aimTemperature, gramsPerLitre, ownConditions, sensibleHeat, type HeatRun } from './heatRun'
-import { normalise, fuelOnLadder, type Normalisation } from './normalise'
+import { fuelOnLadder, type LadderTimes, type Normalisation } from './normalise'
 import type { Model, Reference } from './reference'
-import type { R } from '../result'
 
 /** Positions in the list that figuresOf returns. */
 export const FIGURE = {
@@ -12,9 +12,11 @@ export const FIGURE = {
   afterSurroundings: 3,
   afterWind: 4,
   afterFlame: 5,
-  efficiency: 6,
-  q0: 7,
-  normalisedTime: 8,
+  /** The last of the ladder: as after the flame where no other volume was asked for. */
+  normalised: 6,
+  efficiency: 7,
+  q0: 8,
+  normalisedTime: 9,
 } as const
 
 export interface FigureOptions {
@@ -40,18 +42,14 @@ export function efficiency(run: HeatRun, evaporatedJ: number): number {
   return (run.meltJ + sensibleHeat(run, run.startC, endC) + evaporatedJ) / (run.fuelKg * run.lhvJPerKg)
 }
 
-/** The figures, NaN where they cannot be worked out. */
-export function figuresOf(
-  run: HeatRun,
-  options: FigureOptions,
-  normalisation: R<Normalisation> = normalise(run, options.reference, options.model),
-): number[] {
+/** @param times its normalisation; null: there is none, and what hangs on it is NaN */
+export function figuresOf(run: HeatRun, options: FigureOptions, times: Normalisation | null): number[] {
   const toPerLitre = gramsPerLitre(1, run) * options.scale
-  if (!normalisation.ok) {
+  if (times === null) {
     const measured = run.reachedC === null ? run.fuelKg * toPerLitre * options.disturbed : NaN
-    return [measured, NaN, NaN, NaN, NaN, NaN, efficiency(run, options.evaporatedJ ?? 0), NaN, NaN]
+    return [measured, NaN, NaN, NaN, NaN, NaN, NaN, efficiency(run, options.evaporatedJ ?? 0), NaN, NaN]
   }
-  const fuelKg = fuelOnLadder(run, normalisation.value)
+  const fuelKg = fuelOnLadder(run, times)
   return [
     fuelKg[0] * toPerLitre * options.disturbed,
     fuelKg[1] * toPerLitre,
@@ -59,17 +57,19 @@ export function figuresOf(
     fuelKg[3] * toPerLitre,
     fuelKg[4] * toPerLitre,
     fuelKg[5] * toPerLitre,
-    efficiency(run, options.evaporatedJ ?? normalisation.value.evaporatedJ),
-    normalisation.value.q0W,
-    normalisation.value.rungS[4],
+    fuelKg[6] * perOtherLitre(run, toPerLitre),
+    efficiency(run, options.evaporatedJ ?? times.evaporatedJ),
+    times.q0W,
+    times.rungS[5]!,
   ]
 }
 
-/**
- * The last of them alone, fuel per litre at the reference: what Monte Carlo draws, with the whole ladder worked out for
- * it.
- */
-export function normalisedFigure(run: HeatRun, { reference, model, scale }: FigureOptions): number {
-  const normalisation = normalise(run, reference, model)
-  return normalisation.ok ? fuelOnLadder(run, normalisation.value)[5] * gramsPerLitre(1, run) * scale : NaN
+/** Of the volume that the figure is brought to. */
+const perOtherLitre = ({ otherKg, waterKg }: HeatRun, toPerLitre: number): number =>
+  Number.isNaN(otherKg) ? toPerLitre : (toPerLitre * litresFromMass(waterKg)) / litresFromMass(otherKg)
+
+/** The last of the ladder alone, fuel per litre at the reference: what Monte Carlo draws. */
+export function normalisedFigure(run: HeatRun, { scale }: FigureOptions, times: LadderTimes): number {
+  if (times.workOut(run) !== null) return NaN
+  return fuelOnLadder(run, times)[6] * perOtherLitre(run, gramsPerLitre(1, run) * scale)
 }

@@ -2,8 +2,6 @@
  * One run as the ladder's arithmetic reads it: plain numbers, so that any of them can be moved by its uncertainty,
  * and the figure worked out again from them.
  */
-import { evaporationFrom, evaporationPower, type Evaporation, type OpenSurface } from '../heating/evaporation'
-import type { Heating } from '../heating/heatingTime'
 import { lossFromGeometry } from '../heating/loss'
 import { boilingPointFromPressure } from '../water/saturation'
 import { liquidEnthalpy, litresFromMass } from '../water/liquid'
@@ -62,57 +60,19 @@ export interface HeatRun {
   lidVapourW: readonly number[] | null
   /** Burn efficiency lost or gained with altitude beyond the boiling point: 1, with an uncertainty. */
   altitudeFactor: number
+  /** Another mass of water that the figure is brought to, and its wall [kg, m²]; NaN: none was asked for. */
+  otherKg: number
+  otherSideM2: number
+  /** Useful heat per gram with that much water over that with the run's own. */
+  volumeFactor: number
   /** Lower heating value [J/kg]; NaN where the fuel is not known: it never enters fuel per litre. */
   lhvJPerKg: number
   /** Enthalpy of liquid water [kJ/kg] at a temperature; replaced only to test the limits of the models. */
   enthalpy: (tempC: number) => number
 }
 
-/**
- * A copy, field by field: objects made by one literal share one shape, which the arithmetic runs several times faster
- * on
- * than on spread ones. Uncertainty moves a copy of every run.
- */
-export function copyHeatRun(run: HeatRun): HeatRun {
-  return {
-    waterKg: run.waterKg,
-    startC: run.startC,
-    airC: run.airC,
-    pressurePa: run.pressurePa,
-    windMS: run.windMS,
-    humidity: run.humidity,
-    belowBoilK: run.belowBoilK,
-    targetC: run.targetC,
-    reachedC: run.reachedC,
-    heatS: run.heatS,
-    leadS: run.leadS,
-    fuelKg: run.fuelKg,
-    potJPerK: run.potJPerK,
-    lidM2: run.lidM2,
-    sideM2: run.sideM2,
-    closeCone: run.closeCone,
-    filmWPerM2K: run.filmWPerM2K,
-    sideShare: run.sideShare,
-    windSlopePerMS: run.windSlopePerMS,
-    lossWPerK: run.lossWPerK,
-    thetaK: run.thetaK,
-    lossScale: run.lossScale,
-    v0MS: run.v0MS,
-    windPower: run.windPower,
-    meltJ: run.meltJ,
-    flamePower: run.flamePower,
-    benchKgPerS: run.benchKgPerS,
-    valveFactor: run.valveFactor,
-    flameFactor: run.flameFactor,
-    modelFactor: run.modelFactor,
-    evaporationScale: run.evaporationScale,
-    vapourWindPerMS: run.vapourWindPerMS,
-    lidVapourW: run.lidVapourW,
-    altitudeFactor: run.altitudeFactor,
-    lhvJPerKg: run.lhvJPerKg,
-    enthalpy: run.enthalpy,
-  }
-}
+/** A copy, to move. */
+export const copyHeatRun = (run: HeatRun): HeatRun => ({ ...run })
 
 /** The conditions a rung moves. */
 export interface Conditions {
@@ -164,59 +124,6 @@ export const sensibleHeat = (run: HeatRun, fromC: number, toC: number): number =
 
 /** Useful heat at the flame rung's burn rate over that at the run's own: (ṁ₀/ṁ)ˣ. Source: flameModel. */
 export const flameHeat = (run: HeatRun): number => burnRatio(run) ** run.flamePower * run.flameFactor
-
-const OPEN_SEGMENTS = 24
-
-/** What comes past the lid at a station of the ladder [W]. */
-export const pastLid = ({ lidVapourW, evaporationScale }: HeatRun, station: number): number =>
-  lidVapourW === null || evaporationScale === 0 ? 0 : evaporationScale * lidVapourW[station]!
-
-/** The heating of this run's water and pot in given conditions, up to `endC`. */
-export function heatingIn(run: HeatRun, at: Conditions, endC: number): Heating {
-  const riseK = endC - at.startC
-  const open = run.evaporationScale !== 0 && run.lidVapourW === null
-  return {
-    startC: at.startC,
-    endC,
-    airC: at.airC,
-    capacityJPerK: riseK === 0 ? run.waterKg * 4180 + run.potJPerK : sensibleHeat(run, at.startC, endC) / riseK,
-    lossWPerK: lossCoefficient(run, at.windMS),
-    thetaK: run.thetaK,
-    meltJ: at.meltJ,
-    vapourW: pastLid(run, at.station),
-    evaporation: open ? evaporationFrom(surfaceIn(run, at), run.evaporationScale, OPEN_SEGMENTS) : null,
-  }
-}
-
-const surfaceIn = (
-  { lidM2, humidity, vapourWindPerMS }: HeatRun,
-  { pressurePa, airC, windMS }: Conditions,
-): OpenSurface => ({
-  areaM2: lidM2,
-  pressurePa,
-  airC,
-  humidity,
-  windMS,
-  windGrowthPerMS: vapourWindPerMS,
-})
-
-/** What it evaporates without a lid. */
-export const openEvaporation = (run: HeatRun, at: Conditions): Evaporation =>
-  evaporationFrom(surfaceIn(run, at), 1, OPEN_SEGMENTS)
-
-/**
- * What an open pot would evaporate on the mean of the way from start to end, by Simpson's rule [W]; a lid lets a share
- * of that through.
- */
-export function meanOpenEvaporation(run: HeatRun, at: Conditions, endC: number): number {
-  const surface = openEvaporation(run, at)
-  return (
-    (evaporationPower(surface, at.startC) +
-      4 * evaporationPower(surface, (at.startC + endC) / 2) +
-      evaporationPower(surface, endC)) /
-    6
-  )
-}
 
 /** Grams of fuel per litre put in. */
 export const gramsPerLitre = (fuelKg: number, run: HeatRun): number => (fuelKg * 1000) / litresFromMass(run.waterKg)

@@ -6,6 +6,8 @@ export interface Reference {
   airC: number
   windMS: number
   burnRateGPerMin: number | null
+  /** Water to bring every figure to [g]; null: each run's own. */
+  waterG: number | null
 }
 
 export interface NamedReference extends Reference {
@@ -23,6 +25,7 @@ export const REFERENCES: readonly NamedReference[] = [
     airC: 20,
     windMS: 0,
     burnRateGPerMin: null,
+    waterG: null,
   },
   {
     id: 'sixtyFahrenheit',
@@ -32,6 +35,7 @@ export const REFERENCES: readonly NamedReference[] = [
     airC: 20,
     windMS: 0,
     burnRateGPerMin: null,
+    waterG: null,
   },
   {
     id: 'rise75',
@@ -41,6 +45,7 @@ export const REFERENCES: readonly NamedReference[] = [
     airC: 25,
     windMS: 0,
     burnRateGPerMin: null,
+    waterG: null,
   },
 ]
 export const STANDARD_BENCH: Reference = (({ id: _id, name: _name, ...reference }) => reference)(REFERENCES[0]!)
@@ -48,4 +53,4 @@ export const STANDARD_BENCH: Reference = (({ id: _id, name: _name, ...reference 
 export const MODELS = ['loss', 'energy', 'ratio'] as const
 export type Model = (typeof MODELS)[number]
 
-export type RungName = 'start' | 'boilingPoint' | 'surroundings' | 'wind' | 'flame'
+export type RungName = 'start' | 'boilingPoint' | 'surroundings' | 'wind' | 'flame' | 'volume'

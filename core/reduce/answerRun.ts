@@ -137,10 +137,10 @@ function heatAnswer({ input, readings, figured, addWorking }: Composition, firep
 }
 
 /** At the reference, and how it came there. */
-function normalisedAnswer({ budget, rungs, flags, missing, owner }: Figured, readings: Readings) {
+function normalisedAnswer({ budget, rungs, flags, missing, at }: Figured, readings: Readings) {
   const { normalisedGPerL, normalisedU, status, rungs: steps } = rungs
-  const normal = normalisedGPerL === null ? null : combined(budget, FIGURE.afterFlame)
-  const reading = normal === null ? null : readingUncertainty(budget, FIGURE.afterFlame)
+  const normal = normalisedGPerL === null ? null : combined(budget, FIGURE.normalised)
+  const reading = normal === null ? null : readingUncertainty(budget, FIGURE.normalised)
   return {
     normalisedGPerL,
     normalisedU,
@@ -154,7 +154,7 @@ function normalisedAnswer({ budget, rungs, flags, missing, owner }: Figured, rea
     flags,
     normalisedURandom: finite(normal?.uRandom),
     normalisedUShared: finite(normal?.uShared),
-    normalisedSharedBy: normal === null || normalisedU === null ? {} : sharedOf(budget, owner),
+    normalisedSharedBy: normal === null || normalisedU === null ? {} : sharedOf(budget, at.owner),
   }
 }
 
@@ -163,9 +163,9 @@ const stepOf = ({ used }: Readings): number => (used === null || used.stepKg ===
 
 /** What runs share, by its owner: the flame's posterior as independent parts of the series' own. */
 function sharedOf(budget: Figured['budget'], owner: string): Record<string, number> {
-  const { flame: _flame, ...shared } = sharedEffects(budget, FIGURE.afterFlame)
+  const { flame: _flame, ...shared } = sharedEffects(budget, FIGURE.normalised)
   budget.flameEffects.forEach((effect, i) => {
-    if (effect[FIGURE.afterFlame] !== 0) shared[`flame ${i}: ${owner}`] = effect[FIGURE.afterFlame]!
+    if (effect[FIGURE.normalised] !== 0) shared[`flame ${i}: ${owner}`] = effect[FIGURE.normalised]!
   })
   return shared
 }
@@ -208,7 +208,7 @@ function stallOf({ figured: { normalisation, stalls }, readings }: Composition):
   if (!normalisation?.ok || stalls === null) return { atC: null, predicted: false }
   const { ownS, rungS } = normalisation.value
   const own = ownS === Infinity
-  const atC = own ? stalls.own : Number.isFinite(rungS[4]) ? null : stalls.reference
+  const atC = own ? stalls.own : Number.isFinite(rungS[4]!) ? null : stalls.reference
   return { atC, predicted: readings.times.boilS === null && !own }
 }
 

@@ -85,6 +85,17 @@ export const flameFlags = (traceFit: TakenRun['traceFit']): Flag[] =>
       ]
     : []
 
+export const simmerFlags = (isNear: boolean): Flag[] =>
+  isNear
+    ? [
+        {
+          code: 'near-simmer',
+          severity: 'warning',
+          text: 'At the reference it is too near its simmering power for a figure: within its uncertainty the open pot may not boil at all. Turn it up, or put a lid on.',
+        },
+      ]
+    : []
+
 export function rungFlags({ missing, normalisedGPerL, normalisedU, rungs }: Ladder, run: HeatRun): Flag[] {
   const flags: Flag[] = []
   if (normalisedGPerL !== null && normalisedU === null)

@@ -2,12 +2,14 @@
 import type { Flag } from '../formats/answer'
 import type { ReduceOptions } from '../formats/document'
 import { waterPutIn, type RunInput } from '../run/runInput'
-import { normalise, stallsAt, stations, type Normalisation } from '../normalise/normalise'
+import { normaliseBy, stallsAt, stations, type LadderTimes, type Normalisation } from '../normalise/normalise'
 import { FIGURE, figuresOf, type FigureOptions } from '../normalise/figures'
-import { aimTemperature, copyHeatRun, meanOpenEvaporation, type HeatRun } from '../normalise/heatRun'
+import { aimTemperature, copyHeatRun, type HeatRun } from '../normalise/heatRun'
+import { meanOpenEvaporation } from '../normalise/runHeating'
 import { ladder, type Ladder } from '../normalise/ladder'
 import type { R } from '../result'
 import { latentHeat } from '../water/liquid'
+import type { VolumeStep } from '../flame/otherVolume'
 import { withFlame } from '../flame/setupFlame'
 import { altitudeFromStationPressure } from '../air/pressure'
 import { burnRatio } from '../normalise/heatRun'
@@ -15,8 +17,17 @@ import { flameBudget, type FlameBudget, type InFlame } from './flameBudget'
 import type { BenchOf, SetupSeries } from './setupSeries'
 import type { TakenRun } from './takeRun'
 import { uncertainInputs } from './uncertainInputs'
-import { rungInputs } from './rungInputs'
-import { startFlags, kindFlags, balanceFlags, stallFlags, flameFlags, rungFlags, settingFlags } from './figureFlags'
+import { isNearSimmer, rungInputs } from './rungInputs'
+import {
+  balanceFlags,
+  flameFlags,
+  kindFlags,
+  rungFlags,
+  settingFlags,
+  simmerFlags,
+  stallFlags,
+  startFlags,
+} from './figureFlags'
 import { plausibilityFlags, powerFlagsOf } from './plausibilityOfRun'
 
 export interface Figured {
@@ -29,17 +40,15 @@ export interface Figured {
   rungs: Ladder
   flags: Flag[]
   missing: string[]
-  /** What the set-up's shared causes are called by. */
-  owner: string
+  /** How its set-up's flame acts on it. */
+  at: InFlame
 }
-
-const NOT_NORMALISED: R<Normalisation> = { ok: false, problem: { code: 'notNormalised', what: 'Not normalised' } }
 
 /** Normalises with uncertainty; where a reading is missing, only what does not need it. */
 export function figureRun(taken: TakenRun, options: ReduceOptions, series: SetupSeries): Figured {
   const { input, readings, prepared, normalisable } = taken
   const { run, bench, at } = runInSeries(taken, options, series)
-  const normalisation = normalisable ? normalise(run, options.reference, options.model) : null
+  const normalisation = normalisable ? normaliseBy(series.movedTimes, run) : null
   const figureOptions = {
     reference: options.reference,
     model: options.model,
@@ -48,16 +57,25 @@ export function figureRun(taken: TakenRun, options: ReduceOptions, series: Setup
     evaporatedJ: weighedEvaporation(input),
   }
   const causes = uncertainInputs(input, readings, options, { ...prepared, run })
-  const budget = budgetOf(run, normalisation, figureOptions, { causes, at })
+  const budget = budgetOf(run, normalisation, figureOptions, { causes, at, moved: series.movedTimes })
   const stalls = normalisation?.ok ? stallsAt(run, options.reference, normalisation.value.q0W) : null
   const rungs = ladder(
     budget.values[FIGURE.own]!,
-    rungInputs(input, { run, budget, options, series, windMS: readings.windMS, boilingC: readings.boilingC, bench }),
+    rungInputs(input, {
+      run,
+      budget,
+      options,
+      series,
+      windMS: readings.windMS,
+      boilingC: readings.boilingC,
+      bench,
+      volume: at.volume,
+    }),
   )
   const figures = { run, figureOptions, budget, bench, normalisation, stalls, rungs }
   return {
     ...figures,
-    owner: at.owner,
+    at,
     flags: flagsOf(taken, { ...figures, at }, options),
     missing: [...new Set([...readings.missing, ...prepared.missing, ...rungs.missing])],
   }
@@ -67,25 +85,18 @@ function budgetOf(
   run: HeatRun,
   normalisation: R<Normalisation> | null,
   figureOptions: FigureOptions,
-  { causes, at }: { causes: ReturnType<typeof uncertainInputs>; at: InFlame },
+  { causes, at, moved }: { causes: ReturnType<typeof uncertainInputs>; at: InFlame; moved: LadderTimes },
 ): FlameBudget {
-  const evaluate = (moved: HeatRun) =>
-    figuresOf(moved, figureOptions, normalisation === null ? NOT_NORMALISED : undefined)
-  const onThisNormalisation = (moved: HeatRun) => figuresOf(moved, figureOptions, normalisation ?? NOT_NORMALISED)
+  const times = normalisation?.ok ? normalisation.value : null
+  const evaluate = (x: HeatRun) =>
+    figuresOf(x, figureOptions, normalisation === null || moved.workOut(x) !== null ? null : moved)
+  const onThisNormalisation = (x: HeatRun) => figuresOf(x, figureOptions, times)
   return flameBudget(run, causes, at, { model: evaluate, scaled: onThisNormalisation, copy: copyHeatRun(run) })
 }
 
 function flagsOf(
   { input, readings, prepared, traceFit }: TakenRun,
-  {
-    run,
-    figureOptions,
-    budget,
-    normalisation,
-    stalls,
-    rungs,
-    at,
-  }: Omit<Figured, 'flags' | 'missing' | 'owner'> & { at: InFlame },
+  { run, figureOptions, budget, normalisation, stalls, rungs, at }: Omit<Figured, 'flags' | 'missing'>,
   options: ReduceOptions,
 ): Flag[] {
   const { windMS, boilingC } = readings
@@ -102,13 +113,14 @@ function flagsOf(
     ...plausibilityFlags(input, run, budget, readings, figureOptions),
     ...powerFlagsOf(input, run, budget, readings),
     ...flameFlags(traceFit),
+    ...simmerFlags(isNearSimmer(input, budget)),
     ...rungFlags(rungs, run),
     ...settingFlags(run, burnRatio(run), at.flame.fit.sigma),
   ]
 }
 
 /** The run with its set-up's flame in it, and where the flame rung goes. */
-function runInSeries(taken: TakenRun, options: ReduceOptions, { flame, benchOf }: SetupSeries) {
+function runInSeries(taken: TakenRun, options: ReduceOptions, { flame, benchOf, volumeStep }: SetupSeries) {
   const { input, readings, prepared } = taken
   const isOpen = input.lid === false
   const kilometres = (pressurePa: number) => altitudeFromStationPressure(pressurePa) / 1000
@@ -118,6 +130,9 @@ function runInSeries(taken: TakenRun, options: ReduceOptions, { flame, benchOf }
   const bench = benchOf(taken, run)
   run.benchKgPerS = bench.kgPerS
   if (!isOpen) run.lidVapourW = lidVapour(run, options)
+  const toKg = options.reference.waterG === null ? null : options.reference.waterG / 1000
+  const volume = toKg === null || !(run.waterKg > 0) ? null : volumeStep(run.waterKg, toKg)
+  if (volume !== null) takeVolume(run, volume, toKg!)
   const at: InFlame = {
     flame,
     row: flame.rowOf.get(input.id) ?? null,
@@ -126,8 +141,16 @@ function runInSeries(taken: TakenRun, options: ReduceOptions, { flame, benchOf }
     owner: JSON.stringify([input.setup ?? input.id, input.fuel.kind, input.origin]),
     benchRuns: bench.runs,
     lnBurnRatio: Math.log(burnRatio(run)) || 0,
+    volume,
   }
   return { run, bench, at }
+}
+
+/** The same pot with another mass of water in it. */
+function takeVolume(run: HeatRun, { factor }: VolumeStep, waterKg: number): void {
+  run.otherKg = waterKg
+  run.otherSideM2 = (run.sideM2 * waterKg) / run.waterKg
+  run.volumeFactor = factor
 }
 
 /** With a lid: what would evaporate without it, at each station, for the uncertainty of what comes past. */

@@ -8,11 +8,13 @@ import {
   FIGURED,
   figuredCovariance,
   figuredPull,
-  SHIFTED,
+  putFlameBack,
   shiftFlame,
   type SetupFlame,
   type SharedInput,
 } from '../flame/setupFlame'
+import { FIGURE } from '../normalise/figures'
+import type { VolumeStep } from '../flame/otherVolume'
 import type { HeatRun } from '../normalise/heatRun'
 import { propagate, type Propagation, type UncertainInput } from '../uncertainty/propagate'
 import type { RunCause } from './uncertainInputs'
@@ -34,6 +36,8 @@ export interface InFlame {
   benchRuns: number | null
   /** How far the flame rung moves: ln(ṁ₀/ṁ). */
   lnBurnRatio: number
+  /** What the volume rung takes for granted; null: no volume was asked for. */
+  volume: VolumeStep | null
 }
 
 /** As `propagate` takes the model. */
@@ -44,6 +48,8 @@ interface Model {
 }
 
 export interface FlameBudget extends Propagation<HeatRun> {
+  /** What one standard uncertainty of each cause does to the parameters, in FIGURED's order; null: nothing. */
+  pulls: readonly (readonly number[] | null)[]
   /** What each result owes to each parameter of the flame, whole posterior: for what runs of a series share. */
   flameEffects: readonly (readonly number[])[]
 }
@@ -58,21 +64,26 @@ export function flameBudget(
   const direct = [...causes, ...ownOfFlame(at)]
   const acting = FIGURED.map((_, i) => i).filter((i) => acts(i, run, at))
   const raw = propagate(model, run, [...direct, ...parameters(acting, at)], { scaled, copy })
-  const gradient = gradientOf(raw, acting, { from: direct.length, at })
+  const slopes = slopesOf(raw, acting, { from: direct.length, at })
   const pulls = [...pullsOf(causes, at), ...ownPulls(at)]
-  const columns = columnsOf(figuredCovariance(at.flame, at.row))
+  const posterior = columnsOf(figuredCovariance(at.flame, at.row, acting)).map((column) => overAll(column, acting))
   return {
     values: raw.values,
-    inputs: [
-      ...direct.map((cause, c) => withPull(cause, pulls[c]!, at)),
-      ...columns.map((column) => columnInput(column, at)),
-    ],
+    inputs: [...direct, ...posterior.map(() => POSTERIOR)],
+    pulls: [...pulls, ...posterior],
     effects: [
-      ...pulls.map((pull, c) => (pull === null ? raw.effects[c]! : added(raw.effects[c]!, pull, gradient))),
-      ...effectsOf(columns, gradient),
+      ...pulls.map((pull, c) => (pull === null ? raw.effects[c]! : added(raw.effects[c]!, pull, slopes))),
+      ...effectsOf(posterior, slopes),
     ],
-    flameEffects: effectsOf(at.flame.columns, gradient),
+    flameEffects: effectsOf(at.flame.columns, slopes),
   }
+}
+
+/** What was worked out for the acting parameters, in FIGURED's order. */
+function overAll(column: readonly number[], acting: readonly number[]): number[] {
+  const all = FIGURED.map(() => 0)
+  acting.forEach((i, c) => (all[i] = column[c]!))
+  return all
 }
 
 /** Whether a parameter can move a figure at all: most of them do not in calm, or with a lid. */
@@ -84,55 +95,50 @@ function acts(i: number, run: HeatRun, { isOpen, aboveKm, lnBurnRatio }: InFlame
   return k === THETA.lnLoss || !Number.isNaN(run.v0MS)
 }
 
-/** Change of each result for each parameter by one; none where it does not act. */
-function gradientOf(
+/** What a parameter does to each result. */
+interface Slope {
+  /** Where it stands in FIGURED. */
+  i: number
+  /** Change of each result for a change by one. */
+  by: readonly number[]
+}
+
+function slopesOf(
   raw: Propagation<HeatRun>,
   acting: readonly number[],
   { from, at }: { from: number; at: InFlame },
-): number[][] {
-  return FIGURED.map((k, i) => {
-    const row = acting.indexOf(i)
-    const sd = Math.sqrt(at.flame.fit.covariance[k]![k]!)
-    if (row < 0 || sd === 0) return raw.values.map(() => 0)
-    return raw.effects[from + row]!.map((one) => one / sd)
+): Slope[] {
+  return acting.map((i, row) => {
+    const sd = sdOf(i, at)
+    return { i, by: raw.effects[from + row]!.map((one) => (sd === 0 ? 0 : one / sd)) }
   })
 }
 
+const sdOf = (i: number, { flame: { fit } }: InFlame): number => Math.sqrt(fit.covariance[FIGURED[i]!]![FIGURED[i]!]!)
+
 /** A cause's own effects, and those through the parameters that it pulls. */
-function added(own: readonly number[], pull: readonly number[], gradient: readonly number[][]): number[] {
+function added(own: readonly number[], pull: readonly number[], slopes: readonly Slope[]): number[] {
   const sums = own.slice()
-  addAlong(sums, pull, gradient)
+  addAlong(sums, pull, slopes)
   return sums
 }
 
-/** Adds Σ byₖ·gradientₖ to each result's sum. */
-function addAlong(sums: number[], by: readonly number[], gradient: readonly number[][]): void {
-  for (let k = 0; k < by.length; k++) {
-    const share = by[k]!
+/** Adds Σ pullᵢ·slopeᵢ to each result's sum. */
+function addAlong(sums: number[], pull: readonly number[], slopes: readonly Slope[]): void {
+  for (const { i, by } of slopes) {
+    const share = pull[i]!
     if (share === 0) continue
-    const slopes = gradient[k]!
-    for (let result = 0; result < sums.length; result++) sums[result]! += share * slopes[result]!
+    for (let result = 0; result < sums.length; result++) sums[result]! += share * by[result]!
   }
 }
 
-const effectsOf = (columns: readonly (readonly number[])[], gradient: readonly number[][]): number[][] =>
+const effectsOf = (columns: readonly (readonly number[])[], slopes: readonly Slope[]): number[][] =>
   columns.map((column) => {
-    const sums = new Array<number>(gradient[0]!.length).fill(0)
-    addAlong(sums, column, gradient)
+    const sums = NO_EFFECT.slice()
+    addAlong(sums, column, slopes)
     return sums
   })
-
-/** For drawing: the cause with what it does to the parameters. */
-function withPull(cause: UncertainInput<HeatRun>, pull: number[] | null, at: InFlame): UncertainInput<HeatRun> {
-  if (pull === null) return cause
-  return {
-    ...cause,
-    move: (x, amount) => {
-      cause.move(x, amount)
-      shiftFlame(x, pull, amount / cause.u, SHIFT(at))
-    },
-  }
-}
+const NO_EFFECT: readonly number[] = Object.values(FIGURE).map(() => 0)
 
 /**
  * How one standard uncertainty of each cause pulls the parameters: through its own row, or, where it is shared, through
@@ -155,70 +161,64 @@ function pullsOf(causes: readonly RunCause[], { flame, row }: InFlame): (number[
 /** The same of what no reading shows: the flame's repeatability alone pulls. */
 function ownPulls({ flame, row }: InFlame): (number[] | null)[] {
   const own = row === null ? null : figuredPull(flame.fit.rows[row]!.pull).map((one) => one * flame.fit.sigma)
-  return [own, null, null]
+  return [own, null, null, null]
 }
 
-const SHIFT = ({ isOpen, aboveKm }: InFlame) => ({ isOpen, aboveKm, windMS: null })
+type Factor = 'flameFactor' | 'valveFactor' | 'volumeFactor'
 
-/** What no reading shows: the flame's repeatability, the valve's, and the model's own. */
-function ownOfFlame(at: InFlame): UncertainInput<HeatRun>[] {
-  const { flame, benchRuns, lnBurnRatio, owner } = at
+/** What no reading shows: the flame's repeatability, the valve's, the model's own, and another volume's. */
+function ownOfFlame({ flame, benchRuns, lnBurnRatio, owner, volume }: InFlame): UncertainInput<HeatRun>[] {
   return [
+    { ...scaling('flameFactor'), name: 'The flame’s repeatability', u: flame.fit.sigma, sharedBy: null, repeats: true },
     {
-      name: 'The flame’s repeatability',
-      u: flame.fit.sigma,
-      sharedBy: null,
-      repeats: true,
-      move: (x, by) => {
-        x.flameFactor *= Math.exp(by)
-      },
-      touches: ['flameFactor'],
-    },
-    {
+      ...scaling('valveFactor'),
       name: benchRuns === null ? 'The valve, set anew' : 'Bench burn rate',
       u: VALVE_U / Math.sqrt(benchRuns ?? 1),
       sharedBy: benchRuns === null ? null : `bench: ${owner}`,
       repeats: true,
-      move: (x, by) => {
-        x.valveFactor *= Math.exp(by)
-      },
-      touches: ['valveFactor'],
     },
     {
       name: 'The model itself',
       u: Math.hypot(flame.priors.modelU, MODEL_U_PER_LN * lnBurnRatio),
       sharedBy: 'model',
-      move: (x, by) => {
-        x.modelFactor += by
-      },
-      touches: ['modelFactor'],
+      move: (x, by) => (x.modelFactor += by),
+      putBack: (x, from) => (x.modelFactor = from.modelFactor),
       scales: true,
+    },
+    {
+      ...scaling('volumeFactor'),
+      name: 'What another volume does to the flame',
+      u: volume?.u ?? 0,
+      sharedBy: `volume: ${owner}`,
     },
   ]
 }
 
-/** Each parameter alone, by its posterior: what the figure's gradient is read from. */
-const parameters = (acting: readonly number[], at: InFlame): UncertainInput<HeatRun>[] =>
-  acting.map((i) => {
-    const k = FIGURED[i]!
-    const sd = Math.sqrt(at.flame.fit.covariance[k]![k]!)
-    const unit = FIGURED.map((_, j) => (i === j ? 1 : 0))
-    return {
-      name: 'The set-up’s flame',
-      u: sd,
-      sharedBy: 'flame',
-      move: (x, by) => shiftFlame(x, unit, by, SHIFT(at)),
-      touches: SHIFTED,
-    }
-  })
+/** Moves a factor by its logarithm. */
+const scaling = (key: Factor): Pick<UncertainInput<HeatRun>, 'move' | 'putBack'> => ({
+  move: (x, by) => (x[key] *= Math.exp(by)),
+  putBack: (x, from) => (x[key] = from[key]),
+})
 
-const columnInput = (column: number[], at: InFlame): UncertainInput<HeatRun> => ({
+/** Each parameter alone, by its posterior: what the figure's slope is read from. */
+const parameters = (acting: readonly number[], at: InFlame): UncertainInput<HeatRun>[] =>
+  acting.map((i) => ({
+    name: 'The set-up’s flame',
+    u: sdOf(i, at),
+    sharedBy: 'flame',
+    move: (x, by) => shiftFlame(x, UNITS[i]!, by, at),
+    putBack: putFlameBack,
+  }))
+const UNITS = FIGURED.map((_, i) => FIGURED.map((_one, j) => (i === j ? 1 : 0)))
+
+/** The rest of the posterior, which moves nothing but the parameters. */
+const POSTERIOR: UncertainInput<HeatRun> = {
   name: 'The set-up’s flame',
   u: 1,
   sharedBy: 'flame',
-  move: (x, by) => shiftFlame(x, column, by, SHIFT(at)),
-  touches: SHIFTED,
-})
+  move: () => undefined,
+  putBack: () => undefined,
+}
 
 export const sharedInputsOf = (causes: readonly RunCause[]): SharedInput[] =>
-  causes.flatMap(({ sharedBy, u, move }) => (sharedBy === null ? [] : [{ sharedBy, u, move }]))
+  causes.flatMap(({ sharedBy, u, move, putBack }) => (sharedBy === null ? [] : [{ sharedBy, u, move, putBack }]))

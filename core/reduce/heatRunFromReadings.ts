@@ -59,6 +59,9 @@ const NO_FLAME = {
   modelFactor: 1,
   vapourWindPerMS: WIND_GROWTH_PER_MS,
   altitudeFactor: 1,
+  otherKg: NaN,
+  otherSideM2: NaN,
+  volumeFactor: 1,
 }
 
 function balanceOf(

@@ -1,11 +1,14 @@
 /** Monte Carlo of one run's normalised figure, beside what first order says of it. */
 import type { ReduceRequest } from '../formats/document'
+import { FIGURED, putFlameBack, shiftFlame } from '../flame/setupFlame'
 import { FIGURE, normalisedFigure } from '../normalise/figures'
-import { copyHeatRun } from '../normalise/heatRun'
+import { copyHeatRun, type HeatRun } from '../normalise/heatRun'
+import { LadderTimes } from '../normalise/normalise'
 import { runInSeries } from '../reduce'
+import type { Figured } from './figureRun'
 import { fail, ok, type R } from '../result'
 import { combined } from '../uncertainty/propagate'
-import { monteCarlo, type Distribution, type MonteCarloOptions } from '../uncertainty/monteCarlo'
+import { drawing, monteCarlo, type Distribution, type MonteCarloOptions } from '../uncertainty/monteCarlo'
 
 export interface MonteCarloAnswer {
   runId: string
@@ -30,21 +33,15 @@ export function monteCarloRun(request: ReduceRequest, runId: string, options: Mo
   const found = runInSeries(request, runId)
   if (found === null)
     return fail({ code: 'run-not-found', what: 'The run is not in the request', where: 'runs', got: runId })
-  const { run, budget, figureOptions, normalisation } = found.figured
-  const first = combined(budget, FIGURE.afterFlame)
+  const { budget, normalisation } = found.figured
+  const first = combined(budget, FIGURE.normalised)
   if (normalisation === null || !normalisation.ok || !Number.isFinite(first.u))
     return fail({
       code: 'not-normalised',
       what: 'The run has no normalised figure to draw',
       hint: 'Its missing readings are listed with it.',
     })
-  const distribution = monteCarlo(
-    (moved) => normalisedFigure(moved, figureOptions),
-    run,
-    budget.inputs,
-    options,
-    copyHeatRun,
-  )
+  const distribution = monteCarlo(drawingOf(found.figured), options)
   if (distribution === null) return fail({ code: 'stopped', what: 'The draws were stopped' })
   const ratio = distribution.sd / first.u
   const agrees = Math.abs(ratio - 1) <= 0.05 && Math.abs(skewOf(distribution)) <= 0.1 && distribution.lost === 0
@@ -57,6 +54,22 @@ export function monteCarloRun(request: ReduceRequest, runId: string, options: Mo
     agrees,
     text: wordsOf(distribution, ratio, agrees),
   })
+}
+
+/** Each cause moves the run, and all of them together the parameters of its set-up's flame. */
+function drawingOf({ run, budget, figureOptions, at }: Figured): (normal: () => number) => number {
+  const times = new LadderTimes(figureOptions.reference, figureOptions.model)
+  const shift = new Float64Array(FIGURED.length)
+  const together = {
+    move(x: HeatRun, numbers: Float64Array) {
+      shift.fill(0)
+      budget.pulls.forEach((pull, i) => pull?.forEach((one, k) => (shift[k]! += numbers[i]! * one)))
+      shiftFlame(x, shift, 1, at)
+    },
+    putBack: putFlameBack,
+  }
+  const result = (x: HeatRun) => normalisedFigure(x, figureOptions, times)
+  return drawing(result, run, budget.inputs, { copy: copyHeatRun(run), together })
 }
 
 /** How much longer the upper half of the 95 % interval is than the lower, over the whole. */

@@ -7,6 +7,8 @@ import type { HeatRun } from '../normalise/heatRun'
 import type { RungInput } from '../normalise/ladder'
 import type { RungName } from '../normalise/reference'
 import { windGhost } from '../flame/flameLimits'
+import type { VolumeStep } from '../flame/otherVolume'
+import { inGrams } from '../quantity/shown'
 import { combined, ratioUncertainty, type Propagation } from '../uncertainty/propagate'
 import { boilingPointFromPressure } from '../water/saturation'
 import type { BenchOf, SetupSeries } from './setupSeries'
@@ -19,21 +21,38 @@ interface RungsOf {
   windMS: number | null
   boilingC: number | null
   bench: BenchOf
+  volume: VolumeStep | null
+}
+
+/** An open pot's figure that is known no better than this is none: it is too near its simmering power. */
+const NEAR_SIMMER_U = 0.3
+
+/** Whether a figure at the reference is withheld, so near a stall is it. */
+export function isNearSimmer({ lid }: RunInput, budget: Propagation<HeatRun>): boolean {
+  const { value, u } = combined(budget, FIGURE.normalised)
+  return lid === false && Number.isFinite(value) && !(u <= NEAR_SIMMER_U * value)
 }
 
 export function rungInputs(input: RunInput, of: RungsOf): RungInput[] {
+  const rungs = rungsOf(input, of)
+  if (isNearSimmer(input, of.budget)) rungs.at(-1)!.gPerL = NaN
+  return rungs
+}
+
+function rungsOf(input: RunInput, of: RungsOf): RungInput[] {
   return [
     rung(of, 'start', startMove(input, of)),
     rung(of, 'boilingPoint', boilingPointMove(of)),
     rung(of, 'surroundings', surroundingsMove(input, of)),
     windRung(of),
     rung(of, 'flame', flameMove(of)),
+    ...(of.volume === null ? [] : [rung(of, 'volume', volumeMove(of, of.volume))]),
   ]
 }
 
 type Move = Pick<RungInput, 'basis' | 'moved'> & { open?: string | null }
 /** In the order of their figures. */
-const ORDER: readonly RungName[] = ['start', 'boilingPoint', 'surroundings', 'wind', 'flame']
+const ORDER: readonly RungName[] = ['start', 'boilingPoint', 'surroundings', 'wind', 'flame', 'volume']
 
 function rung({ budget, series }: RungsOf, name: RungName, { basis, moved, open = null }: Move): RungInput {
   const i = ORDER.indexOf(name)
@@ -91,6 +110,12 @@ function flameMove({ run, bench, options: { flame } }: RungsOf): Move {
     open: bench.open,
   }
 }
+
+const volumeMove = ({ run }: RungsOf, { basis }: VolumeStep): Move => ({
+  basis,
+  moved: { from: inGrams(run.waterKg), to: inGrams(run.otherKg), unit: 'g' },
+})
+
 const KG_PER_S_IN_G_PER_MIN = 60_000
 
 const burnRate = (run: HeatRun): number | null => {

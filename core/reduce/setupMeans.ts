@@ -1,6 +1,7 @@
 /** The means of a set-up's runs: one for each kind of test, end temperature, setting and volume. */
 import type { MeanOf, RunAnswer, SetupMean } from '../formats/answer'
 import type { BoilConvention } from '../formats/document'
+import type { Reference } from '../normalise/reference'
 import { waterPutIn, type RunInput } from '../run/runInput'
 import { inGrams } from '../quantity/shown'
 import { isImpossible } from '../plausibility/physicalLimit'
@@ -18,13 +19,17 @@ export interface MeanInput extends NormalisedRun {
 }
 
 /** Null: it enters none. Only a fully normalised figure enters a mean, and none that is impossible. */
-export function meanInput({ kind, setting, water }: RunInput, answer: RunAnswer): MeanInput | null {
+export function meanInput(
+  { kind, setting, water }: RunInput,
+  answer: RunAnswer,
+  { waterG }: Reference,
+): MeanInput | null {
   if (answer.status !== 'normalised' || isImpossible(answer.flags)) return null
   return {
     id: answer.id,
     kind,
     setting,
-    waterKg: waterPutIn(water) ?? 0,
+    waterKg: waterG === null ? (waterPutIn(water) ?? 0) : waterG / 1000,
     gPerL: answer.normalisedGPerL!,
     uRandom: answer.normalisedURandom ?? 0,
     uReadingRandom: answer.normalisedUReadingRandom ?? 0,

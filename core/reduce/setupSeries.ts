@@ -1,5 +1,6 @@
 /** What a set-up's own runs say together: its flame, its bench burn rates, its heat loss, and how far they reach. */
 import { altitudeFromStationPressure } from '../air/pressure'
+import { inGrams } from '../quantity/shown'
 import { WATER_SPECIFIC_HEAT } from '../constants/physical'
 import { isImpossiblePower } from '../plausibility/powerLimit'
 import { boilingPointFromPressure } from '../water/saturation'
@@ -9,15 +10,17 @@ import type { Basis, Rung } from '../formats/answer'
 import { benchRates, WEAK, type BenchRates } from '../flame/benchRates'
 import { flamePriors } from '../flame/flameClass'
 import { lnBurnRate, lnHeatFlow } from '../flame/flameRow'
+import { volumeStep, type VolumeOf, type VolumeStep } from '../flame/otherVolume'
 import { setupFlame, type FlameMember, type SetupFlame } from '../flame/setupFlame'
 import { efficiency } from '../normalise/figures'
 import { aimTemperature, ownConditions, type HeatRun } from '../normalise/heatRun'
+import { LadderTimes } from '../normalise/normalise'
 import type { RungName } from '../normalise/reference'
 import { firepower } from './firepower'
 import { sharedInputsOf } from './flameBudget'
 import type { Prepared } from './heatRunFromReadings'
 import type { Readings } from './readings'
-import { byVolume } from './setupMeans'
+import { byVolume, isAlikeVolume } from './setupMeans'
 import { CALM_MS, uncertainInputs } from './uncertainInputs'
 
 /** A run with its heat balance ready, before its set-up's series is known. */
@@ -31,11 +34,15 @@ export interface Member {
 
 export interface SetupSeries {
   flame: SetupFlame
+  /** For the ladders of its runs as their readings are moved. */
+  movedTimes: LadderTimes
   /** Film coefficient from the set-up's own cool-down runs [W/(m²·K)]. */
   film: { value: number; u: number } | null
   /** What the flame rung brings a run to. */
   benchOf: (member: Pick<Member, 'input' | 'readings'>, run: HeatRun) => BenchOf
   benchRates: BenchRates
+  /** What another volume does to its flame. */
+  volumeStep: (fromKg: number, toKg: number) => VolumeStep
   /** What its runs reached, by rung. */
   reach: (rung: RungName, asked: number | null) => Rung['reach']
   /** Largest firepower of its runs [W]: what a turn-down is measured against. */
@@ -68,9 +75,11 @@ export function setupSeries(
   const rates = benchRates(fitted.map(burnRate))
   return {
     flame,
+    movedTimes: new LadderTimes(options.reference, options.model),
     film,
     benchRates: rates,
     benchOf: (member, run) => benchOf(member, run, options, rates),
+    volumeStep: (fromKg, toKg) => volumeStep(flame.fit, volumes.alike, { fromKg, toKg }),
     reach: reachOf(members),
     highFirepowerW: highestFirepower(members),
   }
@@ -96,6 +105,7 @@ function priorsOf(members: readonly Member[], film: SetupSeries['film']) {
 
 interface Volumes {
   of: (run: HeatRun) => number
+  alike: VolumeOf
   lnFurther: number[]
 }
 
@@ -106,6 +116,10 @@ function volumesOf(members: readonly Member[]): Volumes {
   const middles = groups.map((group) => group.reduce((sum, { waterKg }) => sum + waterKg, 0) / group.length)
   return {
     of: (run) => groups.findIndex((group) => group.includes(run)),
+    alike(waterKg) {
+      const at = middles.findIndex((kg) => isAlikeVolume(kg, waterKg))
+      return at < 0 ? null : at
+    },
     lnFurther: middles.slice(1).map((kg) => Math.log(kg / middles[0]!)),
   }
 }
@@ -205,6 +219,7 @@ function reachOf(members: readonly Member[]): SetupSeries['reach'] {
     surroundings: range(members.map(({ input }) => input.place.airC)),
     wind: range(members.map(({ readings }) => readings.windMS)),
     flame: range(members.map(({ normalisable, prepared }) => (normalisable ? burnRateOf(prepared.run) : null))),
+    volume: range(members.map(({ prepared: { run } }) => (run.waterKg > 0 ? inGrams(run.waterKg) : null))),
   }
   return (rung, asked) => {
     const of = tested[rung]

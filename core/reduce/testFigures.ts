@@ -5,14 +5,8 @@ import { densityAt } from '../constants/fuels'
 import { evaporationFrom, evaporationPower } from '../heating/evaporation'
 import { surplus } from '../heating/heatingTime'
 import { heatFlowFromTime } from '../heating/heatFlow'
-import {
-  aimTemperature,
-  heatingIn,
-  lossCoefficient,
-  ownConditions,
-  sensibleHeat,
-  type HeatRun,
-} from '../normalise/heatRun'
+import { aimTemperature, lossCoefficient, ownConditions, sensibleHeat, type HeatRun } from '../normalise/heatRun'
+import { heatingIn } from '../normalise/runHeating'
 import { inGrams } from '../quantity/shown'
 import { flameTimeBetween } from '../run/burns'
 import type { Readings } from './readings'
@@ -137,7 +131,6 @@ function holdingPower(run: HeatRun): number {
               windMS: run.windMS,
               windGrowthPerMS: run.vapourWindPerMS,
             },
-            1,
             1,
           ),
           boilingC,

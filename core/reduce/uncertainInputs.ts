@@ -7,6 +7,7 @@ import type { RunInput } from '../run/runInput'
 import type { HeatRun } from '../normalise/heatRun'
 import type { UncertainInput } from '../uncertainty/propagate'
 import type { Prepared } from './heatRunFromReadings'
+import { MOVE, type MoveName } from './movedNumbers'
 import type { Readings } from './readings'
 
 /** A cause of uncertainty, and whether somebody stated its size: the flame's fit finds the size of those nobody did. */
@@ -14,81 +15,13 @@ export interface RunCause extends UncertainInput<HeatRun> {
   scale: RowInput['scale']
 }
 type Input = RunCause
-type Mover = Input['move']
-
-/** How each number is moved. Made once: a run has some twenty of these, and there are many runs. */
-const MOVE = {
-  startC: (x, by) => {
-    x.startC += by
-  },
-  airC: (x, by) => {
-    x.airC += by
-  },
-  pressurePa: (x, by) => {
-    x.pressurePa += by
-  },
-  waterKg: (x, by) => {
-    x.waterKg += by
-  },
-  fuelKg: (x, by) => {
-    x.fuelKg += by
-  },
-  // The burner runs until the call: an error of the call moves time and fuel together.
-  boilS: (x, by) => {
-    const flameS = x.heatS + x.leadS
-    x.heatS += by
-    x.fuelKg *= (flameS + by) / flameS
-  },
-  reachedC: (x, by) => {
-    x.reachedC! += by
-  },
-  belowBoilK: (x, by) => {
-    x.belowBoilK += by
-  },
-  windSlopePerMS: (x, by) => {
-    x.windSlopePerMS += by
-  },
-  windMS: (x, by) => {
-    x.windMS = Math.max(0, x.windMS + by)
-  },
-  flame: (x, by) => {
-    x.flameFactor *= Math.exp(by)
-  },
-  // Of a calm a wind takes heat and gives none: half of what it takes is how far it scatters about its middle.
-  calmMS: (x, by) => {
-    const lost = Math.log1p((Math.abs(by) / x.v0MS) ** x.windPower)
-    x.flameFactor *= Math.exp(0.5 * Math.sign(by) * lost)
-  },
-  thetaK: (x, by) => {
-    x.thetaK += by
-  },
-  evaporationScale: (x, by) => {
-    x.evaporationScale += by
-  },
-  potJPerK: (x, by) => {
-    x.potJPerK += by
-  },
-  lhvJPerKg: (x, by) => {
-    x.lhvJPerKg += by
-  },
-} as const satisfies Record<string, Mover>
-
-type Moved = keyof typeof MOVE
-const TOUCHES: Partial<Record<Moved, readonly (keyof HeatRun)[]>> = {
-  boilS: ['heatS', 'fuelKg'],
-  flame: ['flameFactor'],
-}
-const OWN_FIELD = Object.fromEntries(Object.keys(MOVE).map((key) => [key, [key]])) as unknown as Record<
-  Moved,
-  readonly (keyof HeatRun)[]
->
 
 /** This changes no time, so that the normalisation stands. */
-const SCALING: ReadonlySet<Moved> = new Set(['lhvJPerKg'])
+const SCALING: ReadonlySet<MoveName> = new Set(['lhvJPerKg'])
 
 const input = (
   name: string,
-  key: Moved,
+  key: MoveName,
   u: number,
   sharedBy: string | null,
   scale: RowInput['scale'] = 'stated',
@@ -97,8 +30,8 @@ const input = (
   u,
   sharedBy,
   scale,
-  move: MOVE[key],
-  touches: TOUCHES[key] ?? OWN_FIELD[key],
+  move: MOVE[key].move,
+  putBack: MOVE[key].putBack,
   scales: SCALING.has(key),
 })
 /** A reading whose uncertainty nobody stated is as good as is usual. */
@@ -226,7 +159,7 @@ function windInput({ uncertainty }: RunInput, { windMS, windChangeU }: Readings,
   if (run.windMS > CALM_MS || windChangeU > 0)
     return input('Wind at the pot', 'windMS', Math.hypot(uncertainty.windMS, windChangeU), null, scale)
   const u = Math.min(CALM_U_MS, uncertainty.windMS)
-  return { ...input('Wind at the pot, calm', 'calmMS', u, null, scale), touches: ['flameFactor'] }
+  return input('Wind at the pot, calm', 'calmMS', u, null, scale)
 }
 
 /** [kg], of the fuel to the boil: an error of the weighing shrinks with the share. */

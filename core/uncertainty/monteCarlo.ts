@@ -25,31 +25,55 @@ const BINS = 40
 const PROGRESS_EVERY = 2000
 
 /**
- * Draws every input from a normal distribution and works one result out, `draws` times. Seeded: the same seed, the same
- * numbers.
- * @param result one number from the inputs; `copyOf` copies them
- * @returns null where it was stopped, or no draw was finite. Source: gumSupplement.
+ * Works one result out for `draws` draws of all inputs together.
+ * @param drawn one result, its inputs drawn by the generator of standard normal numbers
+ * @returns null where it was stopped, or no draw was finite. Seeded: the same seed, the same numbers. Source:
+ * gumSupplement.
  */
-export function monteCarlo<X extends object>(
-  result: (x: X) => number,
-  x: X,
-  inputs: readonly UncertainInput<X>[],
+export function monteCarlo(
+  drawn: (normal: () => number) => number,
   { draws, seed, onProgress }: MonteCarloOptions,
-  copyOf: (x: X) => X = (one) => ({ ...one }),
 ): Distribution | null {
   const normal = normalNumbers(seed)
-  const moves = inputs.map((input) => input.move)
-  const us = Float64Array.from(inputs, (input) => input.u)
   const values = new Float64Array(draws)
   let n = 0
   for (let draw = 0; draw < draws; draw++) {
-    const moved = copyOf(x)
-    for (let i = 0; i < moves.length; i++) moves[i]!(moved, us[i]! * normal())
-    const value = result(moved)
+    const value = drawn(normal)
     if (Number.isFinite(value)) values[n++] = value
     if (draw % PROGRESS_EVERY === PROGRESS_EVERY - 1 && onProgress?.((draw + 1) / draws) === true) return null
   }
   return n === 0 ? null : distributionOf(values.subarray(0, n), draws)
+}
+
+/**
+ * Draws inputs that are moved in place, and put back after each draw.
+ * @param copy of x, to work on
+ * @param together moves what all of them move together, and puts it back
+ */
+export function drawing<X extends object>(
+  result: (x: X) => number,
+  x: X,
+  inputs: readonly UncertainInput<X>[],
+  {
+    copy,
+    together,
+  }: { copy: X; together: { move: (x: X, numbers: Float64Array) => void; putBack: (x: X, from: X) => void } },
+): (normal: () => number) => number {
+  const moves = inputs.map((input) => input.move)
+  const us = Float64Array.from(inputs, (input) => input.u)
+  const putBacks = inputs.map((input) => input.putBack)
+  const numbers = new Float64Array(inputs.length)
+  return (normal) => {
+    for (let i = 0; i < moves.length; i++) {
+      numbers[i] = normal()
+      moves[i]!(copy, us[i]! * numbers[i]!)
+    }
+    together.move(copy, numbers)
+    const value = result(copy)
+    together.putBack(copy, x)
+    for (let i = 0; i < putBacks.length; i++) putBacks[i]!(copy, x)
+    return value
+  }
 }
 
 function distributionOf(values: Float64Array, draws: number): Distribution {

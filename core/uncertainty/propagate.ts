@@ -6,8 +6,8 @@ export interface UncertainInput<X> {
   u: number
   /** Moves this input by so much, in its own unit, in place: on a working copy that is put back afterwards. */
   move: (x: X, by: number) => void
-  /** The fields that `move` changes. */
-  touches: readonly (keyof X)[]
+  /** Undoes what `move` changed, from how it was. */
+  putBack: (x: X, from: X) => void
   /**
    * What else it is common to (all runs of the bench or the set-up: scale accuracy, Θ, K_loss), so that repeating does
    * not shrink it; null: this run's own.
@@ -55,11 +55,11 @@ export function propagate<X extends object>(
     const evaluate = input.scales === true ? scaled : model
     input.move(copy, input.u)
     const high = evaluate(copy)
-    putBack(copy, x, input)
+    input.putBack(copy, x)
     if (isSmall(values, high)) return differences(high, values, 1)
     input.move(copy, -input.u)
     const low = evaluate(copy)
-    putBack(copy, x, input)
+    input.putBack(copy, x)
     return differences(high, low, 2)
   })
   return { values, inputs, effects }
@@ -78,11 +78,6 @@ function differences(above: readonly number[], below: readonly number[], steps: 
   const effect = new Array<number>(above.length)
   for (let i = 0; i < above.length; i++) effect[i] = (above[i]! - below[i]!) / steps
   return effect
-}
-
-/** Undoes what a move changed. */
-function putBack<X extends object>(copy: X, x: X, { touches }: UncertainInput<X>): void {
-  for (let i = 0; i < touches.length; i++) copy[touches[i]!] = x[touches[i]!]
 }
 
 export interface Combined {

@@ -27,6 +27,7 @@ import {
   type ContainerRow,
   type EntryRow,
 } from './repository/containers'
+import { recomputeWhere } from '../runs/recompute'
 import { containerRow, keepContainerRow } from './repository/heads'
 import { fromContainer, runsWhere } from './repository/runRefs'
 import { deleteRecord, retiredSince, saveRecord, usedBy } from './saveRecord'
@@ -181,6 +182,9 @@ export async function saveContainer(db: Connection, input: unknown): Promise<Out
         retiredAt: retiredSince(values, standing),
       },
     )
+    const was = standing?.row
+    if (was !== undefined && (was.tareKg !== values.tareKg || was.fullKg !== values.fullKg))
+      await recomputeWhere(tx, fromContainer(typed.id))
   })
 }
 

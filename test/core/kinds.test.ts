@@ -7,10 +7,9 @@ import jstat from 'jstat'
 import { describe, expect, it } from 'vitest'
 import type { RunAnswer } from '../../core/formats/answer'
 import type { RunDocument } from '../../core/formats/document'
-import { reduce, reduceLight, runInSeries } from '../../core/reduce'
+import { reduce, reduceLight } from '../../core/reduce'
 import { monteCarloRun } from '../../core/reduce/monteCarloRun'
-import { REFERENCES, STANDARD_BENCH } from '../../core/normalise/reference'
-import { normalise, normaliseInFull } from '../../core/normalise/normalise'
+import { REFERENCES } from '../../core/normalise/reference'
 import { normalNumbers } from '../../core/uncertainty/normalNumbers'
 import { readReduceRequest } from '../../shared/reduceRequest'
 import contract from '../reference/contract-run.json'
@@ -294,6 +293,40 @@ describe('a set-up’s own series', () => {
     expect(Math.abs(rung(stated[4]!, 'flame').factor! - 1)).toBeLessThan(0.01)
     const unsaid = answers([...three(1, null), ...three(0.5, null)]).runs as RunAnswer[]
     expect(rung(unsaid[4]!, 'flame')).toMatchObject({ factor: 1, basis: 'assumed' })
+  })
+
+  it('volume: on request a figure is brought to other water; held by ten per cent a doubling, or by own runs', () => {
+    const alone = answers([burned(0, 0)], { reference: { waterG: 946 } }).runs[0] as RunAnswer
+    const own = answers([burned(0, 0)]).runs[0] as RunAnswer
+    expect(own.ladder.map((one) => one.rung)).not.toContain('volume')
+    expect(rung(alone, 'volume')).toMatchObject({ basis: 'assumed', moved: { from: 473, to: 946, unit: 'g' } })
+    // One pot for twice the water, one more litre to lose heat by: a few per cent either way.
+    expect(Math.abs(rung(alone, 'volume').factor! - 1)).toBeLessThan(0.05)
+    expect(rung(alone, 'volume').ownU! / alone.normalisedGPerL!).toBeCloseTo(0.1, 1)
+    expect(alone.normalisedGPerL).toBe(rung(alone, 'volume').gPerL)
+    const same = answers([burned(0, 0)], { reference: { waterG: 473 } }).runs[0] as RunAnswer
+    expect(same.normalisedGPerL).toBeCloseTo(own.normalisedGPerL!, 9)
+    const double = (i: number) => {
+      const water = { ...(burned(0, i).water as object), massG: 946 }
+      return { ...part(burned(0, i), 'fuel', { usedG: 24 }), water, events: ev(['potOn', 0], ['rollingBoil', 420]) }
+    }
+    const runs = [...[0, 1, 2].map((i) => burned(0, i)), ...[3, 4, 5].map((i) => ({ ...double(i), id: `d${i}` }))]
+    const brought = answers(runs, { reference: { waterG: 946 } })
+    const [small, large] = [brought.runs[0], brought.runs[3]] as RunAnswer[]
+    expect(rung(small!, 'volume').basis).toBe('ownSeries')
+    expect(Math.abs(small!.normalisedGPerL! / large!.normalisedGPerL! - 1)).toBeLessThan(0.04)
+    expect(brought.setups[0]!.means).toMatchObject([{ n: 6, volumeG: 946 }])
+  })
+
+  it('an open pot so near its simmering power that it could be anything has no figure, and is told', () => {
+    const open = (boilS: number) => ({ ...base, lid: false, events: ev(['potOn', 0], ['rollingBoil', boilS]) })
+    const all = [400, 800, 1200, 1600, 2400, 3600].map((boilS) => one(open(boilS)))
+    const withheld = all.filter((got) => flag(got, 'near-simmer'))
+    expect(withheld.length).toBeGreaterThan(0)
+    for (const got of withheld) expect(got).toMatchObject({ status: 'not', normalisedGPerL: null, normalisedU: null })
+    for (const got of all)
+      if (got.normalisedGPerL !== null) expect(got.normalisedU! / got.normalisedGPerL).toBeLessThanOrEqual(0.3)
+    expect(all[0]!.status).toBe('normalised')
   })
 
   it('an impossible run leans on no other: it is left out of series and mean, and said', () => {
@@ -677,22 +710,6 @@ describe('laws, over any physical run', () => {
         },
       ),
       { numRuns: proofs(500) },
-    )
-  })
-
-  it('quick and full normalisation are one', () => {
-    fc.assert(
-      fc.property(physical, (run) => {
-        const found = runInSeries(request([run]), 'x0')!
-        if (!found.taken.normalisable) return
-        const { run: heat } = found.figured
-        const [quick, full] = [normalise(heat, STANDARD_BENCH, 'loss'), normaliseInFull(heat, STANDARD_BENCH, 'loss')]
-        expect(quick.ok).toBe(full.ok)
-        if (!quick.ok || !full.ok) return
-        quick.value.rungS.forEach((s, i) =>
-          expect(s === full.value.rungS[i]! || Math.abs(s / full.value.rungS[i]! - 1) < 1e-9).toBe(true),
-        )
-      }),
     )
   })
 

@@ -2,7 +2,7 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { stationPressureFromAltitude } from '../../core/air/pressure'
-import { normalise, fuelOnLadder, stallsAt } from '../../core/normalise/normalise'
+import { normalise, fuelOnLadder, LadderTimes, stallsAt } from '../../core/normalise/normalise'
 import { gramsPerLitre, type HeatRun } from '../../core/normalise/heatRun'
 import { REFERENCES, STANDARD_BENCH, type Model } from '../../core/normalise/reference'
 import { PLAIN_RUN } from './plainRun'
@@ -131,6 +131,20 @@ describe('laws', () => {
         fc.pre(Number.isFinite(normalised(run)) && Number.isFinite(atReferenceStart(run)))
         expect(normalised({ ...run, fuelKg: run.fuelKg * 1.01 })).toBeGreaterThan(normalised(run))
         expect(atReferenceStart(run)).toBeGreaterThan(atReferenceStart({ ...run, startC: run.startC - 0.5 }))
+      }),
+    )
+  })
+
+  it('a ladder that served other runs before says the same of this one', () => {
+    const served = new LadderTimes(STANDARD_BENCH, 'loss')
+    fc.assert(
+      fc.property(runs, runs, (run, { startC, airC }) => {
+        for (const one of [run, { ...run, airC }, { ...run, startC }, run]) {
+          const alone = new LadderTimes(STANDARD_BENCH, 'loss')
+          expect(served.workOut(one)).toEqual(alone.workOut(one))
+          const { q0W, evaporatedJ, ownS, rungS } = alone
+          if (Number.isFinite(q0W)) expect(served).toMatchObject({ q0W, evaporatedJ, ownS, rungS })
+        }
       }),
     )
   })

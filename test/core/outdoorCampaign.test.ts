@@ -17,9 +17,10 @@ interface Judged {
   run: OutdoorRun
   answer: RunAnswer
 }
-function burned(seed: number): Judged[] {
+function burned(seed: number, waterG: number | null = null): Judged[] {
   const runs = [...outdoorCampaign(seed), ...aloneInWind(seed)]
-  const read = readReduceRequest({ format: 'vulcanum-reduce', version: 1, runs: runs.map(outdoorDocument) })
+  const envelope = { format: 'vulcanum-reduce', version: 1, reference: { waterG } }
+  const read = readReduceRequest({ ...envelope, runs: runs.map(outdoorDocument) })
   if (!read.ok) throw new Error(JSON.stringify(read.problems[0]))
   const answers = reduce(read.request).runs as RunAnswer[]
   return runs.map((run, i) => ({ run, answer: answers[i]! }))
@@ -73,6 +74,19 @@ describe('the harder campaign, group by group', () => {
       expect(median(widths) / mean(rmses)).toBeLessThanOrEqual(SEEDS >= 10 ? wide : 3 * wide)
     },
   )
+
+  it('volumes of one set-up, brought to half a litre, are its figure with half a litre', () => {
+    const offs = seeds.flatMap((all, i) => {
+      const ofVolumes = all.filter(({ run }) => run.group === 'volumes')
+      const half = (setup: string) =>
+        ofVolumes.find(({ run }) => run.setup === setup && Math.abs(run.waterG - 500) < 20)
+      return burned(i + 1, 500)
+        .filter(({ run, answer }) => run.group === 'volumes' && answer.status === 'normalised')
+        .map(({ run, answer }) => Math.log(answer.normalisedGPerL! / half(run.setup)!.run.trueGPerL))
+    })
+    expect(offs.length).toBeGreaterThan(20)
+    expect(100 * rms(offs)).toBeLessThan(3)
+  })
 
   it('a run in wind that nobody read stays partly, and no interval of a class default reaches nought', () => {
     const unread = seeds.flat().filter(({ run }) => !run.asked.windRead)

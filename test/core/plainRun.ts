@@ -36,6 +36,9 @@ export const PLAIN_RUN: HeatRun = {
   vapourWindPerMS: 0.5,
   lidVapourW: null,
   altitudeFactor: 1,
+  otherKg: NaN,
+  otherSideM2: NaN,
+  volumeFactor: 1,
   lhvJPerKg: 45.7e6,
   enthalpy: defaultEnthalpy,
 }

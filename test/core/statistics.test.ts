@@ -360,7 +360,9 @@ describe('uncertainty', () => {
     name,
     u,
     sharedBy,
-    touches: [name],
+    putBack: (x, from) => {
+      x[name] = from[name]
+    },
     move: (x, by) => {
       ;(x[name] as number) += by
     },

@@ -7,6 +7,7 @@ import sharp from 'sharp'
 import { v7 as uuidv7 } from 'uuid'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import type { RunAnswer } from '../../core/formats/answer'
+import { toRunDocument } from '../../core/formats/toRunDocument'
 import type { TypedRecord } from '../../shared/record'
 import { emptyTypedRun, type TypedRun } from '../../shared/typedRun'
 import { findRun } from '../../server/runs/repository/findRuns'
@@ -304,7 +305,7 @@ describe('what runs rest on', () => {
 
   it('a check’s offset is in the next reading and not in the one before; the correction keeps its instrument', async () => {
     const probe = {
-      ...newRecord({ name: 'Probe', measures: 'temperature', resolution: '0.1', accuracy: '0.5' }),
+      ...newRecord({ name: 'Probe', measures: 'temperature', resolution: '0.1', accuracy: '0.5', lagS: '8' }),
       kind: 'instrument',
     }
     made(await saveThing(bench.db, probe))
@@ -344,7 +345,18 @@ describe('what runs rest on', () => {
     })
     // ± 0.5 °C and a tenth, stirred water even to 0.2 K: u = hypot(0.5/√3, 0.1/√12, 0.2).
     const { stored } = (await findRun(bench.db, after))!
-    expect(stored.thermometer).toEqual({ id: probe.id, resolution: 0.1, accuracy: 0.5 })
+    expect(stored.thermometer).toEqual({
+      id: probe.id,
+      resolution: 0.1,
+      accuracy: 0.5,
+      correctionK: expect.closeTo(-0.6, 9),
+      lagS: 8,
+    })
+    expect(toRunDocument(stored).thermometer).toEqual({
+      offsetK: expect.closeTo(0.6, 9),
+      offsetU: expect.closeTo(Math.hypot(0.5 / Math.sqrt(3), 0.1 / Math.sqrt(12), 0.2), 9),
+      lagS: 8,
+    })
     expect(await deleteThing(bench.db, probe.id)).toMatchObject({ status: 'inUse' })
   })
 
@@ -369,6 +381,25 @@ describe('what runs rest on', () => {
     })
     expect((await findRun(bench.db, id))!.record.container).toEqual({ id: can.id, name: 'Can 1' })
     expect((await logRun(bench.db, typed({ containerId: uuidv7() }), NOW)).status).toBe('unknownId')
+  })
+
+  it('a can of gas that was weighed before the burn says how full it was, and a mended tare changes that', async () => {
+    const words = { units: 'metric', who: 'Somebody', burner: 'A gas ring', place: 'Porch', altitude: '', zone: 'UTC' }
+    const kit = { ...words, burnerKind: 'canister-top', fuelKind: 'isobutane-propane' } as const
+    const { setupId, fuelBatchId: gas } = await burnOne(bench.db, kit, 340)
+    const fields = { name: 'Can 2', fuelBatchId: gas, tareKg: '100 g', fullKg: '110 g' }
+    const can = newRecord(fields)
+    made(await saveContainer(bench.db, can))
+    const id = await log({
+      containerId: can.id,
+      setupId,
+      fuelBatchId: gas,
+      measured: { ...typed().measured, fuelUsed: '', fuelBefore: '133 g', fuelAfter: '126 g' },
+    })
+    const share = async () => toRunDocument((await findRun(bench.db, id))!.stored).container?.fillShare
+    expect(await share()).toBeCloseTo(33 / 110, 9)
+    made(await saveContainer(bench.db, { ...can, revision: 1, fields: { ...can.fields, tareKg: '90 g' } }))
+    expect(await share()).toBeCloseTo(43 / 110, 9)
   })
 
   it('a place’s own pressure decides the boiling point unless the run read one; reduced to sea level it wants the altitude', async () => {

@@ -22,6 +22,7 @@ const views: fc.Arbitrary<RunView> = fc.record({
   clock: fc.constantFrom(...CLOCKS),
   litre: fc.constantFrom(...LITRES),
   flame: fc.boolean(),
+  waterG: fc.option(fc.integer({ min: 20, max: 20_000 })),
 })
 
 describe('a view in the address', () => {

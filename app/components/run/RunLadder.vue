@@ -83,7 +83,9 @@ const addOf = (rung: string) =>
             ? shape.shape === 'begins'
               ? 'begins here'
               : shape.shape === 'none'
-                ? 'stalls'
+                ? answer.stallsAtC === null
+                  ? 'no figure'
+                  : 'stalls'
                 : 'open'
             : factorText(shape.rung.factor)
         }}</span>

@@ -23,6 +23,15 @@ const listOf = <K extends string>(keys: readonly K[], words: Record<K, string>) 
   keys.map((value) => ({ value, label: words[value] }))
 const OWN = { value: 'own', label: 'Conditions of your own' }
 const references = [...REFERENCES.map(({ id, name }) => ({ value: id, label: name })), OWN]
+/** Volumes that people boil, and the one the address names. */
+const OFFERED_G = [250, 500, 1000, 2000]
+const OWN_WATER = 'own'
+const waters = computed(() => {
+  const { waterG } = props.view
+  const offered = waterG === null || OFFERED_G.includes(waterG) ? OFFERED_G : [waterG, ...OFFERED_G]
+  const choices = offered.map((grams) => ({ value: String(grams), label: shown(grams / 1000, 'mass', units.value) }))
+  return [{ value: OWN_WATER, label: 'the water it had' }, ...choices]
+})
 function bring(id: string) {
   emit('choose', { reference: REFERENCES.find((one) => one.id === id) ?? ownReference(props.reference) })
 }
@@ -59,6 +68,12 @@ const parts = computed(() => ({
     is: props.view.flame ? 'bench' : 'asItWas',
     take: (flame: string) => emit('choose', { flame: flame === 'bench' }),
   },
+  water: {
+    label: 'With how much water',
+    choices: waters.value,
+    is: String(props.view.waterG ?? OWN_WATER),
+    take: (water: string) => emit('choose', { waterG: water === OWN_WATER ? null : Number(water) }),
+  },
 }))
 type Part = keyof typeof parts.value
 const bound = (part: Part) => {
@@ -70,10 +85,9 @@ const bound = (part: Part) => {
 <template>
   <div class="w-full space-y-2 border-t border-edge pt-2">
     <p class="leading-7 text-ink-2" data-view>
-      Corrected to <WordChoice v-bind="bound('reference')" /> ({{ referenceSentence(reference, units) }}) by the model
-      <WordChoice v-bind="bound('model')" />. The boil is <WordChoice v-bind="bound('boil')" /><template
-        v-if="view.boil === 'target'"
-      >
+      Corrected to <WordChoice v-bind="bound('reference')" /> ({{ referenceSentence(reference, units) }}), with
+      <WordChoice v-bind="bound('water')" />, by the model <WordChoice v-bind="bound('model')" />. The boil is
+      <WordChoice v-bind="bound('boil')" /><template v-if="view.boil === 'target'">
         of
         <input
           type="number"

@@ -1,6 +1,7 @@
 /** Workings of the ladder's rungs, and of the normalised figure at its foot. */
 import type { AddWorking, Working, WorkingInput } from '../../explain/working'
 import type { Rung } from '../../formats/answer'
+import type { ReduceOptions } from '../../formats/document'
 import { FIGURE } from '../../normalise/figures'
 import { THETA } from '../../flame/flameRow'
 import type { HeatRun } from '../../normalise/heatRun'
@@ -16,6 +17,7 @@ const RUNG_TITLES: Record<RungName, string> = {
   surroundings: 'Surroundings',
   wind: 'Wind',
   flame: 'Flame',
+  volume: 'Volume',
 }
 const RUNG_FIGURES: Record<RungName, number> = {
   start: FIGURE.afterStart,
@@ -23,6 +25,7 @@ const RUNG_FIGURES: Record<RungName, number> = {
   surroundings: FIGURE.afterSurroundings,
   wind: FIGURE.afterWind,
   flame: FIGURE.afterFlame,
+  volume: FIGURE.normalised,
 }
 const MODEL_WORDS = {
   loss: 'burn rate × time by the heating model',
@@ -33,6 +36,9 @@ const WIND_NOTE =
   'Useful heat per gram falls as 1 + (v/v₀)ⁿ: the wind rung moves q0 by (1 + (v/v₀)ⁿ)/(1 + (v_ref/v₀)ⁿ) and K_loss to the reference wind, together.'
 const FLAME_NOTE =
   'Useful heat follows the burn rate as ṁˣ: the flame rung moves ṁ to the bench burn rate ṁ₀ of its setting and q0 by (ṁ₀/ṁ)ˣ.'
+
+const VOLUME_NOTE =
+  'Water, wall and heat loss of the other volume; q0 by what the set-up’s own runs of that volume say, else held, ± 10 % for each doubling.'
 
 /** Each rung, and the normalised figure at the foot. */
 export function addLadder(parts: Composition): void {
@@ -47,23 +53,37 @@ export function addLadder(parts: Composition): void {
 }
 
 function rungWorking(rung: Rung, before: number, { figured: { budget, run }, series, options }: Composition): Working {
-  const wind = rung.rung === 'wind' && rung.factor !== 1
-  const flame = rung.rung === 'flame' && rung.factor !== 1
+  const wind = rung.rung === 'wind' && isMoved(rung)
+  const flame = rung.rung === 'flame' && isMoved(rung)
   return {
     path: `ladder.${rung.rung}`,
     title: RUNG_TITLES[rung.rung],
     value: rung.gPerL,
     unit: 'g/L',
     formula: '{before} · {factor}',
-    source: wind ? 'windSeries' : flame ? 'flameModel' : options.model === 'loss' ? 'newton' : 'wbt',
+    source: sourceOf(rung, options),
     inputs: [
       ...rungInputs(rung, before),
       ...(wind ? windInputs(run, series) : []),
       ...(flame ? flameInputs(run, series) : []),
     ],
-    note: wind ? WIND_NOTE : flame ? FLAME_NOTE : `Factor: ${MODEL_WORDS[options.model]}.`,
+    note: noteOf(rung, options),
     shares: sharesOf(budget, RUNG_FIGURES[rung.rung]),
   }
+}
+
+const isMoved = ({ factor }: Rung): boolean => factor !== 1
+
+function sourceOf(rung: Rung, { model }: ReduceOptions): Working['source'] {
+  if (rung.rung === 'wind' && isMoved(rung)) return 'windSeries'
+  if (rung.rung === 'volume' || (rung.rung === 'flame' && isMoved(rung))) return 'flameModel'
+  return model === 'loss' ? 'newton' : 'wbt'
+}
+
+function noteOf(rung: Rung, { model }: ReduceOptions): string {
+  if (rung.rung === 'wind' && isMoved(rung)) return WIND_NOTE
+  if (rung.rung === 'flame' && isMoved(rung)) return FLAME_NOTE
+  return rung.rung === 'volume' ? VOLUME_NOTE : `Factor: ${MODEL_WORDS[model]}.`
 }
 
 function rungInputs(rung: Rung, before: number): WorkingInput[] {
@@ -99,7 +119,7 @@ function flameInputs(run: HeatRun, { flame }: SetupSeries): WorkingInput[] {
 
 function addNormalised(rungs: Rung[], budget: Propagation<HeatRun>, addWorking: AddWorking): void {
   const own = combined(budget, FIGURE.own)
-  const value = budget.values[FIGURE.afterFlame]!
+  const value = budget.values[FIGURE.normalised]!
   if (finite(value) === null || finite(own.value) === null) return
   const moving = rungs.filter((rung) => rung.factor !== null && rung.factor !== 1)
   addWorking({
@@ -108,7 +128,7 @@ function addNormalised(rungs: Rung[], budget: Propagation<HeatRun>, addWorking: 
     value,
     unit: 'g/L',
     source: 'newton',
-    shares: sharesOf(budget, FIGURE.afterFlame),
+    shares: sharesOf(budget, FIGURE.normalised),
     formula: ['{measured}', ...moving.map((rung) => `{${rung.rung}}`)].join(' · '),
     inputs: [
       computed('measured', 'As measured, or predicted', own.value, 'g/L', { u: own.u, path: 'gPerL' }),

@@ -29,7 +29,7 @@ export interface RunKit {
   setup: { id: string; n: number; name: string; heatHash: string; parts: RunPart[] }
   place: { name: string; version: typeof placeVersion.$inferSelect } | null
   fuel: { name: string; kind: string; batch: typeof fuelBatch.$inferSelect } | null
-  container: string | null
+  container: Pick<typeof container.$inferSelect, 'id' | 'name' | 'tareKg' | 'fullKg'> | null
   method: { id: string; name: string; n: number; body: MethodBody } | null
 }
 interface RunPart {
@@ -67,13 +67,13 @@ async function peopleOf(db: Connection, ids: readonly string[]): Promise<Map<str
   return new Map(rows.map((row) => [row.id, row.name]))
 }
 
-async function containersOf(db: Connection, ids: readonly string[]): Promise<Map<string, string>> {
-  if (ids.length === 0) return new Map()
+async function containersOf(db: Connection, ids: readonly string[]) {
+  if (ids.length === 0) return new Map<string, NonNullable<RunKit['container']>>()
   const rows = await db
-    .select({ id: container.id, name: container.name })
+    .select({ id: container.id, name: container.name, tareKg: container.tareKg, fullKg: container.fullKg })
     .from(container)
     .where(anyOf(container.id, ids))
-  return new Map(rows.map((row) => [row.id, row.name]))
+  return new Map(rows.map((row) => [row.id, row]))
 }
 
 async function setupsOf(db: Connection, versionIds: readonly string[]): Promise<Map<string, RunKit['setup']>> {

@@ -35,7 +35,7 @@ export function recordOf({ row, kit, facts, instruments }: RunParts): RunRecord 
     setting: row.setting,
     breakIn: row.breakIn,
     method: method === null ? null : { id: method.id, name: method.name, n: method.n },
-    container: kit.container === null ? null : { id: row.containerId!, name: kit.container },
+    container: kit.container === null ? null : { id: kit.container.id, name: kit.container.name },
     personId: row.personId,
     person: kit.person,
     placeId: place.placeId,
@@ -106,8 +106,9 @@ export function storedOf(parts: RunParts): StoredRun {
     placeWindHeightM: place.windHeightM,
     placeStationPressurePa: place.stationPressurePa,
     placeSeaLevelPressurePa: place.seaLevelPressurePa,
-    scale: finenessOf(parts, ['fuelBefore', 'fuelAfter', 'fuelUsed', 'fuelLoad', 'fuelLeftover']),
-    thermometer: finenessOf(parts, ['waterStart']),
+    scale: scaleOf(parts),
+    thermometer: thermometerOf(parts),
+    container: kit.container,
     boilBy: boilDecision(facts.decided.get('boil')),
     setting: row.setting,
     measured: Object.fromEntries(
@@ -149,15 +150,31 @@ function heatedBy({ setup: { parts }, fuel }: RunKit): Pick<StoredRun, 'burner' 
   }
 }
 
-/** Of the instrument that the first of these was read by. */
-function finenessOf({ facts, instruments }: RunParts, quantities: readonly string[]): StoredRun['scale'] {
-  const versionId = facts.measurements.find(
+/** The first of these that was read by an instrument, and that. */
+function readingBy({ facts, instruments }: RunParts, quantities: readonly string[]) {
+  const reading = facts.measurements.find(
     (one) => one.instrumentVersionId !== null && quantities.includes(one.quantity),
-  )?.instrumentVersionId
-  const instrument = versionId ? instruments.get(versionId) : undefined
-  if (instrument === undefined) return null
-  const { resolution, accuracy = null } = instrument.properties
-  return { id: instrument.thingId, resolution, accuracy }
+  )
+  const instrument = instruments.get(reading?.instrumentVersionId ?? '')
+  return reading === undefined || instrument === undefined ? null : { reading, instrument }
+}
+
+const finenessOf = ({ thingId, properties: { resolution, accuracy = null } }: NamedInstrument) => ({
+  id: thingId,
+  resolution,
+  accuracy,
+})
+
+function scaleOf(parts: RunParts): StoredRun['scale'] {
+  const read = readingBy(parts, ['fuelBefore', 'fuelAfter', 'fuelUsed', 'fuelLoad', 'fuelLeftover'])
+  return read === null ? null : finenessOf(read.instrument)
+}
+
+function thermometerOf(parts: RunParts): StoredRun['thermometer'] {
+  const read = readingBy(parts, ['waterStart'])
+  if (read === null) return null
+  const { reading, instrument } = read
+  return { ...finenessOf(instrument), correctionK: reading.correction, lagS: instrument.properties.lagS ?? null }
 }
 
 const atPace = (samples: [number, number][], pace: number): [number, number][] =>

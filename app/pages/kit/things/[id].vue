@@ -39,11 +39,13 @@ const unit = computed(() =>
   kind.value === 'instrument' ? INSTRUMENT_UNITS[record.value.fields.measures as Measures]?.label : undefined,
 )
 const specs = computed(() =>
-  thingFields(kind.value).map((spec) =>
-    unit.value && (spec.key === 'resolution' || spec.key === 'accuracy')
-      ? { ...spec, label: `${spec.label} (${unit.value})` }
-      : spec,
-  ),
+  thingFields(kind.value)
+    .filter(({ key }) => key !== 'lagS' || record.value.fields.measures === 'temperature')
+    .map((spec) =>
+      unit.value && (spec.key === 'resolution' || spec.key === 'accuracy')
+        ? { ...spec, label: `${spec.label} (${unit.value})` }
+        : spec,
+    ),
 )
 const choices = computed(() => ({
   madeFromId: namedChoices((things.value ?? []).filter((one) => one.kind === kind.value && one.id !== record.value.id)),
