@@ -52,7 +52,7 @@ const day = computed(() => {
             <RunRibbon :ribbon="run.ribbon" :span-s="day.spanS" :width="420" :height="20" class="max-w-full" />
             <span class="figures text-right"
               ><template v-if="run.normalisedGPerL !== null"
-                >{{ withExpandedU(run.normalisedGPerL, run.normalisedU) }}<span class="text-ink-2"> g/L</span></template
+                >{{ fuelWithU(run.normalisedGPerL, run.normalisedU) }}<span class="text-ink-2"> g/L</span></template
               ><template v-else>{{ run.says ?? 'no figure' }}</template></span
             >
           </li>

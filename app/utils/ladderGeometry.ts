@@ -1,7 +1,7 @@
 /** Where everything of a ladder is drawn: a log axis of g/L, and for each rung its bar, whisker, gap or diamond. */
 import type { Rung, RunAnswer } from '#core/formats/answer'
 import { formatNumber } from '#core/quantity/format'
-import { BASIS_WORDS, factorText, rungSentence, withExpandedU } from './words'
+import { BASIS_WORDS, factorText, rungSentence, fuelWithU } from './words'
 
 export interface RungShape {
   rung: Rung
@@ -153,7 +153,7 @@ function roundBetween({ low, high }: Axis, step: number): number[] {
 /** The ladder as plain text, for a forum or a letter. */
 export function ladderText(answer: RunAnswer, title: string): string {
   const start = ladderStart(answer)
-  const figure = (value: number, u: number | null) => withExpandedU(value, u).replaceAll('\u202f', ' ')
+  const figure = (value: number, u: number | null) => fuelWithU(value, u).replaceAll('\u202f', ' ')
   const lines = answer.ladder.map((rung) => {
     const change = rung.factor === null ? 'open' : factorText(rung.factor).replaceAll('\u202f', ' ')
     const result = rung.gPerL === null ? 'no figure' : `${figure(rung.gPerL, rung.u)} g/L`

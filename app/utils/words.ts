@@ -1,8 +1,9 @@
 /** Words and figures that several screens share. */
-import { formatNumber, formatWithU } from '#core/quantity/format'
+import { formatNumber, formatPositiveWithU, formatWithU } from '#core/quantity/format'
 import { shown, shownParts } from './shownQuantity'
 import type { Basis, MeanOf, ReduceAnswer, Rung } from '#core/formats/answer'
 import type { UnitSystem } from '#core/quantity/kinds'
+import { litresFromMass } from '#core/water/liquid'
 import { TEST_WORDS } from '#shared/method'
 import type { RunRecord } from '#shared/runRecord'
 
@@ -11,6 +12,10 @@ export const COVERAGE_FACTOR = 2
 /** "24.4 ± 0.7", expanded by k = 2. */
 export const withExpandedU = (value: number, u: number | null): string =>
   formatWithU(value, u === null ? null : COVERAGE_FACTOR * u)
+
+/** The same of fuel per litre: "24.4 ± 0.7", or, known badly, "21 (13 to 36)". */
+export const fuelWithU = (value: number, u: number | null): string =>
+  formatPositiveWithU(value, u === null ? null : COVERAGE_FACTOR * u)
 
 /** "× 0.865 (−13.5 %)", or "no change" under 0.05 %. */
 export function factorText(factor: number): string {
@@ -69,8 +74,14 @@ function flameSentence(from: number | null, to: number | null): string {
   return own === bench ? `Flame ${own}\u202fg/min, as at the bench` : `Flame ${own} → ${bench}\u202fg/min`
 }
 
+/** Water by weight, or by cups where these are usual: "1000 g", "4.23 cups". */
+export const waterWords = (grams: number, units: UnitSystem): string =>
+  units === 'metric'
+    ? `${formatNumber(grams, 0)}\u202fg`
+    : `${shown(litresFromMass(grams / 1000) / 1000, 'volume', units)}s`
+
 const waterSentence = (fromG: number | null, toG: number | null, units: UnitSystem): string =>
-  `Water ${[fromG, toG].map((grams) => (grams === null ? '' : shown(grams / 1000, 'mass', units))).join(' → ')}`
+  `Water ${[fromG, toG].map((grams) => (grams === null ? '' : waterWords(grams, units))).join(' → ')}`
 
 /** Date and time in the zone of the run. */
 export function dateInZone(iso: string, zone: string): string {

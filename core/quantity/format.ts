@@ -43,6 +43,20 @@ export function formatWithU(value: number, expandedU: number | null): string {
   return `${formatNumber(value, decimals)}${THIN}±${THIN}${formatNumber(expandedU, decimals)}`
 }
 
+/** From here on an interval is not told by ± any more: it leans to the high side, and does not reach nought. */
+const WIDE = 0.4
+
+/**
+ * The same of a figure that is above nought whatever it is: where it is known badly, with the range of its logarithm.
+ * Example: 21.3 ± 11 → "21 (13 to 36)".
+ */
+export function formatPositiveWithU(value: number, expandedU: number | null): string {
+  if (expandedU === null || !(expandedU > WIDE * value)) return formatWithU(value, expandedU)
+  const decimals = decimalsByPdg(expandedU)
+  const [low, high] = [-1, 1].map((side) => formatNumber(value * Math.exp((side * expandedU) / value), decimals))
+  return `${formatNumber(value, decimals)} (${low} to ${high})`
+}
+
 /** Minutes and seconds; minutes run on past 59. Example: 228 → "3:48". */
 export function formatClock(seconds: number, decimals = 0): string {
   const rounded = Number(Math.abs(seconds).toFixed(decimals))

@@ -15,30 +15,34 @@ export interface NormalisedRun {
 }
 
 /**
- * u² = max(s², u_rand²)/n + u_shared²; the interval by Student's factor for the effective degrees of freedom.
+ * Geometric, since fuel per litre scatters by factors: of logarithms u² = max(s², u_rand²)/n + u_shared²; the interval
+ * by Student's factor for the effective degrees of freedom.
  * @param runs at least one. No SD and no interval at n = 1. Sources: gum, welchSatterthwaite.
  */
 export function setupMean(
   runs: readonly NormalisedRun[],
 ): Pick<SetupMean, 'n' | 'meanGPerL' | 'meanU' | 'sdGPerL' | 'ci95'> {
   const n = runs.length
-  const mean = average(runs.map((run) => run.gPerL))
-  const variance = n === 1 ? 0 : runs.reduce((sum, run) => sum + (run.gPerL - mean) ** 2, 0) / (n - 1)
+  const logs = runs.map((run) => Math.log(run.gPerL))
+  const middle = average(logs)
+  const meanGPerL = Math.exp(middle)
+  const variance = n === 1 ? 0 : logs.reduce((sum, ln) => sum + (ln - middle) ** 2, 0) / (n - 1)
   // Repeats show themselves how the flame repeats.
-  const randomVariance = average(runs.map((run) => (n === 1 ? run.uRandom : run.uReadingRandom) ** 2))
-  const shared = sharedUncertainty(runs.map((run) => run.shared))
+  const randomVariance = average(runs.map((run) => ((n === 1 ? run.uRandom : run.uReadingRandom) / run.gPerL) ** 2))
   const ofMean = Math.max(variance, randomVariance) / n
-  const u = Math.sqrt(ofMean + shared ** 2)
-  if (n === 1) return { n, meanGPerL: mean, meanU: u, sdGPerL: null, ci95: null }
+  const u = Math.sqrt(ofMean + sharedUncertainty(runs) ** 2)
+  if (n === 1) return { n, meanGPerL, meanU: meanGPerL * u, sdGPerL: null, ci95: null }
   const freedom = ofMean > 0 ? (u ** 4 * (n - 1)) / ofMean ** 2 : Infinity
   const half = studentFactor95(freedom) * u
-  return { n, meanGPerL: mean, meanU: u, sdGPerL: Math.sqrt(variance), ci95: [mean - half, mean + half] }
+  const ci95: [number, number] = [meanGPerL * Math.exp(-half), meanGPerL * Math.exp(half)]
+  return { n, meanGPerL, meanU: meanGPerL * u, sdGPerL: meanGPerL * Math.sqrt(variance), ci95 }
 }
 
-/** Standard uncertainty of a mean from what its runs share: effects of one cause add before they are squared. */
-function sharedUncertainty(runs: readonly Readonly<Record<string, number>>[]): number {
+/** Relative, from what its runs share: effects of one cause add before they are squared. */
+function sharedUncertainty(runs: readonly NormalisedRun[]): number {
   const sums: Record<string, number> = {}
-  for (const run of runs) for (const [cause, effect] of Object.entries(run)) sums[cause] = (sums[cause] ?? 0) + effect
+  for (const { shared, gPerL } of runs)
+    for (const [cause, effect] of Object.entries(shared)) sums[cause] = (sums[cause] ?? 0) + effect / gPerL
   return Math.hypot(...Object.values(sums).map((sum) => sum / runs.length))
 }
 

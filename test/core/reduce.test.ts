@@ -416,18 +416,19 @@ describe('mean of a set-up', () => {
   )
 
   it('divides what repeating shrinks, and not what is shared; what moves its runs apart cancels', () => {
-    const runs = [23, 24, 25].map((gPerL) => ({
-      gPerL,
-      uRandom: 0.3,
-      uReadingRandom: 0.2,
-      shared: { loss: 0.5, theta: 0.3, 'wind class': gPerL - 24 },
-    }))
-    const { meanU, sdGPerL, ci95 } = setupMean(runs)
-    expect(sdGPerL).toBeCloseTo(1, 12)
-    expect(meanU).toBeCloseTo(Math.sqrt(1 / 3 + 0.34), 12)
-    // Effective degrees of freedom (Welch–Satterthwaite) by hand: 0.6733²·2/0.3333² = 8.161 → t = 2.298 (interpolated
-    // in Student's table).
-    expect((ci95![1] - ci95![0]) / 2 / meanU).toBeCloseTo(2.298, 2)
+    // In per cent of each: 4 apart, 2 and 1.2 shared.
+    const runs = [-0.04, 0, 0.04].map((ln) => {
+      const gPerL = 24 * Math.exp(ln)
+      const shared = { loss: 0.02 * gPerL, theta: 0.012 * gPerL, 'wind class': ln * gPerL }
+      return { gPerL, uRandom: 0.012 * gPerL, uReadingRandom: 0.008 * gPerL, shared }
+    })
+    const { meanGPerL, meanU, sdGPerL, ci95 } = setupMean(runs)
+    expect(meanGPerL).toBeCloseTo(24, 12)
+    expect(sdGPerL! / 24).toBeCloseTo(0.04, 12)
+    expect(meanU / 24).toBeCloseTo(Math.sqrt(0.04 ** 2 / 3 + 0.02 ** 2 + 0.012 ** 2), 12)
+    // Effective degrees of freedom (Welch–Satterthwaite) by hand: (0.0010773/0.0005333)²·2 = 8.161 → t = 2.298
+    // (interpolated in Student's table).
+    expect(Math.log(ci95![1] / ci95![0]) / 2 / (meanU / 24)).toBeCloseTo(2.298, 2)
     expect(setupMean(runs.slice(0, 1))).toMatchObject({ n: 1, sdGPerL: null, ci95: null })
   })
 })

@@ -32,7 +32,7 @@ const when = computed(() => shortDateInZone(props.run.startedAt, props.run.zone)
   <template v-else-if="column === 'boil'">{{ run.timeToBoilS === null ? '' : formatClock(run.timeToBoilS) }}</template>
   <template v-else-if="column === 'measured'">{{ run.gPerL === null ? '' : run.gPerL.toFixed(1) }}</template>
   <template v-else-if="column === 'normalised'">{{
-    run.normalisedGPerL === null ? '' : withExpandedU(run.normalisedGPerL, run.normalisedU)
+    run.normalisedGPerL === null ? '' : fuelWithU(run.normalisedGPerL, run.normalisedU)
   }}</template>
   <template v-else-if="column === 'efficiency'">{{
     run.efficiency == null ? '' : formatNumber(run.efficiency * 100, 0)

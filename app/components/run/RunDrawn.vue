@@ -44,7 +44,7 @@ const bars = computed(() => histogramBars(props.answer.distribution.histogram, p
       <span class="figures">{{ formatNumber(answer.distribution.quantiles[0], 2) }}</span> to
       <span class="figures">{{ formatNumber(answer.distribution.quantiles[4], 2) }}</span> g/L, half of them below
       <span class="figures">{{ formatNumber(answer.distribution.quantiles[2], 2) }}</span>; first order says
-      <span class="figures">{{ withExpandedU(answer.firstOrder.gPerL, answer.firstOrder.u) }}</span>.
+      <span class="figures">{{ fuelWithU(answer.firstOrder.gPerL, answer.firstOrder.u) }}</span>.
       {{ answer.text }}
     </p>
     <p class="text-ink-2">

@@ -15,13 +15,14 @@ const errors = computed(() => props.answer.flags.filter((flag) => flag.severity 
     <div>
       <h2>As measured</h2>
       <p v-if="answer.gPerL !== null" class="mt-1 text-2xl">
-        <FigureButton path="gPerL" data-figure="gPerL">
-          {{ withExpandedU(answer.gPerL, answer.gPerLU) }} </FigureButton>{{ ' ' }}
+        <FigureButton path="gPerL" data-figure="gPerL"> {{ fuelWithU(answer.gPerL, answer.gPerLU) }} </FigureButton>{{
+          ' '
+        }}
         <span class="text-base text-ink-2">g/L</span>
       </p>
       <p v-if="answer.otherLitre?.gPerL" class="text-ink-2" data-other-litre>
         <FigureButton path="otherLitre">
-          {{ withExpandedU(answer.otherLitre.gPerL, answer.otherLitre.gPerLU) }}
+          {{ fuelWithU(answer.otherLitre.gPerL, answer.otherLitre.gPerLU) }}
         </FigureButton>
         per litre {{ answer.otherLitre.litre === 'remaining' ? 'left' : 'put in' }}
       </p>
@@ -42,14 +43,14 @@ const errors = computed(() => props.answer.flags.filter((flag) => flag.severity 
       </h2>
       <p v-if="answer.normalisedGPerL !== null" class="mt-1 text-2xl">
         <FigureButton path="normalisedGPerL" data-figure="normalisedGPerL">
-          {{ withExpandedU(answer.normalisedGPerL, answer.normalisedU) }} </FigureButton>{{ ' ' }}
+          {{ fuelWithU(answer.normalisedGPerL, answer.normalisedU) }} </FigureButton>{{ ' ' }}
         <span class="text-base text-ink-2"
           >g/L<template v-if="answer.normalisedU === null">, no bound to its uncertainty</template></span
         >
       </p>
       <p v-if="answer.otherLitre?.normalisedGPerL" class="text-ink-2">
         <FigureButton path="otherLitre">
-          {{ withExpandedU(answer.otherLitre.normalisedGPerL, answer.otherLitre.normalisedU) }}
+          {{ fuelWithU(answer.otherLitre.normalisedGPerL, answer.otherLitre.normalisedU) }}
         </FigureButton>
         per litre {{ answer.otherLitre.litre === 'remaining' ? 'left' : 'put in' }}
       </p>

@@ -51,7 +51,7 @@ const addOf = (rung: string) =>
       <span class="ladder-figure figures text-ink">{{
         ladderStart(answer) === null
           ? ''
-          : withExpandedU(ladderStart(answer)!, answer.gPerL === null ? null : answer.gPerLU)
+          : fuelWithU(ladderStart(answer)!, answer.gPerL === null ? null : answer.gPerLU)
       }}</span>
       <span class="ladder-basis">g/L, k = 2</span>
     </div>
@@ -94,10 +94,10 @@ const addOf = (rung: string) =>
             v-if="shape.rung.gPerL !== null && shape.rung.factor !== null"
             :path="`ladder.${shape.rung.rung}`"
             data-gperl
-            >{{ withExpandedU(shape.rung.gPerL, shape.rung.u) }}</FigureButton
+            >{{ fuelWithU(shape.rung.gPerL, shape.rung.u) }}</FigureButton
           >
           <span v-else-if="shape.rung.gPerL !== null" class="figures text-ink-2">{{
-            withExpandedU(shape.rung.gPerL, shape.rung.u)
+            fuelWithU(shape.rung.gPerL, shape.rung.u)
           }}</span>
         </span>
         <span class="ladder-basis">{{ basisOf(shape) }}</span>

@@ -22,8 +22,8 @@ const means = computed(() =>
       <template v-if="means.length > 1"
         >{{ mean.words }}, {{ mean.n }} {{ mean.n === 1 ? 'run' : 'runs' }}: mean </template
       ><template v-else>Mean </template
-      ><FigureButton v-if="mean.isOwn" path="setup.mean">{{ withExpandedU(mean.meanGPerL, mean.meanU) }}</FigureButton
-      ><span v-else class="figures">{{ withExpandedU(mean.meanGPerL, mean.meanU) }}</span> g/L<template v-if="mean.ci95"
+      ><FigureButton v-if="mean.isOwn" path="setup.mean">{{ fuelWithU(mean.meanGPerL, mean.meanU) }}</FigureButton
+      ><span v-else class="figures">{{ fuelWithU(mean.meanGPerL, mean.meanU) }}</span> g/L<template v-if="mean.ci95"
         >, 95 % from <span class="figures">{{ mean.ci95[0].toFixed(1) }}</span> to
         <span class="figures">{{ mean.ci95[1].toFixed(1) }}</span></template
       >.

@@ -29,7 +29,10 @@ const OWN_WATER = 'own'
 const waters = computed(() => {
   const { waterG } = props.view
   const offered = waterG === null || OFFERED_G.includes(waterG) ? OFFERED_G : [waterG, ...OFFERED_G]
-  const choices = offered.map((grams) => ({ value: String(grams), label: shown(grams / 1000, 'mass', units.value) }))
+  const choices = offered.map((grams) => ({
+    value: String(grams),
+    label: `${waterWords(grams, units.value)} of water`,
+  }))
   return [{ value: OWN_WATER, label: 'the water it had' }, ...choices]
 })
 function bring(id: string) {

@@ -16,12 +16,12 @@ export function setupMeanWorking({ n, meanGPerL, meanU, sdGPerL, ci95 }: SetupMe
     value: meanGPerL,
     unit: 'g/L',
     source: 'gum',
-    formula: 'Σ g/L / {n},  u² = max({s}², u_rand²)/{n} + u_shared²',
+    formula: 'exp(Σ ln(g/L) / {n}),  u² = max({s}², u_rand²)/{n} + u_shared²',
     inputs: [
       computed('n', 'Runs, wholly normalised', n, ''),
       computed('s', 'Scatter between them', sdGPerL, 'g/L'),
       computed('u', 'Standard uncertainty of the mean', meanU, 'g/L'),
     ],
-    note: `${interval} What all share (Θ, heat loss, γ, the scale) is not divided by n.${left}`,
+    note: `${interval} What all share (Θ, the flame, the scale) is not divided by n.${left}`,
   }
 }
