@@ -23,6 +23,8 @@ const PICTURES = [
   ['log', '/runs/new', 'day', 1280, 800],
   ['runs', '/runs', 'day', 1280, 800],
   ['run', RUN, 'day', 1280, 1000, '[data-figure=normalisedGPerL]'],
+  ['compare', '/compare', 'day', 1280, 900],
+  ['compare-two', '/compare', 'day', 1280, 1000, 'text=Does Spatter 1000 F save fuel on Solfatara?'],
   ['run-below', WINDY, 'day', 1280, 1100, 'button:has-text("Draw")', 'bottom'],
   ['numbers', '/numbers', 'day', 1280, 1000],
   ['run-glare', NO_WIND, 'glare', 1280, 800],

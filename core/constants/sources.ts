@@ -41,6 +41,9 @@ export const SOURCES = {
   welch: 'Welch, Biometrika 34 (1947) 28: two means with unequal variances, on logarithms',
   pooled: 'Pooled standard deviation over groups (ISO 5725-2:1994)',
   holm: 'Holm, Scandinavian Journal of Statistics 6 (1979) 65: sequentially rejective multiple test',
+  falseDiscovery: 'Benjamini, Hochberg, J. R. Stat. Soc. B 57 (1995) 289: controlling the false discovery rate',
+  gaussLegendre:
+    'Abramowitz, Stegun, Handbook of Mathematical Functions, 25.4.29 and 25.4.30: Gauss–Legendre quadrature (from memory)',
   letters:
     'Piepho, Journal of Computational and Graphical Statistics 13 (2004) 456: letter display by insert and absorb',
   pdgRounding: 'Particle Data Group, Review of Particle Physics, §5.3 Rounding',

@@ -60,7 +60,7 @@ export function q0FromEndSurplus(endSurplusW: number, h: Heating, evaporationAtE
 }
 
 /** What loss and droop take for each degree, where `endSurplusW` is left at the end [W/K]. */
-export const lossAndDroop = (endSurplusW: number, h: Heating, way: WayUp | null): number =>
+const lossAndDroop = (endSurplusW: number, h: Heating, way: WayUp | null): number =>
   h.lossWPerK + q0FromEndSurplus(endSurplusW, h, evaporationAtEnd(h, way)) / h.thetaK
 
 /**

@@ -10,7 +10,7 @@ import type { Heating } from '../heating/heatingTime'
 import { lossCoefficient, type Conditions, type HeatRun } from './heatRun'
 
 /** What comes past the lid at a station of the ladder [W]. */
-export const pastLid = ({ lidVapourW, evaporationScale }: HeatRun, station: number): number =>
+const pastLid = ({ lidVapourW, evaporationScale }: HeatRun, station: number): number =>
   lidVapourW === null || evaporationScale === 0 ? 0 : evaporationScale * lidVapourW[station]!
 
 /** A heating that is set again and again: what a run's next figure has in common with its last is kept. */

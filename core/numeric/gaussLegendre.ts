@@ -9,7 +9,7 @@ export interface Quadrature {
 
 const NEWTON_STEPS = 8
 
-/** Roots of the Legendre polynomial of degree `n`, by Newton's method, brought to 0…1. Source: abramowitzStegun 25.4.29. */
+/** Roots of the Legendre polynomial of degree `n`, by Newton's method, brought to 0…1. Source: gaussLegendre. */
 export function gaussLegendre(n: number): Quadrature {
   const at = new Float64Array(n)
   const weights = new Float64Array(n)

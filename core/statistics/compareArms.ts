@@ -19,6 +19,9 @@ export interface Verdict {
   says: 'less' | 'more' | 'none' | 'tooFew' | 'cannotSay'
   /** The difference that so many runs could have shown. */
   detectable: number | null
+  /** Runs of each that would show `worthSeeing`; null: no number of them. */
+  needed: number | null
+  worthSeeing: number
   text: string
 }
 
@@ -78,7 +81,8 @@ function verdictOf(name: string, found: Found): Verdict {
     detectable: fewest < 2 ? null : detectableDifference(fewest, Math.sqrt((fewest * u ** 2) / 2)),
   }
   const needed = known.sd > 0 ? replicatesNeeded(known.sd, WORTH_SEEING, sharedU) : null
-  return { ...verdict, text: verdictText({ ...verdict, name, fewest, needed, worthSeeing: WORTH_SEEING, prior }) }
+  const said = { ...verdict, needed, worthSeeing: WORTH_SEEING }
+  return { ...said, text: verdictText({ ...said, name, fewest, prior }) }
 }
 
 const byOf = ({ isPaired, known }: Found): Verdict['by'] => (isPaired ? 'paired' : known.isHelped ? 'pooled' : 'welch')
@@ -95,6 +99,8 @@ const nothing = (says: 'tooFew' | 'cannotSay', text: string): Verdict => ({
   isAssumed: false,
   says,
   detectable: null,
+  needed: null,
+  worthSeeing: WORTH_SEEING,
   text,
 })
 

@@ -115,6 +115,9 @@ export interface Repeated {
   sd: number
 }
 
+/** A bench's scatter is known no finer than this. */
+const FINEST = 0.001
+
 /** The bench's own scatter, from ten runs on that were repeated; fewer: what is usual. Source: pooled. */
 export function priorScatter(means: readonly Repeated[]): PriorScatter {
   const repeated = means.filter(({ n }) => n > 1)
@@ -122,5 +125,7 @@ export function priorScatter(means: readonly Repeated[]): PriorScatter {
   const freedom = runs - repeated.length
   if (runs < ENOUGH_FOR_A_POOL || freedom === 0) return USUAL_SCATTER
   const squares = repeated.reduce((sum, { n, sd, mean }) => sum + (n - 1) * (sd / mean) ** 2, 0)
-  return { sd: Math.sqrt(squares / freedom), runs: USUAL_SCATTER.runs, isAssumed: false }
+  // One run more does not move every answer of the bench.
+  const sd = Math.max(FINEST, Math.round(Math.sqrt(squares / freedom) / FINEST) * FINEST)
+  return { sd, runs: USUAL_SCATTER.runs, isAssumed: false }
 }

@@ -23,21 +23,28 @@ export function verdictText(said: SaidOfTwo): string {
   return `${said.says === 'none' ? nothingShown(said) : shown(said)}${helped(said)}`
 }
 
-function shown({ ratio, ci95, says, name }: SaidOfTwo): string {
+/** The same of a question that names both: "29 % less; 27 to 31 % fits." */
+export const lineOf = (said: Omit<SaidOfTwo, 'name'>): string =>
+  `${said.says === 'none' ? nothingShown(said) : `${percent(Math.abs(said.ratio - 1))} % ${said.says}; ${fits(said)}`}${helped(said)}`
+
+const shown = (said: SaidOfTwo): string =>
+  `${said.name} used ${percent(Math.abs(said.ratio - 1))} % ${said.says} fuel; ${fits(said)}`
+
+function fits({ ci95, says }: Pick<SaidOfTwo, 'ci95' | 'says'>): string {
   const sign = says === 'less' ? -1 : 1
   const [near, far] = ci95.map((edge) => sign * (edge - 1)).sort((a, b) => a - b) as [number, number]
-  return `${name} used ${percent(Math.abs(ratio - 1))} % ${says} fuel; ${percent(near)} to ${percent(far)} % fits.`
+  return `${percent(near)} to ${percent(far)} % fits.`
 }
 
-const nothingShown = ({ ci95, needed, fewest, worthSeeing }: SaidOfTwo): string =>
-  `No difference shown: ${rangeText(ci95)} fits.${toSee(worthSeeing, needed, fewest)}`
+const nothingShown = ({ ci95, needed, fewest, worthSeeing }: Omit<SaidOfTwo, 'name'>): string =>
+  `No difference shown: ${ratioRange(ci95)} fits.${toSee(worthSeeing, needed, fewest)}`
 
 /** Shown by itself, and not among as many. */
 export const notAmong = (pairs: number, ci95: readonly [number, number]): string =>
-  `No difference shown, since ${pairs} pairs are looked at; by itself ${rangeText(ci95)} fits.`
+  `No difference shown, since ${pairs} pairs are looked at; by itself ${ratioRange(ci95)} fits.`
 
 /** "5 % less to 4 % more", "4 to 77 % more". */
-function rangeText(ci95: readonly [number, number]): string {
+export function ratioRange(ci95: readonly [number, number]): string {
   const [low, high] = ci95.map((edge) => percent(Math.abs(edge - 1))) as [string, string]
   if (ci95[0] >= 1) return `${low} to ${high} % more`
   return ci95[1] < 1 ? `${high} to ${low} % less` : `${low} % less to ${high} % more`
@@ -48,7 +55,7 @@ function toSee(worthSeeing: number, needed: number | null, fewest: number): stri
   return needed > fewest ? ` To see ${percent(worthSeeing)} %: ${needed} runs each.` : ''
 }
 
-const helped = ({ isAssumed, fewest, prior }: SaidOfTwo): string =>
+const helped = ({ isAssumed, fewest, prior }: Omit<SaidOfTwo, 'name'>): string =>
   isAssumed
     ? ` ${COUNT_WORDS[fewest] ?? fewest} ${fewest === 1 ? 'run' : 'runs'} each: a scatter of ${percent(prior.sd)} % from burn to burn is assumed.`
     : ''

@@ -3,6 +3,7 @@
  * job of a kind at a time.
  */
 import PgBoss from 'pg-boss'
+import { findAllQuestions } from '../comparisons/findQuestions'
 import { openDatabase, type Database } from '../database/connection'
 import { Notices } from '../database/notices'
 import { markOldCore } from '../runs/repository/stale'
@@ -42,4 +43,5 @@ export async function startJobs(url: string): Promise<() => Promise<void>> {
 async function workOffFigures(db: Database, series: WaitingSeries): Promise<void> {
   await series.workOutAll()
   while (await answerNext(db));
+  await findAllQuestions(db)
 }

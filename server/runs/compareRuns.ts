@@ -8,9 +8,9 @@ import { priorScatter, type PriorScatter } from '../../core/statistics/scatter'
 import type { RunAnswer } from '../../core/formats/answer'
 import { ORIGINS, type Origin } from '../../core/formats/document'
 import { listedOptions } from '../../shared/reduceOptions'
-import { conventionsOf } from '../../shared/runOptions'
 import type { RunComparison } from '../../shared/runComparison'
 import type { Connection } from '../database/connection'
+import { armRun, isByClass, valuesOf } from '../comparisons/comparedFacts'
 import { findRuns, type FoundRun } from './repository/findRuns'
 import { answerRun } from './answerRun'
 import { armKey, armNames, ORIGIN_WORDS } from './arms'
@@ -67,13 +67,6 @@ function compare(taken: readonly Taken[], prior: PriorScatter): Omit<RunComparis
   return { likeWithLike: likeWithLike(compared, QUESTION), arms: ranking.arms, pairs }
 }
 
-const armRun = (answer: RunAnswer): ArmRun => ({
-  gPerL: answer.normalisedGPerL!,
-  uRandom: answer.normalisedUReadingRandom ?? 0,
-  stepGPerL: answer.scaleStepGPerL ?? 0,
-  shared: answer.normalisedSharedBy,
-})
-
 interface ArmFuel {
   name: string
   kind: string
@@ -107,39 +100,14 @@ const ofAnotherOrigin = ({ record }: FoundRun, origin: Origin | null): string | 
     ? null
     : `it was ${ORIGIN_WORDS[record.origin]}, and the others were ${ORIGIN_WORDS[origin]}`
 
-function whyNot({ record }: FoundRun, { normalisedGPerL, flags, ended, status, ladder }: RunAnswer): string | null {
+function whyNot({ record }: FoundRun, answer: RunAnswer): string | null {
+  const { normalisedGPerL, flags, ended, status } = answer
   if (record.state === 'void') return 'it is void'
   if (record.breakIn) return 'it is a break-in'
   if (flags.some((flag) => flag.severity === 'error'))
     return 'its figure is impossible, or its readings contradict each other'
   if (normalisedGPerL === null) return ended === 'boiled' ? 'it has no normalised figure' : 'it never boiled'
   if (status !== 'normalised') return 'its figure is corrected only in part'
-  if (ladder.some((rung) => rung.basis === 'classDefault'))
-    return 'its wind is taken out by what is usual of such burners, and not by its own runs'
+  if (isByClass(answer)) return 'its wind is taken out by what is usual of such burners, and not by its own runs'
   return null
-}
-
-function valuesOf({ record, stored, method }: FoundRun, answer: RunAnswer): ComparedRun['values'] {
-  const value = (name: string) => stored.measured[name]?.value ?? null
-  const conventions = conventionsOf(method)
-  const named = (role: string) => record.parts.find((part) => part.role === role)?.name ?? null
-  return {
-    origin: record.origin,
-    burner: named('burner'),
-    pot: named('pot'),
-    stand: named('stand'),
-    lid: stored.lid,
-    screen: stored.screen,
-    fuelBatch: record.batch === null ? record.fuel : `${record.fuel}, ${record.batch}`,
-    waterG: answer.litres === null ? null : Math.round(answer.litres * 1000),
-    startC: value('waterStart'),
-    boilingPointC: answer.boilingPointC === null ? null : Number(answer.boilingPointC.toFixed(1)),
-    airC: value('air'),
-    windMS: value('wind'),
-    boil: conventions.boil === 'target' ? `${conventions.targetC} °C` : conventions.boil,
-    clock: conventions.clock,
-    setting: record.setting,
-    breakIn: record.breakIn,
-    observer: record.person,
-  }
 }

@@ -6,7 +6,7 @@ import { formatNumber } from '../../core/quantity/format'
 import { conventionsOf } from '../../shared/runOptions'
 import type { RunComparison } from '../../shared/runComparison'
 import { armKey } from './arms'
-import { dayOf } from './dayOf'
+import { blockDay } from '../comparisons/comparedFacts'
 import type { FoundRun } from './repository/findRuns'
 
 export interface Taken {
@@ -56,17 +56,11 @@ function groupedBy<T>(all: readonly T[], keyOf: (one: T) => string): T[][] {
  */
 export function blocksOf(taken: readonly Taken[]): Map<string, string> {
   const blocks = new Map<string, string>()
-  const stated = taken.filter((one) => blockOf(one) !== null)
-  for (const day of groupedBy(stated, (one) => blockOf(one)!))
+  const stated = taken.filter((one) => blockDay(one.run) !== null)
+  for (const day of groupedBy(stated, (one) => blockDay(one.run)!))
     for (const arm of groupedBy(day, ({ run }) => armKey(run)))
       [...arm]
         .sort((a, b) => a.run.record.startedAt.localeCompare(b.run.record.startedAt))
-        .forEach((one, i) => blocks.set(one.run.record.id, `${blockOf(one)} ${i}`))
+        .forEach((one, i) => blocks.set(one.run.record.id, `${blockDay(one.run)} ${i}`))
   return blocks
-}
-
-/** Null: who burned it, or where, is not stated, and so never alike. */
-function blockOf({ run: { record } }: Taken): string | null {
-  const { personId, placeId, startedAt, zone } = record
-  return personId === null || placeId === null ? null : JSON.stringify([personId, placeId, dayOf(startedAt, zone)])
 }

@@ -5,6 +5,7 @@
 import type { SQL } from 'drizzle-orm'
 import type { Connection } from '../database/connection'
 import { bareSummaries } from './bareSummaries'
+import { notifyFigures } from './repository/notify'
 import { followVoids, listedWhere, unlisted, withoutRow } from './repository/listed'
 import { countUp, isApart, keepKeysOf, keepMissingKeys, keysOf, lockSeries, membersOf } from './repository/series'
 import { dropMeansOfNone } from './repository/setupSummaries'
@@ -25,6 +26,8 @@ export async function recompute(tx: Connection, runIds: readonly string[]): Prom
   await dropMeansOfNone(tx, keys)
   if ((await membersOf(tx, keys)).length > AT_ONCE) return later(tx, runIds, keys)
   for (const key of keys) await workOutSeries(tx, key)
+  // What these runs answer, held against others, is found in the background.
+  await notifyFigures(tx)
 }
 
 /**

@@ -15,7 +15,8 @@ import { keepSummaries, type KeptSummary } from './repository/keepSummaries'
 import { keptReadings } from './keptReadings'
 import { tellLong } from './longAnswers'
 import { summaryOf, type RunSummary } from './runLine'
-import { dropMeans, keepMeans } from './repository/setupSummaries'
+import { comparedFacts } from '../comparisons/comparedFacts'
+import { dropMeans, keepFlame, keepMeans } from './repository/setupSummaries'
 import { isApart, lockSeries, membersOf } from './repository/series'
 import { markedUntil, markFresh } from './repository/stale'
 
@@ -128,13 +129,21 @@ function othersOf(members: readonly FoundRun[], own: readonly FoundRun[]): Store
 }
 
 /** Keeps the means. @returns a run's row with the mean it enters */
-async function rowsOf(tx: Connection, { key, options }: Work, own: readonly FoundRun[], answer: Light): Promise<RowOf> {
+async function rowsOf(
+  tx: Connection,
+  { key, options, members }: Work,
+  own: readonly FoundRun[],
+  answer: Light,
+): Promise<RowOf> {
+  const byId = new Map(members.map((one) => [one.record.id, one]))
+  await keepFlame(tx, key, answer.setups[0]?.flame ?? null)
   const meanKeyOf = await keepMeans(tx, {
     key,
     options,
     means: answer.setups[0]?.means ?? [],
     answers: answer.runs,
     own: own.map((one) => one.stored),
+    factsOf: (one) => comparedFacts(byId.get(one.id)!, one),
   })
   return (found, said) => ({ ...summaryFrom(found, said), meanKey: said?.mean ? meanKeyOf(said.mean) : null })
 }

@@ -384,9 +384,20 @@ describe('what runs rest on', () => {
   })
 
   it('a can of gas that was weighed before the burn says how full it was, and a mended tare changes that', async () => {
-    const words = { units: 'metric', who: 'Somebody', burner: 'A gas ring', place: 'Porch', altitude: '', zone: 'UTC' }
-    const kit = { ...words, burnerKind: 'canister-top', fuelKind: 'isobutane-propane' } as const
-    const { setupId, fuelBatchId: gas } = await burnOne(bench.db, kit, 340)
+    const { setupId, fuelBatchId: gas } = await burnOne(
+      bench.db,
+      {
+        units: 'metric',
+        who: 'Somebody',
+        burner: 'A gas ring',
+        burnerKind: 'canister-top',
+        fuelKind: 'isobutane-propane',
+        place: 'Porch',
+        altitude: '',
+        zone: 'UTC',
+      },
+      340,
+    )
     const fields = { name: 'Can 2', fuelBatchId: gas, tareKg: '100 g', fullKg: '110 g' }
     const can = newRecord(fields)
     made(await saveContainer(bench.db, can))

@@ -13,6 +13,8 @@ const FIXED = [
   '/runs',
   '/runs?group=setup',
   '/runs/compare?runs=01950000-0000-7000-8000-000000000111,01960000-0000-7000-8000-000000000002',
+  '/compare',
+  '/compare/ranking?fuel=isobutane-propane&test=boil&water=472',
   '/runs/new',
   '/burn',
   '/runs/01950000-0000-7000-8000-000000000111',

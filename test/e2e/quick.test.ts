@@ -50,7 +50,16 @@ test('nothing moves after the first paint @by-the-clock', async ({ page }) => {
 })
 
 test('the first visit of a page fetches under 150 kB of JavaScript', async ({ browser, baseURL }) => {
-  for (const path of [...PAGES, '/bench', '/bench/prepare', '/burn', '/runs/compare', '/runs/import', '/kit/wind']) {
+  for (const path of [
+    ...PAGES,
+    '/bench',
+    '/bench/prepare',
+    '/burn',
+    '/compare',
+    '/runs/compare',
+    '/runs/import',
+    '/kit/wind',
+  ]) {
     const page = await browser.newPage({ baseURL, serviceWorkers: 'block' })
     const sizes: Promise<number>[] = []
     page.on('response', (response) => {

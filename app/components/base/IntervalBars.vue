@@ -1,6 +1,4 @@
 <script setup lang="ts">
-import { formatNumber } from '#core/quantity/format'
-
 /** Estimates under one another on one axis, each with its words beside it: below it, on a phone. */
 interface IntervalRow {
   key: string
@@ -20,15 +18,7 @@ const axis = computed(() => intervalAxis(props.rows.flatMap((row) => [row.mark, 
       <IntervalBar :axis="axis" :mark="row.mark" :interval="row.interval" :words="`${row.label}: ${row.words}`" />
       <span class="figures max-sm:mb-2" :data-interval="row.key">{{ row.words }}</span>
     </template>
-    <div class="interval-axis sm:col-start-2" aria-hidden="true">
-      <span
-        v-for="tick in axis.ticks"
-        :key="tick"
-        class="interval-tick figures"
-        :style="{ left: `${placeOn(axis, tick)}%` }"
-        >{{ formatNumber(tick, axis.decimals) }}</span
-      >
-    </div>
+    <IntervalTicks class="sm:col-start-2" :axis="axis" />
     <span class="self-start text-ink-2">{{ unit }}</span>
   </div>
 </template>

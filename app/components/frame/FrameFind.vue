@@ -38,6 +38,7 @@ const page = (words: string, to: string): Entry => ({ id: to, words, kind: 'page
 const fixed: Entry[] = [
   page('Today', '/'),
   page('Log a run', '/runs/new'),
+  page('Compare: what your runs can answer', '/compare'),
   page('A notebook page: many old runs at once', '/runs/notebook'),
   page('Burn one now, with a new burner', '/burn'),
   page('Bench', '/bench'),

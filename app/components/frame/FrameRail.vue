@@ -9,13 +9,14 @@ const entries = [
   { to: '/bench', label: 'Bench' },
   { to: '/runs/new', label: 'Log a run' },
   { to: '/runs', label: 'Runs' },
+  { to: '/compare', label: 'Compare' },
 ]
 const route = useRoute()
 const { light, units, leavingDark, nextLight, switchUnits } = usePreferences()
 const keys = useKeys()
 function isHere(to: string): boolean {
   if (to === '/runs') return route.path.startsWith('/runs') && route.path !== '/runs/new'
-  if (to === '/kit' || to === '/methods' || to === '/bench') return route.path.startsWith(to)
+  if (['/kit', '/methods', '/bench', '/compare'].includes(to)) return route.path.startsWith(to)
   return route.path === to
 }
 </script>

@@ -1,5 +1,7 @@
 import { sql } from 'drizzle-orm'
-import { doublePrecision, index, integer, pgTable, text, timestamp, uuid } from 'drizzle-orm/pg-core'
+import { doublePrecision, index, integer, jsonb, pgTable, text, timestamp, uuid } from 'drizzle-orm/pg-core'
+import type { ComparedFacts } from '../../../core/compare/facts'
+import type { SetupFlameAnswer } from '../../../core/formats/answer'
 import type { Origin, Setting, TestKind } from '../../../core/formats/document'
 import { si } from './columns'
 
@@ -11,6 +13,10 @@ export const series = pgTable(
     revision: integer('revision').notNull().default(1),
     /** Since when facts behind its rows are newer; null: they stand. Here, so that marking them writes none of them. */
     staleSince: timestamp('stale_since', { withTimezone: true }),
+    /** What its runs say together of its flame; null: nothing, or it was not worked out yet. */
+    flame: jsonb('flame').$type<SetupFlameAnswer>(),
+    /** As of which revision its questions stand; null: never. */
+    comparedRevision: integer('compared_revision'),
   },
   (table) => [
     index('series_stale')
@@ -45,6 +51,8 @@ export const setupSummary = pgTable(
     /** The runs that enter it, and their figures by these conventions. */
     runIds: uuid('run_ids').array().notNull(),
     figuresGPerL: doublePrecision('figures_g_per_l').array().notNull(),
+    /** What of its runs is compared; the migration keeps it out of the way of a scan. */
+    facts: jsonb('facts').$type<ComparedFacts[]>().notNull().default([]),
   },
   (table) => [index('setup_summary_of_series').on(table.seriesKey)],
 )

@@ -74,6 +74,7 @@ export const LEFT_BEHIND: Record<string, string> = {
   run_reading: 'worked out from the facts',
   series: 'worked out from the facts',
   setup_summary: 'worked out from the facts',
+  found_question: 'worked out from the facts',
   bench_act: 'how acts of devices were acknowledged',
   bench_clock: 'this machine’s clock',
   change: 'the outbox',

@@ -1,10 +1,11 @@
 /** The core's means of the runs of each series, as they stand. */
 import { and, eq, inArray, notExists } from 'drizzle-orm'
-import type { MeanOf, ReduceAnswer, RunAnswer, SetupMean } from '../../../core/formats/answer'
+import type { ComparedFacts } from '../../../core/compare/facts'
+import type { MeanOf, ReduceAnswer, RunAnswer, SetupFlameAnswer, SetupMean } from '../../../core/formats/answer'
 import type { StoredRun } from '../../../core/formats/toRunDocument'
 import type { Connection } from '../../database/connection'
 import { hashOf } from '../../database/hash'
-import { run, setupSummary } from '../../database/schema'
+import { run, series, setupSummary } from '../../database/schema'
 import type { Options } from '../answerRun'
 
 /** A series that all its runs have left has no mean, and no row that would have it worked out. */
@@ -21,6 +22,11 @@ export const dropMeansOfNone = (tx: Connection, seriesKeys: readonly string[]) =
 export const dropMeans = (tx: Connection, seriesKey: string) =>
   tx.delete(setupSummary).where(eq(setupSummary.seriesKey, seriesKey))
 
+/** What the runs of a series say together of its flame. */
+export async function keepFlame(tx: Connection, key: string, flame: SetupFlameAnswer | null): Promise<void> {
+  await tx.insert(series).values({ key, flame }).onConflictDoUpdate({ target: series.key, set: { flame } })
+}
+
 interface Means {
   /** Of the series. */
   key: string
@@ -29,12 +35,14 @@ interface Means {
   answers: ReduceAnswer['runs']
   /** Those that are read by these conventions: a mean that none of them enters is none of theirs. */
   own: readonly StoredRun[]
+  /** What of a run is compared; null: it is not. */
+  factsOf: (answer: RunAnswer) => ComparedFacts | null
 }
 
 /** @returns what gives the key of each mean */
 export async function keepMeans(
   tx: Connection,
-  { key, options, means, answers, own }: Means,
+  { key, options, means, answers, own, factsOf }: Means,
 ): Promise<(mean: MeanOf) => string> {
   const conventions = hashOf(options)
   const keyOf = ({ kind, endC, setting, volumeG }: MeanOf) => hashOf([key, conventions, kind, endC, setting, volumeG])
@@ -63,6 +71,7 @@ export async function keepMeans(
       highGPerL: mean.ci95?.[1] ?? null,
       runIds: entering.get(keyOf(mean))!.map((one) => one.id),
       figuresGPerL: entering.get(keyOf(mean))!.map((one) => one.normalisedGPerL!),
+      facts: entering.get(keyOf(mean))!.flatMap((one) => factsOf(one) ?? []),
     })),
   )
   return keyOf

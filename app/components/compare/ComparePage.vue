@@ -1,0 +1,20 @@
+<script setup lang="ts">
+/** A question's page: its sentence, or why it cannot be answered. */
+defineProps<{ sentence: string | undefined; problem: string | null }>()
+</script>
+
+<template>
+  <div class="max-w-6xl">
+    <template v-if="problem !== null">
+      <BaseAlert>{{ problem }}</BaseAlert>
+      <p class="mt-2"><NuxtLink to="/compare">What your runs can answer</NuxtLink></p>
+    </template>
+    <template v-else>
+      <h1 class="mb-3">
+        <NuxtLink to="/compare" class="text-base font-normal text-ink-2">Compare</NuxtLink>
+        <span class="text-base font-normal text-ink-2"> › </span>{{ sentence }}
+      </h1>
+      <slot />
+    </template>
+  </div>
+</template>

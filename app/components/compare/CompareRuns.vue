@@ -1,0 +1,58 @@
+<script setup lang="ts">
+import type { TwoAnswer } from '#shared/comparison'
+
+/** The runs of an answer, each with a tick that counts it, and why others do not count. */
+defineProps<{ answer: TwoAnswer }>()
+const emit = defineEmits<{ count: [id: string, isCounted: boolean] }>()
+</script>
+
+<template>
+  <BasePanel tight label="Runs" class="overflow-x-auto">
+    <table class="w-full text-left">
+      <caption class="sr-only">
+        Runs
+      </caption>
+      <thead class="text-ink-2">
+        <tr>
+          <th scope="col"><span class="sr-only">Counted</span></th>
+          <th scope="col" class="pl-2 font-normal">Run</th>
+          <th scope="col" class="font-normal">Set-up</th>
+          <th scope="col" class="text-right font-normal whitespace-nowrap">g a boil ± (95 %)</th>
+          <th scope="col" class="font-normal"></th>
+        </tr>
+      </thead>
+      <tbody>
+        <tr
+          v-for="one in answer.runs"
+          :key="one.id"
+          class="border-t border-edge"
+          :class="one.isCounted ? '' : 'text-ink-2'"
+        >
+          <td>
+            <CheckBox
+              :model-value="one.isCounted"
+              :label="`Count the run of ${shortDateInZone(one.startedAt, one.zone)}`"
+              hide-label
+              @update:model-value="emit('count', one.id, $event)"
+            />
+          </td>
+          <td class="py-1 pr-3 pl-2 whitespace-nowrap">
+            <NuxtLink :to="`/runs/${one.id}`">{{ shortDateInZone(one.startedAt, one.zone) }}</NuxtLink>
+          </td>
+          <td class="pr-3 whitespace-nowrap">{{ answer.arms[one.arm]!.name }}</td>
+          <td class="figures text-right whitespace-nowrap">{{ fuelWithU(one.boilG, one.u) }}</td>
+          <td class="pl-3 text-ink-2">{{ one.note }}</td>
+        </tr>
+        <tr v-for="one in answer.notCounted" :key="one.id" class="border-t border-edge text-ink-2">
+          <td></td>
+          <td class="py-1 pr-3 pl-2 whitespace-nowrap">
+            <NuxtLink :to="`/runs/${one.id}`">{{ shortDateInZone(one.startedAt, one.zone) }}</NuxtLink>
+          </td>
+          <td>{{ answer.arms[one.arm]!.name }}</td>
+          <td></td>
+          <td class="pl-3">{{ one.why }}</td>
+        </tr>
+      </tbody>
+    </table>
+  </BasePanel>
+</template>

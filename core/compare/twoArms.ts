@@ -1,0 +1,44 @@
+/** Two lots of runs held against each other, and what else differs between them. */
+import type { Arm } from '../statistics/arms'
+import { compareArms, type Verdict } from '../statistics/compareArms'
+import { likeWithLike, type Compared, type LikeWithLike } from '../statistics/likeWithLike'
+import type { PriorScatter } from '../statistics/scatter'
+import type { ComparedFacts } from './facts'
+
+export interface NamedFacts {
+  name: string
+  facts: readonly ComparedFacts[]
+}
+
+export const armOf = (name: string, facts: readonly ComparedFacts[], blocks: ReadonlyMap<string, string>): Arm => ({
+  name,
+  runs: facts.map((one) => ({ ...one, block: blocks.get(one.id) })),
+})
+
+/** Runs of one person at one place on one day belong together, matched in the order of their times. */
+export function blocksOf(arms: readonly (readonly ComparedFacts[])[]): Map<string, string> {
+  const blocks = new Map<string, string>()
+  for (const arm of arms) {
+    const taken = new Map<string, number>()
+    for (const { id, day } of [...arm].sort((a, b) => a.startedAt.localeCompare(b.startedAt))) {
+      if (day === null) continue
+      const n = taken.get(day) ?? 0
+      taken.set(day, n + 1)
+      blocks.set(id, `${day} ${n}`)
+    }
+  }
+  return blocks
+}
+
+/** Two lots of runs against each other, and what else differs between them. */
+export function twoArms(
+  arms: readonly [NamedFacts, NamedFacts],
+  { asked, prior }: { asked: readonly Compared[]; prior: PriorScatter },
+): { verdict: Verdict; like: LikeWithLike } {
+  const blocks = blocksOf(arms.map(({ facts }) => facts))
+  const [first, second] = arms.map(({ name, facts }) => armOf(name, facts, blocks)) as [Arm, Arm]
+  const compared = arms.flatMap(({ name, facts }) =>
+    facts.map(({ values }) => ({ arm: name, normalised: true, values })),
+  )
+  return { verdict: compareArms([first, second], { prior }), like: likeWithLike(compared, asked) }
+}

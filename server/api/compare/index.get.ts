@@ -1,0 +1,3 @@
+import { listQuestions } from '#server/comparisons/listQuestions'
+
+export default defineEventHandler((event) => listQuestions(contextOf(event).db))

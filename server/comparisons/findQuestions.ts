@@ -1,0 +1,107 @@
+/** Finds the questions that the runs answer, and answers them: those anew that rest on a series that changed. */
+import { answerFlame, answerRanking, answerVolumes, answerWind } from '../../core/compare/answerGroup'
+import { answerPair, answerPeople } from '../../core/compare/answerPair'
+import { candidatesOf, isPair, type Candidate } from '../../core/compare/candidates'
+import type { ComparedFacts, ComparedMean } from '../../core/compare/facts'
+import type { FoundQuestion } from '../../core/compare/found'
+import { priorScatter, type PriorScatter } from '../../core/statistics/scatter'
+import type { Connection, Database } from '../database/connection'
+import { hashOf } from '../database/hash'
+import { repeatedMeans } from '../runs/repository/means'
+import {
+  changedSeries,
+  comparedMeans,
+  factsOfMeans,
+  flamesOf,
+  priorsUsed,
+  replaceQuestions,
+  standingSeries,
+  type KeptQuestion,
+} from './repository/comparisons'
+
+/** Series that are taken at once. */
+const AT_ONCE = 200
+
+/** Answers anew what rests on the series that changed. False: none had. */
+async function findQuestions(db: Database): Promise<boolean> {
+  return db.transaction(async (tx) => {
+    const some = await changedSeries(tx, AT_ONCE)
+    if (some.length === 0) return false
+    const means = await comparedMeans(tx)
+    const priors = await priorsOf(tx, means)
+    // How a burn scatters on this bench is in every answer of few runs.
+    const changed = (await isHelpedOtherwise(tx, priors)) ? await standingSeries(tx) : some
+    await replaceQuestions(
+      tx,
+      changed,
+      await questionsAbout(tx, new Set(changed.map(({ key }) => key)), { means, priors }),
+    )
+    return true
+  })
+}
+
+const isHelpedOtherwise = async (tx: Connection, priors: ReadonlyMap<string, PriorScatter>): Promise<boolean> =>
+  (await priorsUsed(tx)).some(({ kind, sd }) => priors.get(kind)?.sd !== sd)
+
+/** Until none is left to answer. */
+export async function findAllQuestions(db: Database): Promise<void> {
+  while (await findQuestions(db));
+}
+
+async function questionsAbout(
+  tx: Connection,
+  about: ReadonlySet<string>,
+  { means, priors }: { means: readonly ComparedMean[]; priors: ReadonlyMap<string, PriorScatter> },
+): Promise<KeptQuestion[]> {
+  const candidates = candidatesOf(means, about)
+  const keys = [...new Set(candidates.flatMap((one) => one.means.map(({ key }) => key)))]
+  const facts = await factsOfMeans(tx, keys)
+  const found = candidates.flatMap((one) => {
+    const question = answerOf(one, facts, priors.get(one.means[0]!.test.kind)!)
+    return question === null ? [] : [keptOf(question, one.means)]
+  })
+  return [...found, ...(await windsOf(tx, means, about))]
+}
+
+/** How a burn scatters on this bench, by the kind of test. */
+async function priorsOf(tx: Connection, means: readonly ComparedMean[]): Promise<Map<string, PriorScatter>> {
+  const priors = new Map<string, PriorScatter>()
+  for (const kind of new Set(means.map(({ test }) => test.kind)))
+    priors.set(kind, priorScatter(await repeatedMeans(tx, [kind])))
+  return priors
+}
+
+function answerOf(
+  one: Candidate,
+  facts: ReadonlyMap<string, ComparedFacts[]>,
+  prior: PriorScatter,
+): FoundQuestion | null {
+  const factsOf = (key: string) => facts.get(key) ?? []
+  if (isPair(one)) return answerPair(one, factsOf, prior)
+  if (one.kind === 'ranking') return answerRanking(one.means, factsOf, prior)
+  if (one.kind === 'flame') return answerFlame(one.means, factsOf)
+  if (one.kind === 'volumes') return answerVolumes(one.means, factsOf)
+  return answerPeople(one.means, factsOf, prior)
+}
+
+/** One for each series whose own runs say what wind does to it. */
+async function windsOf(
+  tx: Connection,
+  means: readonly ComparedMean[],
+  about: ReadonlySet<string>,
+): Promise<KeptQuestion[]> {
+  const flames = await flamesOf(tx, [...about])
+  return [...about].flatMap((key) => {
+    const own = means.filter(({ seriesKey }) => seriesKey === key)
+    if (own.length === 0) return []
+    const runs = own.reduce((sum, { n }) => sum + n, 0)
+    const question = answerWind(own[0]!, flames.get(key) ?? null, runs)
+    return question === null ? [] : [keptOf(question, own)]
+  })
+}
+
+const keptOf = (question: FoundQuestion, means: readonly ComparedMean[]): KeptQuestion => ({
+  key: hashOf([question.kind, question.means, question.sentence]),
+  series: [...new Set(means.map(({ seriesKey }) => seriesKey))],
+  question,
+})

@@ -1,0 +1,62 @@
+/** The questions that were found, sorted into what is shown and what is worth a test. */
+import { shownAmong } from '../../core/compare/falseDiscovery'
+import type { FoundQuestion } from '../../core/compare/found'
+import { QUESTION_GROUPS, type FoundQuestions, type ListedQuestion, type QuestionGroup } from '../../shared/comparison'
+import type { Connection } from '../database/connection'
+import { foundQuestions, isWaiting } from './repository/comparisons'
+
+/** A list of more is not read. */
+const MOST = 40
+
+export async function listQuestions(db: Connection): Promise<FoundQuestions> {
+  const found = await foundQuestions(db)
+  const shown = shownOf(found)
+  const groupOf = (one: Found): QuestionGroup => {
+    const { kind } = one.question
+    if (kind === 'together') return 'together'
+    if (kind === 'ranking' || kind === 'volumes') return 'rankings'
+    if (kind === 'wind') return 'wind'
+    if (shown.has(one.key)) return 'shown'
+    return kind === 'people' ? 'people' : 'worthATest'
+  }
+  const groups = QUESTION_GROUPS.map((group) => {
+    const of = found.filter((one) => groupOf(one) === group).sort(byWeight)
+    return { group, questions: of.slice(0, MOST).map(listed), more: Math.max(0, of.length - MOST) }
+  })
+  return {
+    groups: groups.filter(({ questions }) => questions.length > 0),
+    looked: found.filter(({ question }) => question.p !== null).length,
+    isWaiting: await isWaiting(db),
+  }
+}
+
+interface Found {
+  key: string
+  question: FoundQuestion
+}
+
+/** Of each kind by itself, by a false discovery rate. A difference between fuels is one by its interval. */
+function shownOf(found: readonly Found[]): Set<string> {
+  const shown = new Set<string>()
+  for (const kind of new Set(found.map(({ question }) => question.kind))) {
+    const tested = found.filter(({ question }) => question.kind === kind && question.p !== null)
+    const isShown = shownAmong(tested.map(({ question }) => question.p!))
+    tested.forEach(({ key }, i) => {
+      if (isShown[i]) shown.add(key)
+    })
+  }
+  for (const { key, question } of found) if (question.kind === 'fuels' && isApart(question.effect)) shown.add(key)
+  return shown
+}
+
+const isApart = (effect: FoundQuestion['effect']): boolean => effect !== null && (effect.high < 1 || effect.low > 1)
+
+/** The largest difference first; what is none, by its words. */
+const byWeight = (a: Found, b: Found): number =>
+  sizeOf(b.question) - sizeOf(a.question) || a.question.sentence.localeCompare(b.question.sentence, 'en')
+const sizeOf = ({ effect }: FoundQuestion): number => (effect === null ? 0 : Math.abs(Math.log(effect.ratio)))
+
+function listed({ key, question }: Found): ListedQuestion {
+  const { means: _means, p: _p, testKind: _kind, priorSd: _sd, ...shown } = question
+  return { ...shown, key }
+}

@@ -1,0 +1,123 @@
+/** Questions found in the means of a bench: which are asked, of what, and which of many are shown. */
+import fc from 'fast-check'
+import { describe, expect, it } from 'vitest'
+import { candidatesOf, isPair } from '../../core/compare/candidates'
+import { shownAmong } from '../../core/compare/falseDiscovery'
+import type { ComparedMean, ComparedPart } from '../../core/compare/facts'
+import { placesOf } from '../../core/compare/places'
+import { rankArms } from '../../core/statistics/manyArms'
+import { proofs } from '../proofs'
+
+const part = (role: string, name: string, more: Partial<ComparedPart> = {}): ComparedPart => ({
+  role,
+  versionId: `${role} ${name}`,
+  name,
+  finned: false,
+  burner: role === 'burner' ? 'canister-top' : null,
+  ...more,
+})
+let made = 0
+function mean(parts: ComparedPart[], more: Partial<ComparedMean> = {}): ComparedMean {
+  const of = parts.map(({ name }) => name).join(' with ')
+  made++
+  return {
+    key: `key ${made}`,
+    seriesKey: of,
+    setupId: of,
+    setup: of,
+    setupVersionId: of,
+    parts,
+    fuelKind: 'isobutane',
+    fuel: 'Isobutane',
+    conventions: 'usual',
+    test: { kind: 'boil', endC: null, setting: null, volumeG: 500 },
+    n: 3,
+    meanGPerL: 20,
+    ...more,
+  }
+}
+const ring = part('burner', 'Ring')
+const pairs = (means: ComparedMean[]) => candidatesOf(means, null).filter(isPair)
+
+describe('what is asked', () => {
+  it('a part that was added, or has fins, is asked for against what is plain, whatever the order', () => {
+    const [plain, finned] = [mean([ring, part('pot', 'Tin')]), mean([ring, part('pot', 'Bell', { finned: true })])]
+    for (const means of [
+      [plain, finned],
+      [finned, plain],
+    ])
+      expect(pairs(means)).toMatchObject([{ kind: 'part', roles: ['pot'], means: [plain, finned] }])
+    const lidded = mean([...plain.parts, part('lid', 'Lid')])
+    expect(pairs([lidded, plain])).toMatchObject([{ kind: 'part', roles: ['lid'], means: [plain, lidded] }])
+  })
+
+  it('two parts that changed together are one question that nobody can answer; a burner comes with its stand', () => {
+    const one = mean([ring, part('pot', 'Tin')])
+    const both = mean([ring, part('pot', 'Bell'), part('lid', 'Lid')])
+    expect(pairs([one, both])).toMatchObject([{ kind: 'together', roles: ['lid', 'pot'] }])
+    const other = mean([part('burner', 'Cone'), part('stand', 'Three legs'), part('pot', 'Tin')])
+    expect(pairs([one, other])).toMatchObject([{ kind: 'asUsed', roles: ['burner', 'stand'] }])
+    const all = mean([part('burner', 'Cone'), part('screen', 'Wrap'), part('pot', 'Bell')])
+    expect(pairs([one, all])).toEqual([])
+  })
+
+  it('only like is held against like: one kind of test, end, setting, volume, and conventions', () => {
+    const one = mean([ring, part('pot', 'Tin')])
+    const parts = [ring, part('pot', 'Bell')]
+    const test = one.test
+    for (const more of [
+      { conventions: 'others' },
+      { test: { ...test, volumeG: 1000 } },
+      { test: { ...test, setting: 'low' as const } },
+      { test: { ...test, kind: 'simmer' as const } },
+      { test: { ...test, endC: 90 } },
+    ])
+      expect(pairs([one, mean(parts, more)])).toEqual([])
+    expect(pairs([one, mean(parts, { test: { ...test, volumeG: 540 } })])).toHaveLength(1)
+  })
+
+  it('runs that two conventions read are asked of once, of the most; two fuels in one set-up by their heat', () => {
+    const [few, many] = [1, 2].map((n) =>
+      [ring, part('burner', 'Cone')].map((burner) =>
+        mean([burner, part('pot', 'Tin')], { conventions: `read ${n}`, n: 2 * n }),
+      ),
+    ) as [ComparedMean[], ComparedMean[]]
+    const asked = pairs([...few, ...many])
+    expect(asked.map(({ means }) => means.map(({ conventions }) => conventions))).toEqual([['read 2', 'read 2']])
+    const fuels = ['methanol', 'ethanol'].map((fuelKind) => mean([ring], { fuelKind, seriesKey: fuelKind }))
+    expect(pairs(fuels)).toMatchObject([{ kind: 'fuels' }])
+  })
+})
+
+// Benjamini, Hochberg, J. R. Stat. Soc. B 57 (1995) 289, their example of 15 p-values: four are shown at 5 % (from
+// memory).
+it('of the fifteen of 1995 the first four are shown', () => {
+  const p = [
+    0.0001, 0.0004, 0.0019, 0.0095, 0.0201, 0.0278, 0.0298, 0.0344, 0.0459, 0.324, 0.4262, 0.5719, 0.6528, 0.759, 1,
+  ]
+  expect(shownAmong(p)).toEqual(p.map((_, i) => i < 4))
+  expect(shownAmong([])).toEqual([])
+})
+
+it('law: places hold every arm once, and no place stands on a difference that is not shown', () => {
+  const arms = fc.array(fc.array(fc.double({ min: 18, max: 26, noNaN: true }), { minLength: 2, maxLength: 5 }), {
+    minLength: 2,
+    maxLength: 6,
+  })
+  fc.assert(
+    fc.property(arms, (lots) => {
+      const ranking = rankArms(lots.map((runs, i) => ({ name: `arm ${i}`, runs: runs.map((gPerL) => ({ gPerL })) })))
+      const places = placesOf(ranking)
+      expect(places.map(({ name }) => name)).toEqual(ranking.arms.map(({ name }) => name))
+      for (const { name, from, to, tiedWith } of places) {
+        expect(from).toBeLessThanOrEqual(to)
+        expect(to - from).toBe(tiedWith.length)
+        for (const other of tiedWith) expect(places.find((one) => one.name === other)!.tiedWith).toContain(name)
+      }
+      // Each place is one that some arm may hold.
+      for (let place = 1; place <= places.length; place++)
+        expect(places.some(({ from, to }) => from <= place && place <= to)).toBe(true)
+    }),
+    { numRuns: proofs(200) },
+  )
+})

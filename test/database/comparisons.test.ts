@@ -1,0 +1,114 @@
+/** What the runs of the demonstration answer: found, answered, sorted, and answered anew when a run changes. */
+import { sql } from 'drizzle-orm'
+import { v7 as uuidv7 } from 'uuid'
+import { afterAll, beforeAll, describe, expect, it } from 'vitest'
+import { findAllQuestions } from '../../server/comparisons/findQuestions'
+import { listQuestions } from '../../server/comparisons/listQuestions'
+import { rankingQuestion } from '../../server/comparisons/ranking'
+import { foundQuestions } from '../../server/comparisons/repository/comparisons'
+import { twoQuestion } from '../../server/comparisons/twoQuestion'
+import { loadDemonstration } from '../../server/demo/load'
+import { careForRun } from '../../server/runs/runCare'
+import { findRun } from '../../server/runs/repository/findRuns'
+import { makeTestDatabase, type TestDatabase } from './database'
+
+const NOW = Date.parse('2026-11-01T12:00:00Z')
+let bench: TestDatabase
+const found = async () => (await foundQuestions(bench.db)).map(({ question }) => question)
+
+beforeAll(async () => {
+  bench = await makeTestDatabase('comparisons_test')
+  await loadDemonstration(bench.db, () => undefined, NOW)
+  await findAllQuestions(bench.db)
+}, 120_000)
+afterAll(() => bench.drop())
+
+/** The question of a group that begins so. */
+async function listed(group: string, begin: string) {
+  const { groups } = await listQuestions(bench.db)
+  return groups.find((one) => one.group === group)?.questions.find(({ sentence }) => sentence.startsWith(begin))
+}
+
+describe('what the demonstration’s runs answer', () => {
+  // Facts of the trade (common practice, no source): fins save 25 to 40 %; a low flame saves; wind doubles and stalls.
+  it('fins save a quarter to two fifths, shown after correction', async () => {
+    for (const burner of ['Solfatara', 'Ignimbrite']) {
+      const fins = (await found()).find(
+        ({ kind, sentence }) => kind === 'part' && sentence.endsWith(`save fuel on ${burner}?`),
+      )!
+      expect(fins.line).toMatch(
+        /^2[5-9] % less; \d\d to \d\d % fits\. As measured [\d.]+\u202fg a boil against [\d.]+\.$/,
+      )
+      expect(fins.effect!.low).toBeGreaterThan(0.6)
+      expect(fins.effect!.high).toBeLessThan(0.8)
+    }
+    expect(await listed('shown', 'Does Spatter 1000 F save fuel on Solfatara?')).toMatchObject({ grade: 'corrected' })
+  })
+
+  it('a low flame is thrifty under a plain narrow pot; wind doubles its fuel and ends its boil', async () => {
+    const flame = (await listed('shown', 'Which flame is thriftiest on Fumarole'))!
+    expect(flame.line).toMatch(/^About 1\.\d\u202fg\/min: \d\d % less than at 3\.\d\u202fg\/min\.$/)
+    const wind = (await listed('wind', 'How does Fumarole with narrow pot stand wind?'))!
+    expect(wind.line).toMatch(
+      /^May fail to boil from \d\.\d\u202fm\/s on\. Twice the fuel at \d\.\d\u202fm\/s \(\d\.\d to \d\.\d\)\.$/,
+    )
+  })
+
+  it('asks each question once, and never of means that two conventions make of the same runs', async () => {
+    const asked = (await found()).map(({ sentence, of, means }) => JSON.stringify([sentence, of, means.length]))
+    expect(new Set(asked).size).toBe(asked.length)
+  })
+})
+
+describe('a question’s page', () => {
+  it('says what the list says; a run left out is not counted, and counts again', async () => {
+    const fins = (await listed('shown', 'Does Spatter 1000 F save fuel on Solfatara?'))!
+    const whole = await twoQuestion(bench.db, fins.asks)
+    if (typeof whole === 'string') throw new Error(whole)
+    expect(whole.effect).toEqual(fins.effect)
+    expect(fins.line.startsWith(whole.line)).toBe(true)
+    expect(whole.arms.map(({ n }) => `${n}`).join(' and ')).toBe(fins.runs.replace(' runs', ''))
+    expect(whole.withoutOne![0]).toBeLessThan(whole.effect!.ratio)
+    expect(whole.withoutOne![1]).toBeGreaterThan(whole.effect!.ratio)
+    const [first] = whole.runs
+    const less = await twoQuestion(bench.db, { ...fins.asks, out: first!.id })
+    if (typeof less === 'string') throw new Error(less)
+    expect(less.effect!.ratio).not.toBe(whole.effect!.ratio)
+    expect(less.runs.filter(({ isCounted }) => !isCounted)).toMatchObject([{ id: first!.id }])
+    const none = await twoQuestion(bench.db, { ...fins.asks, out: whole.runs.map(({ id }) => id).join(',') })
+    expect(none).toMatch(/no run left that counts/)
+    expect(await twoQuestion(bench.db, { ...fins.asks, water: '5000' })).toMatch(/^No runs answer this/)
+    expect(await twoQuestion(bench.db, { a: 'x', b: "'; drop table run" })).toMatch(/^No runs answer this/)
+  })
+
+  it('a ranking has a place for each, ties in the row, and says what is not ranked', async () => {
+    const ranking = (await listed('rankings', 'Which set-up boils'))!
+    const answer = await rankingQuestion(bench.db, ranking.asks)
+    if (typeof answer === 'string') throw new Error(answer)
+    expect(answer.line).toBe(ranking.line)
+    expect(answer.rows.map(({ boilG }) => boilG)).toEqual(answer.rows.map(({ boilG }) => boilG).sort((a, b) => a - b))
+    for (const { from, to, tiedWith } of answer.rows) expect(to - from).toBe(tiedWith.length)
+    expect(answer.rows.map(({ name }) => name)).toContain('Fumarole with narrow pot')
+    expect(answer.notRanked.every(({ why }) => why !== '')).toBe(true)
+    expect(await rankingQuestion(bench.db, { fuel: 'birch', test: 'boil', water: '500' })).toMatch(/^No three set-ups/)
+  })
+})
+
+it('when a run changes what rests on it is answered anew, and as if all were', async () => {
+  const fins = (await listed('shown', 'Does Spatter 1000 F save fuel on Solfatara?'))!
+  const before = await twoQuestion(bench.db, fins.asks)
+  if (typeof before === 'string') throw new Error(before)
+  const { id } = before.runs.find(({ arm }) => arm === 1)!
+  const { personId } = (await findRun(bench.db, id))!.record
+  const outcome = await careForRun(bench.db, id, { id: uuidv7(), what: 'void', personId, reason: 'a wet pot' })
+  expect(outcome.status).toBe('saved')
+  expect((await listQuestions(bench.db)).isWaiting).toBe(true)
+  await findAllQuestions(bench.db)
+  const after = (await listed('shown', 'Does Spatter 1000 F save fuel on Solfatara?'))!
+  expect(after.runs).toBe(`${before.arms[0].n} and ${before.arms[1].n - 1} runs`)
+  const byChange = new Map((await foundQuestions(bench.db)).map(({ key, question }) => [key, question]))
+  await bench.db.execute(sql`update series set compared_revision = null`)
+  await findAllQuestions(bench.db)
+  const fromScratch = new Map((await foundQuestions(bench.db)).map(({ key, question }) => [key, question]))
+  expect(fromScratch).toEqual(byChange)
+})
