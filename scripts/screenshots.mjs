@@ -30,8 +30,6 @@ const PICTURES = [
   ['run-glare', NO_WIND, 'glare', 1280, 800],
   ['run-dark', RUN, 'dark', 1280, 800],
   ['kit', '/kit', 'day', 1280, 900],
-  ['methods', '/methods', 'day', 1280, 800],
-  ['run-care', '/runs/01970000-0000-7000-8000-000000000277', 'day', 1280, 900, null, 'bottom'],
   ['runs-phone', '/runs', 'day', 390, 844],
 ]
 /** Last: lanes burn meanwhile, and what they leave behind is void. */

@@ -21,27 +21,25 @@ import {
 
 /** Series that are taken at once. */
 const AT_ONCE = 200
+/** Questions between which others have their turn: a few milliseconds each. */
+const ANSWERED_AT_ONCE = 4
 
 /** Answers anew what rests on the series that changed. False: none had. */
 async function findQuestions(db: Database): Promise<boolean> {
-  return db.transaction(async (tx) => {
-    const some = await changedSeries(tx, AT_ONCE)
-    if (some.length === 0) return false
-    const means = await comparedMeans(tx)
-    const priors = await priorsOf(tx, means)
-    // How a burn scatters on this bench is in every answer of few runs.
-    const changed = (await isHelpedOtherwise(tx, priors)) ? await standingSeries(tx) : some
-    await replaceQuestions(
-      tx,
-      changed,
-      await questionsAbout(tx, new Set(changed.map(({ key }) => key)), { means, priors }),
-    )
-    return true
-  })
+  const some = await changedSeries(db, AT_ONCE)
+  if (some.length === 0) return false
+  const means = await comparedMeans(db)
+  const priors = await priorsOf(db, means)
+  // How a burn scatters on this bench is in every answer of few runs.
+  const changed = (await isHelpedOtherwise(db, priors)) ? await standingSeries(db) : some
+  // What changes meanwhile counts its series up, and is answered once more.
+  const found = await questionsAbout(db, new Set(changed.map(({ key }) => key)), { means, priors })
+  await db.transaction((tx) => replaceQuestions(tx, changed, found))
+  return true
 }
 
-const isHelpedOtherwise = async (tx: Connection, priors: ReadonlyMap<string, PriorScatter>): Promise<boolean> =>
-  (await priorsUsed(tx)).some(({ kind, sd }) => priors.get(kind)?.sd !== sd)
+const isHelpedOtherwise = async (db: Connection, priors: ReadonlyMap<string, PriorScatter>): Promise<boolean> =>
+  (await priorsUsed(db)).some(({ kind, sd }) => priors.get(kind)?.sd !== sd)
 
 /** Until none is left to answer. */
 export async function findAllQuestions(db: Database): Promise<void> {
@@ -49,25 +47,34 @@ export async function findAllQuestions(db: Database): Promise<void> {
 }
 
 async function questionsAbout(
-  tx: Connection,
+  db: Connection,
   about: ReadonlySet<string>,
   { means, priors }: { means: readonly ComparedMean[]; priors: ReadonlyMap<string, PriorScatter> },
 ): Promise<KeptQuestion[]> {
   const candidates = candidatesOf(means, about)
-  const keys = [...new Set(candidates.flatMap((one) => one.means.map(({ key }) => key)))]
-  const facts = await factsOfMeans(tx, keys)
-  const found = candidates.flatMap((one) => {
-    const question = answerOf(one, facts, priors.get(one.means[0]!.test.kind)!)
-    return question === null ? [] : [keptOf(question, one.means)]
-  })
-  return [...found, ...(await windsOf(tx, means, about))]
+  const found: KeptQuestion[] = []
+  for (let from = 0; from < candidates.length; from += ANSWERED_AT_ONCE) {
+    const some = candidates.slice(from, from + ANSWERED_AT_ONCE)
+    const facts = await factsOfMeans(db, [...new Set(some.flatMap((one) => one.means.map(({ key }) => key)))])
+    found.push(...some.flatMap((one) => keptAnswer(one, facts, priors)))
+  }
+  return [...found, ...(await windsOf(db, means, about))]
+}
+
+function keptAnswer(
+  one: Candidate,
+  facts: ReadonlyMap<string, ComparedFacts[]>,
+  priors: ReadonlyMap<string, PriorScatter>,
+): KeptQuestion[] {
+  const question = answerOf(one, facts, priors.get(one.means[0]!.test.kind)!)
+  return question === null ? [] : [keptOf(question, one.means)]
 }
 
 /** How a burn scatters on this bench, by the kind of test. */
-async function priorsOf(tx: Connection, means: readonly ComparedMean[]): Promise<Map<string, PriorScatter>> {
+async function priorsOf(db: Connection, means: readonly ComparedMean[]): Promise<Map<string, PriorScatter>> {
   const priors = new Map<string, PriorScatter>()
   for (const kind of new Set(means.map(({ test }) => test.kind)))
-    priors.set(kind, priorScatter(await repeatedMeans(tx, [kind])))
+    priors.set(kind, priorScatter(await repeatedMeans(db, [kind])))
   return priors
 }
 
@@ -86,11 +93,11 @@ function answerOf(
 
 /** One for each series whose own runs say what wind does to it. */
 async function windsOf(
-  tx: Connection,
+  db: Connection,
   means: readonly ComparedMean[],
   about: ReadonlySet<string>,
 ): Promise<KeptQuestion[]> {
-  const flames = await flamesOf(tx, [...about])
+  const flames = await flamesOf(db, [...about])
   return [...about].flatMap((key) => {
     const own = means.filter(({ seriesKey }) => seriesKey === key)
     if (own.length === 0) return []
