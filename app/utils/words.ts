@@ -3,7 +3,6 @@ import { formatNumber, formatPositiveWithU, formatWithU } from '#core/quantity/f
 import { shown, shownParts } from './shownQuantity'
 import type { Basis, MeanOf, ReduceAnswer, Rung } from '#core/formats/answer'
 import type { UnitSystem } from '#core/quantity/kinds'
-import { litresFromMass } from '#core/water/liquid'
 import { TEST_WORDS } from '#shared/method'
 import type { RunRecord } from '#shared/runRecord'
 
@@ -74,11 +73,9 @@ function flameSentence(from: number | null, to: number | null): string {
   return own === bench ? `Flame ${own}\u202fg/min, as at the bench` : `Flame ${own} → ${bench}\u202fg/min`
 }
 
-/** Water by weight, or by cups where these are usual: "1000 g", "4.23 cups". */
+/** Water by weight: "1000 g", "35.27 oz". */
 export const waterWords = (grams: number, units: UnitSystem): string =>
-  units === 'metric'
-    ? `${formatNumber(grams, 0)}\u202fg`
-    : `${shown(litresFromMass(grams / 1000) / 1000, 'volume', units)}s`
+  units === 'metric' ? `${formatNumber(grams, 0)}\u202fg` : shown(grams / 1000, 'mass', units)
 
 const waterSentence = (fromG: number | null, toG: number | null, units: UnitSystem): string =>
   `Water ${[fromG, toG].map((grams) => (grams === null ? '' : waterWords(grams, units))).join(' → ')}`

@@ -97,7 +97,7 @@ useActs(() => [
       />
       <RunRibbonFull :ribbon="page.ribbon" />
       <RunTracePanel v-if="page.trace.length > 1" :page="page" :file="`trace-${id}`" />
-      <RunChannels v-if="page.channels.length" :channels="page.channels" />
+      <LazyRunChannels v-if="page.channels.length" :channels="page.channels" />
       <!-- Two columns, each as long as it is: no holes between what is short and what is long. -->
       <div class="grid items-start gap-3 lg:grid-cols-2">
         <div class="space-y-3">
@@ -117,7 +117,7 @@ useActs(() => [
               <BaseButton :to="{ path: '/runs/import', query: { run: id } }">Bring a logger’s file in</BaseButton>
             </p>
           </BasePanel>
-          <RunPresses v-if="page.presses.length" :presses="page.presses" />
+          <LazyRunPresses v-if="page.presses.length" :presses="page.presses" />
         </div>
         <div class="space-y-3">
           <RunOtherFigures id="figures" :answer="page.answer" />
@@ -131,7 +131,7 @@ useActs(() => [
           />
           <RunSetup v-if="page.setup" id="setup" :setup="page.setup" :own="page.answer.mean" />
           <RunCare id="decisions" :page="page" @changed="refresh()" />
-          <RunHistory v-if="page.record.history.length" id="history" :record="page.record" />
+          <LazyRunHistory v-if="page.record.history.length" id="history" :record="page.record" />
         </div>
       </div>
     </div>
