@@ -1,7 +1,8 @@
 /** Where everything of a ladder is drawn: a log axis of g/L, and for each rung its bar, whisker, gap or diamond. */
 import type { Rung, RunAnswer } from '#core/formats/answer'
 import { formatNumber } from '#core/quantity/format'
-import { BASIS_WORDS, factorText, rungSentence, fuelWithU } from './words'
+import { BASIS_WORDS, factorText, rungSentence } from './ladderWords'
+import { fuelWithU } from './words'
 
 export interface RungShape {
   rung: Rung

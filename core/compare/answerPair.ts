@@ -69,7 +69,7 @@ function heldAgainst({ kind, means, roles }: PairCandidate, factsOf: FactsOf, pr
   const byHeat = kind === 'fuels' ? heatRatio(means) : 1
   if (byHeat === null || arms.some(({ facts }) => facts.length === 0)) return null
   const asked = kind === 'fuels' ? (['fuelBatch'] as const) : (roles as Compared[])
-  const { verdict, like } = twoArms(arms, { asked, prior })
+  const { verdict, like } = twoArms(arms, { asked, prior, asUsed: kind === 'asUsed' })
   const { ratio, ci95 } = verdict
   if (ratio === null || ci95 === null) return null
   const effect = { ratio: ratio * byHeat, low: ci95[0] * byHeat, high: ci95[1] * byHeat }
@@ -122,13 +122,14 @@ export function pairSentence({ kind, roles, means: [first, second] }: PairCandid
 }
 
 /** What changed with the question, so that nobody can say which of them it was. */
-export function togetherLine({ kind, roles }: PairCandidate, { differences }: LikeWithLike): string {
-  if (kind === 'together') return `Cannot say: the ${listed(roles)} changed together.`
-  return differences
+export const togetherLine = ({ kind, roles }: PairCandidate, like: LikeWithLike): string =>
+  kind === 'together' ? `Cannot say: the ${listed(roles)} changed together.` : changedLine(like)
+
+const changedLine = ({ differences }: LikeWithLike): string =>
+  differences
     .filter(({ grade }) => grade === 'together')
     .map(({ text }) => text)
     .join(' ')
-}
 
 /** Testers of one mean, the two who burned most of it. */
 export function answerPeople(
@@ -148,12 +149,14 @@ export function answerPeople(
   const { verdict, like } = twoArms(arms, { asked: ['observer'], prior })
   if (verdict.ratio === null || verdict.ci95 === null) return null
   const [low, high] = verdict.ci95
+  const isTogether = like.grade === 'together'
+  const effect = { ratio: verdict.ratio, low, high }
   return {
-    kind: 'people',
+    kind: isTogether ? 'together' : 'people',
     sentence: `Do ${first.name} and ${second.name} read ${mean!.setup} alike?`,
-    line: pairLine(verdict, { effect: { ratio: verdict.ratio, low, high }, kind: 'part', arms, prior }),
-    effect: { ratio: verdict.ratio, low, high },
-    p: verdict.p,
+    line: isTogether ? changedLine(like) : pairLine(verdict, { effect, kind: 'part', arms, prior }),
+    effect: isTogether ? null : effect,
+    p: isTogether ? null : verdict.p,
     of: testWords(mean!.test),
     runs: `${first.facts.length} and ${second.facts.length} runs`,
     grade: like.grade,

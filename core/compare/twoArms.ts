@@ -33,12 +33,12 @@ export function blocksOf(arms: readonly (readonly ComparedFacts[])[]): Map<strin
 /** Two lots of runs against each other, and what else differs between them. */
 export function twoArms(
   arms: readonly [NamedFacts, NamedFacts],
-  { asked, prior }: { asked: readonly Compared[]; prior: PriorScatter },
+  { asked, prior, asUsed = false }: { asked: readonly Compared[]; prior: PriorScatter; asUsed?: boolean },
 ): { verdict: Verdict; like: LikeWithLike } {
   const blocks = blocksOf(arms.map(({ facts }) => facts))
   const [first, second] = arms.map(({ name, facts }) => armOf(name, facts, blocks)) as [Arm, Arm]
   const compared = arms.flatMap(({ name, facts }) =>
     facts.map(({ values }) => ({ arm: name, normalised: true, values })),
   )
-  return { verdict: compareArms([first, second], { prior }), like: likeWithLike(compared, asked) }
+  return { verdict: compareArms([first, second], { prior }), like: likeWithLike(compared, asked, { asUsed }) }
 }

@@ -86,11 +86,15 @@ export interface LikeWithLike {
  * Lists what differs between the arms besides the question, and grades each: mixed alike over the arms, so that only the
  * question changed; corrected for; or changed together with it.
  * @param question what is asked for and so may differ: of parts one, since two that changed together cannot be told apart.
- *   Source: commonPractice.
+ *   Burners *as used* bring what belongs to them. Source: commonPractice.
  */
-export function likeWithLike(runs: readonly ComparedRun[], question: readonly Compared[]): LikeWithLike {
+export function likeWithLike(
+  runs: readonly ComparedRun[],
+  question: readonly Compared[],
+  { asUsed = false }: { asUsed?: boolean } = {},
+): LikeWithLike {
   const differences = [
-    ...partsTogether(runs, question),
+    ...(asUsed ? [] : partsTogether(runs, question)),
     ...COMPARED.filter((what) => !question.includes(what)).flatMap((what) => differenceIn(what, runs) ?? []),
   ]
   const grades = differences.map((difference) => difference.grade)

@@ -1,11 +1,13 @@
 /** Questions found in the means of a bench: which are asked, of what, and which of many are shown. */
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
+import { answerPair, answerPeople } from '../../core/compare/answerPair'
 import { candidatesOf, isPair } from '../../core/compare/candidates'
 import { shownAmong } from '../../core/compare/falseDiscovery'
-import type { ComparedMean, ComparedPart } from '../../core/compare/facts'
+import type { ComparedFacts, ComparedMean, ComparedPart } from '../../core/compare/facts'
 import { placesOf } from '../../core/compare/places'
 import { rankArms } from '../../core/statistics/manyArms'
+import { USUAL_SCATTER } from '../../core/statistics/scatter'
 import { proofs } from '../proofs'
 
 const part = (role: string, name: string, more: Partial<ComparedPart> = {}): ComparedPart => ({
@@ -86,6 +88,63 @@ describe('what is asked', () => {
     expect(asked.map(({ means }) => means.map(({ conventions }) => conventions))).toEqual([['read 2', 'read 2']])
     const fuels = ['methanol', 'ethanol'].map((fuelKind) => mean([ring], { fuelKind, seriesKey: fuelKind }))
     expect(pairs(fuels)).toMatchObject([{ kind: 'fuels' }])
+  })
+})
+
+describe('what is answered', () => {
+  const facts = (grams: number[], values: ComparedFacts['values'], person = 'Ona'): ComparedFacts[] =>
+    grams.map((gPerL, i) => ({
+      id: `${person} ${gPerL}`,
+      startedAt: `2026-05-0${i + 1}T10:00:00Z`,
+      zone: 'UTC',
+      gPerL,
+      u: 0.4,
+      uRandom: 0.2,
+      stepGPerL: 0,
+      shared: {},
+      day: null,
+      person,
+      fuelG: gPerL / 2,
+      boilS: 200,
+      ownRateGPerL: gPerL,
+      burnRateGPerMin: 3,
+      values: { lid: false, observer: person, ...values },
+    }))
+  const one = mean([ring, part('pot', 'Tin')])
+  const other = mean([part('burner', 'Cone'), part('stand', 'Three legs'), part('pot', 'Tin')])
+  const [candidate] = pairs([one, other])
+  const of =
+    (more: ComparedFacts['values'] = {}) =>
+    (key: string) =>
+      key === one.key
+        ? facts([20, 20.4, 20.2, 20.3], { burner: 'Ring', stand: null })
+        : facts([15, 15.3, 15.1, 15.2], { burner: 'Cone', stand: 'Three legs', ...more })
+
+  it('a burner with its own stand is answered as used, the thriftier by name; what else changed takes the answer away', () => {
+    expect(answerPair(candidate!, of(), USUAL_SCATTER)).toMatchObject({
+      kind: 'asUsed',
+      sentence: 'Ring or Cone, as used: which takes less fuel?',
+      line: expect.stringMatching(
+        /^Cone with Three legs with Tin: 25 % less; \d\d to \d\d % fits\. As measured 7\.6/,
+      ) as string,
+      runs: '4 and 4 runs',
+    })
+    expect(answerPair(candidate!, of({ setting: 'low' }), USUAL_SCATTER)).toMatchObject({
+      kind: 'together',
+      effect: null,
+      p: null,
+      line: expect.stringMatching(/^Setting changed with the question/) as string,
+    })
+  })
+
+  it('two testers of one set-up are held against each other, unless each burned otherwise', () => {
+    const both = (values: ComparedFacts['values']) => () => [
+      ...facts([20, 20.4, 20.2, 20.3], {}),
+      ...facts([21, 21.4, 21.2, 21.3], values, 'Per'),
+    ]
+    expect(answerPeople([one], both({}), USUAL_SCATTER)).toMatchObject({ kind: 'people', runs: '4 and 4 runs' })
+    expect(answerPeople([one], both({ lid: true }), USUAL_SCATTER)).toMatchObject({ kind: 'together', effect: null })
+    expect(answerPeople([one], () => facts([20, 21], {}), USUAL_SCATTER)).toBeNull()
   })
 })
 

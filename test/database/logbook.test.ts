@@ -420,7 +420,8 @@ describe('a series', () => {
       const { setups, runs } = await answerRun(bench.db, first, listedOptions(first.method))
       const mean = setups[0]!.means.find((one) => isSameMean(one, (runs[0] as RunAnswer).mean))!
       expect([mean.meanGPerL, mean.meanU, mean.n]).toEqual([summary.meanGPerL, summary.meanU, summary.n])
-      expect(summary.figuresGPerL.reduce((sum, one) => sum + one, 0) / summary.n).toBeCloseTo(summary.meanGPerL, 9)
+      const logs = summary.figuresGPerL.reduce((sum, one) => sum + Math.log(one), 0)
+      expect(Math.exp(logs / summary.n)).toBeCloseTo(summary.meanGPerL, 9)
       const own = lines.filter((line) => rows.some((row) => row.id === line.id))
       expect(own.map((line) => [line.status, line.kind])).toEqual(own.map(() => ['normalised', summary.kind]))
       expect(summary.runIds).toEqual(expect.arrayContaining(own.map((line) => line.id)))

@@ -1,6 +1,6 @@
 /** Two truths are one: every figure of the demonstration is the database's, on the screen, in the API and in SQL. */
 import pg from 'pg'
-import { formatClock, formatWithU } from '../../core/quantity/format'
+import { formatClock, formatPositiveWithU } from '../../core/quantity/format'
 import type { ReduceAnswer, RunAnswer } from '../../core/formats/answer'
 import type { RunList } from '../../shared/runList'
 import type { RunIds, RunPage } from '../../shared/runRecord'
@@ -72,7 +72,7 @@ test('every run of the demonstration: its line on the screen, its page’s answe
       normalised:
         line.normalisedGPerL === null
           ? ''
-          : formatWithU(line.normalisedGPerL, line.normalisedU === null ? null : 2 * line.normalisedU),
+          : formatPositiveWithU(line.normalisedGPerL, line.normalisedU === null ? null : 2 * line.normalisedU),
     })
     // The kept result is the answer the page got, and the readings it rests on are those of SQL.
     const kept = (

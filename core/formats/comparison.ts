@@ -1,0 +1,100 @@
+/** The contract of `compare`: one question of runs that are reduced with it, and its answer. */
+import type { LikeWithLike } from '../statistics/likeWithLike'
+import type { FlameFigure } from './answer'
+import type { ReduceRequest } from './document'
+
+export const ASKED_KINDS = ['two', 'ranking', 'flameLine', 'wind', 'volume', 'factors', 'claim'] as const
+export type AskedKind = (typeof ASKED_KINDS)[number]
+/** Grams, or megajoules by the fuels' heating values: both a litre. */
+export const ASKED_UNITS = ['g', 'MJ'] as const
+export type AskedUnit = (typeof ASKED_UNITS)[number]
+export const CLAIMED = ['gPerL', 'gPerBoil'] as const
+
+export interface AskedClaim {
+  what: (typeof CLAIMED)[number]
+  value: number
+  /** What it leaves open is tried in all the usual ways. */
+  conditions: {
+    startC: number | null
+    airC: number | null
+    windMS: number | null
+    pressureHPa: number | null
+    waterG: number | null
+  }
+}
+
+export interface Question {
+  kind: AskedKind
+  unit: AskedUnit
+  arms: { name: string; runs: string[] }[]
+  /** Runs that belong together, one of each arm. */
+  blocks: string[][]
+  /** Only runs of this volume, within 15 % [g]; null: of the commonest. */
+  volumeG: number | null
+  /** Burners with their own pots and stands as they are used, or one part by itself. */
+  as: 'used' | 'partAlone'
+  claim: AskedClaim | null
+}
+
+export interface CompareRequest {
+  format: 'vulcanum-compare'
+  version: 1
+  reduce: ReduceRequest
+  question: Question
+}
+
+export interface ComparedVerdict {
+  says: 'less' | 'more' | 'none' | 'tooFew' | 'confounded' | 'met' | 'aboutAsSaid' | 'missed' | 'cannotSay'
+  /** Of the second arm over the first. */
+  ratio: number | null
+  ci95: [number, number] | null
+  p: number | null
+  adjustedP: number | null
+  by: 'welch' | 'paired' | 'pooled' | null
+  detectable: number | null
+  text: string
+}
+
+export interface ArmAnswer {
+  name: string
+  n: number
+  /** Geometric, a litre, in the question's unit; null: no run counts. */
+  mean: number | null
+  u: number | null
+  letters: string | null
+  places: [number, number] | null
+  /** Why it has no mean. */
+  why: string | null
+  asMeasured: { gPerBoil: number | null; s: number | null; n: number; low: number | null; high: number | null }
+}
+
+export interface LineAnswer {
+  arm: string
+  /** [x, y, u], and the fitted curve as [x, y, low, high]. */
+  points: [number, number, number][]
+  curve: [number, number, number, number][]
+  /** [x, low, high] of where it crosses another arm's. */
+  crossings: [number, number, number][]
+  thriftiest: number | null
+  doublingMS: FlameFigure | null
+  stallMS: FlameFigure | null
+}
+
+export interface CompareAnswer {
+  format: 'vulcanum-compared'
+  version: 1
+  core: string
+  verdict: ComparedVerdict
+  arms: ArmAnswer[]
+  pairs: {
+    arms: [string, string]
+    ratio: number | null
+    ci95: [number, number] | null
+    adjustedP: number | null
+    text: string
+  }[]
+  differed: LikeWithLike
+  leftOut: { id: string; why: string }[]
+  lines: LineAnswer[]
+  factors: { what: string; ratio: number; ci95: [number, number]; p: number; aliasedWith: string[] }[]
+}

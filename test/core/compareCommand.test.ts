@@ -1,0 +1,167 @@
+/** `compare` as a script meets it: a question of runs, its answer, and what is refused. */
+import { spawnSync } from 'node:child_process'
+import { describe, expect, it } from 'vitest'
+import { compareAsked } from '../../core/compare/compareAsked'
+import type { CompareAnswer } from '../../core/formats/comparison'
+import { compareArms } from '../../core/statistics/compareArms'
+import { reduce } from '../../core/reduce'
+import type { RunAnswer } from '../../core/formats/answer'
+import { readCompareRequest } from '../../shared/compareRequest'
+import { readReduceRequest } from '../../shared/reduceRequest'
+import contract from '../reference/contract-run.json'
+
+type Loose = Record<string, unknown>
+const [base] = contract.runs as unknown as [Loose]
+const part = (run: Loose, key: string, change: Loose): Loose => ({
+  ...run,
+  [key]: { ...(run[key] as Loose), ...change },
+})
+/** One of a set-up, as much fuel as is said. */
+const run = (id: string, setup: string, usedG: number, change: Loose = {}): Loose => ({
+  ...part(base, 'fuel', { usedG }),
+  id,
+  setup,
+  ...change,
+})
+const POT = { massG: 140, material: 'aluminium', diameterMm: 120, finned: true }
+const A = [12.5, 12.9, 12.7, 13.1].map((grams, i) => run(`a${i}`, 'plain', grams))
+const B = [9.2, 9.5, 9.0, 9.4].map((grams, i) => run(`b${i}`, 'finned', grams, { pot: POT }))
+const idsOf = (runs: Loose[]) => runs.map(({ id }) => id as string)
+const TWO = {
+  kind: 'two',
+  arms: [
+    { name: 'A', runs: idsOf(A) },
+    { name: 'B', runs: idsOf(B) },
+  ],
+}
+const document = (question: Loose, runs: Loose[] = [...A, ...B]) => ({
+  format: 'vulcanum-compare',
+  version: 1,
+  reduce: { ...contract, runs },
+  question,
+})
+function asked(question: Loose, runs?: Loose[]): CompareAnswer {
+  const read = readCompareRequest(document(question, runs))
+  if (!read.ok) throw new Error(JSON.stringify(read.problems))
+  return compareAsked(read.request)
+}
+
+describe('a question of a document', () => {
+  it('two arms: says what the comparison of their reduced figures says, by the part that changed', () => {
+    const { verdict, arms, differed, leftOut } = asked(TWO)
+    const read = readReduceRequest({ ...contract, runs: [...A, ...B] })
+    const answers = (read.ok ? reduce(read.request).runs : []) as RunAnswer[]
+    const arm = (name: string, of: RunAnswer[]) => ({
+      name,
+      runs: of.map((one) => ({
+        gPerL: one.normalisedGPerL!,
+        uRandom: one.normalisedUReadingRandom!,
+        stepGPerL: one.scaleStepGPerL ?? 0,
+        shared: one.normalisedSharedBy,
+      })),
+    })
+    const own = compareArms([arm('A', answers.slice(0, 4)), arm('B', answers.slice(4))])
+    expect(verdict).toMatchObject({
+      says: 'less',
+      ratio: own.ratio,
+      ci95: own.ci95,
+      p: own.p,
+      text: own.text,
+      adjustedP: null,
+    })
+    expect(verdict.text).toMatch(/^B used \d\d % less fuel; \d\d to \d\d % fits\.$/)
+    expect(arms).toMatchObject([
+      {
+        name: 'A',
+        n: 4,
+        letters: 'b',
+        places: [2, 2],
+        asMeasured: { gPerBoil: expect.closeTo(12.8, 9) as number, s: 228, n: 4, low: 12.5, high: 13.1 },
+      },
+      { name: 'B', n: 4, letters: 'a', places: [1, 1] },
+    ])
+    expect(differed.grade).toBe('onlyThis')
+    expect(leftOut).toEqual([])
+  })
+
+  it('two parts that changed together name no winner; what does not count is left out, and why', () => {
+    const both = B.map((one) => ({ ...one, lid: false }))
+    const { verdict } = asked({ ...TWO, as: 'partAlone' }, [...A, ...both])
+    expect(verdict).toMatchObject({ says: 'confounded', ratio: null, p: null })
+    expect(verdict.text).toMatch(/differ in pot and lid/)
+    const odd = [part(run('a9', 'plain', 12.7), 'place', { windMS: null }), run('a8', 'plain', 1)]
+    const arms = [{ name: 'A', runs: [...idsOf(A), 'a9', 'a8', 'nobody'] }, TWO.arms[1]]
+    expect(asked({ ...TWO, arms }, [...A, ...B, ...odd]).leftOut.map(({ id, why }) => [id, why])).toEqual([
+      ['a9', 'its figure is corrected only in part'],
+      ['a8', 'its figure is impossible'],
+      ['nobody', 'it is not among the runs, or could not be read'],
+    ])
+    const none = asked({ ...TWO, arms: [TWO.arms[0], { name: 'B', runs: ['nobody'] }] })
+    expect(none.verdict).toMatchObject({ says: 'tooFew' })
+    expect(none.arms[1]).toMatchObject({ n: 0, mean: null, why: 'none of its runs counts' })
+  })
+
+  it('grams or heat: two fuels swap places by the heat in them', () => {
+    const spirit = [19, 19.5, 19.2].map((grams, i) =>
+      run(`m${i}`, 'cup', grams, {
+        burner: { kind: 'alcohol' },
+        fuel: { kind: 'methanol', usedG: grams, scaleResolutionG: 0.1 },
+      }),
+    )
+    const arms = [TWO.arms[0], { name: 'M', runs: idsOf(spirit) }]
+    expect(asked({ kind: 'two', arms }, [...A, ...spirit]).verdict.ratio).toBeGreaterThan(1.2)
+    const heat = asked({ kind: 'two', unit: 'MJ', arms }, [...A, ...spirit]).verdict.ratio!
+    expect(heat).toBeLessThan(0.8)
+  })
+
+  it('a flame-setting line has its points, its curve and its thriftiest; winds come with their limits; a claim is judged', () => {
+    const flames = [0.5, 0.7, 0.9, 1.1, 1.3, 1.5].map((valve, i) =>
+      run(`f${i}`, 'ring', 12.7 * valve ** 0.4, {
+        setting: null,
+        events: [
+          { kind: 'potOn', s: 0 },
+          { kind: 'rollingBoil', s: 228 / valve ** 0.6 },
+        ],
+      }),
+    )
+    const [line] = asked({ kind: 'flameLine', arms: [{ name: 'ring', runs: idsOf(flames) }] }, flames).lines
+    expect(line!.points).toHaveLength(6)
+    expect(line!.curve).toHaveLength(21)
+    expect(line!.thriftiest).toBeCloseTo(Math.min(...line!.points.map(([x]) => x)), 6)
+    const windy = [0, 0, 1.8, 3.6].map((windMS, i) =>
+      part(run(`w${i}`, 'ledge', 12.7 * Math.exp(0.3 * windMS)), 'place', { windMS }),
+    )
+    const [wind] = asked({ kind: 'wind', arms: [{ name: 'ledge', runs: idsOf(windy) }] }, windy).lines
+    expect(wind!.points.map(([x]) => x)).toEqual([0, 0, 1.8, 3.6])
+    expect(wind!.doublingMS!.low).toBeLessThan(wind!.doublingMS!.value)
+    const claim = (value: number, startC: number | null) =>
+      asked({ kind: 'claim', arms: [TWO.arms[0]], claim: { what: 'gPerL', value, conditions: { startC } } }).verdict
+    expect(claim(40, 20)).toMatchObject({ says: 'met' })
+    expect(claim(10, 20)).toMatchObject({ says: 'missed' })
+    expect(claim(24.5, null).says).toMatch(/cannotSay|aboutAsSaid/)
+  })
+})
+
+describe('the command', { timeout: 60_000 }, () => {
+  const compare = (input: unknown) =>
+    spawnSync(process.execPath, ['scripts/compare.mjs', '-'], { input: JSON.stringify(input), encoding: 'utf8' })
+
+  it('prints one document; what is wrong is said by its path, and exits 1', () => {
+    const { stdout, status } = compare(document(TWO))
+    expect(status).toBe(0)
+    expect(JSON.parse(stdout)).toEqual(JSON.parse(JSON.stringify(asked(TWO))))
+    const wrong = compare(document({ kind: 'better', unit: 'kg', arms: [{ name: 'A' }], volumeG: 'much' }))
+    expect(wrong.status).toBe(1)
+    expect(wrong.stdout).toBe('')
+    expect(wrong.stderr).toMatch(/question\.kind: read "better", expected one of two, ranking, flameLine/)
+    expect(wrong.stderr).toMatch(/question\.unit: read "kg", expected one of g, MJ/)
+    expect(wrong.stderr).toMatch(/question\.arms\[0\]\.runs/)
+    expect(wrong.stderr).toMatch(/question\.volumeG: read "much", expected a number from 20 to 20000 g/)
+    const twice = compare(document({ ...TWO, arms: [TWO.arms[0], { name: 'A', runs: ['a0'] }] }))
+    expect(twice.stderr).toMatch(/two arms have one name/)
+    expect(twice.stderr).toMatch(/a run stands in two arms/)
+    expect(compare({ ...document(TWO), reduce: { runs: 3 } }).stderr).toMatch(
+      /reduce\.runs: read 3, expected a list of runs/,
+    )
+  })
+})
