@@ -2,7 +2,7 @@
 import type { SetupFlameAnswer } from '../formats/answer'
 import { formatNumber } from '../quantity/format'
 import { flameLine, lineAt, thriftiestSetting } from '../statistics/flameLine'
-import { rankArms } from '../statistics/manyArms'
+import { orderArms, type Order } from '../statistics/manyArms'
 import type { PriorScatter } from '../statistics/scatter'
 import { studentFactor95, studentTwoSided } from '../statistics/student'
 import type { ComparedMean } from './facts'
@@ -22,7 +22,7 @@ export function answerRanking(
     .filter(({ facts }) => facts.length > 0)
   if (lots.length < 3) return null
   const blocks = blocksOf(lots.map(({ facts }) => facts))
-  const ranking = rankArms(
+  const order = orderArms(
     lots.map(({ name, facts }) => armOf(name, facts, blocks)),
     { prior },
   )
@@ -30,7 +30,7 @@ export function answerRanking(
   return {
     kind: 'ranking',
     sentence: rankingSentence(means[0]!),
-    line: leadersLine(ranking),
+    line: leadersLine(order),
     effect: null,
     p: null,
     of: testWords(test),
@@ -48,13 +48,13 @@ export const rankingSentence = ({ test, fuel }: ComparedMean): string =>
   `Which set-up boils ${volumeWords(test.volumeG)} on least ${fuel.toLowerCase()}${test.setting === null ? '' : `, at ${test.setting}`}?`
 
 /** Who leads, and whether that is shown. */
-export function leadersLine(ranking: ReturnType<typeof rankArms>): string {
-  const places = placesOf(ranking)
+export function leadersLine(order: Order): string {
+  const places = placesOf(order)
   const leaders = places.filter(({ from }) => from === 1)
   if (leaders.length === places.length) return 'Too close to call between all of them.'
   const names = listed(leaders.map(({ name }) => name))
   if (leaders.length > 1) return `${names}, too close to call.`
-  const [first, second] = ranking.arms
+  const [first, second] = order.arms
   const less = 1 - first!.geometricMeanGPerL / second!.geometricMeanGPerL
   return `${names}: ${formatNumber(100 * less, 0)} % less than ${second!.name}, the next.`
 }

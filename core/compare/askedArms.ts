@@ -3,11 +3,9 @@ import { fuelOfKind } from '../constants/fuels'
 import type { RunAnswer } from '../formats/answer'
 import type { AskedUnit, Question } from '../formats/comparison'
 import type { ReduceRequest, RunDocument } from '../formats/document'
-import { isImpossible } from '../plausibility/physicalLimit'
-import { byVolume, isAlikeVolume } from '../reduce/setupMeans'
 import type { ArmRun } from '../statistics/arms'
 import type { ComparedRun } from '../statistics/likeWithLike'
-import { DENSITY_20C } from '../water/liquid'
+import { ofOneTest, whyNotCompared } from './oneTest'
 
 /** A run that counts. */
 export interface CountedRun extends ArmRun {
@@ -42,21 +40,11 @@ export function askedArms(
   answers: ReadonlyMap<string, RunAnswer>,
 ): AskedArms {
   const documents = new Map(request.runs.flatMap((run) => ('error' in run ? [] : [[run.id, run] as const])))
-  const leftOut: AskedArms['leftOut'] = []
-  const able: Able[] = []
-  arms.forEach(({ runs }, arm) => {
-    for (const id of runs) {
-      const answer = answers.get(id)
-      const document = documents.get(id)
-      const why =
-        answer === undefined || document === undefined
-          ? 'it is not among the runs, or could not be read'
-          : whyNot(answer)
-      if (why === null) able.push({ arm, answer: answer!, document: document! })
-      else leftOut.push({ id, why })
-    }
-  })
-  const { counted, others } = ofOneTest(able, volumeG)
+  const { able, leftOut } = ableOf({ arms, unit }, { answers, documents })
+  const { taken, ofOtherTests, ofOtherVolumes } = ofOneTest(able, ({ answer }) => answer.kind, volumeG)
+  const out =
+    (why: string) =>
+    ({ answer }: Able) => ({ id: answer.id, why })
   const blockOf = new Map(blocks.flatMap((block, i) => block.map((id) => [id, `block ${i}`] as const)))
   return {
     arms: arms.map(({ name, runs }, arm) => ({
@@ -65,47 +53,14 @@ export function askedArms(
         const [answer, document] = [answers.get(id), documents.get(id)]
         return answer === undefined || document === undefined ? [] : [{ answer, document }]
       }),
-      runs: counted.filter((one) => one.arm === arm).map((one) => countedRun(one, unit, blockOf)),
+      runs: taken.filter((one) => one.arm === arm).map((one) => countedRun(one, unit, blockOf)),
     })),
-    leftOut: [...leftOut, ...others],
+    leftOut: [
+      ...leftOut,
+      ...ofOtherTests.map(out('its kind of test is another than the others’')),
+      ...ofOtherVolumes.map(out('it heated another volume')),
+    ],
   }
-}
-
-function whyNot({ status, normalisedGPerL, flags, ended, ladder }: RunAnswer): string | null {
-  if (isImpossible(flags)) return 'its figure is impossible'
-  if (normalisedGPerL === null) return ended === 'boiled' ? 'it has no normalised figure' : 'it never boiled'
-  if (status !== 'normalised') return 'its figure is corrected only in part'
-  if (ladder.some(({ basis }) => basis === 'classDefault'))
-    return 'its wind is taken out by what is usual of such burners, and not by its own runs'
-  return null
-}
-
-function ofOneTest(able: readonly Able[], volumeG: number | null): { counted: Able[]; others: AskedArms['leftOut'] } {
-  const kinds = grouped(able, ({ answer }) => answer.kind)
-  const alike = largest(kinds)
-  const volumes = byVolume(alike.map((one) => ({ ...one, waterKg: waterKg(one) })))
-  const counted =
-    volumeG === null ? largest(volumes) : alike.filter((one) => isAlikeVolume(waterKg(one) * 1000, volumeG))
-  const ids = new Set(counted.map(({ answer }) => answer.id))
-  const ofKind = new Set(alike.map(({ answer }) => answer.id))
-  return {
-    counted,
-    others: able
-      .filter(({ answer }) => !ids.has(answer.id))
-      .map(({ answer: { id } }) => ({
-        id,
-        why: ofKind.has(id) ? 'it heated another volume' : 'its kind of test is another than the others’',
-      })),
-  }
-}
-
-const waterKg = ({ answer }: Able): number => ((answer.litres ?? 0) / 1000) * DENSITY_20C
-const largest = <T>(groups: readonly T[][]): T[] => groups.reduce<T[]>((a, b) => (b.length > a.length ? b : a), [])
-
-function grouped(able: readonly Able[], keyOf: (one: Able) => string): Able[][] {
-  const groups = new Map<string, Able[]>()
-  for (const one of able) groups.set(keyOf(one), [...(groups.get(keyOf(one)) ?? []), one])
-  return [...groups.values()]
 }
 
 function countedRun({ answer, document }: Able, unit: AskedUnit, blockOf: ReadonlyMap<string, string>): CountedRun {
@@ -124,6 +79,33 @@ function countedRun({ answer, document }: Able, unit: AskedUnit, blockOf: Readon
     values: valuesOf(document, answer),
   }
 }
+
+interface Reduced {
+  answers: ReadonlyMap<string, RunAnswer>
+  documents: ReadonlyMap<string, RunDocument>
+}
+function ableOf(
+  { arms, unit }: Pick<Question, 'arms' | 'unit'>,
+  { answers, documents }: Reduced,
+): { able: Able[]; leftOut: AskedArms['leftOut'] } {
+  const leftOut: AskedArms['leftOut'] = []
+  const able: Able[] = []
+  arms.forEach(({ runs }, arm) => {
+    for (const id of runs) {
+      const [answer, document] = [answers.get(id), documents.get(id)]
+      const isThere = answer !== undefined && document !== undefined
+      const why = isThere ? whyNotAsked(answer, document, unit) : 'it is not among the runs, or could not be read'
+      if (isThere && why === null) able.push({ arm, answer, document })
+      else leftOut.push({ id, why: why! })
+    }
+  })
+  return { able, leftOut }
+}
+
+/** In megajoules a fuel without a heating value is nothing. */
+const whyNotAsked = (answer: RunAnswer, document: RunDocument, unit: AskedUnit): string | null =>
+  whyNotCompared(answer) ??
+  (unit === 'MJ' && Number.isNaN(heatOf(document)) ? 'the heat in its fuel is not known' : null)
 
 /** Heat in a gram [MJ]; NaN: not known. */
 function heatOf({ fuel: { kind, lhvMJPerKg } }: RunDocument): number {

@@ -1,6 +1,7 @@
 /** Which questions the means of a bench may answer: found by what they are of, before any figure is looked at. */
-import { isAlikeVolume } from '../reduce/setupMeans'
+import { ALIKE_VOLUME, byVolume as groupsOfVolume } from '../reduce/setupMeans'
 import type { ComparedMean, ComparedPart } from './facts'
+import { groupedBy } from './oneTest'
 
 type PairKind = 'part' | 'asUsed' | 'together' | 'fuels'
 export interface PairCandidate {
@@ -21,7 +22,10 @@ export const isPair = (one: Candidate): one is PairCandidate => 'roles' in one
 /** A ranking of fewer is a pair. */
 const FEWEST_RANKED = 3
 
-/** @param means of measured runs @param about series that a question must be about; null: any */
+/**
+ * @param means of measured runs
+ * @param about series that a question must be about; null: any
+ */
 export function candidatesOf(means: readonly ComparedMean[], about: ReadonlySet<string> | null): Candidate[] {
   const isAbout = (one: Candidate) => about === null || one.means.some(({ seriesKey }) => about.has(seriesKey))
   const tests = groupedBy(means, testOf).flatMap(byVolume)
@@ -44,38 +48,21 @@ const runsOf = ({ means }: Candidate): number => means.reduce((sum, { n }) => su
 
 function sameKey(one: Candidate): string {
   const { kind, endC, setting, volumeG } = one.means[0]!.test
-  const volume = Math.round(Math.log(volumeG) / Math.log(ONE_VOLUME))
+  const volume = Math.round(Math.log(volumeG) / Math.log(ALIKE_VOLUME))
   const fuel = one.means[0]!.fuelKind
   const series = one.kind === 'ranking' ? [fuel] : [...new Set(one.means.map(({ seriesKey }) => seriesKey))].sort()
   const test = one.kind === 'flame' ? [volume] : one.kind === 'volumes' ? [setting] : [kind, endC, setting, volume]
   return JSON.stringify([one.kind, series, test])
 }
-/** Volumes within so much of each other are one. */
-const ONE_VOLUME = 1.15
 
 /** Means of one kind of test, end and setting, by one convention: what may be held against each other. */
 const testOf = ({ conventions, test: { kind, endC, setting } }: ComparedMean): string =>
   JSON.stringify([conventions, kind, endC, setting])
 
-function byVolume(means: readonly ComparedMean[]): ComparedMean[][] {
-  const groups: ComparedMean[][] = []
-  for (const one of [...means].sort((a, b) => a.test.volumeG - b.test.volumeG)) {
-    const group = groups.at(-1)
-    if (group && isAlikeVolume(group[0]!.test.volumeG, one.test.volumeG)) group.push(one)
-    else groups.push([one])
-  }
-  return groups
-}
-
-function groupedBy(means: readonly ComparedMean[], keyOf: (one: ComparedMean) => string): ComparedMean[][] {
-  const groups = new Map<string, ComparedMean[]>()
-  for (const one of means) {
-    const group = groups.get(keyOf(one))
-    if (group) group.push(one)
-    else groups.set(keyOf(one), [one])
-  }
-  return [...groups.values()]
-}
+const byVolume = (means: readonly ComparedMean[]): ComparedMean[][] =>
+  groupsOfVolume(means.map((mean) => ({ mean, waterKg: mean.test.volumeG / 1000 }))).map((group) =>
+    group.map(({ mean }) => mean),
+  )
 
 const pairsOf = (means: readonly ComparedMean[]): PairCandidate[] =>
   means.flatMap((one, i) => means.slice(i + 1).flatMap((other) => pairOf(one, other) ?? []))

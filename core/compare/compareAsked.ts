@@ -9,7 +9,7 @@ import type {
   Question,
 } from '../formats/comparison'
 import { reduce } from '../reduce'
-import { judgeClaim, type Brought } from '../statistics/claim'
+import { judgeClaim, OPEN_STARTS_C, type Brought } from '../statistics/claim'
 import { compareArms } from '../statistics/compareArms'
 import { factorEffects } from '../statistics/factors'
 import { likeWithLike, type Compared, type LikeWithLike } from '../statistics/likeWithLike'
@@ -117,9 +117,6 @@ function meanRun({ gPerL, uRandom = 0, shared = {}, answer }: AskedArm['runs'][n
 
 const averageOf = (values: readonly number[]): number | null =>
   values.length === 0 ? null : values.reduce((sum, one) => sum + one, 0) / values.length
-
-/** Where the claim leaves the start open, both usual ones are tried [°C]. */
-const OPEN_STARTS_C = [15.56, 20]
 
 function claimVerdict(
   { claim }: Question,

@@ -1,6 +1,6 @@
 /** Places in a ranking, as ranges: no place stands on a difference that the data cannot show. */
 import { LEVEL } from '../statistics/compareArms'
-import type { Ranking } from '../statistics/manyArms'
+import type { Order } from '../statistics/manyArms'
 
 export interface Place {
   name: string
@@ -11,7 +11,7 @@ export interface Place {
 }
 
 /** Better places are held by those that are shown to use less. By adjusted pairs. Source: holm. */
-export function placesOf({ arms, pairs }: Pick<Ranking, 'arms' | 'pairs'>): Place[] {
+export function placesOf({ arms, pairs }: Order): Place[] {
   return arms.map(({ name }) => {
     const against = pairs.filter((pair) => pair.arms.includes(name))
     const shown = against.filter(({ adjustedP }) => adjustedP !== null && adjustedP < LEVEL)

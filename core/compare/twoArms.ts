@@ -1,6 +1,6 @@
 /** Two lots of runs held against each other, and what else differs between them. */
 import type { Arm } from '../statistics/arms'
-import { compareArms, type Verdict } from '../statistics/compareArms'
+import { compareArms, differenceOf, type Verdict } from '../statistics/compareArms'
 import { likeWithLike, type Compared, type LikeWithLike } from '../statistics/likeWithLike'
 import type { PriorScatter } from '../statistics/scatter'
 import type { ComparedFacts } from './facts'
@@ -15,8 +15,13 @@ export const armOf = (name: string, facts: readonly ComparedFacts[], blocks: Rea
   runs: facts.map((one) => ({ ...one, block: blocks.get(one.id) })),
 })
 
-/** Runs of one person at one place on one day belong together, matched in the order of their times. */
-export function blocksOf(arms: readonly (readonly ComparedFacts[])[]): Map<string, string> {
+/**
+ * Runs of two arms by one person at one place on one day belong together, matched in the order of their times, before
+ * any figure is seen: by run, the block it is in. An arm that has more of them there has some without a partner.
+ */
+export function blocksOf(
+  arms: readonly (readonly Pick<ComparedFacts, 'id' | 'startedAt' | 'day'>[])[],
+): Map<string, string> {
   const blocks = new Map<string, string>()
   for (const arm of arms) {
     const taken = new Map<string, number>()
@@ -30,15 +35,22 @@ export function blocksOf(arms: readonly (readonly ComparedFacts[])[]): Map<strin
   return blocks
 }
 
+/** Two lots of runs against each other, without words. */
+export const ratioOf = (arms: readonly [NamedFacts, NamedFacts], prior: PriorScatter): number | null =>
+  differenceOf(armsOf(arms), { prior }).ratio
+
+function armsOf(arms: readonly [NamedFacts, NamedFacts]): [Arm, Arm] {
+  const blocks = blocksOf(arms.map(({ facts }) => facts))
+  return [armOf(arms[0].name, arms[0].facts, blocks), armOf(arms[1].name, arms[1].facts, blocks)]
+}
+
 /** Two lots of runs against each other, and what else differs between them. */
 export function twoArms(
   arms: readonly [NamedFacts, NamedFacts],
   { asked, prior, asUsed = false }: { asked: readonly Compared[]; prior: PriorScatter; asUsed?: boolean },
 ): { verdict: Verdict; like: LikeWithLike } {
-  const blocks = blocksOf(arms.map(({ facts }) => facts))
-  const [first, second] = arms.map(({ name, facts }) => armOf(name, facts, blocks)) as [Arm, Arm]
   const compared = arms.flatMap(({ name, facts }) =>
     facts.map(({ values }) => ({ arm: name, normalised: true, values })),
   )
-  return { verdict: compareArms([first, second], { prior }), like: likeWithLike(compared, asked, { asUsed }) }
+  return { verdict: compareArms(armsOf(arms), { prior }), like: likeWithLike(compared, asked, { asUsed }) }
 }

@@ -59,11 +59,13 @@ export function monteCarloRun(request: ReduceRequest, runId: string, options: Mo
 /** Each cause moves the run, and all of them together the parameters of its set-up's flame. */
 function drawingOf({ run, budget, figureOptions, at }: Figured): (normal: () => number) => number {
   const times = new LadderTimes(figureOptions.reference, figureOptions.model)
-  const shift = new Float64Array(FIGURED.length)
+  const n = FIGURED.length
+  const shift = new Float64Array(n)
+  const pulls = Float64Array.from(budget.pulls.flatMap((pull) => pull ?? NO_PULL))
   const together = {
     move(x: HeatRun, numbers: Float64Array) {
       shift.fill(0)
-      budget.pulls.forEach((pull, i) => pull?.forEach((one, k) => (shift[k]! += numbers[i]! * one)))
+      for (let i = 0; i < numbers.length; i++) for (let k = 0; k < n; k++) shift[k]! += numbers[i]! * pulls[i * n + k]!
       shiftFlame(x, shift, 1, at)
     },
     putBack: putFlameBack,
@@ -71,6 +73,8 @@ function drawingOf({ run, budget, figureOptions, at }: Figured): (normal: () => 
   const result = (x: HeatRun) => normalisedFigure(x, figureOptions, times)
   return drawing(result, run, budget.inputs, { copy: copyHeatRun(run), together })
 }
+
+const NO_PULL = FIGURED.map(() => 0)
 
 /** How much longer the upper half of the 95 % interval is than the lower, over the whole. */
 function skewOf({ quantiles: [low, , middle, , high] }: Distribution): number {

@@ -8,7 +8,7 @@ import { isImpossible } from '../plausibility/physicalLimit'
 import { setupMean, type NormalisedRun } from '../statistics/setupMean'
 
 /** Runs whose water differs by more make another mean. Source: estimate. */
-const ALIKE_VOLUME = 1.15
+export const ALIKE_VOLUME = 1.15
 
 /** What a run brings to the mean it enters. */
 export interface MeanInput extends NormalisedRun {

@@ -14,6 +14,9 @@ export interface ClaimVerdict {
   text: string
 }
 
+/** Where a maker leaves the start open, both usual ones are tried [°C]. Source: commonPractice. */
+export const OPEN_STARTS_C = [15.56, 20]
+
 /** One-sided 95 % of a normal figure. */
 const ONE_SIDED = 1.64
 /** What is nearer than this is about as said. Source: commonPractice. */

@@ -5,7 +5,8 @@ import { ofDifference, ofPairs, USUAL_SCATTER, type Known, type PriorScatter } f
 import { studentFactor95, studentTwoSided } from './student'
 import { verdictText } from './verdictText'
 
-export interface Verdict {
+/** Two arms' ratio, without words. */
+export interface Difference {
   /** Fuel of the second arm over the first's; null: nothing to compare. */
   ratio: number | null
   ci95: [number, number] | null
@@ -17,6 +18,9 @@ export interface Verdict {
   isAssumed: boolean
   /** Whether the second arm used less or more, or no difference is shown. */
   says: 'less' | 'more' | 'none' | 'tooFew' | 'cannotSay'
+}
+
+export interface Verdict extends Difference {
   /** The difference that so many runs could have shown. */
   detectable: number | null
   /** Runs of each that would show `worthSeeing`; null: no number of them. */
@@ -29,27 +33,26 @@ export const LEVEL = 0.05
 /** The difference that is looked for where nobody says which. */
 const WORTH_SEEING = 0.05
 
+type Pair = readonly [Arm, Arm]
+interface Options {
+  prior?: PriorScatter
+}
+
 /**
  * Welch's test on logarithms, paired where both arms were burned in the same blocks; with fewer than four runs the usual
  * scatter helps the arms' own. What both arms share (heat loss, Θ, one scale) enters by the difference of its effects
  * only.
  * @returns a verdict in plain words. Sources: welch, pooled.
  */
-export function compareArms(
-  [first, second]: readonly [Arm, Arm],
-  { prior = USUAL_SCATTER }: { prior?: PriorScatter } = {},
-): Verdict {
-  const refused = refusalOf([first, second])
-  if (refused !== null) return nothing('cannotSay', refused)
-  if (first.runs.length === 0 || second.runs.length === 0)
-    return nothing('tooFew', `Too few runs to compare ${first.name} and ${second.name}: one each at least.`)
-  const pairs = pairsOf(first, second)
-  const known = pairs === null ? ofDifference(first, second, prior) : ofPairs(first, second, pairs, prior)
-  const sharedU = sharedDifference(first, second)
-  const u = Math.sqrt(known.variance + sharedU ** 2)
-  if (u === 0) return nothing('cannotSay', `Cannot say of ${second.name}: the scale does not see the scatter.`)
-  const difference = pairs === null ? meanOf(logsOf(second)) - meanOf(logsOf(first)) : meanOf(pairs)
-  return verdictOf(second.name, { difference, u, known, sharedU, prior, first, second, isPaired: pairs !== null })
+export function compareArms(arms: Pair, { prior = USUAL_SCATTER }: Options = {}): Verdict {
+  const found = foundOf(arms, prior)
+  return typeof found === 'string' ? nothing(...saidOf(arms, found)) : worded(arms, found, prior)
+}
+
+/** The same without words, whose numbers of runs take a thousand times as long: for rankings of many. */
+export function differenceOf(arms: Pair, { prior = USUAL_SCATTER }: Options = {}): Difference {
+  const found = foundOf(arms, prior)
+  return typeof found === 'string' ? { ...NO_DIFFERENCE, says: saidOf(arms, found)[0] } : plain(found, prior)
 }
 
 interface Found {
@@ -57,32 +60,57 @@ interface Found {
   u: number
   known: Known
   sharedU: number
-  prior: PriorScatter
-  first: Arm
-  second: Arm
   isPaired: boolean
 }
 
-function verdictOf(name: string, found: Found): Verdict {
-  const { difference, u, known, sharedU, prior } = found
+/** @returns why there is nothing to compare, in words; '': too few runs */
+function foundOf([first, second]: Pair, prior: PriorScatter): Found | string {
+  const refused = refusalOf([first, second])
+  if (refused !== null) return refused
+  if (first.runs.length === 0 || second.runs.length === 0) return ''
+  const pairs = pairsOf(first, second)
+  const known = pairs === null ? ofDifference(first, second, prior) : ofPairs(first, second, pairs, prior)
+  const sharedU = sharedDifference(first, second)
+  const u = Math.sqrt(known.variance + sharedU ** 2)
+  if (u === 0) return `Cannot say of ${second.name}: the scale does not see the scatter.`
+  const difference = pairs === null ? meanOf(logsOf(second)) - meanOf(logsOf(first)) : meanOf(pairs)
+  return { difference, u, known, sharedU, isPaired: pairs !== null }
+}
+
+const saidOf = ([first, second]: Pair, why: string): ['tooFew' | 'cannotSay', string] =>
+  why === ''
+    ? ['tooFew', `Too few runs to compare ${first.name} and ${second.name}: one each at least.`]
+    : ['cannotSay', why]
+
+function plain(found: Found, prior: PriorScatter): Difference & { ratio: number; ci95: [number, number] } {
+  const { difference, u, known } = found
   const freedom = known.variance === 0 ? Infinity : (known.freedom * u ** 4) / known.variance ** 2
   const p = studentTwoSided(difference / u, freedom)
   const half = studentFactor95(freedom) * u
   const ratio = Math.exp(difference)
-  const fewest = Math.min(found.first.runs.length, found.second.runs.length)
-  const verdict = {
+  return {
     ratio,
-    ci95: [Math.exp(difference - half), Math.exp(difference + half)] as [number, number],
+    ci95: [Math.exp(difference - half), Math.exp(difference + half)],
     p,
     by: byOf(found),
     freedom,
     isAssumed: known.isHelped && prior.isAssumed,
     says: saysOf(p, ratio),
-    detectable: fewest < 2 ? null : detectableDifference(fewest, Math.sqrt((fewest * u ** 2) / 2)),
   }
-  const needed = known.sd > 0 ? replicatesNeeded(known.sd, WORTH_SEEING, sharedU) : null
-  const said = { ...verdict, needed, worthSeeing: WORTH_SEEING }
-  return { ...said, text: verdictText({ ...said, name, fewest, prior }) }
+}
+
+function worded([first, second]: Pair, found: Found, prior: PriorScatter): Verdict {
+  const { u, known, sharedU } = found
+  const fewest = Math.min(first.runs.length, second.runs.length)
+  const difference = plain(found, prior)
+  const said = {
+    ...difference,
+    detectable: fewest < 2 ? null : detectableDifference(fewest, Math.sqrt((fewest * u ** 2) / 2)),
+    needed: known.sd > 0 ? replicatesNeeded(known.sd, WORTH_SEEING, sharedU) : null,
+    worthSeeing: WORTH_SEEING,
+  }
+  const says = difference.says === 'less' || difference.says === 'more' ? difference.says : 'none'
+  return { ...said, text: verdictText({ ...said, says, name: second.name, fewest, prior }) }
 }
 
 const byOf = ({ isPaired, known }: Found): Verdict['by'] => (isPaired ? 'paired' : known.isHelped ? 'pooled' : 'welch')
@@ -90,13 +118,10 @@ const byOf = ({ isPaired, known }: Found): Verdict['by'] => (isPaired ? 'paired'
 const saysOf = (p: number, ratio: number): 'less' | 'more' | 'none' =>
   p >= LEVEL ? 'none' : ratio < 1 ? 'less' : 'more'
 
+const NO_DIFFERENCE = { ratio: null, ci95: null, p: null, by: 'tooFew', freedom: null, isAssumed: false } as const
+
 const nothing = (says: 'tooFew' | 'cannotSay', text: string): Verdict => ({
-  ratio: null,
-  ci95: null,
-  p: null,
-  by: 'tooFew',
-  freedom: null,
-  isAssumed: false,
+  ...NO_DIFFERENCE,
   says,
   detectable: null,
   needed: null,

@@ -1,19 +1,34 @@
 /** Many arms: which pairs differ when all are looked at, and letters that show it. */
-import type { Arm } from './arms'
-import { compareArms, LEVEL, type Verdict } from './compareArms'
+import { logsOf, meanOf, type Arm } from './arms'
+import { compareArms, differenceOf, LEVEL, type Difference, type Verdict } from './compareArms'
 import type { PriorScatter } from './scatter'
 import { notAmong } from './verdictText'
 
-interface Pair {
+interface PlacedPair {
   arms: [string, string]
-  verdict: Verdict
   /** Adjusted for the number of pairs; null: too few runs. */
   adjustedP: number | null
 }
+interface Pair extends PlacedPair {
+  verdict: Verdict
+}
+
+/** Thriftiest first. Arms that share a letter are not shown to differ. */
+interface RankedArm {
+  name: string
+  geometricMeanGPerL: number
+  n: number
+  letters: string
+}
+
+/** Without words. */
+export interface Order {
+  arms: RankedArm[]
+  pairs: PlacedPair[]
+}
 
 export interface Ranking {
-  /** Thriftiest first. Arms that share a letter are not shown to differ. */
-  arms: { name: string; geometricMeanGPerL: number; n: number; letters: string }[]
+  arms: RankedArm[]
   pairs: Pair[]
 }
 
@@ -62,20 +77,50 @@ const letter = (index: number): string =>
  * adjusted p.
  */
 export function rankArms(arms: readonly Arm[], { prior }: { prior?: PriorScatter } = {}): Ranking {
-  const filled = arms
-    .filter((arm) => arm.runs.length > 0)
-    .map((arm) => ({
-      arm,
-      mean: Math.exp(arm.runs.reduce((sum, run) => sum + Math.log(run.gPerL), 0) / arm.runs.length),
-    }))
-  filled.sort((a, b) => a.mean - b.mean)
-  const positions: [number, number][] = filled.flatMap((_, a) =>
-    filled.slice(a + 1).map((__, i): [number, number] => [a, a + 1 + i]),
+  const filled = inOrder(arms)
+  const verdicts = pairsOf(filled, (first, second) => compareArms([first, second], { prior }))
+  const { adjustedP, ...order } = ordered(filled, verdicts)
+  const pairs = order.pairs.map((pair, i): Pair => ({ ...pair, verdict: notMoreThan(adjustedP[i]!, verdicts, i) }))
+  return { arms: order.arms, pairs }
+}
+
+/** The same without words, of however many. */
+export function orderArms(arms: readonly Arm[], { prior }: { prior?: PriorScatter } = {}): Order {
+  const filled = inOrder(arms)
+  const { arms: ranked, pairs } = ordered(
+    filled,
+    pairsOf(filled, (first, second) => differenceOf([first, second], { prior })),
   )
-  const looked = adjusted(positions.map(([a, b]) => compareArms([filled[a]!.arm, filled[b]!.arm], { prior })))
+  return { arms: ranked, pairs }
+}
+
+interface Filled {
+  arm: Arm
+  mean: number
+}
+const inOrder = (arms: readonly Arm[]): Filled[] =>
+  arms
+    .filter((arm) => arm.runs.length > 0)
+    .map((arm) => ({ arm, mean: Math.exp(meanOf(logsOf(arm))) }))
+    .sort((a, b) => a.mean - b.mean)
+
+const positionsOf = (n: number): [number, number][] =>
+  Array.from({ length: n }, (_, a) => a).flatMap((a) =>
+    Array.from({ length: n - a - 1 }, (_, i): [number, number] => [a, a + 1 + i]),
+  )
+const pairsOf = <T>(filled: readonly Filled[], compare: (first: Arm, second: Arm) => T): T[] =>
+  positionsOf(filled.length).map(([a, b]) => compare(filled[a]!.arm, filled[b]!.arm))
+
+/** Letters and adjusted p of all pairs, in the order of `positionsOf`. */
+function ordered(
+  filled: readonly Filled[],
+  differences: readonly Difference[],
+): Order & { adjustedP: (number | null)[] } {
+  const positions = positionsOf(filled.length)
+  const adjustedP = adjusted(differences)
   const letters = compactLetters(
     filled.length,
-    positions.filter((_, i) => looked[i]!.adjustedP !== null && looked[i]!.adjustedP! < LEVEL),
+    positions.filter((_, i) => adjustedP[i] !== null && adjustedP[i]! < LEVEL),
   )
   return {
     arms: filled.map(({ arm, mean }, i) => ({
@@ -84,19 +129,24 @@ export function rankArms(arms: readonly Arm[], { prior }: { prior?: PriorScatter
       n: arm.runs.length,
       letters: letters[i]!,
     })),
-    pairs: positions.map(([a, b], i) => ({ arms: [filled[a]!.arm.name, filled[b]!.arm.name], ...looked[i]! })),
+    pairs: positions.map(([a, b], i) => ({
+      arms: [filled[a]!.arm.name, filled[b]!.arm.name],
+      adjustedP: adjustedP[i]!,
+    })),
+    adjustedP,
   }
 }
 
-/** Adjusted for how many they are; what is not shown any more is not said either. */
-function adjusted(verdicts: readonly Verdict[]): Omit<Pair, 'arms'>[] {
-  const byHolm = holm(verdicts.flatMap(({ p }) => p ?? []))
+/** Adjusted for how many they are; null: too few runs. */
+function adjusted(differences: readonly Difference[]): (number | null)[] {
+  const byHolm = holm(differences.flatMap(({ p }) => p ?? []))
   let next = 0
-  return verdicts.map((verdict) => {
-    if (verdict.p === null) return { verdict, adjustedP: null }
-    const adjustedP = byHolm[next++]!
-    const isLost = adjustedP >= LEVEL && verdict.p < LEVEL
-    if (!isLost) return { verdict, adjustedP }
-    return { verdict: { ...verdict, says: 'none', text: notAmong(verdicts.length, verdict.ci95!) }, adjustedP }
-  })
+  return differences.map(({ p }) => (p === null ? null : byHolm[next++]!))
+}
+
+/** What is not shown any more among so many pairs is not said either. */
+function notMoreThan(adjustedP: number | null, verdicts: readonly Verdict[], i: number): Verdict {
+  const verdict = verdicts[i]!
+  const isLost = adjustedP !== null && verdict.p !== null && adjustedP >= LEVEL && verdict.p < LEVEL
+  return isLost ? { ...verdict, says: 'none', text: notAmong(verdicts.length, verdict.ci95!) } : verdict
 }

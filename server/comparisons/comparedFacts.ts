@@ -1,5 +1,6 @@
 /** What of a run is compared, from the run and its answer. */
 import type { ComparedFacts } from '../../core/compare/facts'
+import { isByClass } from '../../core/compare/oneTest'
 import type { RunAnswer } from '../../core/formats/answer'
 import type { ArmRun } from '../../core/statistics/arms'
 import type { ComparedRun } from '../../core/statistics/likeWithLike'
@@ -32,9 +33,6 @@ function conditionsOf(found: FoundRun, answer: RunAnswer): ComparedRun['values']
   const { boil: _boil, clock: _clock, ...conditions } = valuesOf(found, answer)
   return conditions
 }
-
-/** Its wind is taken out by what is usual of such burners, and not by its own runs. */
-export const isByClass = ({ ladder }: RunAnswer): boolean => ladder.some((rung) => rung.basis === 'classDefault')
 
 export const armRun = (answer: RunAnswer): Required<Omit<ArmRun, 'block'>> => ({
   gPerL: answer.normalisedGPerL!,

@@ -1,20 +1,25 @@
 /** Set-ups of one fuel ranked by what a boil takes. */
+import { isMainThread } from 'node:worker_threads'
 import { leadersLine, rankingSentence } from '../../core/compare/answerGroup'
 import { candidatesOf } from '../../core/compare/candidates'
 import type { ComparedMean } from '../../core/compare/facts'
 import { placesOf } from '../../core/compare/places'
 import { armOf, blocksOf, type NamedFacts } from '../../core/compare/twoArms'
 import { armNamesOf, testAsked, testWords } from '../../core/compare/words'
-import { rankArms } from '../../core/statistics/manyArms'
+import { orderArms } from '../../core/statistics/manyArms'
 import { priorScatter } from '../../core/statistics/scatter'
 import { setupWarnings } from '../../core/kit/setupWarnings'
 import type { RankingAnswer } from '../../shared/comparison'
-import type { Connection } from '../database/connection'
+import { urlOf, type Connection } from '../database/connection'
 import { repeatedMeans } from '../runs/repository/means'
+import { inThread } from '../workers/pool'
 import { armLine } from './armLine'
 import { askedTest, isOfTest } from './askedTest'
 import { setupsOfTest } from './repository/besides'
 import { comparedMeans, factsOfMeans } from './repository/comparisons'
+
+/** More set-ups are not ranked where others wait for their answers: each pair takes some 30 µs. */
+const MOST_HERE = 50
 
 /** @returns the ranking, or why there is none, in words */
 export async function rankingQuestion(db: Connection, query: Record<string, unknown>): Promise<RankingAnswer | string> {
@@ -23,6 +28,9 @@ export async function rankingQuestion(db: Connection, query: Record<string, unkn
   const rankings = candidatesOf(all, null).filter(({ kind }) => kind === 'ranking')
   const asked = rankings.find(({ means }) => test !== null && isOfTest(means[0]!, test))
   if (test === null || asked === undefined) return NO_RANKING
+  const url = urlOf(db)
+  if (isMainThread && asked.means.length > MOST_HERE && url !== null)
+    return inThread('overDatabase', { url, query }, { name: 'ranking' })
   const facts = await factsOfMeans(
     db,
     asked.means.map(({ key }) => key),
@@ -30,7 +38,7 @@ export async function rankingQuestion(db: Connection, query: Record<string, unkn
   const lots = lotsOf(asked.means, (key) => facts.get(key) ?? [])
   const prior = priorScatter(await repeatedMeans(db, [test.kind]))
   const blocks = blocksOf(lots.map(({ lot }) => lot.facts))
-  const ranking = rankArms(
+  const order = orderArms(
     lots.map(({ lot }) => armOf(lot.name, lot.facts, blocks)),
     { prior },
   )
@@ -38,9 +46,9 @@ export async function rankingQuestion(db: Connection, query: Record<string, unkn
   const [first] = asked.means as [ComparedMean]
   return {
     sentence: rankingSentence(first),
-    line: leadersLine(ranking),
+    line: leadersLine(order),
     fuel: first.fuel,
-    rows: placesOf(ranking).map(({ name, ...place }) => {
+    rows: placesOf(order).map(({ name, ...place }) => {
       const { mean, lot } = lots.find((one) => one.lot.name === name)!
       return { ...armLine(mean, lot), ...place, caution: cautionOf(mean) }
     }),

@@ -9,8 +9,9 @@ import {
 } from '../../core/compare/answerPair'
 import { candidatesOf, isPair, type PairCandidate } from '../../core/compare/candidates'
 import type { ComparedFacts, ComparedMean } from '../../core/compare/facts'
-import { twoArms } from '../../core/compare/twoArms'
+import { ratioOf } from '../../core/compare/twoArms'
 import { testWords } from '../../core/compare/words'
+import { CALM_MS } from '../../core/reduce/uncertainInputs'
 import { priorScatter, type PriorScatter } from '../../core/statistics/scatter'
 import { litresFromMass } from '../../core/water/liquid'
 import { isUuid } from '../../shared/uuid'
@@ -37,7 +38,7 @@ export async function twoQuestion(db: Connection, query: Record<string, unknown>
   return answer === null ? NONE_LEFT : writtenDown(db, { candidate, answer, facts, out, prior })
 }
 const NO_PAIR =
-  'No runs answer this: of one of the two nothing like it was burned, or they differ in more than can be told apart. Choose from what your runs can answer.'
+  'No runs answer this: one of the two was not burned so, or they differ in too much. Choose from what your runs can answer.'
 const NONE_LEFT = 'One of the two has no run left that counts. Count one again, or burn one more.'
 
 /** The pair that an address names; null: there is none. */
@@ -118,7 +119,6 @@ function runLine(
     note: typeof wind === 'number' && wind > CALM_MS ? `wind ${wind.toFixed(1)} m/s, from its own wind tests` : '',
   }
 }
-const CALM_MS = 0.3
 
 /** Least and most of the ratio when any one run is not counted. */
 function withoutOne({ arms }: PairAnswer, prior: PriorScatter): [number, number] | null {
@@ -126,7 +126,7 @@ function withoutOne({ arms }: PairAnswer, prior: PriorScatter): [number, number]
   const ratios = arms.flatMap((arm, i) =>
     arm.facts.flatMap(({ id }) => {
       const less = arms.map((one, k) => (k === i ? { ...one, facts: one.facts.filter((run) => run.id !== id) } : one))
-      const { ratio } = twoArms([less[0]!, less[1]!], { asked: [], prior }).verdict
+      const ratio = ratioOf([less[0]!, less[1]!], prior)
       return ratio === null ? [] : [ratio]
     }),
   )

@@ -1,4 +1,6 @@
 /** Picked runs, by set-up, at the Standard bench. */
+import { groupedBy, whyNotCompared } from '../../core/compare/oneTest'
+import { blocksOf } from '../../core/compare/twoArms'
 import { fuelOfKind } from '../../core/constants/fuels'
 import { formatNumber } from '../../core/quantity/format'
 import { likeWithLike, type Compared, type ComparedRun } from '../../core/statistics/likeWithLike'
@@ -10,11 +12,11 @@ import { ORIGINS, type Origin } from '../../core/formats/document'
 import { listedOptions } from '../../shared/reduceOptions'
 import type { RunComparison } from '../../shared/runComparison'
 import type { Connection } from '../database/connection'
-import { armRun, isByClass, valuesOf } from '../comparisons/comparedFacts'
+import { armRun, blockDay, valuesOf } from '../comparisons/comparedFacts'
 import { findRuns, type FoundRun } from './repository/findRuns'
 import { answerRun } from './answerRun'
 import { armKey, armNames, ORIGIN_WORDS } from './arms'
-import { blocksOf, ofOneTest, outOf, type LeftOut, type Taken } from './likeRuns'
+import { likeRuns, outOf, type LeftOut, type Taken } from './likeRuns'
 import { repeatedMeans } from './repository/means'
 
 /** What a set-up is made of may differ: that is the question. */
@@ -34,7 +36,7 @@ export async function compareRuns(db: Connection, ids: readonly string[], mixed 
     if (why === null) able.push({ run: one, answer })
     else leftOut.push(outOf(one, why))
   }
-  const { taken, others } = ofOneTest(able)
+  const { taken, others } = likeRuns(able)
   const prior = priorScatter(await repeatedMeans(db, [...new Set(taken.map(({ run }) => run.record.kind))]))
   return {
     ...compare(taken, prior),
@@ -45,7 +47,7 @@ export async function compareRuns(db: Connection, ids: readonly string[], mixed 
 
 function compare(taken: readonly Taken[], prior: PriorScatter): Omit<RunComparison, 'origins' | 'leftOut'> {
   const names = armNames(taken.map(({ run }) => run))
-  const blocks = blocksOf(taken)
+  const blocks = blocksOf(groupedBy(taken, ({ run }) => armKey(run)).map((arm) => arm.map(datedRun)))
   const arms = new Map<string, { runs: ArmRun[]; fuel: ArmFuel | null }>()
   const compared: ComparedRun[] = []
   for (const { run, answer } of taken) {
@@ -66,6 +68,12 @@ function compare(taken: readonly Taken[], prior: PriorScatter): Omit<RunComparis
   })
   return { likeWithLike: likeWithLike(compared, QUESTION), arms: ranking.arms, pairs }
 }
+
+const datedRun = ({ run }: Taken) => ({
+  id: run.record.id,
+  startedAt: run.record.startedAt,
+  day: blockDay(run),
+})
 
 interface ArmFuel {
   name: string
@@ -101,13 +109,6 @@ const ofAnotherOrigin = ({ record }: FoundRun, origin: Origin | null): string | 
     : `it was ${ORIGIN_WORDS[record.origin]}, and the others were ${ORIGIN_WORDS[origin]}`
 
 function whyNot({ record }: FoundRun, answer: RunAnswer): string | null {
-  const { normalisedGPerL, flags, ended, status } = answer
   if (record.state === 'void') return 'it is void'
-  if (record.breakIn) return 'it is a break-in'
-  if (flags.some((flag) => flag.severity === 'error'))
-    return 'its figure is impossible, or its readings contradict each other'
-  if (normalisedGPerL === null) return ended === 'boiled' ? 'it has no normalised figure' : 'it never boiled'
-  if (status !== 'normalised') return 'its figure is corrected only in part'
-  if (isByClass(answer)) return 'its wind is taken out by what is usual of such burners, and not by its own runs'
-  return null
+  return record.breakIn ? 'it is a break-in' : whyNotCompared(answer)
 }

@@ -4,7 +4,7 @@ import { readRun } from '../../core/reduce/readings'
 import { checkRun, type MethodFindings } from '../../core/method/checkRun'
 import { readDocument } from '../../core/formats/readDocument'
 import { toRunDocument } from '../../core/formats/toRunDocument'
-import { judgeClaim, type ClaimVerdict } from '../../core/statistics/claim'
+import { judgeClaim, OPEN_STARTS_C, type ClaimVerdict } from '../../core/statistics/claim'
 import { thinTrace } from '../../core/trace/thinTrace'
 import { litresFromMass } from '../../core/water/liquid'
 import { fillOptions } from '../../shared/reduceRequest'
@@ -103,9 +103,6 @@ function findingsOf({ stored, record, method }: FoundRun): MethodFindings | null
     heatS,
   })
 }
-
-/** Where the maker leaves the start open, both usual ones are tried. */
-const OPEN_STARTS_C = [15.56, 20]
 
 /** The measured figure corrected to the stated conditions, beside the stated one. */
 async function claimOf(db: Connection, found: FoundRun): Promise<ClaimVerdict | null> {

@@ -6,7 +6,7 @@ import { candidatesOf, isPair } from '../../core/compare/candidates'
 import { shownAmong } from '../../core/compare/falseDiscovery'
 import type { ComparedFacts, ComparedMean, ComparedPart } from '../../core/compare/facts'
 import { placesOf } from '../../core/compare/places'
-import { rankArms } from '../../core/statistics/manyArms'
+import { orderArms, rankArms } from '../../core/statistics/manyArms'
 import { USUAL_SCATTER } from '../../core/statistics/scatter'
 import { proofs } from '../proofs'
 
@@ -158,6 +158,15 @@ it('of the fifteen of 1995 the first four are shown', () => {
   expect(shownAmong([])).toEqual([])
 })
 
+it('an order says of many arms what their ranking says, without its words', () => {
+  const arms = [20, 20.5, 23, 26].map((gPerL, i) => ({
+    name: `arm ${i}`,
+    runs: [0.98, 1, 1.03].map((one) => ({ gPerL: gPerL * one, uRandom: 0.2, stepGPerL: 0.1, shared: { scale: 0.3 } })),
+  }))
+  const { arms: ranked, pairs } = rankArms(arms)
+  expect(orderArms(arms)).toEqual({ arms: ranked, pairs: pairs.map(({ verdict: _verdict, ...pair }) => pair) })
+})
+
 it('law: places hold every arm once, and no place stands on a difference that is not shown', () => {
   const arms = fc.array(fc.array(fc.double({ min: 18, max: 26, noNaN: true }), { minLength: 2, maxLength: 5 }), {
     minLength: 2,
@@ -165,7 +174,7 @@ it('law: places hold every arm once, and no place stands on a difference that is
   })
   fc.assert(
     fc.property(arms, (lots) => {
-      const ranking = rankArms(lots.map((runs, i) => ({ name: `arm ${i}`, runs: runs.map((gPerL) => ({ gPerL })) })))
+      const ranking = orderArms(lots.map((runs, i) => ({ name: `arm ${i}`, runs: runs.map((gPerL) => ({ gPerL })) })))
       const places = placesOf(ranking)
       expect(places.map(({ name }) => name)).toEqual(ranking.arms.map(({ name }) => name))
       for (const { name, from, to, tiedWith } of places) {

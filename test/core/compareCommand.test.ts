@@ -93,7 +93,7 @@ describe('a question of a document', () => {
     const arms = [{ name: 'A', runs: [...idsOf(A), 'a9', 'a8', 'nobody'] }, TWO.arms[1]]
     expect(asked({ ...TWO, arms }, [...A, ...B, ...odd]).leftOut.map(({ id, why }) => [id, why])).toEqual([
       ['a9', 'its figure is corrected only in part'],
-      ['a8', 'its figure is impossible'],
+      ['a8', 'its figure is impossible, or its readings contradict each other'],
       ['nobody', 'it is not among the runs, or could not be read'],
     ])
     const none = asked({ ...TWO, arms: [TWO.arms[0], { name: 'B', runs: ['nobody'] }] })
@@ -112,6 +112,10 @@ describe('a question of a document', () => {
     expect(asked({ kind: 'two', arms }, [...A, ...spirit]).verdict.ratio).toBeGreaterThan(1.2)
     const heat = asked({ kind: 'two', unit: 'MJ', arms }, [...A, ...spirit]).verdict.ratio!
     expect(heat).toBeLessThan(0.8)
+    const unknown = spirit.map((one) => ({ ...one, fuel: { ...(one.fuel as Loose), kind: null } }))
+    expect(asked({ kind: 'two', unit: 'MJ', arms }, [...A, ...unknown]).leftOut.map(({ why }) => why)).toContain(
+      'the heat in its fuel is not known',
+    )
   })
 
   it('a flame-setting line has its points, its curve and its thriftiest; winds come with their limits; a claim is judged', () => {

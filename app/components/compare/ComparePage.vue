@@ -1,6 +1,12 @@
 <script setup lang="ts">
 /** A question's page: its sentence, or why it cannot be answered. */
-defineProps<{ sentence: string | undefined; problem: string | null }>()
+const props = defineProps<{
+  sentence: string | undefined
+  error: { data?: { problems?: { text: string }[] } } | null | undefined
+}>()
+const problem = computed(() =>
+  props.error ? (props.error.data?.problems?.[0]?.text ?? 'This could not be read. Reload the page.') : null,
+)
 </script>
 
 <template>

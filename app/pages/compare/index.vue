@@ -33,7 +33,7 @@ const axis = computed(() => {
     <BaseAlert v-if="error"> The questions could not be read. Check that Vulcanum is running, then reload. </BaseAlert>
     <EmptyState
       v-else-if="!data?.groups.length"
-      words="Nothing to compare yet. Two set-ups that differ in one part, burned once each by one method, are enough for a first answer; two runs each give a range."
+      words="Nothing to compare yet. Burn two set-ups that differ in one part once each, by one method; two runs each give a range."
     >
       <BaseButton kind="main" to="/runs/new">Log a run</BaseButton>{{ ' ' }}
       <BaseButton to="/runs">Pick runs to hold against each other</BaseButton>

@@ -13,13 +13,10 @@ const placeText = ({ from, to }: RankingAnswer['rows'][number]) => (from === to 
 const words = (row: RankingAnswer['rows'][number]) =>
   `${formatNumber(row.boilG, 1)} (${formatNumber(row.low, 1)} to ${formatNumber(row.high, 1)})`
 const cautions = computed(() => (data.value?.rows ?? []).filter(({ caution }) => caution !== null))
-const problem = computed(() =>
-  error.value ? (error.value.data?.problems?.[0]?.text ?? 'This ranking could not be read. Reload the page.') : null,
-)
 </script>
 
 <template>
-  <ComparePage :sentence="data?.sentence" :problem="problem">
+  <ComparePage :sentence="data?.sentence" :error="error">
     <template v-if="data">
       <div class="space-y-3">
         <BasePanel label="Answer">

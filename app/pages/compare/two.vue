@@ -30,13 +30,10 @@ function leaveWindyOut() {
   const left = new Set([...out.value, ...windy.value.map(({ id }) => id)])
   void router.replace({ query: { ...route.query, out: [...left].join(',') } })
 }
-const problem = computed(() =>
-  error.value ? (error.value.data?.problems?.[0]?.text ?? 'This question could not be read. Reload the page.') : null,
-)
 </script>
 
 <template>
-  <ComparePage :sentence="data?.sentence" :problem="problem">
+  <ComparePage :sentence="data?.sentence" :error="error">
     <template v-if="data">
       <div class="flex flex-wrap items-start gap-4">
         <div class="min-w-0 flex-1 basis-xl space-y-3">

@@ -3,6 +3,7 @@ import '../afterOthers'
 import { monteCarloRun } from '../../../core/reduce/monteCarloRun'
 import type { ReduceAnswer } from '../../../core/formats/answer'
 import type { ImportPreview } from '../../../shared/tableImport/imports'
+import { rankingQuestion } from '../../comparisons/ranking'
 import { openDatabase, type Database } from '../../database/connection'
 import { findRun, type FoundRun } from '../../runs/repository/findRuns'
 import { previewImport } from '../../import/imports'
@@ -46,6 +47,12 @@ export async function drawMonteCarlo({
 }: OfRun & { draws: number; seed: number }): Promise<ReturnType<typeof monteCarloRun>> {
   return monteCarloRun(await requestFor(databaseAt(of.url), await runOf(of), of.options), of.runId, { draws, seed })
 }
+
+export const ranking = ({
+  url,
+  query,
+}: Over & { query: Record<string, unknown> }): ReturnType<typeof rankingQuestion> =>
+  rankingQuestion(databaseAt(url), query)
 
 export const preview = ({
   url,
