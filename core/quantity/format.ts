@@ -54,7 +54,7 @@ export function formatPositiveWithU(value: number, expandedU: number | null): st
   if (expandedU === null || !(expandedU > WIDE * value)) return formatWithU(value, expandedU)
   const decimals = decimalsByPdg(expandedU)
   const [low, high] = [-1, 1].map((side) => formatNumber(value * Math.exp((side * expandedU) / value), decimals))
-  return `${formatNumber(value, decimals)} (${low} to ${high})`
+  return `${formatNumber(value, decimals)} (${low}\u00a0to\u00a0${high})`
 }
 
 /** Minutes and seconds; minutes run on past 59. Example: 228 → "3:48". */

@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { formatClock, formatNumber, formatWithU } from '../../core/quantity/format'
+import { formatClock, formatNumber, formatPositiveWithU, formatWithU } from '../../core/quantity/format'
 import type { QuantityKindName } from '../../core/quantity/kinds'
 import { parseQuantity } from '../../core/quantity/parseQuantity'
 import { fromSI, toSI, UNITS } from '../../core/quantity/units'
@@ -95,6 +95,13 @@ describe('numbers shown', () => {
     [24.394, 0.0951, '24.39 ± 0.10'],
   ])('%d ± %d as %s', (value, u, text) => {
     expect(formatWithU(value, u).replaceAll('\u202f', ' ')).toBe(text)
+  })
+
+  // exp(±11/21.3) by hand: 0.597 and 1.676.
+  it('a figure above nought that is known badly has a range that does not reach it', () => {
+    expect(formatPositiveWithU(21.3, 11).replaceAll('\u00a0', ' ')).toBe('21 (13 to 36)')
+    expect(formatPositiveWithU(2, 9)).not.toMatch(/−|-/)
+    expect(formatPositiveWithU(24.394, 0.84)).toBe(formatWithU(24.394, 0.84))
   })
 
   it('clocks run on past 59 minutes', () =>

@@ -68,6 +68,15 @@ test('from what the runs can answer to a difference, its runs counted out and in
   await page.getByRole('button', { name: 'Count all again' }).press('Enter')
   await expect(page).not.toHaveURL(/out=/)
   await expect(answer).toHaveText(whole)
+  // With no network the answer stands, and so do the ticks.
+  await page.context().setOffline(true)
+  await tick.press('Space')
+  await expect(page.getByRole('alert')).toContainText('Vulcanum does not answer. What stands here is from before')
+  await expect(answer).toHaveText(whole)
+  await page.context().setOffline(false)
+  await tick.press('Space')
+  await expect(page.getByRole('alert')).toHaveCount(0)
+  await expect(answer).toHaveText(whole)
   expect(await barriers(page, 'day')).toEqual([])
 
   await page.getByRole('link', { name: 'Compare', exact: true }).last().click()

@@ -5,16 +5,17 @@ const props = defineProps<{
   error: { data?: { problems?: { text: string }[] } } | null | undefined
 }>()
 const problem = computed(() =>
-  props.error ? (props.error.data?.problems?.[0]?.text ?? 'This could not be read. Reload the page.') : null,
+  props.error
+    ? (props.error.data?.problems?.[0]?.text ??
+      'Vulcanum does not answer. What stands here is from before; try again when it runs.')
+    : null,
 )
 </script>
 
 <template>
   <div class="max-w-6xl">
-    <template v-if="problem !== null">
-      <BaseAlert>{{ problem }}</BaseAlert>
-      <p class="mt-2"><NuxtLink to="/compare">What your runs can answer</NuxtLink></p>
-    </template>
+    <BaseAlert v-if="problem !== null" class="mb-3">{{ problem }}</BaseAlert>
+    <p v-if="sentence === undefined"><NuxtLink to="/compare">What your runs can answer</NuxtLink></p>
     <template v-else>
       <h1 class="mb-3">
         <NuxtLink to="/compare" class="text-base font-normal text-ink-2">Compare</NuxtLink>

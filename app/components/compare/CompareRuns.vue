@@ -2,7 +2,7 @@
 import type { TwoAnswer } from '#shared/comparison'
 
 /** The runs of an answer, each with a tick that counts it, and why others do not count. */
-defineProps<{ answer: TwoAnswer }>()
+defineProps<{ answer: TwoAnswer; /** Not counted, by the address. */ out: ReadonlySet<string> }>()
 const emit = defineEmits<{ count: [id: string, isCounted: boolean] }>()
 </script>
 
@@ -26,11 +26,11 @@ const emit = defineEmits<{ count: [id: string, isCounted: boolean] }>()
           v-for="one in answer.runs"
           :key="one.id"
           class="border-t border-edge"
-          :class="one.isCounted ? '' : 'text-ink-2'"
+          :class="out.has(one.id) ? 'text-ink-2' : ''"
         >
           <td>
             <CheckBox
-              :model-value="one.isCounted"
+              :model-value="!out.has(one.id)"
               :label="`Count the run of ${shortDateInZone(one.startedAt, one.zone)}`"
               hide-label
               @update:model-value="emit('count', one.id, $event)"

@@ -89,7 +89,7 @@ const addOf = (rung: string) =>
                 : 'open'
             : factorText(shape.rung.factor)
         }}</span>
-        <span class="ladder-figure whitespace-nowrap">
+        <span class="ladder-figure">
           <FigureButton
             v-if="shape.rung.gPerL !== null && shape.rung.factor !== null"
             :path="`ladder.${shape.rung.rung}`"

@@ -3,10 +3,7 @@ import { formatNumber } from '#core/quantity/format'
 import type { RankingAnswer } from '#shared/comparison'
 
 /** Set-ups of one fuel by what a boil takes: places as ranges, ties told in the row. */
-const route = useRoute()
-const { data, error } = await useFetch<RankingAnswer>('/api/compare/ranking', {
-  query: computed(() => route.query),
-})
+const { answer: data, error } = await useAsked<RankingAnswer>('/api/compare/ranking')
 useHead({ title: () => `${data.value?.sentence ?? 'Ranking'} · Vulcanum` })
 const axis = computed(() => intervalAxis((data.value?.rows ?? []).flatMap(({ low, high }) => [low, high])))
 const placeText = ({ from, to }: RankingAnswer['rows'][number]) => (from === to ? String(from) : `${from}–${to}`)

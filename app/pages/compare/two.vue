@@ -5,7 +5,7 @@ import type { TwoAnswer } from '#shared/comparison'
 /** Two set-ups held against each other; all of it stands in the address. */
 const route = useRoute()
 const router = useRouter()
-const { data, error } = await useFetch<TwoAnswer>('/api/compare/two', { query: computed(() => route.query) })
+const { answer: data, error } = await useAsked<TwoAnswer>('/api/compare/two')
 useHead({ title: () => `${data.value?.sentence ?? 'Compare'} · Vulcanum` })
 
 /** Runs that are not counted stand in the address. */
@@ -25,7 +25,7 @@ const leftOut = computed(() =>
     .flatMap(([n, how]) => (n === 0 ? [] : [`${n} left out ${how}.`]))
     .join(' '),
 )
-const windy = computed(() => (data.value?.runs ?? []).filter((one) => one.note !== '' && one.isCounted))
+const windy = computed(() => (data.value?.runs ?? []).filter((one) => one.note !== '' && !out.value.has(one.id)))
 function leaveWindyOut() {
   const left = new Set([...out.value, ...windy.value.map(({ id }) => id)])
   void router.replace({ query: { ...route.query, out: [...left].join(',') } })
@@ -45,7 +45,7 @@ function leaveWindyOut() {
             </p>
           </BasePanel>
           <CompareTwoDrawing :answer="data" />
-          <CompareRuns :answer="data" @count="count" />
+          <CompareRuns :answer="data" :out="out" @count="count" />
         </div>
         <aside class="w-full shrink-0 space-y-3 xl:w-margin" aria-label="What it rests on">
           <h2>What else differed</h2>
