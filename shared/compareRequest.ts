@@ -1,5 +1,5 @@
 /** The request of `compare`, as a document that may be wrong. */
-import { array, mixed, number, object, string, ValidationError } from 'yup'
+import { array, lazy, mixed, number, object, string, ValidationError } from 'yup'
 import { ASKED_KINDS, ASKED_UNITS, CLAIMED, type CompareRequest, type Question } from '../core/formats/comparison'
 import { LIMITS, MAX_RUNS, MAX_TEXT } from './limits'
 import { fieldProblems, shown, type FieldProblem } from './readProblems'
@@ -22,6 +22,11 @@ const measure = ({ min, max, unit }: { min: number; max: number; unit: string })
     )
 const id = string().max(MAX_TEXT.name).required()
 const MOST_ARMS = 40
+const FUEL = { min: 0.1, max: 20_000, unit: 'g' }
+const FUEL_PRICE = object({
+  amount: number().positive('expected more than nought').required('read nothing, expected what it costs'),
+  forG: measure(FUEL).required('read nothing, expected for how many grams'),
+}).noUnknown()
 
 const questionSchema = object({
   kind: choice(ASKED_KINDS).required('read nothing, expected what is asked'),
@@ -36,17 +41,25 @@ const questionSchema = object({
   claim: object({
     what: choice(CLAIMED).required('read nothing, expected what is claimed'),
     value: number().positive('expected more than nought').required('read nothing, expected the figure that is claimed'),
+    says: choice(['atMost', 'atLeast'] as const).nullable(),
     conditions: object({
       startC: measure(LIMITS.startC),
       airC: measure(LIMITS.airC),
       windMS: measure(LIMITS.windMS),
       pressureHPa: measure(LIMITS.pressureHPa),
       waterG: measure(LIMITS.waterG),
+      packG: measure(FUEL),
+      loadG: measure(FUEL),
     }).noUnknown(),
   })
     .noUnknown()
     .nullable()
     .default(undefined),
+  prices: lazy((given: unknown) =>
+    object(Object.fromEntries(Object.keys((given ?? {}) as object).map((kind) => [kind, FUEL_PRICE]))).default(
+      undefined,
+    ),
+  ),
 }).noUnknown()
 
 export type ReadCompareRequest = { ok: true; request: CompareRequest } | { ok: false; problems: FieldProblem[] }
@@ -95,7 +108,7 @@ function questionProblems(question: unknown): FieldProblem[] {
 }
 
 /** A run is of one arm, and arms are told apart by their names. */
-function namedTwice({ arms, kind, claim }: Question): FieldProblem[] {
+function namedTwice({ arms, kind, claim, unit, prices }: Question): FieldProblem[] {
   const names = arms.map(({ name }) => name)
   const ids = arms.flatMap(({ runs }) => runs)
   return [
@@ -107,10 +120,13 @@ function namedTwice({ arms, kind, claim }: Question): FieldProblem[] {
       : []),
     ...(kind === 'two' && arms.length !== 2 ? [wrong('question.arms', `${arms.length} arms`, 'two of them')] : []),
     ...(kind === 'claim' && claim == null ? [wrong('question.claim', claim, 'what is claimed')] : []),
+    ...(unit === 'money' && prices === undefined
+      ? [wrong('question.prices', prices, 'what each kind of fuel costs: {"methanol": {"amount": 4.2, "forG": 790}}')]
+      : []),
   ]
 }
 
-function filled({ kind, unit, arms, blocks, volumeG, as, claim }: Partial<Question>): Question {
+function filled({ kind, unit, arms, blocks, volumeG, as, claim, prices }: Partial<Question>): Question {
   return {
     kind: kind!,
     unit: unit ?? 'g',
@@ -118,7 +134,16 @@ function filled({ kind, unit, arms, blocks, volumeG, as, claim }: Partial<Questi
     blocks: blocks ?? [],
     volumeG: volumeG ?? null,
     as: as ?? 'used',
-    claim: claim == null ? null : { ...claim, conditions: { ...OPEN, ...claim.conditions } },
+    claim: claim == null ? null : { ...claim, says: claim.says ?? null, conditions: { ...OPEN, ...claim.conditions } },
+    prices: prices ?? {},
   }
 }
-const OPEN = { startC: null, airC: null, windMS: null, pressureHPa: null, waterG: null }
+const OPEN = {
+  startC: null,
+  airC: null,
+  windMS: null,
+  pressureHPa: null,
+  waterG: null,
+  packG: null,
+  loadG: null,
+}

@@ -1,5 +1,7 @@
 /** What the runs can answer, as the page shows it. */
 import type { FoundQuestion } from '../core/compare/found'
+import type { AskedUnit, ClaimedWhat, CompareAnswer, LineAnswer } from '../core/formats/comparison'
+import type { RunView } from './runOptions'
 import type { LikeWithLike } from '../core/statistics/likeWithLike'
 
 /** A question of the list, and where it is asked. */
@@ -7,10 +9,41 @@ export interface ListedQuestion extends Omit<FoundQuestion, 'means' | 'p' | 'tes
   key: string
 }
 
-export const QUESTION_GROUPS = ['shown', 'worthATest', 'together', 'rankings', 'wind', 'people'] as const
+/** What a question said before runs came in. */
+export interface BeforeAnswer {
+  line: string
+  effect: FoundQuestion['effect']
+  runs: string
+}
+
+/** What a question said when it was kept, or says now. */
+export interface KeptAnswer {
+  sentence: string
+  line: string
+  effect: FoundQuestion['effect']
+  /** Runs that were counted. */
+  runs: number
+  /** A ranking of that day, to be read again. */
+  ranking?: RankingAnswer
+}
+
+export const QUESTION_GROUPS = ['shown', 'worthATest', 'together', 'rankings', 'wind', 'claims', 'people'] as const
 export type QuestionGroup = (typeof QUESTION_GROUPS)[number]
 
+/** A question that somebody keeps. */
+export interface KeptLine {
+  id: string
+  name: string
+  path: string
+  query: Record<string, string>
+  keptAt: string
+  kept: KeptAnswer
+  now: KeptAnswer
+  fresh: KeptAnswer | null
+}
+
 export interface FoundQuestions {
+  kept: KeptLine[]
   groups: { group: QuestionGroup; questions: ListedQuestion[]; more: number }[]
   /** Of those that a difference decides, how many were looked at. */
   looked: number
@@ -45,17 +78,37 @@ export interface ComparedArm {
   high: number
 }
 
+/** How figures are read, corrected and measured: what every answer says of itself. */
+export interface AskedView {
+  view: RunView
+  unit: AskedUnit
+  /** Of money. */
+  currency: string | null
+  /** Fuels whose price is not known, in which nothing is measured in money. */
+  unpriced: { batchId: string; name: string }[]
+}
+
 /** Two set-ups held against each other. */
-export interface TwoAnswer {
+export interface TwoAnswer extends AskedView {
   sentence: string
   of: string
   /** What may be said, and why no more. */
   line: string
+  /** "1:14 sooner; 1:02 to 1:26 fits."; '': none is shown. */
+  timeLine: string
   asMeasured: string
+  /** The burner by itself is asked for; and whether it could be, where all that it brings is compared now. */
+  isAlone: boolean
+  mayBeAlone: boolean
+  /** The versions that it is of, and the set-ups that were burned so and could stand in their places. */
+  versions: [string, string]
+  choices: { value: string; label: string }[]
   grade: LikeWithLike['grade']
   differences: LikeWithLike['differences']
   arms: [ComparedArm, ComparedArm]
   effect: FoundQuestion['effect']
+  /** With the runs that were left out by hand; null: none were. */
+  withAll: FoundQuestion['effect']
   /** Without any one run: least and most of the ratio; null: fewer than two each. */
   withoutOne: [number, number] | null
   by: string
@@ -64,8 +117,16 @@ export interface TwoAnswer {
   notCounted: { id: string; startedAt: string; zone: string; arm: number; why: string }[]
 }
 
-/** A ranking of the set-ups of one fuel. */
-export interface RankingAnswer {
+/** What set-ups are ranked by. */
+export const RANKED_BY = ['g', 's', 'MJ', 'money', 'measured'] as const
+export type RankedBy = (typeof RANKED_BY)[number]
+
+/** A ranking of set-ups, of one fuel or of all. */
+export interface RankingAnswer extends AskedView {
+  by: RankedBy
+  isAcross: boolean
+  /** The day of which it is, frozen; null: of now. */
+  keptAt: string | null
   sentence: string
   line: string
   fuel: string
@@ -80,8 +141,132 @@ export interface RankingAnswer {
     high: number
     tiedWith: string[]
     caution: string | null
+    /** "new since 1 August", "was 3rd"; '': nothing to say. */
+    moved: string
+    /** As measured: start, wind and height. */
+    conditions: string
+    /** Normalised, for what is drawn against each other: grams and seconds of a boil; null: not known. */
+    fuelG: number | null
+    timeS: number | null
   }[]
   notRanked: { name: string; setupId: string; why: string }[]
   /** Other fuels, volumes and settings that are ranked. */
   others: { words: string; query: Record<string, string> }[]
+}
+
+/** Fuel against a flame, wind, air, height or volume. */
+export interface LinesAnswer extends AskedView {
+  kind: 'flameLine' | 'wind' | 'cold' | 'height' | 'volume'
+  sentence: string
+  line: string
+  of: string
+  /** Litres of a boil, where all are of one volume; null: a litre is shown. */
+  litres: number | null
+  arms: { name: string; setupId: string; n: number; isCounted: boolean }[]
+  lines: LineAnswer[]
+  leftOut: CompareAnswer['leftOut']
+  /** Set-ups that could be drawn beside. */
+  others: { id: string; name: string }[]
+}
+
+/** What each part, or each tester, does. */
+export interface FactorsAnswer extends AskedView {
+  sentence: string
+  line: string
+  of: string
+  factors: CompareAnswer['factors']
+  runs: number
+  setups: number
+  leftOut: CompareAnswer['leftOut']
+}
+export interface PeopleAnswer extends AskedView {
+  sentence: string
+  line: string
+  of: string
+  arms: (ComparedArm & { z: number | null; zU: number | null })[]
+  ring: CompareAnswer['ring']
+}
+
+/** What a maker says of a set-up, and what its runs say to it. */
+export interface ClaimLine {
+  id: string
+  setupId: string
+  setup: string
+  what: ClaimedWhat | 'massG'
+  /** "half a litre in 2:30", as it is read out. */
+  sentence: string
+  conditions: string
+  source: string
+  says: 'met' | 'aboutAsSaid' | 'missed' | 'cannotSay'
+  text: string
+  /** Claimed and measured in one unit, the measured one with its 95 % interval; null: nothing was measured. */
+  drawn: { claimed: number; measured: number; low: number; high: number; unit: string } | null
+  runs: number
+}
+
+/** A set-up's boil against how long it takes. */
+export interface CarriedAnswer {
+  sentence: string
+  line: string
+  boils: number
+  litres: number
+  currency: string | null
+  rows: CarriedRow[]
+  /** Where one becomes lighter than another. */
+  crossings: { boils: number; lighter: string; than: string }[]
+  notDrawn: { name: string; setupId: string; why: string }[]
+}
+export interface CarriedRow {
+  name: string
+  setupId: string
+  fuel: string
+  stoveG: number
+  boilG: number
+  /** One container: what it holds, and its empty weight. */
+  contentG: number
+  shellG: number
+  isAssumed: boolean
+  /** Carried for 1, 2, 3 … boils [g]: stove, pot and whole containers. */
+  carriedG: number[]
+  /** Of a boil; null: no price. */
+  price: number | null
+  timeS: number | null
+}
+
+/** Samples of runs laid over each other, from an event on. */
+export interface TracesAnswer {
+  align: TraceAlign
+  lines: { id: string; name: string; trace: [number, number][]; boilS: number | null }[]
+  left: { id: string; why: string }[]
+}
+export const TRACE_ALIGNS = ['potOn', 'lit', 'boil'] as const
+export type TraceAlign = (typeof TRACE_ALIGNS)[number]
+
+/** What was seen, counted step by step, and flames by wind. */
+export interface SeenAnswer {
+  scales: { scale: string; label: string; steps: string[] }[]
+  rows: { name: string; setupId: string; counts: Record<string, Record<string, number>> }[]
+  flames: {
+    setupId: string
+    name: string
+    cells: { windMS: number | null; step: string; words: string; runId: string; photoId: string | null }[]
+  }[]
+}
+
+/** What can be asked: tests with the set-ups that were burned so. */
+export interface AskChoices {
+  tests: {
+    words: string
+    query: Record<string, string>
+    setups: { versionId: string; setupId: string; name: string; n: number }[]
+  }[]
+}
+
+/** What a run changed: a question before and after it. */
+export interface ChangedQuestion {
+  sentence: string
+  asks: Record<string, string>
+  kind: FoundQuestion['kind']
+  before: string
+  now: string
 }

@@ -39,6 +39,9 @@ export interface RunRecord {
   setup: string
   fuel: string | null
   batch: string | null
+  batchId: string | null
+  /** Day that it was opened. */
+  batchOpenedOn: string | null
   takeBurnShare: boolean
   parts: { role: PartRole; name: string; properties: ThingProperties }[]
   /** Current values in SI, with what was typed. */

@@ -92,7 +92,7 @@ export function answerFlame(means: readonly ComparedMean[], factsOf: FactsOf): F
     testKind: means[0]!.test.kind,
     priorSd: null,
     means: means.map(({ key }) => key),
-    asks: { setup: means[0]!.setupId },
+    asks: { setup: means[0]!.setupId, fuel: means[0]!.fuelKind },
   }
 }
 
@@ -113,7 +113,7 @@ export function answerVolumes(means: readonly ComparedMean[], factsOf: FactsOf):
     testKind: filled[0]!.test.kind,
     priorSd: null,
     means: filled.map(({ key }) => key),
-    asks: { setup: filled[0]!.setupId },
+    asks: { setup: filled[0]!.setupId, fuel: filled[0]!.fuelKind },
   }
 }
 
@@ -140,6 +140,6 @@ export function answerWind(mean: ComparedMean, flame: SetupFlameAnswer | null, r
     testKind: mean.test.kind,
     priorSd: null,
     means: [mean.key],
-    asks: { setup: mean.setupId },
+    asks: { setup: mean.setupId, fuel: mean.fuelKind },
   }
 }

@@ -1,6 +1,6 @@
 /** What two lots of runs answer: a part that was changed, two fuels, two testers. */
-import { fuelOfKind } from '../constants/fuels'
-import { formatNumber } from '../quantity/format'
+import type { AskedUnit } from '../formats/comparison'
+import { formatClock, formatNumber } from '../quantity/format'
 import type { Verdict } from '../statistics/compareArms'
 import type { Compared, LikeWithLike } from '../statistics/likeWithLike'
 import type { PriorScatter } from '../statistics/scatter'
@@ -8,21 +8,24 @@ import { lineOf } from '../statistics/verdictText'
 import { partOf, type PairCandidate } from './candidates'
 import type { ComparedFacts, ComparedMean } from './facts'
 import type { FactsOf, FoundQuestion } from './found'
+import { measuredIn, type GramPrices } from './measured'
 import { twoArms, type NamedFacts } from './twoArms'
 import { armNamesOf, burnerName, listed, testAsked, testWords } from './words'
 
 /** null: too few runs have what it takes. */
 export function answerPair(candidate: PairCandidate, factsOf: FactsOf, prior: PriorScatter): FoundQuestion | null {
-  const two = pairAnswer(candidate, factsOf, prior)
+  const two = pairAnswer(candidate, factsOf, { prior })
   if (two === null) return null
   const { verdict, like, effect, arms, means } = two
   const isTogether = candidate.kind === 'together' || like.grade === 'together'
   return {
     kind: isTogether ? 'together' : candidate.kind,
     sentence: pairSentence({ ...candidate, means }),
-    line: isTogether ? togetherLine(candidate, like) : pairLine(verdict, { effect, kind: candidate.kind, arms, prior }),
+    line: isTogether
+      ? togetherLine(candidate, like)
+      : `${pairLine(verdict, { kind: candidate.kind, arms, prior })} ${asMeasured(arms)}`.trim(),
     effect: isTogether ? null : effect,
-    p: isTogether || candidate.kind === 'fuels' ? null : verdict.p,
+    p: isTogether ? null : verdict.p,
     of: testWords(means[0].test),
     runs: `${arms[0].facts.length} and ${arms[1].facts.length} runs`,
     grade: like.grade,
@@ -35,7 +38,7 @@ export function answerPair(candidate: PairCandidate, factsOf: FactsOf, prior: Pr
 }
 
 /** How an address names two set-ups with one test of theirs. */
-const pairAsked = ([first, second]: PairCandidate['means']): Record<string, string> => ({
+export const pairAsked = ([first, second]: PairCandidate['means']): Record<string, string> => ({
   a: first.setupVersionId,
   b: second.setupVersionId,
   ...testAsked(second),
@@ -50,80 +53,102 @@ export interface PairAnswer {
   effect: NonNullable<FoundQuestion['effect']>
 }
 
+/** How two lots of runs are held against each other. */
+export interface HowHeld {
+  prior: PriorScatter
+  /** Two fuels by their heat, all else by grams, where nobody asks for another. */
+  unit?: AskedUnit
+  prices?: GramPrices
+}
+
 /** Where nobody added anything, the thriftier is held against the other. */
-export function pairAnswer(candidate: PairCandidate, factsOf: FactsOf, prior: PriorScatter): PairAnswer | null {
-  const answer = heldAgainst(candidate, factsOf, prior)
+export function pairAnswer(candidate: PairCandidate, factsOf: FactsOf, how: HowHeld): PairAnswer | null {
+  const answer = heldAgainst(candidate, factsOf, how)
   const isEven = candidate.kind === 'asUsed' || candidate.kind === 'fuels'
   if (answer === null || !isEven || answer.effect.ratio <= 1) return answer
   const [first, second] = candidate.means
-  return heldAgainst({ ...candidate, means: [second, first] }, factsOf, prior)
+  return heldAgainst({ ...candidate, means: [second, first] }, factsOf, how)
 }
 
-function heldAgainst({ kind, means, roles }: PairCandidate, factsOf: FactsOf, prior: PriorScatter): PairAnswer | null {
+export const usualUnit = (kind: PairCandidate['kind']): AskedUnit => (kind === 'fuels' ? 'MJ' : 'g')
+
+function heldAgainst(
+  { kind, means, roles }: PairCandidate,
+  factsOf: FactsOf,
+  { prior, unit = usualUnit(kind), prices }: HowHeld,
+): PairAnswer | null {
   const names = armNamesOf(means)
-  const [a, b] = means
-  const arms: [NamedFacts, NamedFacts] = [
-    { name: names[0]!, facts: factsOf(a.key) },
-    { name: names[1]!, facts: factsOf(b.key) },
-  ]
-  const byHeat = kind === 'fuels' ? heatRatio(means) : 1
-  if (byHeat === null || arms.some(({ facts }) => facts.length === 0)) return null
-  const asked = kind === 'fuels' ? (['fuelBatch'] as const) : (roles as Compared[])
+  const armOf = (i: 0 | 1): NamedFacts => ({
+    name: names[i]!,
+    facts: factsOf(means[i].key).flatMap((one) => measuredIn(unit, one, prices) ?? []),
+  })
+  const arms = [armOf(0), armOf(1)] as const
+  if (arms.some(({ facts }) => facts.length === 0)) return null
+  const asked = [...(roles as Compared[]), ...(means[0].fuelKind === means[1].fuelKind ? [] : FUEL)]
   const { verdict, like } = twoArms(arms, { asked, prior, asUsed: kind === 'asUsed' })
   const { ratio, ci95 } = verdict
   if (ratio === null || ci95 === null) return null
-  const effect = { ratio: ratio * byHeat, low: ci95[0] * byHeat, high: ci95[1] * byHeat }
-  return { arms, means, verdict: { ...verdict, ratio, ci95 }, like, effect }
+  return {
+    arms,
+    means,
+    verdict: { ...verdict, ratio, ci95 },
+    like,
+    effect: { ratio, low: ci95[0], high: ci95[1] },
+  }
 }
+const FUEL = ['fuelBatch', 'fuelAgeDays'] as const
 
 interface PairSaid {
-  effect: NonNullable<FoundQuestion['effect']>
   kind: PairCandidate['kind']
   arms: readonly NamedFacts[]
   prior: PriorScatter
 }
-/** @param isWhole with what a tester would quote */
-export function pairLine(verdict: Verdict, { effect, kind, arms, prior }: PairSaid, isWhole = true): string {
+export function pairLine(verdict: PairAnswer['verdict'], { kind, arms, prior }: PairSaid): string {
   const fewest = Math.min(...arms.map(({ facts }) => facts.length))
-  const ci95: [number, number] = [effect.low, effect.high]
-  const says =
-    kind === 'fuels' ? saysOf(ci95) : verdict.says === 'less' || verdict.says === 'more' ? verdict.says : 'none'
-  const needed = kind === 'fuels' ? null : verdict.needed
-  const said = lineOf({ ...verdict, ratio: effect.ratio, ci95, says, fewest, prior, needed })
+  const says = verdict.says === 'less' || verdict.says === 'more' ? verdict.says : 'none'
+  const said = lineOf({ ...verdict, says, fewest, prior })
   const named = (kind === 'asUsed' || kind === 'fuels') && says !== 'none' ? `${arms[1]!.name}: ${said}` : said
-  return `${named}${kind === 'fuels' ? ' By the heat in them.' : ''}${isWhole ? ` ${asMeasured(arms)}` : ''}`.trim()
+  return `${named}${kind === 'fuels' ? ' By the heat in them.' : ''}`
 }
 
-const saysOf = ([low, high]: [number, number]): 'less' | 'more' | 'none' =>
-  high < 1 ? 'less' : low > 1 ? 'more' : 'none'
-
-/** "As measured 7.9 g a boil against 11.2." The second first: it is what is asked for. */
-export function asMeasured(arms: readonly Pick<NamedFacts, 'facts'>[]): string {
-  const [first, second] = arms.map(({ facts }) => average(facts.flatMap(({ fuelG }) => fuelG ?? [])))
-  return first == null || second == null
-    ? ''
-    : `As measured ${formatNumber(second, 1)}\u202fg a boil against ${formatNumber(first, 1)}.`
+/** "As measured 7.9 g and 2:58 a boil against 11.2 g and 4:12." The second first: it is what is asked for. */
+export function asMeasured(arms: readonly Pick<NamedFacts, 'facts'>[], of = average): string {
+  const [first, second] = arms.map(({ facts }) => {
+    const [fuelG, boilS] = [of(facts.flatMap((one) => one.fuelG ?? [])), of(facts.flatMap((one) => one.boilS ?? []))]
+    if (fuelG === null) return null
+    return `${formatNumber(fuelG, 1)}\u202fg${boilS === null ? '' : ` and ${formatClock(boilS)}`}`
+  })
+  return first == null || second == null ? '' : `As measured ${second} a boil against ${first}.`
 }
 const average = (values: readonly number[]): number | null =>
   values.length === 0 ? null : values.reduce((sum, one) => sum + one, 0) / values.length
 
-/** Heat in a gram of the second's fuel over that of the first's; null: not known. */
-function heatRatio([first, second]: PairCandidate['means']): number | null {
-  const [a, b] = [first, second].map(({ fuelKind }) => fuelOfKind(fuelKind)?.lowerHeatingValue.value)
-  return a === undefined || b === undefined ? null : b / a
+/** "1:14 sooner; 1:02 to 1:26 fits."; '': no time is known, or none is shown to differ. */
+export function timeLine(candidate: PairCandidate, factsOf: FactsOf, prior: PriorScatter): string {
+  const answer = heldAgainst(candidate, factsOf, { prior, unit: 's' })
+  if (answer === null || (answer.verdict.says !== 'less' && answer.verdict.says !== 'more')) return ''
+  const { ratio, low, high } = answer.effect
+  const meanS = Math.exp(average(answer.arms[0].facts.map(({ gPerL }) => Math.log(gPerL)))!)
+  const [near, far] = [low, high].map((edge) => Math.abs(edge - 1) * meanS).sort((a, b) => a - b) as [number, number]
+  const word = ratio < 1 ? 'sooner' : 'later'
+  return `${formatClock(Math.abs(ratio - 1) * meanS)} ${word}; ${formatClock(near)} to ${formatClock(far)} fits.`
 }
 
 export function pairSentence({ kind, roles, means: [first, second] }: PairCandidate): string {
   if (kind === 'fuels') return `${first.fuel} or ${second.fuel} in ${first.setup}: which takes less heat?`
-  if (kind === 'asUsed') return `${burnerName(first)} or ${burnerName(second)}, as used: which takes less fuel?`
+  if (kind === 'asUsed') {
+    const isByBurner = roles.every((role) => role === 'burner' || role === 'stand')
+    const [a, b] = isByBurner ? [burnerName(first), burnerName(second)] : armNamesOf([first, second])
+    return `${a} or ${b}, as used: which takes less fuel?`
+  }
   const added = roles.flatMap((role) => partOf(second, role) ?? [])
   const what = added.length === 0 ? 'what was changed' : listed(added.map(({ name }) => name))
-  return `Does ${what} save fuel on ${burnerName(second)}?`
+  return `${added.length > 1 ? 'Do' : 'Does'} ${what} save fuel on ${burnerName(second)}?`
 }
 
 /** What changed with the question, so that nobody can say which of them it was. */
 export const togetherLine = ({ kind, roles }: PairCandidate, like: LikeWithLike): string =>
-  kind === 'together' ? `Cannot say: the ${listed(roles)} changed together.` : changedLine(like)
+  kind === 'together' && roles.length > 1 ? `Cannot say: the ${listed(roles)} changed together.` : changedLine(like)
 
 const changedLine = ({ differences }: LikeWithLike): string =>
   differences
@@ -154,16 +179,18 @@ export function answerPeople(
   return {
     kind: isTogether ? 'together' : 'people',
     sentence: `Do ${first.name} and ${second.name} read ${mean!.setup} alike?`,
-    line: isTogether ? changedLine(like) : pairLine(verdict, { effect, kind: 'part', arms, prior }),
+    line: isTogether
+      ? changedLine(like)
+      : `${pairLine({ ...verdict, ratio: effect.ratio, ci95: verdict.ci95 }, { kind: 'asUsed', arms, prior })} ${asMeasured(arms)}`.trim(),
     effect: isTogether ? null : effect,
     p: isTogether ? null : verdict.p,
-    of: testWords(mean!.test),
+    of: `${testWords(mean!.test)}, ${mean!.fuel.toLowerCase()}`,
     runs: `${first.facts.length} and ${second.facts.length} runs`,
     grade: like.grade,
     isAssumed: verdict.isAssumed,
     testKind: mean!.test.kind,
     priorSd: prior.sd,
     means: [mean!.key],
-    asks: { setup: mean!.setupId },
+    asks: { setup: mean!.setupId, ...testAsked(mean!) },
   }
 }

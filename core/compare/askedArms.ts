@@ -1,11 +1,12 @@
 /** The arms of a question that was asked of a document: which of their runs count, and what they bring. */
 import { fuelOfKind } from '../constants/fuels'
 import type { RunAnswer } from '../formats/answer'
-import type { AskedUnit, Question } from '../formats/comparison'
+import type { Question } from '../formats/comparison'
 import type { ReduceRequest, RunDocument } from '../formats/document'
+import { isAlikeVolume } from '../reduce/setupMeans'
 import type { ArmRun } from '../statistics/arms'
 import type { ComparedRun } from '../statistics/likeWithLike'
-import { ofOneTest, whyNotCompared } from './oneTest'
+import { BY_CLASS, groupedBy, ofOneTest, whyNotCompared, type OfOneTest } from './oneTest'
 
 /** A run that counts. */
 export interface CountedRun extends ArmRun {
@@ -18,6 +19,8 @@ export interface CountedRun extends ArmRun {
 export interface AskedArm {
   name: string
   runs: CountedRun[]
+  /** Left out since nothing but its class says what wind does to it: drawn against wind all the same. */
+  byClass: CountedRun[]
   /** All its runs that were reduced, for what a tester would quote. */
   reduced: { answer: RunAnswer; document: RunDocument }[]
 }
@@ -35,13 +38,14 @@ interface Able {
 
 /** Fully normalised figures of one kind of test and one volume; the others, and why they are left out. */
 export function askedArms(
-  { arms, blocks, unit, volumeG }: Question,
+  { arms, blocks, volumeG, ...priced }: Question,
   request: ReduceRequest,
   answers: ReadonlyMap<string, RunAnswer>,
 ): AskedArms {
   const documents = new Map(request.runs.flatMap((run) => ('error' in run ? [] : [[run.id, run] as const])))
-  const { able, leftOut } = ableOf({ arms, unit }, { answers, documents })
-  const { taken, ofOtherTests, ofOtherVolumes } = ofOneTest(able, ({ answer }) => answer.kind, volumeG)
+  const { able, byClass, leftOut } = ableOf({ arms, ...priced }, { answers, documents })
+  const { taken, ofOtherTests, ofOtherVolumes } =
+    priced.kind === 'volume' ? ofAllVolumes(able) : ofOneTest(able, ({ answer }) => answer.kind, volumeG)
   const out =
     (why: string) =>
     ({ answer }: Able) => ({ id: answer.id, why })
@@ -53,7 +57,10 @@ export function askedArms(
         const [answer, document] = [answers.get(id), documents.get(id)]
         return answer === undefined || document === undefined ? [] : [{ answer, document }]
       }),
-      runs: taken.filter((one) => one.arm === arm).map((one) => countedRun(one, unit, blockOf)),
+      runs: taken.filter((one) => one.arm === arm).map((one) => countedRun(one, priced, blockOf)),
+      byClass: byClass
+        .filter((one) => one.arm === arm && isLike(one, taken[0]))
+        .map((one) => countedRun(one, priced, blockOf)),
     })),
     leftOut: [
       ...leftOut,
@@ -63,21 +70,55 @@ export function askedArms(
   }
 }
 
-function countedRun({ answer, document }: Able, unit: AskedUnit, blockOf: ReadonlyMap<string, string>): CountedRun {
-  const scale = unit === 'g' ? 1 : heatOf(document)
+/** Of the kind of test and volume that are compared; where none are, all are alike. */
+const isLike = ({ answer }: Able, first: Able | undefined): boolean =>
+  first === undefined ||
+  (answer.kind === first.answer.kind && isAlikeVolume(answer.litres ?? NaN, first.answer.litres ?? NaN))
+
+/** What a question asks of fuel, heat, money or time, and what it costs. */
+type Priced = Pick<Question, 'unit' | 'prices'>
+
+/** All volumes of the commonest kind of test: how they differ is what is asked. */
+function ofAllVolumes(able: readonly Able[]): OfOneTest<Able> {
+  const kinds = groupedBy(able, ({ answer }) => answer.kind)
+  const taken = kinds.reduce<Able[]>((a, b) => (b.length > a.length ? b : a), [])
+  return { taken, ofOtherTests: able.filter((one) => !taken.includes(one)), ofOtherVolumes: [] }
+}
+
+function countedRun({ answer, document }: Able, asked: Priced, blockOf: ReadonlyMap<string, string>): CountedRun {
   return {
     id: answer.id,
     answer,
     document,
+    ...(asked.unit === 's' ? timeOf(answer) : scaled(answer, perGram(document, asked))),
+    block: blockOf.get(answer.id),
+    values: valuesOf(document, answer),
+  }
+}
+
+function scaled(answer: RunAnswer, scale: number): ArmRun {
+  return {
     gPerL: answer.normalisedGPerL! * scale,
     uRandom: (answer.normalisedUReadingRandom ?? 0) * scale,
     stepGPerL: (answer.scaleStepGPerL ?? 0) * scale,
     shared: Object.fromEntries(
       Object.entries(answer.normalisedSharedBy).map(([cause, effect]) => [cause, effect * scale]),
     ),
-    block: blockOf.get(answer.id),
-    values: valuesOf(document, answer),
   }
+}
+
+/** A clock's readings share nothing. */
+const timeOf = ({ normalisedTimeS, timeToBoilU }: RunAnswer): ArmRun => ({
+  gPerL: normalisedTimeS!,
+  uRandom: timeToBoilU ?? 0,
+})
+
+/** The question's unit in a gram of the run's fuel; NaN: not known. */
+function perGram({ fuel }: RunDocument, { unit, prices }: Priced): number {
+  if (unit === 'MJ') return heatOf(fuel)
+  if (unit !== 'money') return 1
+  const price = fuel.kind === null ? undefined : prices[fuel.kind]
+  return price === undefined ? NaN : price.amount / price.forG
 }
 
 interface Reduced {
@@ -85,30 +126,39 @@ interface Reduced {
   documents: ReadonlyMap<string, RunDocument>
 }
 function ableOf(
-  { arms, unit }: Pick<Question, 'arms' | 'unit'>,
+  { arms, ...asked }: Pick<Question, 'arms'> & Priced,
   { answers, documents }: Reduced,
-): { able: Able[]; leftOut: AskedArms['leftOut'] } {
+): { able: Able[]; byClass: Able[]; leftOut: AskedArms['leftOut'] } {
   const leftOut: AskedArms['leftOut'] = []
   const able: Able[] = []
+  const byClass: Able[] = []
   arms.forEach(({ runs }, arm) => {
     for (const id of runs) {
       const [answer, document] = [answers.get(id), documents.get(id)]
       const isThere = answer !== undefined && document !== undefined
-      const why = isThere ? whyNotAsked(answer, document, unit) : 'it is not among the runs, or could not be read'
+      const why = isThere ? whyNotAsked(answer, document, asked) : 'it is not among the runs, or could not be read'
       if (isThere && why === null) able.push({ arm, answer, document })
       else leftOut.push({ id, why: why! })
+      if (isThere && why === BY_CLASS) byClass.push({ arm, answer, document })
     }
   })
-  return { able, leftOut }
+  return { able, byClass, leftOut }
 }
 
-/** In megajoules a fuel without a heating value is nothing. */
-const whyNotAsked = (answer: RunAnswer, document: RunDocument, unit: AskedUnit): string | null =>
-  whyNotCompared(answer) ??
-  (unit === 'MJ' && Number.isNaN(heatOf(document)) ? 'the heat in its fuel is not known' : null)
+const NOT_KNOWN: Partial<Record<Question['unit'], string>> = {
+  MJ: 'the heat in its fuel is not known',
+  money: 'the price of its fuel is not known',
+}
+/** What has no measure in the question's unit is nothing in it. */
+function whyNotAsked(answer: RunAnswer, document: RunDocument, asked: Priced): string | null {
+  const why = whyNotCompared(answer)
+  if (why !== null) return why
+  if (asked.unit === 's') return answer.normalisedTimeS === null ? 'its time is not known' : null
+  return Number.isNaN(perGram(document, asked)) ? NOT_KNOWN[asked.unit]! : null
+}
 
 /** Heat in a gram [MJ]; NaN: not known. */
-function heatOf({ fuel: { kind, lhvMJPerKg } }: RunDocument): number {
+function heatOf({ kind, lhvMJPerKg }: RunDocument['fuel']): number {
   const builtIn = kind === null ? undefined : fuelOfKind(kind)?.lowerHeatingValue.value
   return (lhvMJPerKg ?? builtIn ?? NaN) / 1000
 }

@@ -77,6 +77,16 @@ function pairOf(one: ComparedMean, other: ComparedMean): PairCandidate | null {
   return kind === null ? null : { kind, roles, means: inOrder(one, other, roles) }
 }
 
+/** Two means that somebody asks of, however much they differ; null: they do not. */
+export function askedPairOf(one: ComparedMean, other: ComparedMean): PairCandidate | null {
+  const found = pairOf(one, other)
+  if (found !== null) return found
+  const roles = differingRoles(one, other)
+  if (roles.length === 0 && one.fuelKind === other.fuelKind) return null
+  const isAsUsed = roles.includes('burner') || one.fuelKind !== other.fuelKind
+  return { kind: isAsUsed ? 'asUsed' : 'together', roles, means: [one, other] }
+}
+
 function kindOf(roles: readonly string[]): PairKind | null {
   if (roles.length === 1) return roles[0] === 'burner' ? 'asUsed' : 'part'
   if (roles.length !== 2) return null

@@ -2,23 +2,25 @@
 import type { ReduceAnswer, RunAnswer } from '../formats/answer'
 import type {
   ArmAnswer,
-  AskedClaim,
+  AskedUnit,
   CompareAnswer,
   ComparedVerdict,
   CompareRequest,
   Question,
 } from '../formats/comparison'
 import { reduce } from '../reduce'
-import { judgeClaim, OPEN_STARTS_C, type Brought } from '../statistics/claim'
 import { compareArms } from '../statistics/compareArms'
 import { factorEffects } from '../statistics/factors'
 import { likeWithLike, type Compared, type LikeWithLike } from '../statistics/likeWithLike'
 import { rankArms, type Ranking } from '../statistics/manyArms'
+import { ringTest } from '../statistics/ringTest'
 import { setupMean } from '../statistics/setupMean'
+import type { Compared as ComparedIn } from '../statistics/verdictText'
 import { CORE_VERSION } from '../version'
-import { litresFromMass } from '../water/liquid'
 import { askedArms, type AskedArm } from './askedArms'
+import { judgeAsked } from './askedClaim'
 import { linesOf } from './askedLines'
+import { whyNotCompared } from './oneTest'
 import { placesOf } from './places'
 
 /** @param request checked against its schema */
@@ -27,12 +29,15 @@ export function compareAsked({ reduce: request, question }: CompareRequest): Com
   const { arms, leftOut } = askedArms(question, request, answersOf(reduced))
   const filled = arms.filter(({ runs }) => runs.length > 0)
   const differed = differedBetween(filled, question)
-  const ranking = rankArms(filled)
+  const ranking = rankArms(filled, { of: OF_UNIT[question.unit] })
   return {
     format: 'vulcanum-compared',
     version: 1,
     core: CORE_VERSION,
-    verdict: question.kind === 'claim' ? claimVerdict(question, request, filled) : verdictOf(ranking, arms, differed),
+    verdict:
+      question.kind === 'claim'
+        ? claimVerdict(question, request, arms)
+        : verdictOf(ranking, arms, { differed, unit: question.unit }),
     arms: arms.map((arm) => armAnswer(arm, ranking)),
     pairs: ranking.pairs.map(({ arms: pair, verdict, adjustedP }) => ({
       arms: pair,
@@ -43,28 +48,44 @@ export function compareAsked({ reduce: request, question }: CompareRequest): Com
     })),
     differed,
     leftOut,
-    lines: linesOf(question.kind, arms, reduced.setups),
+    lines: linesOf(question.kind, arms, { request, setups: reduced.setups }),
     factors: question.kind === 'factors' ? factorsOf(filled) : [],
+    ...scoresOf(question.kind, filled),
   }
+}
+
+const OF_UNIT: Record<AskedUnit, ComparedIn> = { g: 'fuel', MJ: 'heat', money: 'money', s: 'time' }
+
+/** Several who burned the same. */
+function scoresOf(kind: Question['kind'], arms: readonly AskedArm[]): Pick<CompareAnswer, 'scores' | 'ring'> {
+  if (kind !== 'people' || arms.length < 2) return { scores: [], ring: null }
+  const { scores, ...ring } = ringTest(arms.map(({ name, runs }) => ({ name, values: runs.map(({ gPerL }) => gPerL) })))
+  return { scores, ring }
 }
 
 const answersOf = ({ runs }: ReduceAnswer): Map<string, RunAnswer> =>
   new Map(runs.flatMap((run) => ('error' in run ? [] : [[run.id, run] as const])))
 
 const PARTS: readonly Compared[] = ['burner', 'pot', 'lid', 'screen', 'fuelBatch']
+/** What is asked besides: who burned it. */
+const BESIDES: Partial<Record<Question['kind'], readonly Compared[]>> = { people: ['observer'], volume: ['waterG'] }
 
 /** What differs besides the question. Set-ups as they are used may differ in all that a burner brings. */
-function differedBetween(arms: readonly AskedArm[], { as }: Question): LikeWithLike {
+function differedBetween(arms: readonly AskedArm[], { as, kind }: Question): LikeWithLike {
   const runs = arms.flatMap(({ name, runs: own }) => own.map(({ values }) => ({ arm: name, normalised: true, values })))
   const firsts = arms.map((arm) => arm.runs[0]!.values)
   const asked = PARTS.filter((part) => new Set(firsts.map((values) => values[part] ?? null)).size > 1)
-  return likeWithLike(runs, asked, { asUsed: as === 'used' && asked.includes('burner') })
+  return likeWithLike(runs, [...asked, ...(BESIDES[kind] ?? [])], { asUsed: as === 'used' && asked.includes('burner') })
 }
 
-const NOTHING = { ratio: null, ci95: null, p: null, adjustedP: null, by: null, detectable: null }
+const NOTHING = { ratio: null, ci95: null, p: null, adjustedP: null, by: null, detectable: null, measured: null }
 
 /** Of two arms theirs, the second over the first as they were named; of more, who leads. */
-function verdictOf(ranking: Ranking, arms: readonly AskedArm[], differed: LikeWithLike): ComparedVerdict {
+function verdictOf(
+  ranking: Ranking,
+  arms: readonly AskedArm[],
+  { differed, unit }: { differed: LikeWithLike; unit: AskedUnit },
+): ComparedVerdict {
   const empty = arms.filter(({ runs }) => runs.length === 0)
   if (empty.length > 0 || arms.length < 2)
     return {
@@ -76,14 +97,17 @@ function verdictOf(ranking: Ranking, arms: readonly AskedArm[], differed: LikeWi
     const together = differed.differences.filter(({ grade }) => grade === 'together').map(({ text }) => text)
     return { ...NOTHING, says: 'confounded', text: together.join(' ') }
   }
-  if (arms.length > 2) return leaderVerdict(ranking)
-  const { ratio, ci95, p, by, detectable, says, text } = compareArms([arms[0]!, arms[1]!])
-  return { ratio, ci95, p, adjustedP: null, by: by === 'tooFew' ? null : by, detectable, says, text }
+  if (arms.length > 2) return leaderVerdict(ranking, unit)
+  const [first, second] = arms as [AskedArm, AskedArm]
+  const { ratio, ci95, p, by, detectable, says, text } = compareArms([first, second], { of: OF_UNIT[unit] })
+  return { ratio, ci95, p, adjustedP: null, by: by === 'tooFew' ? null : by, detectable, measured: null, says, text }
 }
 
-function leaderVerdict({ arms: [first, second], pairs: [pair] }: Ranking): ComparedVerdict {
+const LEADS: Record<AskedUnit, string> = { g: 'uses least', MJ: 'uses least', money: 'costs least', s: 'is quickest' }
+
+function leaderVerdict({ arms: [first, second], pairs: [pair] }: Ranking, unit: AskedUnit): ComparedVerdict {
   const { verdict, adjustedP } = pair!
-  const text = `${first!.name} uses least; against ${second!.name}, the next: ${verdict.text}`
+  const text = `${first!.name} ${LEADS[unit]}; against ${second!.name}, the next: ${verdict.text}`
   return { ...NOTHING, says: verdict.says, adjustedP, text }
 }
 
@@ -123,50 +147,13 @@ function claimVerdict(
   request: CompareRequest['reduce'],
   arms: readonly AskedArm[],
 ): ComparedVerdict {
-  const ids = new Set(arms.flatMap(({ runs }) => runs.map(({ id }) => id)))
-  if (claim === null || ids.size === 0) return { ...NOTHING, says: 'tooFew', text: 'No run to hold the claim against.' }
-  const starts = claim.conditions.startC === null ? OPEN_STARTS_C : [claim.conditions.startC]
-  const brought = starts.flatMap((startC) => broughtTo(request, { claim, startC, ids }) ?? [])
-  if (brought.length < starts.length)
-    return { ...NOTHING, says: 'cannotSay', text: 'Cannot say: its runs cannot be corrected to the stated conditions.' }
-  const litres = claim.conditions.waterG === null ? null : litresFromMass(claim.conditions.waterG / 1000)
-  if (claim.what === 'gPerBoil' && litres === null)
-    return { ...NOTHING, says: 'cannotSay', text: 'Cannot say: it does not state how much water a boil is.' }
-  const { says, text } = judgeClaim(claim.what === 'gPerL' ? claim.value : claim.value / litres!, brought)
-  return { ...NOTHING, says, text }
-}
-
-/** The mean of the runs at the claim's conditions; null: they cannot be brought there. */
-function broughtTo(
-  request: CompareRequest['reduce'],
-  { claim, startC, ids }: { claim: AskedClaim; startC: number; ids: ReadonlySet<string> },
-): Brought | null {
-  const { conditions } = claim
-  const { reference } = request
-  const there = reduce({
-    ...request,
-    reference: {
-      ...reference,
-      startC,
-      airC: conditions.airC ?? reference.airC,
-      windMS: conditions.windMS ?? reference.windMS,
-      pressureHPa: conditions.pressureHPa ?? reference.pressureHPa,
-      waterG: conditions.waterG,
-    },
-  })
-  const runs = there.runs.flatMap((run) => ('error' in run || !ids.has(run.id) ? [] : [run]))
-  if (runs.some(({ normalisedGPerL }) => normalisedGPerL === null)) return null
-  const mean = setupMean(
-    runs.map((run) => ({
-      gPerL: run.normalisedGPerL!,
-      uRandom: run.normalisedURandom ?? 0,
-      uReadingRandom: run.normalisedUReadingRandom ?? 0,
-      shared: run.normalisedSharedBy,
-    })),
+  const runs = arms.flatMap(({ reduced }) =>
+    reduced.map((one) => ({ ...one, isCompared: whyNotCompared(one.answer) === null })),
   )
-  const uRandom = Math.sqrt(averageOf(runs.map((run) => (run.normalisedURandom ?? 0) ** 2))!)
-  const taken = conditions.startC === null ? `start ${startC} °C` : null
-  return { taken, gPerL: mean.meanGPerL, u: mean.meanU, uRandom: Math.min(mean.meanU, uRandom) }
+  if (claim === null || runs.length === 0)
+    return { ...NOTHING, says: 'tooFew', text: 'No run to hold the claim against.' }
+  const { says, text, measured } = judgeAsked(claim, request, runs)
+  return { ...NOTHING, says, text, measured: measured ?? null }
 }
 
 const FACTORS = ['burner', 'pot', 'lid', 'screen', 'fuelBatch', 'setting'] as const

@@ -17,6 +17,12 @@ export interface ComparedFacts extends Required<Omit<ArmRun, 'block'>> {
   /** As measured: fuel to the boil [g] and time to it [s]; null: it did not boil, or it was not read. */
   fuelG: number | null
   boilS: number | null
+  /** Normalised time to the boil, and what the reading of the boil adds to it, standard [s]. */
+  timeS: number | null
+  timeU: number | null
+  /** Of its fuel: heat in a gram [kJ], and the batch; null: not known. */
+  heatKJPerG: number | null
+  batchId: string | null
   /** Corrected to the reference at its own burn rate [g/L, g/min]; null: not known. */
   ownRateGPerL: number | null
   burnRateGPerMin: number | null

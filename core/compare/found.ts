@@ -4,7 +4,7 @@ import type { LikeWithLike } from '../statistics/likeWithLike'
 import type { GroupCandidate, PairCandidate } from './candidates'
 import type { ComparedFacts } from './facts'
 
-type QuestionKind = PairCandidate['kind'] | GroupCandidate['kind'] | 'wind'
+type QuestionKind = PairCandidate['kind'] | GroupCandidate['kind'] | 'wind' | 'claim'
 
 export interface FoundQuestion {
   kind: QuestionKind

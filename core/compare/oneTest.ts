@@ -6,6 +6,8 @@ import { DENSITY_20C } from '../water/liquid'
 /** Its wind is taken out by what is usual of such burners, and not by its own runs. */
 export const isByClass = ({ ladder }: RunAnswer): boolean => ladder.some((rung) => rung.basis === 'classDefault')
 
+export const BY_CLASS = 'its wind is taken out by what is usual of such burners, and not by its own runs'
+
 /** Only a figure that is wholly normalised, by runs of its own, is compared; null: it is one. */
 export function whyNotCompared(answer: RunAnswer): string | null {
   const { normalisedGPerL, flags, ended, status } = answer
@@ -13,7 +15,7 @@ export function whyNotCompared(answer: RunAnswer): string | null {
     return 'its figure is impossible, or its readings contradict each other'
   if (normalisedGPerL === null) return ended === 'boiled' ? 'it has no normalised figure' : 'it never boiled'
   if (status !== 'normalised') return 'its figure is corrected only in part'
-  if (isByClass(answer)) return 'its wind is taken out by what is usual of such burners, and not by its own runs'
+  if (isByClass(answer)) return BY_CLASS
   return null
 }
 

@@ -12,10 +12,25 @@ export const burnerName = (mean: ComparedMean): string => partOf(mean, 'burner')
 
 export const volumeWords = (volumeG: number): string => `${formatNumber(volumeG, 0)}\u202fg`
 
+/** A plain boil needs no word. */
+const KIND_WORDS: Record<MeanOf['kind'], string | null> = {
+  boil: null,
+  boilBurnOut: 'boiled and burned out',
+  burnOff: 'burned off',
+  simmer: 'simmered',
+  fixedTime: 'for a fixed time',
+  warmUp: 'warmed up',
+  fed: 'fed',
+  wood: 'on wood',
+  snow: 'of snow',
+  coolDown: 'cooling down',
+}
+
 /** What the runs of a mean are alike in. */
-export const testWords = ({ volumeG, setting, endC }: MeanOf): string =>
+export const testWords = ({ kind, volumeG, setting, endC }: MeanOf): string =>
   [
     volumeWords(volumeG),
+    ...(KIND_WORDS[kind] === null ? [] : [KIND_WORDS[kind]]),
     ...(endC === null ? [] : [`to ${formatNumber(endC, 0)}\u202f°C`]),
     ...(setting === null ? [] : [`at ${setting}`]),
   ].join(', ')

@@ -41,6 +41,8 @@ export const SOURCES = {
   welch: 'Welch, Biometrika 34 (1947) 28: two means with unequal variances, on logarithms',
   pooled: 'Pooled standard deviation over groups (ISO 5725-2:1994)',
   holm: 'Holm, Scandinavian Journal of Statistics 6 (1979) 65: sequentially rejective multiple test',
+  algorithmA: 'ISO 13528:2015, Annex C.3: robust mean and standard deviation by algorithm A',
+  repeatability: 'ISO 5725-2:1994, §7.4: repeatability and reproducibility by one-way analysis of variance',
   falseDiscovery: 'Benjamini, Hochberg, J. R. Stat. Soc. B 57 (1995) 289: controlling the false discovery rate',
   gaussLegendre:
     'Abramowitz, Stegun, Handbook of Mathematical Functions, 25.4.29 and 25.4.30: Gauss–Legendre quadrature (from memory)',

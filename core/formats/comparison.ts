@@ -1,18 +1,33 @@
 /** The contract of `compare`: one question of runs that are reduced with it, and its answer. */
+import type { RingScore, RingTest } from '../statistics/ringTest'
 import type { LikeWithLike } from '../statistics/likeWithLike'
 import type { FlameFigure } from './answer'
 import type { ReduceRequest } from './document'
 
-export const ASKED_KINDS = ['two', 'ranking', 'flameLine', 'wind', 'volume', 'factors', 'claim'] as const
+export const ASKED_KINDS = [
+  'two',
+  'ranking',
+  'flameLine',
+  'wind',
+  'cold',
+  'height',
+  'volume',
+  'factors',
+  'claim',
+  'people',
+] as const
 export type AskedKind = (typeof ASKED_KINDS)[number]
-/** Grams, or megajoules by the fuels' heating values: both a litre. */
-export const ASKED_UNITS = ['g', 'MJ'] as const
+/** Grams, megajoules by the fuels' heating values, money by `prices`: all a litre; and seconds to the boil. */
+export const ASKED_UNITS = ['g', 'MJ', 'money', 's'] as const
 export type AskedUnit = (typeof ASKED_UNITS)[number]
-export const CLAIMED = ['gPerL', 'gPerBoil'] as const
+export const CLAIMED = ['gPerL', 'gPerBoil', 'timeS', 'burnS', 'boilsPerPack', 'powerW'] as const
+export type ClaimedWhat = (typeof CLAIMED)[number]
 
 export interface AskedClaim {
-  what: (typeof CLAIMED)[number]
+  what: ClaimedWhat
   value: number
+  /** null: as such a figure is meant: fuel and time at most, burn time, boils and power at least. */
+  says: 'atMost' | 'atLeast' | null
   /** What it leaves open is tried in all the usual ways. */
   conditions: {
     startC: number | null
@@ -20,8 +35,14 @@ export interface AskedClaim {
     windMS: number | null
     pressureHPa: number | null
     waterG: number | null
+    /** Fuel in a pack, and in a load that is burned out. */
+    packG: number | null
+    loadG: number | null
   }
 }
+
+/** What so much fuel of a kind costs, all in one currency. */
+export type FuelPrices = Readonly<Record<string, { amount: number; forG: number }>>
 
 export interface Question {
   kind: AskedKind
@@ -34,6 +55,8 @@ export interface Question {
   /** Burners with their own pots and stands as they are used, or one part by itself. */
   as: 'used' | 'partAlone'
   claim: AskedClaim | null
+  /** By the kind of fuel. */
+  prices: FuelPrices
 }
 
 export interface CompareRequest {
@@ -52,6 +75,8 @@ export interface ComparedVerdict {
   adjustedP: number | null
   by: 'welch' | 'paired' | 'pooled' | null
   detectable: number | null
+  /** Of a claim: what was measured where it is made, in its unit; null: nothing was. */
+  measured: { value: number; u: number } | null
   text: string
 }
 
@@ -76,6 +101,8 @@ export interface LineAnswer {
   /** [x, low, high] of where it crosses another arm's. */
   crossings: [number, number, number][]
   thriftiest: number | null
+  /** Where runs never came to the boil. */
+  neverBoiled: number[]
   doublingMS: FlameFigure | null
   stallMS: FlameFigure | null
 }
@@ -96,5 +123,8 @@ export interface CompareAnswer {
   differed: LikeWithLike
   leftOut: { id: string; why: string }[]
   lines: LineAnswer[]
+  /** Who is how far from the rest, where several burned the same. */
+  scores: RingScore[]
+  ring: Omit<RingTest, 'scores'> | null
   factors: { what: string; ratio: number; ci95: [number, number]; p: number; aliasedWith: string[] }[]
 }

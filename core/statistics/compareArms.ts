@@ -3,7 +3,7 @@ import { logsOf, meanOf, refusalOf, type Arm } from './arms'
 import { detectableDifference, replicatesNeeded } from './power'
 import { ofDifference, ofPairs, USUAL_SCATTER, type Known, type PriorScatter } from './scatter'
 import { studentFactor95, studentTwoSided } from './student'
-import { verdictText } from './verdictText'
+import { verdictText, type Compared } from './verdictText'
 
 /** Two arms' ratio, without words. */
 export interface Difference {
@@ -36,6 +36,8 @@ const WORTH_SEEING = 0.05
 type Pair = readonly [Arm, Arm]
 interface Options {
   prior?: PriorScatter
+  /** What the arms' figures are of. */
+  of?: Compared
 }
 
 /**
@@ -44,13 +46,13 @@ interface Options {
  * only.
  * @returns a verdict in plain words. Sources: welch, pooled.
  */
-export function compareArms(arms: Pair, { prior = USUAL_SCATTER }: Options = {}): Verdict {
+export function compareArms(arms: Pair, { prior = USUAL_SCATTER, of = 'fuel' }: Options = {}): Verdict {
   const found = foundOf(arms, prior)
-  return typeof found === 'string' ? nothing(...saidOf(arms, found)) : worded(arms, found, prior)
+  return typeof found === 'string' ? nothing(...saidOf(arms, found)) : worded(arms, found, { prior, of })
 }
 
 /** The same without words, whose numbers of runs take a thousand times as long: for rankings of many. */
-export function differenceOf(arms: Pair, { prior = USUAL_SCATTER }: Options = {}): Difference {
+export function differenceOf(arms: Pair, { prior = USUAL_SCATTER }: Pick<Options, 'prior'> = {}): Difference {
   const found = foundOf(arms, prior)
   return typeof found === 'string' ? { ...NO_DIFFERENCE, says: saidOf(arms, found)[0] } : plain(found, prior)
 }
@@ -99,7 +101,7 @@ function plain(found: Found, prior: PriorScatter): Difference & { ratio: number;
   }
 }
 
-function worded([first, second]: Pair, found: Found, prior: PriorScatter): Verdict {
+function worded([first, second]: Pair, found: Found, { prior, of }: Required<Options>): Verdict {
   const { u, known, sharedU } = found
   const fewest = Math.min(first.runs.length, second.runs.length)
   const difference = plain(found, prior)
@@ -110,7 +112,7 @@ function worded([first, second]: Pair, found: Found, prior: PriorScatter): Verdi
     worthSeeing: WORTH_SEEING,
   }
   const says = difference.says === 'less' || difference.says === 'more' ? difference.says : 'none'
-  return { ...said, text: verdictText({ ...said, says, name: second.name, fewest, prior }) }
+  return { ...said, text: verdictText({ ...said, of, says, name: second.name, fewest, prior }) }
 }
 
 const byOf = ({ isPaired, known }: Found): Verdict['by'] => (isPaired ? 'paired' : known.isHelped ? 'pooled' : 'welch')

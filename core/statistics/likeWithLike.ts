@@ -10,6 +10,7 @@ const COMPARED = [
   'lid',
   'screen',
   'fuelBatch',
+  'fuelAgeDays',
   'waterG',
   'startC',
   'boilingPointC',
@@ -32,6 +33,7 @@ const NAMES: Record<Compared, string> = {
   lid: 'Lid',
   screen: 'Screen',
   fuelBatch: 'Fuel batch',
+  fuelAgeDays: 'Age of the opened fuel',
   waterG: 'Water',
   startC: 'Start temperature',
   boilingPointC: 'Boiling point',
@@ -52,6 +54,7 @@ const ALIKE: Partial<Record<Compared, number>> = {
   windMS: 0.3,
   setting: 0.15,
   fillG: 30,
+  fuelAgeDays: 7,
 }
 /** Volumes within so much of each other are one. Source: estimate. */
 const ALIKE_SHARE: Partial<Record<Compared, number>> = { waterG: 0.15 }
@@ -182,6 +185,7 @@ const SHOWN: Partial<Record<Compared, readonly [number, string]>> = {
   windMS: [1, ' m/s'],
   setting: [2, ''],
   fillG: [0, ' g'],
+  fuelAgeDays: [0, ' days'],
 }
 
 function spanText(what: Compared, values: readonly unknown[]): string {

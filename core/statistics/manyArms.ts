@@ -2,7 +2,7 @@
 import { logsOf, meanOf, type Arm } from './arms'
 import { compareArms, differenceOf, LEVEL, type Difference, type Verdict } from './compareArms'
 import type { PriorScatter } from './scatter'
-import { notAmong } from './verdictText'
+import { notAmong, type Compared } from './verdictText'
 
 interface PlacedPair {
   arms: [string, string]
@@ -76,9 +76,9 @@ const letter = (index: number): string =>
  * Ranks arms by geometric mean; no rank stands on a difference the data cannot show, and no words say more than the
  * adjusted p.
  */
-export function rankArms(arms: readonly Arm[], { prior }: { prior?: PriorScatter } = {}): Ranking {
+export function rankArms(arms: readonly Arm[], { prior, of }: { prior?: PriorScatter; of?: Compared } = {}): Ranking {
   const filled = inOrder(arms)
-  const verdicts = pairsOf(filled, (first, second) => compareArms([first, second], { prior }))
+  const verdicts = pairsOf(filled, (first, second) => compareArms([first, second], { prior, of }))
   const { adjustedP, ...order } = ordered(filled, verdicts)
   const pairs = order.pairs.map((pair, i): Pair => ({ ...pair, verdict: notMoreThan(adjustedP[i]!, verdicts, i) }))
   return { arms: order.arms, pairs }

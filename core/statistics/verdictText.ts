@@ -4,7 +4,12 @@ import type { PriorScatter } from './scatter'
 const COUNT_WORDS = ['No', 'One', 'Two', 'Three', 'Four', 'Five', 'Six', 'Seven', 'Eight', 'Nine', 'Ten']
 const percent = (share: number): string => (100 * share).toFixed(Math.abs(share) < 0.0995 ? 1 : 0).replace(/\.0$/, '')
 
+/** What there is less or more of. */
+export type Compared = 'fuel' | 'heat' | 'time' | 'money'
+
 export interface SaidOfTwo {
+  /** Of what; fuel, where nothing is said. */
+  of?: Compared
   ratio: number
   ci95: [number, number]
   says: 'less' | 'more' | 'none'
@@ -27,8 +32,14 @@ export function verdictText(said: SaidOfTwo): string {
 export const lineOf = (said: Omit<SaidOfTwo, 'name'>): string =>
   `${said.says === 'none' ? nothingShown(said) : `${percent(Math.abs(said.ratio - 1))} % ${said.says}; ${fits(said)}`}${helped(said)}`
 
+const USES: Record<Compared, (share: string) => string> = {
+  fuel: (share) => `used ${share} fuel`,
+  heat: (share) => `used ${share} heat`,
+  time: (share) => `took ${share} time`,
+  money: (share) => `cost ${share}`,
+}
 const shown = (said: SaidOfTwo): string =>
-  `${said.name} used ${percent(Math.abs(said.ratio - 1))} % ${said.says} fuel; ${fits(said)}`
+  `${said.name} ${USES[said.of ?? 'fuel'](`${percent(Math.abs(said.ratio - 1))} % ${said.says}`)}; ${fits(said)}`
 
 function fits({ ci95, says }: Pick<SaidOfTwo, 'ci95' | 'says'>): string {
   const sign = says === 'less' ? -1 : 1

@@ -34,3 +34,6 @@ export const DENSITY_20C = liquidDensity(20)
 
 /** Litres that a mass of water is [L]. Example: 0.473 kg → 0.47385 L. */
 export const litresFromMass = (massKg: number): number => (massKg / DENSITY_20C) * 1000
+
+/** Water of so many litres at 20 °C [kg]. */
+export const massFromLitres = (litres: number): number => (litres / 1000) * DENSITY_20C

@@ -1,6 +1,8 @@
 /** What of a run is compared, from the run and its answer. */
 import type { ComparedFacts } from '../../core/compare/facts'
 import { isByClass } from '../../core/compare/oneTest'
+import { fuelAgeDays } from '../../core/kit/fuelAge'
+import { fuelOfKind } from '../../core/constants/fuels'
 import type { RunAnswer } from '../../core/formats/answer'
 import type { ArmRun } from '../../core/statistics/arms'
 import type { ComparedRun } from '../../core/statistics/likeWithLike'
@@ -22,10 +24,20 @@ export function comparedFacts(found: FoundRun, answer: RunAnswer): ComparedFacts
     person: record.person,
     fuelG: answer.fuelToBoilG,
     boilS: answer.timeToBoilS,
+    timeS: answer.normalisedTimeS,
+    timeU: answer.timeToBoilU,
+    heatKJPerG: heatInAGram(found.stored.fuel),
+    batchId: record.batchId,
     ownRateGPerL: answer.ladder.find(({ rung }) => rung === 'wind')?.gPerL ?? null,
     burnRateGPerMin: answer.burnRateGPerMin,
     values: conditionsOf(found, answer),
   }
+}
+
+/** [kJ]; null: not known. */
+export function heatInAGram(fuel: FoundRun['stored']['fuel']): number | null {
+  if (fuel === null) return null
+  return fuel.lhvJPerKg === null ? (fuelOfKind(fuel.kind)?.lowerHeatingValue.value ?? null) : fuel.lhvJPerKg / 1e6
 }
 
 /** A mean's runs are all read by its conventions, whatever each one's method says. */
@@ -54,6 +66,15 @@ const BOIL_WORDS: Record<Exclude<Conventions['boil'], 'target'>, string> = {
 }
 const CLOCK_WORDS: Record<Conventions['clock'], string> = { potOn: 'pot-on', lit: 'lighting', bloomed: 'full flame' }
 
+/** What keeps has no age that matters; of a batch that nobody dated it is not known. */
+function ageOf(
+  { batchOpenedOn, startedAt }: FoundRun['record'],
+  { fuel }: FoundRun['stored'],
+): { fuelAgeDays?: number } {
+  const days = fuel === null ? null : fuelAgeDays(fuel.kind, batchOpenedOn, Date.parse(startedAt))
+  return days === null ? {} : { fuelAgeDays: days }
+}
+
 export function valuesOf({ record, stored, method }: FoundRun, answer: RunAnswer): ComparedRun['values'] {
   const value = (name: string) => stored.measured[name]?.value ?? null
   const { boil, targetC, clock } = conventionsOf(method)
@@ -66,6 +87,7 @@ export function valuesOf({ record, stored, method }: FoundRun, answer: RunAnswer
     lid: stored.lid,
     screen: stored.screen,
     fuelBatch: record.batch === null ? record.fuel : `${record.fuel}, ${record.batch}`,
+    ...ageOf(record, stored),
     waterG: answer.litres === null ? null : Math.round(answer.litres * 1000),
     startC: value('waterStart'),
     boilingPointC: answer.boilingPointC === null ? null : Number(answer.boilingPointC.toFixed(1)),

@@ -3,11 +3,15 @@ import { answerFlame, answerRanking, answerVolumes, answerWind } from '../../cor
 import { answerPair, answerPeople } from '../../core/compare/answerPair'
 import { candidatesOf, isPair, type Candidate } from '../../core/compare/candidates'
 import type { ComparedFacts, ComparedMean } from '../../core/compare/facts'
+import { ALIKE_VOLUME } from '../../core/reduce/setupMeans'
 import type { FoundQuestion } from '../../core/compare/found'
 import { priorScatter, type PriorScatter } from '../../core/statistics/scatter'
 import type { Connection, Database } from '../database/connection'
 import { hashOf } from '../database/hash'
 import { repeatedMeans } from '../runs/repository/means'
+import { claimQuestion } from './claims'
+import { refreshKept } from './kept'
+import { claimRows } from './repository/claims'
 import {
   changedSeries,
   comparedMeans,
@@ -16,7 +20,7 @@ import {
   priorsUsed,
   replaceQuestions,
   standingSeries,
-  type KeptQuestion,
+  type AnsweredQuestion,
 } from './repository/comparisons'
 
 /** Series that are taken at once. */
@@ -35,6 +39,7 @@ async function findQuestions(db: Database): Promise<boolean> {
   // What changes meanwhile counts its series up, and is answered once more.
   const found = await questionsAbout(db, new Set(changed.map(({ key }) => key)), { means, priors })
   await db.transaction((tx) => replaceQuestions(tx, changed, found))
+  await refreshKept(db)
   return true
 }
 
@@ -50,24 +55,31 @@ async function questionsAbout(
   db: Connection,
   about: ReadonlySet<string>,
   { means, priors }: { means: readonly ComparedMean[]; priors: ReadonlyMap<string, PriorScatter> },
-): Promise<KeptQuestion[]> {
+): Promise<AnsweredQuestion[]> {
   const candidates = candidatesOf(means, about)
-  const found: KeptQuestion[] = []
+  const found: AnsweredQuestion[] = []
   for (let from = 0; from < candidates.length; from += ANSWERED_AT_ONCE) {
     const some = candidates.slice(from, from + ANSWERED_AT_ONCE)
     const facts = await factsOfMeans(db, [...new Set(some.flatMap((one) => one.means.map(({ key }) => key)))])
     found.push(...some.flatMap((one) => keptAnswer(one, facts, priors)))
   }
-  return [...found, ...(await windsOf(db, means, about))]
+  return [...found, ...(await windsOf(db, means, about)), ...(await claimsOf(db, means, about))]
 }
 
 function keptAnswer(
   one: Candidate,
   facts: ReadonlyMap<string, ComparedFacts[]>,
   priors: ReadonlyMap<string, PriorScatter>,
-): KeptQuestion[] {
+): AnsweredQuestion[] {
   const question = answerOf(one, facts, priors.get(one.means[0]!.test.kind)!)
-  return question === null ? [] : [keptOf(question, one.means)]
+  if (question === null) return []
+  return [
+    keptOf(
+      question,
+      one.means,
+      question.means.flatMap((key) => (facts.get(key) ?? []).map(({ id }) => id)),
+    ),
+  ]
 }
 
 /** How a burn scatters on this bench, by the kind of test. */
@@ -96,7 +108,7 @@ async function windsOf(
   db: Connection,
   means: readonly ComparedMean[],
   about: ReadonlySet<string>,
-): Promise<KeptQuestion[]> {
+): Promise<AnsweredQuestion[]> {
   const flames = await flamesOf(db, [...about])
   return [...about].flatMap((key) => {
     const own = means.filter(({ seriesKey }) => seriesKey === key)
@@ -107,8 +119,38 @@ async function windsOf(
   })
 }
 
-const keptOf = (question: FoundQuestion, means: readonly ComparedMean[]): KeptQuestion => ({
+/** One for each claim on a set-up of these series. */
+async function claimsOf(
+  db: Connection,
+  means: readonly ComparedMean[],
+  about: ReadonlySet<string>,
+): Promise<AnsweredQuestion[]> {
+  const found: AnsweredQuestion[] = []
+  for (const row of await claimRows(db, null)) {
+    if (!means.some((one) => one.setupId === row.setupId && about.has(one.seriesKey))) continue
+    const one = await claimQuestion(db, row, means)
+    if (one !== null) found.push(keptOf(one.question, one.means))
+  }
+  return found
+}
+
+/** A question of more runs does not say which of them moved it. */
+const MOST_TOLD = 200
+
+const keptOf = (
+  question: FoundQuestion,
+  means: readonly ComparedMean[],
+  runIds: readonly string[] = [],
+): AnsweredQuestion => ({
   key: hashOf([question.kind, question.means, question.sentence]),
   series: [...new Set(means.map(({ seriesKey }) => seriesKey))],
+  sameAs: sameAs(question),
+  runIds: runIds.length > MOST_TOLD ? [] : [...runIds],
   question,
 })
+
+/** A mean's volume moves with its runs. */
+function sameAs({ kind, sentence, asks: { water, ...asks } }: FoundQuestion): string {
+  const volume = water === undefined ? null : Math.round(Math.log(Number(water)) / Math.log(ALIKE_VOLUME))
+  return hashOf([kind, sentence, volume, asks])
+}

@@ -3,6 +3,7 @@ import { shownAmong } from '../../core/compare/falseDiscovery'
 import type { FoundQuestion } from '../../core/compare/found'
 import { QUESTION_GROUPS, type FoundQuestions, type ListedQuestion, type QuestionGroup } from '../../shared/comparison'
 import type { Connection } from '../database/connection'
+import { keptLines } from './kept'
 import { foundQuestions, isWaiting } from './repository/comparisons'
 
 /** A list of more is not read. */
@@ -16,6 +17,7 @@ export async function listQuestions(db: Connection): Promise<FoundQuestions> {
     if (kind === 'together') return 'together'
     if (kind === 'ranking' || kind === 'volumes') return 'rankings'
     if (kind === 'wind') return 'wind'
+    if (kind === 'claim') return 'claims'
     if (shown.has(one.key)) return 'shown'
     return kind === 'people' ? 'people' : 'worthATest'
   }
@@ -24,6 +26,7 @@ export async function listQuestions(db: Connection): Promise<FoundQuestions> {
     return { group, questions: of.slice(0, MOST).map(listed), more: Math.max(0, of.length - MOST) }
   })
   return {
+    kept: await keptLines(db),
     groups: groups.filter(({ questions }) => questions.length > 0),
     looked: found.filter(({ question }) => question.p !== null).length,
     isWaiting: await isWaiting(db),
@@ -35,7 +38,7 @@ interface Found {
   question: FoundQuestion
 }
 
-/** Of each kind by itself, by a false discovery rate. A difference between fuels is one by its interval. */
+/** Of each kind by itself, by a false discovery rate. */
 function shownOf(found: readonly Found[]): Set<string> {
   const shown = new Set<string>()
   for (const kind of new Set(found.map(({ question }) => question.kind))) {
@@ -45,16 +48,15 @@ function shownOf(found: readonly Found[]): Set<string> {
       if (isShown[i]) shown.add(key)
     })
   }
-  for (const { key, question } of found) if (question.kind === 'fuels' && isApart(question.effect)) shown.add(key)
   return shown
 }
-
-const isApart = (effect: FoundQuestion['effect']): boolean => effect !== null && (effect.high < 1 || effect.low > 1)
 
 /** The largest difference first; what is none, by its words. */
 const byWeight = (a: Found, b: Found): number =>
   sizeOf(b.question) - sizeOf(a.question) || a.question.sentence.localeCompare(b.question.sentence, 'en')
-const sizeOf = ({ effect }: FoundQuestion): number => (effect === null ? 0 : Math.abs(Math.log(effect.ratio)))
+/** Where no difference is asked for, what rests on the most. */
+const sizeOf = ({ effect, means }: FoundQuestion): number =>
+  effect === null ? means.length : Math.abs(Math.log(effect.ratio))
 
 function listed({ key, question }: Found): ListedQuestion {
   const { means: _means, p: _p, testKind: _kind, priorSd: _sd, ...shown } = question

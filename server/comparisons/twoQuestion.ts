@@ -1,48 +1,60 @@
 /** Two set-ups held against each other: what their runs show, run by run. */
 import {
+  asMeasured,
   pairAnswer,
   pairLine,
-  asMeasured,
   pairSentence,
+  timeLine,
   togetherLine,
+  usualUnit,
+  type HowHeld,
   type PairAnswer,
 } from '../../core/compare/answerPair'
-import { candidatesOf, isPair, type PairCandidate } from '../../core/compare/candidates'
+import { askedPairOf, candidatesOf, isPair, type PairCandidate } from '../../core/compare/candidates'
 import type { ComparedFacts, ComparedMean } from '../../core/compare/facts'
+import type { FoundQuestion } from '../../core/compare/found'
+import { litresOfBoil, measuredIn } from '../../core/compare/measured'
 import { ratioOf } from '../../core/compare/twoArms'
-import { testWords } from '../../core/compare/words'
+import { armNamesOf, testWords } from '../../core/compare/words'
 import { CALM_MS } from '../../core/reduce/uncertainInputs'
 import { priorScatter, type PriorScatter } from '../../core/statistics/scatter'
-import { litresFromMass } from '../../core/water/liquid'
 import { isUuid } from '../../shared/uuid'
-import type { ComparedLine, TwoAnswer } from '../../shared/comparison'
+import type { AskedView, ComparedLine, TwoAnswer } from '../../shared/comparison'
 import type { Connection } from '../database/connection'
 import { repeatedMeans } from '../runs/repository/means'
 import { armLine } from './armLine'
+import { askedFacts } from './askedDocuments'
 import { askedTest, isOfTest } from './askedTest'
+import { idsIn, unitOf, viewOf, type AskedQuery } from './askedView'
+import { NO_PRICES, pricesOf, type Prices } from './prices'
 import { runsBeside, versionsHeatedAlike } from './repository/besides'
-import { comparedMeans, factsOfMeans } from './repository/comparisons'
+import { comparedMeans } from './repository/comparisons'
 
 /** @returns the answer, or why there is none, in words */
-export async function twoQuestion(db: Connection, query: Record<string, unknown>): Promise<TwoAnswer | string> {
+export async function twoQuestion(db: Connection, query: AskedQuery): Promise<TwoAnswer | string> {
   const candidate = await askedPair(db, query)
   if (candidate === null) return NO_PAIR
-  const facts = await factsOfMeans(
-    db,
-    candidate.means.map(({ key }) => key),
-  )
-  const out = new Set(typeof query.out === 'string' ? query.out.split(',') : [])
+  const facts = await askedFacts(db, candidate.means, query)
+  const out = new Set(idsIn(query.out))
   const prior = priorScatter(await repeatedMeans(db, [candidate.means[0].test.kind]))
-  const counted = (key: string) => (facts.get(key) ?? []).filter(({ id }) => !out.has(id))
-  const answer = pairAnswer(candidate, counted, prior)
-  return answer === null ? NONE_LEFT : writtenDown(db, { candidate, answer, facts, out, prior })
+  const unit = unitOf(query, usualUnit(candidate.kind))
+  const prices = unit === 'money' ? await pricesOf(db, facts.values()) : NO_PRICES
+  const from = typeof query.from === 'string' ? query.from : ''
+  const counted = (key: string) =>
+    (facts.get(key) ?? []).filter(({ id, startedAt }) => !out.has(id) && startedAt >= from)
+  const how = { prior, unit, prices: prices.perGram }
+  const answer = pairAnswer(candidate, counted, how)
+  if (answer === null) return prices.unpriced.length > 0 ? noPrice(prices) : NONE_LEFT
+  return writtenDown(db, { candidate, answer, facts, out, how, query, counted, prices })
 }
 const NO_PAIR =
-  'No runs answer this: one of the two was not burned so, or they differ in too much. Choose from what your runs can answer.'
+  'No runs answer this: one of the two was not burned so, or they do not differ. Choose from what your runs can answer, or burn each of them once by one method.'
 const NONE_LEFT = 'One of the two has no run left that counts. Count one again, or burn one more.'
+const noPrice = ({ unpriced }: Prices): string =>
+  `No price is known of ${unpriced.map(({ name }) => name).join(' and ')}. Add one on the page of the fuel.`
 
 /** The pair that an address names; null: there is none. */
-async function askedPair(db: Connection, query: Record<string, unknown>): Promise<PairCandidate | null> {
+async function askedPair(db: Connection, query: AskedQuery): Promise<PairCandidate | null> {
   const test = askedTest(query)
   const { a, b } = query
   if (test === null || typeof a !== 'string' || typeof b !== 'string' || !isUuid(a) || !isUuid(b)) return null
@@ -52,42 +64,96 @@ async function askedPair(db: Connection, query: Record<string, unknown>): Promis
   const first = means.filter((one) => alike.get(a)?.has(one.setupVersionId) && isOfTest(one, test, against))
   const second = means.filter((one) => alike.get(b)?.has(one.setupVersionId) && isOfTest(one, test))
   const keys = new Set([...first, ...second].map(({ key }) => key))
-  const pairs = candidatesOf(
+  const found = candidatesOf(
     means.filter(({ key }) => keys.has(key)),
     null,
-  ).filter(isPair)
-  return pairs[0] ?? null
+  ).find(isPair)
+  const pair = found ?? alikeRead(first, second)
+  return pair !== null && query.as === 'alone' && pair.roles.length > 1 ? { ...pair, kind: 'together' } : pair
+}
+
+/** The means of the most runs that are read by one convention. */
+function alikeRead(first: readonly ComparedMean[], second: readonly ComparedMean[]): PairCandidate | null {
+  const pairs = first.flatMap((one) =>
+    second.flatMap((other) => (one.conventions === other.conventions ? [[one, other] as const] : [])),
+  )
+  const best = pairs.sort((a, b) => b[0].n + b[1].n - a[0].n - a[1].n)[0]
+  return best === undefined ? null : askedPairOf(...best)
 }
 
 interface Written {
   candidate: PairCandidate
   answer: PairAnswer
   facts: ReadonlyMap<string, ComparedFacts[]>
+  counted: (key: string) => ComparedFacts[]
   out: ReadonlySet<string>
-  prior: PriorScatter
+  how: Required<HowHeld>
+  query: AskedQuery
+  prices: Prices
 }
 
-async function writtenDown(db: Connection, { candidate, answer, facts, out, prior }: Written): Promise<TwoAnswer> {
+async function writtenDown(db: Connection, written: Written): Promise<TwoAnswer> {
+  const { candidate, answer, facts, how, query, counted } = written
   const { arms, verdict, like, effect, means } = answer
   const isTogether = candidate.kind === 'together' || like.grade === 'together'
   const [first, second] = means
   const all = means.map(({ key }) => facts.get(key) ?? [])
   return {
+    ...viewSaid(written),
     sentence: pairSentence({ ...candidate, means }),
+    versions: [first.setupVersionId, second.setupVersionId],
+    choices: await choicesOf(db, written),
+    isAlone: query.as === 'alone',
+    mayBeAlone: candidate.roles.length > 1 && candidate.roles.includes('burner'),
     of: testWords(first.test),
     line: isTogether
       ? togetherLine(candidate, like)
-      : pairLine(verdict, { effect, kind: candidate.kind, arms, prior }, false),
-    asMeasured: asMeasured(arms),
+      : pairLine(verdict, { kind: candidate.kind, arms, prior: how.prior }),
+    timeLine: isTogether ? '' : timeLine({ ...candidate, means }, counted, how.prior),
+    asMeasured: asMeasured(arms, query.quote === 'medians' ? medianOf : undefined),
     grade: like.grade,
     differences: like.differences,
-    arms: [armLine(first, arms[0]), armLine(second, arms[1])],
+    arms: [armLine(first, arms[0], how.unit), armLine(second, arms[1], how.unit)],
     effect: isTogether ? null : effect,
-    withoutOne: isTogether ? null : withoutOne(answer, prior),
+    withAll: isTogether || written.out.size === 0 ? null : withAll(written),
+    withoutOne: isTogether ? null : withoutOne(answer, how.prior),
     by: BY_WORDS[verdict.by](verdict.freedom ?? 0),
-    runs: all.flatMap((lot, arm) => lot.map((one) => runLine(one, { arm, test: means[arm]!.test, out }))).sort(byTime),
+    runs: all
+      .flatMap((lot, arm) => lot.flatMap((one) => runLine(one, { ...written, arm, test: means[arm]!.test })))
+      .sort(byTime),
     notCounted: await notCounted(db, means, all),
   }
+}
+
+/** Set-ups that were burned as these were. */
+async function choicesOf(db: Connection, { answer: { means }, query }: Written): Promise<TwoAnswer['choices']> {
+  const test = askedTest(query)!
+  const like = (await comparedMeans(db)).filter((one) => means.some(({ fuelKind }) => isOfTest(one, test, fuelKind)))
+  const best = new Map<string, ComparedMean>(means.map((one) => [one.seriesKey, one]))
+  for (const one of like) if (!best.has(one.seriesKey)) best.set(one.seriesKey, one)
+  const all = [...best.values()]
+  const names = armNamesOf(all)
+  return all
+    .map(({ setupVersionId }, i) => ({ value: setupVersionId, label: names[i]! }))
+    .sort((a, b) => a.label.localeCompare(b.label, 'en'))
+}
+
+const viewSaid = ({ query, how, prices: { currency, unpriced } }: Written): AskedView => ({
+  view: viewOf(query),
+  unit: how.unit,
+  currency,
+  unpriced,
+})
+
+/** The ratio when all runs count that were left out by hand. */
+const withAll = ({ candidate, facts, how }: Written): FoundQuestion['effect'] =>
+  pairAnswer(candidate, (key) => facts.get(key) ?? [], how)?.effect ?? null
+
+function medianOf(values: readonly number[]): number | null {
+  const sorted = [...values].sort((a, b) => a - b)
+  const middle = sorted.length >> 1
+  if (sorted.length === 0) return null
+  return sorted.length % 2 === 1 ? sorted[middle]! : (sorted[middle - 1]! + sorted[middle]!) / 2
 }
 
 const byTime = (a: { startedAt: string }, b: { startedAt: string }): number => b.startedAt.localeCompare(a.startedAt)
@@ -101,28 +167,35 @@ const BY_WORDS: Record<PairAnswer['verdict']['by'], (freedom: number) => string>
 }
 
 function runLine(
-  one: ComparedFacts,
-  { arm, test, out }: { arm: number; test: ComparedMean['test']; out: ReadonlySet<string> },
-): ComparedLine {
-  const litres = litresFromMass(test.volumeG / 1000)
+  facts: ComparedFacts,
+  { arm, test, out, how }: Pick<Written, 'out' | 'how'> & { arm: number; test: ComparedMean['test'] },
+): ComparedLine[] {
+  const one = measuredIn(how.unit, facts, how.prices)
+  if (one === null) return []
+  const litres = litresOfBoil(how.unit, test.volumeG)
   const wind = one.values.windMS
-  return {
-    id: one.id,
-    startedAt: one.startedAt,
-    zone: one.zone,
-    person: one.person,
-    arm,
-    boilG: one.gPerL * litres,
-    u: one.u * litres,
-    asMeasuredG: one.fuelG,
-    isCounted: !out.has(one.id),
-    note: typeof wind === 'number' && wind > CALM_MS ? `wind ${wind.toFixed(1)} m/s, from its own wind tests` : '',
-  }
+  return [
+    {
+      id: one.id,
+      startedAt: one.startedAt,
+      zone: one.zone,
+      person: one.person,
+      arm,
+      boilG: one.gPerL * litres,
+      u: one.u * litres,
+      asMeasuredG: one.fuelG,
+      isCounted: !out.has(one.id),
+      note: typeof wind === 'number' && wind > CALM_MS ? `wind ${wind.toFixed(1)} m/s, from its own wind tests` : '',
+    },
+  ]
 }
+
+/** Each of more is worked out in half a second no more, and moves nothing. */
+const MOST_WITHOUT = 500
 
 /** Least and most of the ratio when any one run is not counted. */
 function withoutOne({ arms }: PairAnswer, prior: PriorScatter): [number, number] | null {
-  if (arms.some(({ facts }) => facts.length < 2)) return null
+  if (arms.some(({ facts }) => facts.length < 2 || facts.length > MOST_WITHOUT)) return null
   const ratios = arms.flatMap((arm, i) =>
     arm.facts.flatMap(({ id }) => {
       const less = arms.map((one, k) => (k === i ? { ...one, facts: one.facts.filter((run) => run.id !== id) } : one))

@@ -78,6 +78,22 @@ export const SETUPS = {
     parts: { burner: 'dacite', pot: 'ash', lid: 'smallLid', stand: 'wireStand' },
   },
   wood: { name: 'Breccia with Bomb', gapM: '15 mm', parts: { burner: 'breccia', pot: 'bomb', lid: 'smallLid' } },
+  narrowWide: {
+    name: 'Fumarole with wide pot',
+    gapM: '22 mm',
+    parts: { burner: 'fumarole', pot: 'tuff', lid: 'flatLid' },
+  },
+  narrowFins: {
+    name: 'Fumarole with finned pot',
+    gapM: '22 mm',
+    parts: { burner: 'fumarole', pot: 'spatterFins', lid: 'flatLid' },
+  },
+  wideOpen: { name: 'Solfatara, wide pot, no lid', gapM: '18 mm', parts: { burner: 'solfatara', pot: 'tuff' } },
+  spiritBomb: {
+    name: 'Lahar under the Bomb',
+    gapM: '25 mm',
+    parts: { burner: 'lahar', pot: 'bomb', lid: 'smallLid', stand: 'wireStand' },
+  },
   spiritBare: { name: 'Lahar alone', gapM: '', parts: { burner: 'lahar' } },
   gelBare: { name: 'Dacite alone', gapM: '', parts: { burner: 'dacite' } },
 } as const satisfies Record<string, DemoSetup>
@@ -148,6 +164,16 @@ export const FUEL_PRICES: Partial<Record<FuelKey, [string, string]>> = {
 }
 
 /** Canisters of the store: shell and content when full. */
-export const CANISTERS = ['Canister A', 'Canister B', 'Canister C', 'Canister D', 'Canister E', 'Canister F'] as const
+export const CANISTERS = [
+  'Canister A',
+  'Canister B',
+  'Canister C',
+  'Canister D',
+  'Canister E',
+  'Canister F',
+  'Canister G',
+  'Canister H',
+  'Canister I',
+] as const
 export const SHELL_G = 150
 export const FULL_G = 230

@@ -10,6 +10,7 @@ import { shippedId } from '../methods/methods'
 import { Canisters } from './canisters'
 import { PLACES } from './kit'
 import { campaignRuns } from './campaign'
+import { loadCompared } from './compared'
 import { laterChanges } from './laterChanges'
 import { loadKit, type DemoKit } from './loadKit'
 import { hasPeople, markLoaded } from './repository'
@@ -27,6 +28,7 @@ export async function loadDemonstration(db: Database, say: (line: string) => voi
     for (const run of runs) await loadRun(tx, run, { kit, canisters, nowMs })
     await backfillRows(tx)
     await laterChanges(tx, kit)
+    await loadCompared(tx, kit)
     await setNow(tx, { placeId: kit.places.saddle!, readings: [], clear: [] })
     say(`runs: ${runs.length}`)
     await markLoaded(tx)

@@ -33,7 +33,7 @@ export class Notebook {
     const n = this.runs.length + 1
     const at = `${this.day}T${String(Math.floor(this.minutes / 60)).padStart(2, '0')}:${String(this.minutes % 60).padStart(2, '0')}:00Z`
     this.runs.push({
-      id: `01970000-0000-7000-8000-0000000002${String(n).padStart(2, '0')}`,
+      id: `01970000-0000-7000-8000-${String(200 + n).padStart(12, '0')}`,
       at,
       who: PEOPLE[n % 2]!,
       place: this.place,
@@ -54,8 +54,15 @@ export class Notebook {
       notes = '',
       setting,
       extra = {},
+      who,
+      seen,
       ...wanted
-    }: Partial<Omit<Wanted, 'setting'>> & { notes?: string; setting?: Setting; extra?: DemoRun['measured'] } = {},
+    }: Partial<Omit<Wanted, 'setting'>> &
+      Pick<Partial<DemoRun>, 'who' | 'seen'> & {
+        notes?: string
+        setting?: Setting
+        extra?: DemoRun['measured']
+      } = {},
   ): void {
     const burned = this.burn(setup, {
       ...wanted,
@@ -67,6 +74,8 @@ export class Notebook {
       notes,
       setting,
       trace,
+      ...(who === undefined ? {} : { who }),
+      ...(seen === undefined ? {} : { seen }),
       measured: {
         ...conditions(burned),
         ...extra,

@@ -7,6 +7,7 @@ import { conditions, load, Notebook } from './notebook'
 import type { DemoRun } from './runs'
 import { quickTests, snow, spirit, wood } from './kinds'
 import { lessons } from './lessons'
+import { questionRuns } from './questions'
 
 export function seriesRuns(): DemoRun[] {
   const book = new Notebook()
@@ -19,6 +20,7 @@ export function seriesRuns(): DemoRun[] {
   wood(book)
   snow(book)
   quickTests(book)
+  questionRuns(book)
   lessons(book)
   return book.runs
 }

@@ -45,6 +45,24 @@ export const STOVES = {
     burnPower: 0.9,
     evaporationW: 11,
   }),
+  // The small burner under other pots: a wide one that is no thriftier at a low flame, and a finned one.
+  narrowWide: gas({
+    ...CAMPAIGN_SETUPS['narrow-open'],
+    potJPerK: 0.14 * ALUMINIUM,
+    h0WPerK: 0.75,
+    areaM2: 0.029,
+    burnPower: 0.8,
+    evaporationW: 17,
+  }),
+  narrowFins: gas({
+    ...CAMPAIGN_SETUPS['narrow-open'],
+    potJPerK: 0.23 * ALUMINIUM,
+    h0WPerK: 1.02,
+    burnPower: 0.8,
+    evaporationW: 12,
+  }),
+  wideOpen: { ...CAMPAIGN_SETUPS['wide-sheltered'], evaporationW: 44 },
+  spiritBomb: gas({ ...CAMPAIGN_SETUPS['spirit-cone'], potJPerK: 0.092 * 523, h0WPerK: 0.42, v0MS: 3 }),
   pumped: gas({
     potJPerK: 0.41 * 500,
     thetaK: 1350,

@@ -24,26 +24,21 @@ type Asked = Pick<FoundRun, 'stored' | 'apart' | 'seriesKey'>
 export async function requestFor(db: Connection, run: Asked, options = defaultOptions()): Promise<ReduceRequest> {
   if (run.apart || run.seriesKey === null) return requestOf(run, [], options)
   const others = (await membersOf(db, [run.seriesKey])).filter((id) => id !== run.stored.id)
-  if (!isCall(options))
-    return requestOf(
-      run,
-      (await findRuns(db, others)).map((one) => one.stored),
-      options,
-    )
-  const light = await findRuns(db, others, { traces: false })
-  const traced = new Map(
-    (
-      await findRuns(
-        db,
-        light.filter(needsTrace).map((one) => one.record.id),
-      )
-    ).map((one) => [one.record.id, one]),
-  )
+  const besides = await findNeeded(db, others, isCall(options))
   return requestOf(
     run,
-    light.map((one) => (traced.get(one.record.id) ?? one).stored),
+    besides.map((one) => one.stored),
     options,
   )
+}
+
+/** @param byCall boils are read as they were called: without the traces, then, that say nothing */
+export async function findNeeded(db: Connection, ids: readonly string[], byCall: boolean): Promise<FoundRun[]> {
+  if (!byCall) return findRuns(db, [...ids])
+  const light = await findRuns(db, [...ids], { traces: false })
+  const needed = light.filter(needsTrace).map((one) => one.record.id)
+  const traced = new Map((await findRuns(db, needed)).map((one) => [one.record.id, one]))
+  return light.map((one) => traced.get(one.record.id) ?? one)
 }
 
 /**

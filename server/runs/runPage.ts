@@ -4,7 +4,7 @@ import { readRun } from '../../core/reduce/readings'
 import { checkRun, type MethodFindings } from '../../core/method/checkRun'
 import { readDocument } from '../../core/formats/readDocument'
 import { toRunDocument } from '../../core/formats/toRunDocument'
-import { judgeClaim, OPEN_STARTS_C, type ClaimVerdict } from '../../core/statistics/claim'
+import { gPerLClaimed, judgeClaim, OPEN_STARTS_C, type ClaimVerdict } from '../../core/statistics/claim'
 import { thinTrace } from '../../core/trace/thinTrace'
 import { litresFromMass } from '../../core/water/liquid'
 import { fillOptions } from '../../shared/reduceRequest'
@@ -116,7 +116,7 @@ async function claimOf(db: Connection, found: FoundRun): Promise<ClaimVerdict | 
     if (figure === null) return null
     brought.push({ taken: claimStart ? null : `start ${startC} °C`, ...figure })
   }
-  return judgeClaim((claimFuel.value * 1000) / litres, brought)
+  return judgeClaim(gPerLClaimed((claimFuel.value * 1000) / litres), brought)
 }
 
 /** Its figure at the claim's conditions; null: it cannot be brought there. */
@@ -124,10 +124,10 @@ async function correctedTo(
   db: Connection,
   found: FoundRun,
   startC: number,
-): Promise<{ gPerL: number; u: number; uRandom: number } | null> {
+): Promise<{ value: number; u: number; uRandom: number } | null> {
   const reference = ownReference({ startC, pressureHPa: 1013.25, airC: 20, windMS: 0 })
   const options = optionsFor({ ...runViewFrom({}, conventionsOf(found.method)), reference })
   const [answer] = (await answerRun(db, found, options)).runs
   if (!answer || 'error' in answer || answer.normalisedGPerL === null || answer.normalisedU === null) return null
-  return { gPerL: answer.normalisedGPerL, u: answer.normalisedU, uRandom: answer.normalisedURandom ?? 0 }
+  return { value: answer.normalisedGPerL, u: answer.normalisedU, uRandom: answer.normalisedURandom ?? 0 }
 }

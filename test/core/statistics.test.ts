@@ -9,7 +9,7 @@ import { compareArms } from '../../core/statistics/compareArms'
 import { priorScatter, USUAL_SCATTER } from '../../core/statistics/scatter'
 import { proofs } from '../proofs'
 import { seededRandom } from '../../core/simulate/random'
-import { judgeClaim } from '../../core/statistics/claim'
+import { gPerLClaimed, judgeClaim, type Brought } from '../../core/statistics/claim'
 import { factorEffects } from '../../core/statistics/factors'
 import { crossings, flameLine, lineAt, thriftiestSetting } from '../../core/statistics/flameLine'
 import { akaikeSmallSample, leastSquares, straightLine } from '../../core/statistics/leastSquares'
@@ -306,20 +306,25 @@ describe('factors, claims, like with like', () => {
   })
 
   it('a claim is met or missed by one-sided bounds, about as said, or cannot be said: with what would settle it', () => {
-    const there = (gPerL: number, u: number, uRandom = u) => [{ taken: null, gPerL, u, uRandom }]
-    expect(judgeClaim(15.2, there(14.6, 0.3)).says).toBe('met')
-    expect(judgeClaim(12, there(14.6, 0.3)).text).toBe('Missed: claimed 12.0 g/L, measured 14.6 ± 0.6 g/L there.')
-    expect(judgeClaim(14.3, there(14.6, 0.3)).says).toBe('aboutAsSaid')
+    const there = (value: number, u: number, uRandom = u) => [{ taken: null, value, u, uRandom }]
+    const judged = (gPerL: number, brought: Brought[]) => judgeClaim(gPerLClaimed(gPerL), brought)
+    expect(judged(15.2, there(14.6, 0.3)).says).toBe('met')
+    expect(judged(12, there(14.6, 0.3)).text).toBe('Missed: claimed 12.0 g/L, measured 14.6 ± 0.6 g/L there.')
+    expect(judged(14.3, there(14.6, 0.3)).says).toBe('aboutAsSaid')
     // 20 against 19.9 ± 10 shows nothing.
-    expect(judgeClaim(20, there(19.9, 5)).says).toBe('cannotSay')
-    expect(judgeClaim(13, there(14.6, 2)).text).toMatch(/5 runs like this one would settle it\.$/)
-    expect(judgeClaim(13, there(14.6, 1.2, 0.1)).text).toContain('Repeating will not settle it')
+    expect(judged(20, there(19.9, 5)).says).toBe('cannotSay')
+    expect(judged(13, there(14.6, 2)).text).toMatch(/5 runs like this one would settle it\.$/)
+    expect(judged(13, there(14.6, 1.2, 0.1)).text).toContain('Repeating will not settle it')
     expect(
-      judgeClaim(14.6, [
-        { taken: 'start 10 °C', gPerL: 17, u: 0.3, uRandom: 0.3 },
-        { taken: 'start 25 °C', gPerL: 13.2, u: 0.3, uRandom: 0.3 },
+      judged(14.6, [
+        { taken: 'start 10 °C', value: 17, u: 0.3, uRandom: 0.3 },
+        { taken: 'start 25 °C', value: 13.2, u: 0.3, uRandom: 0.3 },
       ]).text,
     ).toMatch(/no number of runs will.*start 10 °C or start 25 °C/)
+    const atLeast = { ...gPerLClaimed(9), says: 'atLeast', unit: ' min' } as const
+    expect(judgeClaim(atLeast, there(11, 0.3)).says).toBe('met')
+    expect(judgeClaim(atLeast, there(7, 0.3)).text).toBe('Missed: claimed 9.0 min, measured 7.0 ± 0.6 min there.')
+    expect(judgeClaim(atLeast, there(8.9, 0.2)).says).toBe('aboutAsSaid')
   })
 
   it('like with like: only this, corrected for, or changed together; shares count, and two parts are never one', () => {

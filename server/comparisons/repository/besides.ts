@@ -18,6 +18,25 @@ export async function versionsHeatedAlike(
   return alike
 }
 
+/** Batches of fuel by their id. */
+export async function batchesOf(db: Connection): Promise<Map<string, { fuelId: string; name: string }>> {
+  const rows = await db
+    .select({ id: fuelBatch.id, fuelId: fuelBatch.fuelId, batch: fuelBatch.name, fuel: fuel.name })
+    .from(fuelBatch)
+    .innerJoin(fuel, eq(fuel.id, fuelBatch.fuelId))
+  return new Map(rows.map(({ id, fuelId, batch, fuel: of }) => [id, { fuelId, name: `${of}, ${batch}` }]))
+}
+
+/** Containers of the kit by the kind of their fuel: the commonest size, tare and filling in grams. */
+export async function fullContainers(db: Connection): Promise<Map<string, { contentG: number; shellG: number }>> {
+  const { rows } = await db.execute<{ kind: string; contentG: number; shellG: number }>(sql`
+    select distinct on (f.kind) f.kind, c.full_kg * 1000 as "contentG", c.tare_kg * 1000 as "shellG"
+    from container c join fuel_batch b on b.id = c.fuel_batch_id join fuel f on f.id = b.fuel_id
+    where c.full_kg is not null and c.tare_kg is not null and c.retired_at is null
+    group by f.kind, c.full_kg, c.tare_kg order by f.kind, count(*) desc, c.full_kg`)
+  return new Map(rows.map(({ kind, ...size }) => [kind, size]))
+}
+
 interface Beside {
   seriesKey: string
   setupId: string

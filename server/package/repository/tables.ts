@@ -36,6 +36,8 @@ export const PACKAGED: readonly PackagedTable[] = [
   one(schema.setupVersion),
   one(schema.setupPart),
   one(schema.setupDecision),
+  one(schema.claim, { since: 20 }),
+  one(schema.keptQuestion, { since: 20 }),
   one(schema.fuel),
   one(schema.fuelBatch),
   one(schema.price),

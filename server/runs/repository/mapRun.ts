@@ -47,6 +47,8 @@ export function recordOf({ row, kit, facts, instruments }: RunParts): RunRecord 
     fuelId: burnt.fuelId,
     fuel: burnt.fuel,
     batch: burnt.batch,
+    batchId: burnt.batchId,
+    batchOpenedOn: burnt.batchOpenedOn,
     takeBurnShare: takesBurnShare(facts),
     parts: kit.setup.parts,
     measurements: measurementsOf(facts, instruments),
@@ -65,9 +67,17 @@ const NOWHERE = {
 }
 const placeOf = ({ place }: RunKit) => (place === null ? NOWHERE : { ...place.version, name: place.name })
 
-const NO_FUEL = { fuelId: null, fuel: null, batch: null }
+const NO_FUEL = { fuelId: null, fuel: null, batch: null, batchId: null, batchOpenedOn: null }
 const fuelOf = ({ fuel }: RunKit) =>
-  fuel === null ? NO_FUEL : { fuelId: fuel.batch.fuelId, fuel: fuel.name, batch: fuel.batch.name }
+  fuel === null
+    ? NO_FUEL
+    : {
+        fuelId: fuel.batch.fuelId,
+        fuel: fuel.name,
+        batch: fuel.batch.name,
+        batchId: fuel.batch.id,
+        batchOpenedOn: fuel.batch.openedOn,
+      }
 
 const measurementsOf = (
   { measurements }: RunFacts,

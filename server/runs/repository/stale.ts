@@ -26,10 +26,10 @@ export async function markOldCore(db: Connection): Promise<void> {
     .from(runSummary)
     .innerJoin(run, eq(run.id, runSummary.runId))
     .where(and(ne(runSummary.coreVersion, CORE_VERSION), isNotNull(run.seriesKey)))
-  await markStale(
-    db,
-    old.map((one) => one.key!),
-  )
+  const keys = old.map((one) => one.key!)
+  await markStale(db, keys)
+  // What was answered by it is answered anew, whether its facts have changed or not.
+  await db.update(series).set({ comparedRevision: null }).where(withKey(keys))
 }
 
 /** The series that have waited longest. */

@@ -3,7 +3,7 @@ import '../afterOthers'
 import { monteCarloRun } from '../../../core/reduce/monteCarloRun'
 import type { ReduceAnswer } from '../../../core/formats/answer'
 import type { ImportPreview } from '../../../shared/tableImport/imports'
-import { rankingQuestion } from '../../comparisons/ranking'
+import { ask, type AskedPage } from '../../comparisons/ask'
 import { openDatabase, type Database } from '../../database/connection'
 import { findRun, type FoundRun } from '../../runs/repository/findRuns'
 import { previewImport } from '../../import/imports'
@@ -48,11 +48,12 @@ export async function drawMonteCarlo({
   return monteCarloRun(await requestFor(databaseAt(of.url), await runOf(of), of.options), of.runId, { draws, seed })
 }
 
-export const ranking = ({
+export const question = ({
   url,
+  page,
   query,
-}: Over & { query: Record<string, unknown> }): ReturnType<typeof rankingQuestion> =>
-  rankingQuestion(databaseAt(url), query)
+}: Over & { page: AskedPage; query: Record<string, unknown> }): ReturnType<typeof ask> =>
+  ask(databaseAt(url), page, query)
 
 export const preview = ({
   url,

@@ -1,0 +1,175 @@
+/** Charts of Compare: points with their uncertainty, fitted curves with their bands, stairs; each arm by its shape and dash. */
+import type { ChartConfiguration } from 'chart.js'
+import type { AnnotationOptions } from 'chartjs-plugin-annotation'
+import { formatNumber } from '#core/quantity/format'
+import type { PointShape } from './lineChartSvg'
+
+/** Colours of the light. */
+export interface ChartColours {
+  ink: string
+  edge: string
+  water: string
+  sheet: string
+}
+export const PAPER_COLOURS: ChartColours = { ink: '#000', edge: '#555', water: '#000', sheet: '#fff' }
+export const SCREEN_COLOURS: ChartColours = {
+  ink: 'var(--ink)',
+  edge: 'var(--edge)',
+  water: 'var(--water)',
+  sheet: 'var(--sheet)',
+}
+
+/** What is drawn of one arm. */
+export interface DrawnArm {
+  name: string
+  /** [x, y, half-width of the 95 % interval]; null: none is drawn. */
+  points: readonly (readonly [number, number, number | null])[]
+  /** Lines in pieces: a fitted curve, dashed where nothing was tested; the edges of its band, thin. */
+  lines: readonly { data: readonly (readonly [number, number])[]; kind: 'curve' | 'beyond' | 'band' }[]
+}
+/** An upright line with its word: where two lines cross, where fuel doubles. */
+export interface DrawnMark {
+  x: number
+  words: string
+}
+export interface DrawnChart {
+  arms: readonly DrawnArm[]
+  marks: readonly DrawnMark[]
+  xTitle: string
+  yTitle: string
+  xMin?: number
+  /** How a value on the axis is said where it is not a plain number. */
+  xWords?: (value: number) => string
+  yWords?: (value: number) => string
+}
+
+export const ARM_SHAPES: readonly PointShape[] = ['circle', 'rect', 'triangle', 'rectRot', 'crossRot']
+const DASHES: readonly (readonly number[])[] = [[], [10, 3], [2, 3], [10, 3, 2, 3], [5, 5]]
+const FONT = { family: 'Atkinson Hyperlegible Mono Variable', size: 12 }
+
+export const compareChart = (drawn: DrawnChart, colours: ChartColours): ChartConfiguration<'line'> => ({
+  type: 'line',
+  data: { datasets: drawn.arms.flatMap((arm, i) => datasetsOf(arm, i, colours)) },
+  options: {
+    animation: false,
+    responsive: true,
+    maintainAspectRatio: false,
+    interaction: { mode: 'nearest', intersect: false },
+    scales: scalesOf(drawn, colours),
+    plugins: {
+      legend: { display: false },
+      annotation: { annotations: annotationsOf(drawn, colours) },
+      tooltip: tooltipOf(drawn, colours),
+    },
+  },
+})
+
+const WIDTHS = { curve: 2.5, beyond: 2.5, band: 1 } as const
+
+function datasetsOf({ points, lines }: DrawnArm, i: number, { ink, water }: ChartColours) {
+  const common = { parsing: false as const, yAxisID: 'y' }
+  const colour = i === 0 ? water : ink
+  return [
+    ...lines.map(({ data, kind }) => ({
+      ...common,
+      data: data.map(([x, y]) => ({ x, y })),
+      borderColor: colour,
+      borderWidth: WIDTHS[kind],
+      borderDash: kind === 'beyond' ? [3, 4] : [...DASHES[i % DASHES.length]!],
+      pointRadius: 0,
+      pointHitRadius: 0,
+    })),
+    {
+      ...common,
+      data: points.map(([x, y]) => ({ x, y })),
+      showLine: false,
+      borderColor: colour,
+      backgroundColor: 'transparent',
+      borderWidth: 2,
+      pointStyle: ARM_SHAPES[i % ARM_SHAPES.length]!,
+      pointRadius: 5,
+      pointHitRadius: 12,
+    },
+  ]
+}
+
+function annotationsOf({ arms, marks }: DrawnChart, { ink, edge, water, sheet }: ChartColours) {
+  const all: Record<string, AnnotationOptions> = {}
+  arms.forEach(({ points }, arm) => {
+    points.forEach(([x, y, half], i) => {
+      if (half === null) return
+      const stroke = { borderColor: arm === 0 ? water : ink, borderWidth: 1 }
+      all[`bar${arm}-${i}`] = {
+        type: 'line',
+        yScaleID: 'y',
+        xMin: x,
+        xMax: x,
+        yMin: y - half,
+        yMax: y + half,
+        ...stroke,
+      }
+    })
+  })
+  marks.forEach(({ x, words }, i) => {
+    const label = {
+      display: true,
+      content: words,
+      position: 'start' as const,
+      yAdjust: -18 * i,
+      backgroundColor: sheet,
+      color: ink,
+      font: FONT,
+      padding: 2,
+    }
+    all[`mark${i}`] = {
+      type: 'line',
+      yScaleID: 'y',
+      xMin: x,
+      xMax: x,
+      borderColor: edge,
+      borderWidth: 1.5,
+      borderDash: [6, 4],
+      label,
+    }
+  })
+  return all
+}
+
+function scalesOf({ xTitle, yTitle, xMin, xWords, yWords }: DrawnChart, { ink, edge }: ChartColours) {
+  const grid = { color: edge, lineWidth: 0.3 }
+  const ticks = (words: ((value: number) => string) | undefined) => ({
+    color: ink,
+    font: FONT,
+    ...(words === undefined ? {} : { callback: (value: string | number) => words(Number(value)) }),
+  })
+  const title = (text: string) => ({ display: true, text, color: ink, font: FONT })
+  return {
+    x: {
+      type: 'linear' as const,
+      ...(xMin === undefined ? {} : { min: xMin }),
+      ticks: ticks(xWords),
+      title: title(xTitle),
+      grid,
+    },
+    y: { type: 'linear' as const, ticks: ticks(yWords), title: title(yTitle), grid },
+  }
+}
+
+const tooltipOf = ({ arms, xWords, yWords }: DrawnChart, { ink, sheet }: ChartColours) => {
+  const names = arms.flatMap(({ name, lines }) => [...lines.map(() => name), name])
+  const shown = (words: ((value: number) => string) | undefined, value: number | null) =>
+    value === null ? '' : (words?.(value) ?? formatNumber(value, 1))
+  return {
+    backgroundColor: ink,
+    titleColor: sheet,
+    bodyColor: sheet,
+    titleFont: FONT,
+    bodyFont: FONT,
+    displayColors: false,
+    callbacks: {
+      title: (items: { datasetIndex: number }[]) => names[items[0]?.datasetIndex ?? 0] ?? '',
+      label: ({ parsed }: { parsed: { x: number | null; y: number | null } }) =>
+        `${shown(xWords, parsed.x)}, ${shown(yWords, parsed.y)}`,
+    },
+  }
+}

@@ -1,0 +1,3 @@
+import { keepQuestion } from '#server/comparisons/kept'
+
+export default defineEventHandler((event) => callService(event, (body) => keepQuestion(contextOf(event).db, body)))

@@ -1,0 +1,3 @@
+import { claimLines } from '#server/comparisons/claims'
+
+export default defineEventHandler((event) => claimLines(contextOf(event).db, requireId(event)))

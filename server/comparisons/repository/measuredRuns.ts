@@ -1,0 +1,42 @@
+/** Runs that boiled, as measured, with what they were burned in. */
+import { sql } from 'drizzle-orm'
+import type { Connection } from '../../database/connection'
+
+export interface MeasuredRun {
+  id: string
+  setupId: string
+  setup: string
+  gPerL: number
+  waterKg: number | null
+  startC: number | null
+  windMS: number | null
+  altitudeM: number | null
+}
+
+/** The reading that stands for a quantity. Water by volume is in m³, of which 20 L are 0.02: no less is weighed in kg. */
+const reading = (quantity: string) => sql`(select m.value from measurement m where m.run_id = r.id
+  and m.quantity = ${quantity} and not exists (select 1 from measurement later where later.supersedes_id = m.id) limit 1)`
+
+const MOST = 5000
+
+/** The newest of a fuel and kind of test; rehearsed, published, void and impossible ones are none. */
+export async function measuredRuns(
+  db: Connection,
+  { fuel, kind }: { fuel: string; kind: string },
+): Promise<MeasuredRun[]> {
+  const { rows } = await db.execute<MeasuredRun & Record<string, unknown>>(sql`
+    select r.id, s.setup_id as "setupId", s.setup, s.g_per_l as "gPerL",
+      case when water < 0.02 then water * 1000 else water end as "waterKg", "startC", "windMS",
+      p.altitude_m as "altitudeM"
+    from run_summary s
+    join run r on r.id = s.run_id
+    join fuel_batch b on b.id = r.fuel_batch_id
+    join fuel f on f.id = b.fuel_id
+    left join place_version p on p.id = r.place_version_id
+    cross join lateral (select ${reading('water')} as water, ${reading('waterStart')} as "startC",
+      ${reading('wind')} as "windMS") as readings
+    where f.kind = ${fuel} and s.origin = 'measured' and not s.voided and s.g_per_l is not null
+      and s.line->>'kind' = ${kind} and not ('impossible' = any(s.remarks)) and not ('contradictory' = any(s.remarks))
+    order by s.started_at desc limit ${MOST}`)
+  return rows
+}
