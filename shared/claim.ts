@@ -98,21 +98,20 @@ export function claimSaid(claim: ClaimRecord): string {
   }
 }
 
-/** "From 15 °C, in calm; height not stated." */
+const OPEN_WORDS = { startC: 'start', windMS: 'wind', altitudeM: 'height' } as const
+
+/** "from 15 °C, calm; height not stated". */
 export function claimConditions(claim: ClaimRecord): string {
   if (claim.what === 'massG' || claim.what === 'powerW' || claim.what === 'burnS') return ''
+  const { startC, airC, windMS, altitudeM } = claim
+  const said = (value: number | null, words: (value: number) => string) => (value === null ? [] : [words(value)])
   const stated = [
-    claim.startC === null ? '' : `from ${formatNumber(claim.startC, 1)}\u202f°C`,
-    claim.airC === null ? '' : `air ${formatNumber(claim.airC, 0)}\u202f°C`,
-    claim.windMS === null ? '' : claim.windMS === 0 ? 'calm' : `wind ${formatNumber(claim.windMS, 1)}\u202fm/s`,
-    claim.altitudeM === null ? '' : `at ${formatNumber(claim.altitudeM, 0)}\u202fm`,
-  ].filter((one) => one !== '')
-  const open = [
-    ...(claim.startC === null ? ['start'] : []),
-    ...(claim.windMS === null ? ['wind'] : []),
-    ...(claim.altitudeM === null ? ['height'] : []),
-  ]
-  return [stated.join(', '), open.length === 0 ? '' : `${open.join(', ')} not stated`]
-    .filter((one) => one !== '')
-    .join('; ')
+    ...said(startC, (value) => `from ${formatNumber(value, 1)}\u202f°C`),
+    ...said(airC, (value) => `air ${formatNumber(value, 0)}\u202f°C`),
+    ...said(windMS, (value) => (value === 0 ? 'calm' : `wind ${formatNumber(value, 1)}\u202fm/s`)),
+    ...said(altitudeM, (value) => `at ${formatNumber(value, 0)}\u202fm`),
+  ].join(', ')
+  const open = (Object.keys(OPEN_WORDS) as (keyof typeof OPEN_WORDS)[]).filter((key) => claim[key] === null)
+  const unstated = open.length === 0 ? '' : `${open.map((key) => OPEN_WORDS[key]).join(', ')} not stated`
+  return [stated, unstated].filter((one) => one !== '').join('; ')
 }

@@ -37,6 +37,7 @@ const questionSchema = object({
     .required('read nothing, expected a list of arms, each with a name and runs'),
   blocks: array(array(id).required()),
   volumeG: measure(LIMITS.waterG),
+  scatter: measure(LIMITS.share),
   as: choice(['used', 'partAlone'] as const),
   claim: object({
     what: choice(CLAIMED).required('read nothing, expected what is claimed'),
@@ -126,7 +127,7 @@ function namedTwice({ arms, kind, claim, unit, prices }: Question): FieldProblem
   ]
 }
 
-function filled({ kind, unit, arms, blocks, volumeG, as, claim, prices }: Partial<Question>): Question {
+function filled({ kind, unit, arms, blocks, volumeG, as, claim, prices, scatter }: Partial<Question>): Question {
   return {
     kind: kind!,
     unit: unit ?? 'g',
@@ -136,6 +137,7 @@ function filled({ kind, unit, arms, blocks, volumeG, as, claim, prices }: Partia
     as: as ?? 'used',
     claim: claim == null ? null : { ...claim, says: claim.says ?? null, conditions: { ...OPEN, ...claim.conditions } },
     prices: prices ?? {},
+    scatter: scatter ?? null,
   }
 }
 const OPEN = {

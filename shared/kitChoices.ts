@@ -21,7 +21,7 @@ export interface KitChoices {
   people: { id: string; name: string }[]
   places: ({ id: string; name: string; zone: string } & PressureFacts)[]
   setups: SetupChoice[]
-  fuels: { id: string; fuel: string; kind: string; batch: string }[]
+  fuels: { id: string; fuel: string; kind: string; batch: string; openedOn: string | null }[]
   methods: MethodChoice[]
   instruments: { id: string; name: string; measures: Measures; resolution: number; overdueDays: number | null }[]
   containers: { id: string; name: string; batchId: string; fillKg: number | null }[]

@@ -5,6 +5,7 @@ import type { ReduceAnswer, RunAnswer, SetupAnswer } from '../core/formats/answe
 import type { MethodFindings } from '../core/method/checkRun'
 import type { ClaimVerdict } from '../core/statistics/claim'
 import type { ChannelName } from './channels'
+import type { ChangedQuestion } from './answers'
 import type { AsidePress } from './keptPress'
 import type { ObservationLine } from './observation'
 import type { PhotoMeta } from './photo'
@@ -94,6 +95,8 @@ export interface RunPage {
   findings: MethodFindings | null
   /** Of a claim check: met, missed or cannot say. */
   claim: ClaimVerdict | null
+  /** Questions of Compare that moved with it. */
+  changed: ChangedQuestion[]
   decisions: DecisionLine[]
   voids: { voided: boolean; reason: string; person: string; at: string }[]
   observations: ObservationLine[]

@@ -38,6 +38,8 @@ export interface DrawnChart {
   xTitle: string
   yTitle: string
   xMin?: number
+  /** The step of its ticks, where round numbers are none. */
+  xStep?: number
   /** How a value on the axis is said where it is not a plain number. */
   xWords?: (value: number) => string
   yWords?: (value: number) => string
@@ -93,6 +95,17 @@ function datasetsOf({ points, lines }: DrawnArm, i: number, { ink, water }: Char
   ]
 }
 
+const labelled = (content: string, row: number, { ink, sheet }: Pick<ChartColours, 'ink' | 'sheet'>) => ({
+  display: true,
+  content,
+  position: 'start' as const,
+  yAdjust: -18 * row,
+  backgroundColor: sheet,
+  color: ink,
+  font: FONT,
+  padding: 2,
+})
+
 function annotationsOf({ arms, marks }: DrawnChart, { ink, edge, water, sheet }: ChartColours) {
   const all: Record<string, AnnotationOptions> = {}
   arms.forEach(({ points }, arm) => {
@@ -111,16 +124,6 @@ function annotationsOf({ arms, marks }: DrawnChart, { ink, edge, water, sheet }:
     })
   })
   marks.forEach(({ x, words }, i) => {
-    const label = {
-      display: true,
-      content: words,
-      position: 'start' as const,
-      yAdjust: -18 * i,
-      backgroundColor: sheet,
-      color: ink,
-      font: FONT,
-      padding: 2,
-    }
     all[`mark${i}`] = {
       type: 'line',
       yScaleID: 'y',
@@ -129,13 +132,13 @@ function annotationsOf({ arms, marks }: DrawnChart, { ink, edge, water, sheet }:
       borderColor: edge,
       borderWidth: 1.5,
       borderDash: [6, 4],
-      label,
+      label: labelled(words, i, { ink, sheet }),
     }
   })
   return all
 }
 
-function scalesOf({ xTitle, yTitle, xMin, xWords, yWords }: DrawnChart, { ink, edge }: ChartColours) {
+function scalesOf({ xTitle, yTitle, xMin, xStep, xWords, yWords }: DrawnChart, { ink, edge }: ChartColours) {
   const grid = { color: edge, lineWidth: 0.3 }
   const ticks = (words: ((value: number) => string) | undefined) => ({
     color: ink,
@@ -147,7 +150,7 @@ function scalesOf({ xTitle, yTitle, xMin, xWords, yWords }: DrawnChart, { ink, e
     x: {
       type: 'linear' as const,
       ...(xMin === undefined ? {} : { min: xMin }),
-      ticks: ticks(xWords),
+      ticks: { ...ticks(xWords), ...(xStep === undefined ? {} : { stepSize: xStep }) },
       title: title(xTitle),
       grid,
     },

@@ -70,7 +70,11 @@ export function lineChartSvg(config: ChartConfiguration<'line'>, { width, height
   const named = Object.values(config.options!.plugins!.annotation!.annotations!) as unknown as Named[]
   const { x: across, ...upright } = config.options!.scales as unknown as Record<string, Scale>
   const axis = intervalAxis(
-    [across!.min ?? 0, ...lines.flatMap(({ data }) => data.map(({ x }) => x))],
+    [
+      ...(across!.min === undefined ? [] : [across!.min]),
+      ...lines.flatMap(({ data }) => data.map(({ x }) => x)),
+      ...named.flatMap(({ xMin }) => xMin ?? []),
+    ],
     8,
     across!.ticks?.stepSize,
   )

@@ -6,6 +6,7 @@ import type { ReduceRequest, RunDocument } from '../formats/document'
 import { isAlikeVolume } from '../reduce/setupMeans'
 import type { ArmRun } from '../statistics/arms'
 import type { ComparedRun } from '../statistics/likeWithLike'
+import { ALONG_KINDS } from './along'
 import { BY_CLASS, groupedBy, ofOneTest, whyNotCompared, type OfOneTest } from './oneTest'
 
 /** A run that counts. */
@@ -45,7 +46,7 @@ export function askedArms(
   const documents = new Map(request.runs.flatMap((run) => ('error' in run ? [] : [[run.id, run] as const])))
   const { able, byClass, leftOut } = ableOf({ arms, ...priced }, { answers, documents })
   const { taken, ofOtherTests, ofOtherVolumes } =
-    priced.kind === 'volume' ? ofAllVolumes(able) : ofOneTest(able, ({ answer }) => answer.kind, volumeG)
+    priced.kind === 'volume' ? ofAllVolumes(able) : ofOneTest(able, testOf(priced.kind), volumeG)
   const out =
     (why: string) =>
     ({ answer }: Able) => ({ id: answer.id, why })
@@ -64,7 +65,7 @@ export function askedArms(
     })),
     leftOut: [
       ...leftOut,
-      ...ofOtherTests.map(out('its kind of test is another than the others’')),
+      ...ofOtherTests.map(out('its kind of test or its setting is another than the others’')),
       ...ofOtherVolumes.map(out('it heated another volume')),
     ],
   }
@@ -75,8 +76,14 @@ const isLike = ({ answer }: Able, first: Able | undefined): boolean =>
   first === undefined ||
   (answer.kind === first.answer.kind && isAlikeVolume(answer.litres ?? NaN, first.answer.litres ?? NaN))
 
+/** Against wind, air or height a low flame is no full one; two set-ups are compared as they were burned. */
+const testOf =
+  (kind: Question['kind']) =>
+  ({ answer, document }: Able): string =>
+    ALONG_KINDS.some((one) => one === kind) ? `${answer.kind} ${document.setting}` : answer.kind
+
 /** What a question asks of fuel, heat, money or time, and what it costs. */
-type Priced = Pick<Question, 'unit' | 'prices'>
+type Priced = Pick<Question, 'kind' | 'unit' | 'prices'>
 
 /** All volumes of the commonest kind of test: how they differ is what is asked. */
 function ofAllVolumes(able: readonly Able[]): OfOneTest<Able> {

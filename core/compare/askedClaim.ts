@@ -40,9 +40,8 @@ const cannot = (why: string): ClaimVerdict => ({ says: 'cannotSay', text: `Canno
 export function judgeAsked(claim: AskedClaim, request: ReduceRequest, runs: readonly ClaimRun[]): ClaimVerdict {
   const { what } = claim
   if (what === 'burnS' || what === 'powerW') return judgeAsBurned(claim, runs)
-  const { waterG, packG } = claim.conditions
-  if (what !== 'gPerL' && waterG === null) return cannot('it does not state how much water a boil is.')
-  if (what === 'boilsPerPack' && packG === null) return cannot('it does not state how much fuel the pack holds.')
+  const unstated = unstatedOf(claim)
+  if (unstated !== null) return cannot(`it does not state how much ${unstated}.`)
   const compared = runs.filter(({ isCompared }) => isCompared)
   if (compared.length === 0) return NO_RUN
   const there = elsewhere(claim, request, compared)
@@ -53,6 +52,12 @@ export function judgeAsked(claim: AskedClaim, request: ReduceRequest, runs: read
   return claim.conditions.startC !== null || verdict.says === 'met' || verdict.says === 'aboutAsSaid'
     ? verdict
     : { ...verdict, text: `${verdict.text}${fitsFrom(claim, there)}` }
+}
+
+/** Without which it says nothing; null: all of that is stated. */
+function unstatedOf({ what, conditions: { waterG, packG } }: AskedClaim): string | null {
+  if (what !== 'gPerL' && waterG === null) return 'water a boil is'
+  return what === 'boilsPerPack' && packG === null ? 'fuel the pack holds' : null
 }
 
 const claimedOf = ({ what, value, says }: AskedClaim): Claimed => ({

@@ -45,11 +45,13 @@ function flameLines(arms: readonly AskedArm[]): LineAnswer[] {
 
 /** At its own burn rate: the flame rung would take out what is asked. */
 const ownRatesOf = ({ runs }: AskedArm) =>
-  runs.flatMap((run) => {
-    const { burnRateGPerMin } = run.answer
-    const without = withoutRung(run, 'flame')
-    return without === null || burnRateGPerMin === null ? [] : [{ burnRateGPerMin, gPerL: without, run }]
-  })
+  runs
+    .flatMap((run) => {
+      const { burnRateGPerMin } = run.answer
+      const without = withoutRung(run, 'flame')
+      return without === null || burnRateGPerMin === null ? [] : [{ burnRateGPerMin, gPerL: without, run }]
+    })
+    .sort((a, b) => a.burnRateGPerMin - b.burnRateGPerMin)
 
 /** Its figure as if one rung were not; null: what that rung does to it is not known. */
 function withoutRung({ answer, gPerL }: CountedRun, rung: string): number | null {
@@ -134,8 +136,9 @@ function alongOf(kind: AlongKind, arm: AskedArm, elsewhere: Elsewhere): LineAnsw
 }
 
 /** Where a boil never came, though nobody stopped it. */
-const neverBoiled = (kind: AlongKind, { reduced }: AskedArm): number[] =>
+const neverBoiled = (kind: AlongKind, { reduced, runs }: AskedArm): number[] =>
   reduced
+    .filter(({ answer }) => answer.kind === (runs[0]?.answer.kind ?? 'boil'))
     .filter(({ answer: { ended } }) => ended === 'gaveUp' || ended === 'outOfFuel')
     .flatMap((one) => ALONG[kind].xOf(one) ?? [])
     .sort((a, b) => a - b)

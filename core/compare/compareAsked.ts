@@ -14,6 +14,7 @@ import { factorEffects } from '../statistics/factors'
 import { likeWithLike, type Compared, type LikeWithLike } from '../statistics/likeWithLike'
 import { rankArms, type Ranking } from '../statistics/manyArms'
 import { ringTest } from '../statistics/ringTest'
+import { USUAL_SCATTER, type PriorScatter } from '../statistics/scatter'
 import { setupMean } from '../statistics/setupMean'
 import type { Compared as ComparedIn } from '../statistics/verdictText'
 import { CORE_VERSION } from '../version'
@@ -29,7 +30,8 @@ export function compareAsked({ reduce: request, question }: CompareRequest): Com
   const { arms, leftOut } = askedArms(question, request, answersOf(reduced))
   const filled = arms.filter(({ runs }) => runs.length > 0)
   const differed = differedBetween(filled, question)
-  const ranking = rankArms(filled, { of: OF_UNIT[question.unit] })
+  const how = { of: OF_UNIT[question.unit], prior: priorOf(question) }
+  const ranking = rankArms(filled, how)
   return {
     format: 'vulcanum-compared',
     version: 1,
@@ -37,7 +39,7 @@ export function compareAsked({ reduce: request, question }: CompareRequest): Com
     verdict:
       question.kind === 'claim'
         ? claimVerdict(question, request, arms)
-        : verdictOf(ranking, arms, { differed, unit: question.unit }),
+        : verdictOf(ranking, arms, { differed, unit: question.unit, how }),
     arms: arms.map((arm) => armAnswer(arm, ranking)),
     pairs: ranking.pairs.map(({ arms: pair, verdict, adjustedP }) => ({
       arms: pair,
@@ -53,6 +55,10 @@ export function compareAsked({ reduce: request, question }: CompareRequest): Com
     ...scoresOf(question.kind, filled),
   }
 }
+
+/** What few runs are helped by. */
+const priorOf = ({ scatter }: Question): PriorScatter =>
+  scatter === null ? USUAL_SCATTER : { sd: scatter, runs: USUAL_SCATTER.runs, isAssumed: false }
 
 const OF_UNIT: Record<AskedUnit, ComparedIn> = { g: 'fuel', MJ: 'heat', money: 'money', s: 'time' }
 
@@ -84,7 +90,7 @@ const NOTHING = { ratio: null, ci95: null, p: null, adjustedP: null, by: null, d
 function verdictOf(
   ranking: Ranking,
   arms: readonly AskedArm[],
-  { differed, unit }: { differed: LikeWithLike; unit: AskedUnit },
+  { differed, unit, how }: { differed: LikeWithLike; unit: AskedUnit; how: Parameters<typeof compareArms>[1] },
 ): ComparedVerdict {
   const empty = arms.filter(({ runs }) => runs.length === 0)
   if (empty.length > 0 || arms.length < 2)
@@ -99,7 +105,7 @@ function verdictOf(
   }
   if (arms.length > 2) return leaderVerdict(ranking, unit)
   const [first, second] = arms as [AskedArm, AskedArm]
-  const { ratio, ci95, p, by, detectable, says, text } = compareArms([first, second], { of: OF_UNIT[unit] })
+  const { ratio, ci95, p, by, detectable, says, text } = compareArms([first, second], how)
   return { ratio, ci95, p, adjustedP: null, by: by === 'tooFew' ? null : by, detectable, measured: null, says, text }
 }
 

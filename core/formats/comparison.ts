@@ -57,6 +57,8 @@ export interface Question {
   claim: AskedClaim | null
   /** By the kind of fuel. */
   prices: FuelPrices
+  /** How a burn scatters on this bench, relative; null: as is usual, which is assumed. */
+  scatter: number | null
 }
 
 export interface CompareRequest {

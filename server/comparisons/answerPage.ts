@@ -8,11 +8,13 @@ import { claimLines } from './claims'
 import { keptRow } from './repository/kept'
 import { seenQuestion } from './seenQuestion'
 import { tracesQuestion } from './tracesQuestion'
+import { twoDocument } from './twoDocument'
 
 /** @returns the answer, or why there is none, in words */
 export async function answerPage(db: Connection, page: string, query: AskedQuery): Promise<object | string> {
   if (page === 'claims') return { claims: await claimLines(db) }
   if (page === 'choices') return askChoices(db)
+  if (page === 'document') return twoDocument(db, query)
   if (page === 'traces') return tracesQuestion(db, query)
   if (page === 'seen') return seenQuestion(db, query)
   if (!isAskedPage(page)) return 'There is no such question. Choose from what your runs can answer.'

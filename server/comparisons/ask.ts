@@ -1,15 +1,8 @@
 /** Questions by the page that asks them. */
 import { isMainThread } from 'node:worker_threads'
 import type { FoundQuestion } from '../../core/compare/found'
-import type {
-  CarriedAnswer,
-  FactorsAnswer,
-  KeptAnswer,
-  LinesAnswer,
-  PeopleAnswer,
-  RankingAnswer,
-  TwoAnswer,
-} from '../../shared/comparison'
+import type { KeptAnswer, RankingAnswer, TwoAnswer } from '../../shared/comparison'
+import type { CarriedAnswer, FactorsAnswer, LinesAnswer, PeopleAnswer } from '../../shared/answers'
 import { urlOf, type Connection } from '../database/connection'
 import { inThread } from '../workers/pool'
 import { isOtherView, type AskedQuery } from './askedView'

@@ -3,7 +3,7 @@ import type { ComparedMean } from '../../core/compare/facts'
 import { groupedBy } from '../../core/compare/oneTest'
 import { testAsked, testWords } from '../../core/compare/words'
 import { byVolume } from '../../core/reduce/setupMeans'
-import type { AskChoices } from '../../shared/comparison'
+import type { AskChoices } from '../../shared/answers'
 import type { Connection } from '../database/connection'
 import { comparedMeans } from './repository/comparisons'
 

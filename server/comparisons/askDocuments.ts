@@ -50,6 +50,7 @@ export async function askDocuments(
       as: 'used',
       claim: null,
       prices: {},
+      scatter: null,
       ...question,
       arms: arms.map(({ name }, i) => ({ name, runs: runs[i]!.map(({ record }) => record.id) })),
     },

@@ -4,7 +4,7 @@ import type { ComparedFacts, ComparedMean } from '../../core/compare/facts'
 import { armNamesOf, listed } from '../../core/compare/words'
 import { formatNumber } from '../../core/quantity/format'
 import { litresFromMass } from '../../core/water/liquid'
-import type { CarriedAnswer, CarriedRow } from '../../shared/comparison'
+import type { CarriedAnswer, CarriedRow } from '../../shared/answers'
 import type { Connection } from '../database/connection'
 import { listSetups } from '../kit/setups'
 import { armLine } from './armLine'
@@ -31,7 +31,7 @@ export async function carriedQuestion(db: Connection, query: AskedQuery): Promis
   const boils = asked >= 1 ? Math.min(MOST_BOILS, Math.round(asked)) : USUAL_BOILS
   const { rows, notDrawn, currency } = await rowsOf(db, means, { boils, query })
   const lightest = [...rows].sort((a, b) => a.carriedG.at(-1)! - b.carriedG.at(-1)!)
-  const drawn = lightest.slice(0, MOST_ROWS)
+  const drawn = drawnOf(lightest)
   return {
     sentence: `What is carried for ${boils} boils of ${formatNumber(first.test.volumeG, 0)}\u202fg?`,
     line: lineOf(lightest, boils),
@@ -43,22 +43,35 @@ export async function carriedQuestion(db: Connection, query: AskedQuery): Promis
     notDrawn: [
       ...notDrawn,
       ...lightest
-        .slice(MOST_ROWS)
-        .map(({ name, setupId }) => ({ name, setupId, why: 'heavier than all that are drawn' })),
+        .filter((one) => !drawn.includes(one))
+        .map(({ name, setupId }) => ({ name, setupId, why: 'another of its fuel is lighter' })),
     ],
   }
 }
 const NONE = 'No set-up has a corrected figure for this. Burn one in calm, its fuel weighed.'
 
-/** Of each series the mean of the most runs of this kind, end and volume, at whatever setting. */
+/** The lightest of each fuel, then the next ones. */
+function drawnOf(lightest: readonly CarriedRow[]): CarriedRow[] {
+  const firsts = lightest.filter((one) => lightest.find(({ fuel }) => fuel === one.fuel) === one)
+  const taken = [...firsts, ...lightest.filter((one) => !firsts.includes(one))].slice(0, MOST_ROWS)
+  return lightest.filter((one) => taken.includes(one))
+}
+
+/** A flame that nobody turned down. */
+const isFull = ({ test: { setting } }: ComparedMean): boolean => setting === null || setting === 'full'
+
+/** Of each series the mean of the most runs of this kind, end and volume; turned down only where it never was full. */
 function bestOfEach(all: readonly ComparedMean[], test: AskedTest): ComparedMean[] {
   const best = new Map<string, ComparedMean>()
   for (const one of all) {
     const isHere = isOfTest({ ...one, test: { ...one.test, setting: test.setting } }, test, one.fuelKind)
-    if (isHere && one.n > (best.get(one.seriesKey)?.n ?? 0)) best.set(one.seriesKey, one)
+    const before = best.get(one.seriesKey)
+    if (isHere && (before === undefined || isBetter(one, before))) best.set(one.seriesKey, one)
   }
   return [...best.values()]
 }
+const isBetter = (one: ComparedMean, before: ComparedMean): boolean =>
+  isFull(one) === isFull(before) ? one.n > before.n : isFull(one)
 
 interface Rows {
   rows: CarriedRow[]
@@ -89,6 +102,7 @@ async function rowsOf(
     rows.push({
       ...named,
       fuel: mean.fuel,
+      fuelKind: mean.fuelKind,
       stoveG,
       boilG,
       ...container.size!,

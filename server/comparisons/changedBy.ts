@@ -1,6 +1,6 @@
 /** What a run changed: the questions that moved with it, before and after. */
 import { ratioRange } from '../../core/statistics/verdictText'
-import type { ChangedQuestion } from '../../shared/comparison'
+import type { ChangedQuestion } from '../../shared/answers'
 import type { Connection } from '../database/connection'
 import { movedBy } from './repository/comparisons'
 

@@ -1,8 +1,10 @@
 /** What each part of the kit does to the fuel, over all set-ups of one fuel and kind of test. */
-import { armNamesOf, listed, testWords } from '../../core/compare/words'
+import { listed, testWords } from '../../core/compare/words'
+import { LEVEL } from '../../core/statistics/compareArms'
+import { ratioRange } from '../../core/statistics/verdictText'
 import { factorEffects, type FactorAnswer } from '../../core/statistics/factors'
 import type { ComparedFacts } from '../../core/compare/facts'
-import type { FactorsAnswer } from '../../shared/comparison'
+import type { FactorsAnswer } from '../../shared/answers'
 import type { Connection } from '../database/connection'
 import { askedFacts } from './askedDocuments'
 import { askedTest, isOfTest } from './askedTest'
@@ -25,7 +27,6 @@ export async function factorsQuestion(db: Connection, query: AskedQuery): Promis
   const answer = factorEffects(runs.map((one) => ({ gPerL: one.gPerL, factors: factorsOf(one) })))
   if (answer === null || answer.effects.length === 0)
     return 'Too few runs, or too few that differ in one part, to say what each part does. Two runs each of two set-ups that differ in one part are enough.'
-  const setups = new Set(armNamesOf(means))
   return {
     view: viewOf(query),
     unit: 'g',
@@ -37,7 +38,7 @@ export async function factorsQuestion(db: Connection, query: AskedQuery): Promis
     runs: runs.length,
     leftOut: [],
     factors: shownFactors(answer),
-    setups: setups.size,
+    setups: new Set(means.map(({ setupId }) => setupId)).size,
   }
 }
 const NONE = 'No run of this fuel and kind of test is corrected in full.'
@@ -68,12 +69,15 @@ function shownFactors({ effects, aliased }: FactorAnswer): FactorsAnswer['factor
     .sort((a, b) => a.ratio - b.ratio)
 }
 
-function lineOf({ effects, aliased }: FactorAnswer): string {
-  const shown = effects.filter(({ p }) => p < 0.05)
+function lineOf(answer: FactorAnswer): string {
+  const { effects, aliased } = answer
+  const shown = shownFactors(answer).filter(({ p }) => p < LEVEL)
+  const [most] = shown
+  const saves = most !== undefined && most.ratio < 1 ? `Most is saved by ${most.what}: ${ratioRange(most.ci95)}. ` : ''
   const tied = aliased.map((group) => `${listed(group)} always changed together: cannot say which.`)
   const said =
     shown.length === 0
       ? 'No part is shown to do anything by itself.'
-      : `${shown.length} of ${effects.length} ${effects.length === 1 ? 'change' : 'changes'} shown.`
+      : `${saves}${shown.length} of ${effects.length} ${effects.length === 1 ? 'change' : 'changes'} shown.`
   return [said, ...tied].join(' ')
 }

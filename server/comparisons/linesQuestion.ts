@@ -3,9 +3,9 @@ import type { ComparedMean } from '../../core/compare/facts'
 import { AXES, lineWords } from '../../core/compare/lineWords'
 import { armNamesOf, testWords } from '../../core/compare/words'
 import { litresFromMass } from '../../core/water/liquid'
-import type { LinesAnswer } from '../../shared/comparison'
+import type { LinesAnswer } from '../../shared/answers'
 import type { Connection } from '../database/connection'
-import { askDocuments, seriesOfSetup } from './askDocuments'
+import { askDocuments, seriesOfSetup, type DocumentAnswer } from './askDocuments'
 import { idsIn, unitOf, type AskedQuery } from './askedView'
 import { comparedMeans } from './repository/comparisons'
 
@@ -25,36 +25,13 @@ export async function linesQuestion(db: Connection, query: AskedQuery): Promise<
   const [first] = drawn
   if (first === undefined) return NONE
   const names = armNamesOf(drawn)
-  const { view, answer } = await askDocuments(
+  const { view, answer, found } = await askDocuments(
     db,
     drawn.map(({ seriesKey }, i) => ({ name: names[i]!, seriesKey, isOf: () => true })),
     query,
     { kind },
   )
-  const volumes = kind === 'volume' ? [] : drawn.map((one) => commonVolume(means, one))
-  const litres = volumes[0] === undefined ? null : litresFromMass(volumes[0] / 1000)
-  return {
-    view,
-    unit: unitOf(query),
-    currency: null,
-    unpriced: [],
-    kind,
-    sentence: AXES[kind].asks(names),
-    line: answer.lines
-      .map((line) => (drawn.length === 1 ? lineWords(kind, line) : `${line.arm}: ${lineWords(kind, line)}`))
-      .join(' '),
-    of: testWords({ ...first.test, setting: null }),
-    litres,
-    arms: drawn.map(({ setupId }, i) => ({
-      name: names[i]!,
-      setupId,
-      n: answer.arms[i]!.n,
-      isCounted: answer.arms[i]!.n > 0,
-    })),
-    lines: answer.lines,
-    leftOut: answer.leftOut,
-    others: othersOf(means, drawn, first.fuelKind),
-  }
+  return written({ kind, means, drawn, names, query, view, answer, found })
 }
 const NONE = 'No run of this set-up with this fuel is corrected in full. Burn it once in calm, by a boil method.'
 
@@ -74,4 +51,45 @@ const othersOf = (
       .map(({ setupId, setup }) => [setupId, setup] as const),
   )
   return [...others].map(([id, name]) => ({ id, name })).sort((a, b) => a.name.localeCompare(b.name, 'en'))
+}
+
+interface Written {
+  kind: LinesAnswer['kind']
+  means: readonly ComparedMean[]
+  drawn: readonly ComparedMean[]
+  names: readonly string[]
+  query: AskedQuery
+  view: DocumentAnswer['view']
+  answer: DocumentAnswer['answer']
+  found: DocumentAnswer['found']
+}
+function written({ kind, means, drawn, names, query, view, answer, found }: Written): LinesAnswer {
+  const [first] = drawn as [ComparedMean]
+  return {
+    view,
+    unit: unitOf(query),
+    currency: null,
+    unpriced: [],
+    kind,
+    sentence: AXES[kind].asks(names),
+    line: answer.lines
+      .map((line) => (drawn.length === 1 ? lineWords(kind, line) : `${line.arm}: ${lineWords(kind, line)}`))
+      .join(' '),
+    of: testWords({ ...first.test, setting: null }),
+    litres: kind === 'volume' ? null : litresFromMass(commonVolume(means, first) / 1000),
+    arms: drawn.map(({ setupId }, i) => ({
+      name: names[i]!,
+      setupId,
+      n: answer.arms[i]!.n,
+      isCounted: answer.arms[i]!.n > 0,
+    })),
+    lines: answer.lines,
+    leftOut: answer.leftOut.flatMap(({ id, why }) => {
+      const record = found.get(id)?.record
+      if (record === undefined) return []
+      const { startedAt, zone, setup } = record
+      return [{ id, why, startedAt, zone, setup }]
+    }),
+    others: othersOf(means, drawn, first.fuelKind),
+  }
 }

@@ -2,6 +2,7 @@
 import type { ComparedMean } from '../../core/compare/facts'
 import { volumeWords } from '../../core/compare/words'
 import { formatNumber } from '../../core/quantity/format'
+import { CALM_MS } from '../../core/reduce/uncertainInputs'
 import { isAlikeVolume } from '../../core/reduce/setupMeans'
 import { litresFromMass } from '../../core/water/liquid'
 import type { RankingAnswer } from '../../shared/comparison'
@@ -88,6 +89,7 @@ function rangeWords(
   const [low, high] = [Math.min(...values), Math.max(...values)]
   const decimals = of === 'altitudeM' ? 0 : 1
   const shown = (value: number) => formatNumber(value, decimals)
+  if (of === 'windMS' && high < CALM_MS) return 'calm'
   return shown(low) === shown(high)
     ? `${label} ${shown(low)}\u202f${unit}`
     : `${label} ${shown(low)} to ${shown(high)}\u202f${unit}`

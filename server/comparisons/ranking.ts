@@ -160,7 +160,7 @@ function rowOf({ name, ...place }: Place, { lots, unit, before }: InRanking): Ra
     ...armLine(mean, lot, unit),
     ...place,
     caution: cautionOf(mean),
-    moved: movedWords(place, before === null ? null : (before.get(name) ?? 'new')),
+    moved: movedWords(place, before === null ? null : (before.get(name) ?? 'new since then')),
     conditions: '',
     fuelG: armLine(mean, { name, facts }).boilG,
     timeS: times.length === 0 ? null : armLine(mean, { name, facts: times }, 's').boilG,
@@ -170,9 +170,12 @@ function rowOf({ name, ...place }: Place, { lots, unit, before }: InRanking): Ra
 export const placeWords = ({ from, to }: Pick<Place, 'from' | 'to'>): string =>
   from === to ? `${from}` : `${from}–${to}`
 
-function movedWords(now: Pick<Place, 'from' | 'to'>, was: Pick<Place, 'from' | 'to'> | 'new' | null): string {
+function movedWords(
+  now: Pick<Place, 'from' | 'to'>,
+  was: Pick<Place, 'from' | 'to'> | 'new since then' | null,
+): string {
   if (was === null) return ''
-  if (was === 'new') return 'new'
+  if (was === 'new since then') return was
   return was.from === now.from && was.to === now.to ? '' : `was ${placeWords(was)}`
 }
 

@@ -1,6 +1,6 @@
 /** What was seen, counted on the anchored scales; and flames by set-up and wind. */
 import { OBSERVATIONS, stepWords, type ObservationScale } from '../../shared/observation'
-import type { SeenAnswer } from '../../shared/comparison'
+import type { SeenAnswer } from '../../shared/answers'
 import type { Connection } from '../database/connection'
 import { byKey } from '../database/byKey'
 import { idsIn, type AskedQuery } from './askedView'
@@ -38,12 +38,26 @@ function countedRow(own: readonly SeenRow[]): SeenAnswer['rows'][number] {
   return { name: own[0]!.setup, setupId: own[0]!.setupId, counts }
 }
 
-/** From calm to the hardest wind. */
-const flameRow = (own: readonly SeenRow[]): SeenAnswer['flames'][number] => ({
-  setupId: own[0]!.setupId,
-  name: own[0]!.setup,
-  cells: own
-    .filter(({ scale }) => scale === 'flame')
-    .map(({ windMS, step, runId, photoId }) => ({ windMS, step, words: stepWords('flame', step), runId, photoId }))
-    .sort((a, b) => (a.windMS ?? -1) - (b.windMS ?? -1)),
-})
+/** Winds nearer than this are one [m/s]. */
+const ALIKE_MS = 0.5
+
+/** From calm to the hardest wind; one cell a pattern in a wind. */
+function flameRow(own: readonly SeenRow[]): SeenAnswer['flames'][number] {
+  const flames = own.filter(({ scale }) => scale === 'flame')
+  const rounded = (windMS: number | null) => (windMS === null ? null : Math.round(windMS / ALIKE_MS) * ALIKE_MS)
+  const alike = byKey(flames, ({ windMS, step }) => `${rounded(windMS)} ${step}`)
+  return {
+    setupId: own[0]!.setupId,
+    name: own[0]!.setup,
+    cells: [...alike.values()]
+      .map((of) => ({
+        windMS: rounded(of[0]!.windMS),
+        step: of[0]!.step,
+        words: stepWords('flame', of[0]!.step),
+        n: of.length,
+        runId: of[0]!.runId,
+        photoId: of.find(({ photoId }) => photoId !== null)?.photoId ?? null,
+      }))
+      .sort((a, b) => (a.windMS ?? -1) - (b.windMS ?? -1)),
+  }
+}

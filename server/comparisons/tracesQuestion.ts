@@ -1,7 +1,7 @@
 /** Temperatures of runs laid over each other, from pot-on, lighting or the boil on. */
 import { thinTrace } from '../../core/trace/thinTrace'
 import { isUuid } from '../../shared/uuid'
-import { TRACE_ALIGNS, type TraceAlign, type TracesAnswer } from '../../shared/comparison'
+import { TRACE_ALIGNS, type TraceAlign, type TracesAnswer } from '../../shared/answers'
 import type { Connection } from '../database/connection'
 import { dayOf } from '../runs/dayOf'
 import { findRuns, type FoundRun } from '../runs/repository/findRuns'

@@ -42,19 +42,18 @@ export async function twoQuestion(db: Connection, query: AskedQuery): Promise<Tw
   const from = typeof query.from === 'string' ? query.from : ''
   const counted = (key: string) =>
     (facts.get(key) ?? []).filter(({ id, startedAt }) => !out.has(id) && startedAt >= from)
-  const how = { prior, unit, prices: prices.perGram }
+  // What has no price is told in its own unit, and the price is asked for.
+  const isPriced = prices.unpriced.length === 0
+  const how = { prior, unit: isPriced ? unit : usualUnit(candidate.kind), prices: prices.perGram }
   const answer = pairAnswer(candidate, counted, how)
-  if (answer === null) return prices.unpriced.length > 0 ? noPrice(prices) : NONE_LEFT
+  if (answer === null) return NONE_LEFT
   return writtenDown(db, { candidate, answer, facts, out, how, query, counted, prices })
 }
 const NO_PAIR =
   'No runs answer this: one of the two was not burned so, or they do not differ. Choose from what your runs can answer, or burn each of them once by one method.'
 const NONE_LEFT = 'One of the two has no run left that counts. Count one again, or burn one more.'
-const noPrice = ({ unpriced }: Prices): string =>
-  `No price is known of ${unpriced.map(({ name }) => name).join(' and ')}. Add one on the page of the fuel.`
-
 /** The pair that an address names; null: there is none. */
-async function askedPair(db: Connection, query: AskedQuery): Promise<PairCandidate | null> {
+export async function askedPair(db: Connection, query: AskedQuery): Promise<PairCandidate | null> {
   const test = askedTest(query)
   const { a, b } = query
   if (test === null || typeof a !== 'string' || typeof b !== 'string' || !isUuid(a) || !isUuid(b)) return null

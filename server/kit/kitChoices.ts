@@ -38,7 +38,13 @@ export async function kitChoices(db: Connection, nowMs: number): Promise<KitChoi
       stationPressurePa,
       seaLevelPressurePa,
     })),
-    fuels: offered(await listBatches(db)).map(({ id, fuel, kind, batch }) => ({ id, fuel, kind, batch })),
+    fuels: offered(await listBatches(db)).map(({ id, fuel, kind, batch, openedOn }) => ({
+      id,
+      fuel,
+      kind,
+      batch,
+      openedOn,
+    })),
     methods: offered(await listMethods(db)).map(({ id, name, body }) => ({ id, name, body })),
     containers: offered(await listContainers(db)).map(({ id, name, batchId, fillKg }) => ({
       id,

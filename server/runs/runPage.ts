@@ -17,6 +17,7 @@ import { channelTraces } from '../database/repositories/traces'
 import type { FoundRun } from './repository/findRuns'
 import { pressesOf } from '../bench/presses'
 import { notesOf } from '../bench/repository/lanes'
+import { changedBy } from '../comparisons/changedBy'
 import { answerRun } from './answerRun'
 import { rehearsedOf } from './rehearsed'
 import { careOf } from './runCare'
@@ -38,13 +39,14 @@ export async function runPage(db: Connection, found: FoundRun, query: Record<str
   ] = await Promise.all([answerRun(db, found, optionsFor(view)), rehearsedOf(db, found)])
   if (!answer || 'error' in answer) throw new Error(answer?.error ?? 'The run could not be reduced.')
   const pace = rehearsed?.choice.speed ?? 1
-  const [channels, claim, photos, benchNotes, presses, care] = await Promise.all([
+  const [channels, claim, photos, benchNotes, presses, care, changed] = await Promise.all([
     channelsOf(db, record.id, pace),
     claimOf(db, found),
     photosOf(db, { runId: record.id }),
     notesOf(db, record.id),
     pressesOf(db, record.id, pace),
     careOf(db, record.id),
+    changedBy(db, record.id),
   ])
   return {
     record,
@@ -62,6 +64,7 @@ export async function runPage(db: Connection, found: FoundRun, query: Record<str
     benchNotes,
     presses,
     rehearsed,
+    changed,
     ...care,
   }
 }

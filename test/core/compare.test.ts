@@ -2,11 +2,13 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { answerPair, answerPeople } from '../../core/compare/answerPair'
-import { candidatesOf, isPair } from '../../core/compare/candidates'
+import { carriedFor, crossingBoils } from '../../core/compare/carried'
+import { askedPairOf, candidatesOf, isPair } from '../../core/compare/candidates'
 import { shownAmong } from '../../core/compare/falseDiscovery'
 import type { ComparedFacts, ComparedMean, ComparedPart } from '../../core/compare/facts'
 import { placesOf } from '../../core/compare/places'
 import { orderArms, rankArms } from '../../core/statistics/manyArms'
+import { fuelAgeDays, fuelAgeText } from '../../core/kit/fuelAge'
 import { USUAL_SCATTER } from '../../core/statistics/scatter'
 import { proofs } from '../proofs'
 
@@ -188,4 +190,42 @@ it('law: places hold every arm once, and no place stands on a difference that is
     }),
     { numRuns: proofs(200) },
   )
+})
+
+describe('what is asked by hand, carried and aged', () => {
+  it('any two set-ups can be asked of: as used with their burners, else too much changed together', () => {
+    const one = mean([ring, part('pot', 'Tin'), part('lid', 'Lid')])
+    const other = mean([part('burner', 'Cone'), part('pot', 'Bell')])
+    expect(askedPairOf(one, other)).toMatchObject({ kind: 'asUsed', roles: ['burner', 'lid', 'pot'] })
+    const parts = mean([ring, part('pot', 'Bell'), part('screen', 'Wrap')])
+    expect(askedPairOf(one, parts)).toMatchObject({ kind: 'together' })
+    expect(askedPairOf(one, mean([...one.parts], { fuelKind: 'methanol' }))).toMatchObject({ kind: 'fuels' })
+    expect(askedPairOf(one, one)).toBeNull()
+  })
+
+  it('whole containers make stairs, and the last crossing is the one that counts', () => {
+    const can = { contentG: 100, shellG: 100 }
+    const gas = { name: 'gas', carriedG: carriedFor(30, { stoveG: 250, boilG: 10, container: can }) }
+    // Ten boils to a can: the eleventh needs a second one.
+    expect([gas.carriedG[0], gas.carriedG[9], gas.carriedG[10]]).toEqual([450, 450, 650])
+    const piece = { contentG: 14, shellG: 0 }
+    const tablets = { name: 'tablets', carriedG: carriedFor(30, { stoveG: 100, boilG: 28, container: piece }) }
+    expect(tablets.carriedG[4]).toBe(240)
+    const [crossing] = crossingBoils([gas, tablets])
+    expect(crossing).toMatchObject({ lighter: 'gas', than: 'tablets' })
+    const { boils } = crossing!
+    expect(gas.carriedG[boils - 1]!).toBeLessThan(tablets.carriedG[boils - 1]!)
+    expect(gas.carriedG[boils - 2]!).toBeGreaterThanOrEqual(tablets.carriedG[boils - 2]!)
+    expect(crossingBoils([gas, { ...gas, name: 'again' }])).toEqual([])
+  })
+
+  it('opened gel and spirit age, hexamine crumbles, gas keeps (common practice, no source)', () => {
+    const at = Date.parse('2026-07-01T12:00:00Z')
+    expect(fuelAgeDays('alcohol-gel', '2026-06-01', at)).toBe(30)
+    expect(fuelAgeText('alcohol-gel', '2026-06-01', at)).toMatch(/^Opened 30 days ago: opened gel loses alcohol/)
+    expect(fuelAgeText('alcohol-gel', '2026-06-30', at)).toBeNull()
+    expect(fuelAgeText('hexamine', '2026-01-01', at)).toMatch(/crumbles in air/)
+    expect(fuelAgeDays('isobutane-propane', '2020-01-01', at)).toBeNull()
+    expect(fuelAgeDays('methanol', null, at)).toBeNull()
+  })
 })

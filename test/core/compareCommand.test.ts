@@ -138,11 +138,85 @@ describe('a question of a document', () => {
     const [wind] = asked({ kind: 'wind', arms: [{ name: 'ledge', runs: idsOf(windy) }] }, windy).lines
     expect(wind!.points.map(([x]) => x)).toEqual([0, 0, 1.8, 3.6])
     expect(wind!.doublingMS!.low).toBeLessThan(wind!.doublingMS!.value)
+    expect(wind!.curve.length).toBeGreaterThan(10)
+    expect(wind!.curve[0]![1]).toBeLessThan(wind!.curve.at(-1)![1])
     const claim = (value: number, startC: number | null) =>
       asked({ kind: 'claim', arms: [TWO.arms[0]], claim: { what: 'gPerL', value, conditions: { startC } } }).verdict
     expect(claim(40, 20)).toMatchObject({ says: 'met' })
     expect(claim(10, 20)).toMatchObject({ says: 'missed' })
     expect(claim(24.5, null).says).toMatch(/cannotSay|aboutAsSaid/)
+  })
+})
+
+describe('lines, units and people of a document', () => {
+  it('cold, height and volume: points corrected for all but one thing, and the model’s curve beyond them', () => {
+    const cold = [20, 10, 0, -10].map((airC, i) => part(run(`k${i}`, 'ledge', 12.7 + i * 0.1), 'place', { airC }))
+    const lineOf = (kind: string, runs: Loose[]) =>
+      asked({ kind, arms: [{ name: 'it', runs: idsOf(runs) }] }, runs).lines[0]!
+    const [inCold, inHeight] = [lineOf('cold', cold), lineOf('height', cold)]
+    expect(inCold.points.map(([x]) => x)).toEqual([-10, 0, 10, 20])
+    expect(inCold.curve[0]![0]).toBe(-20)
+    // Colder air takes more; height, whose water boils cooler, less.
+    expect(inCold.curve[0]![1]).toBeGreaterThan(inCold.curve.at(-1)![1])
+    expect(inHeight.curve.at(-1)![0]).toBe(3500)
+    expect(inHeight.curve.at(-1)![1]).toBeLessThan(inHeight.curve[0]![1])
+    const volumes = [250, 500, 500, 1000].map((massG, i) =>
+      part(run(`v${i}`, 'ledge', (12.7 * massG) / 473 + 1), 'water', { massG }),
+    )
+    expect(lineOf('volume', volumes).points.map(([x]) => x)).toEqual([250, 500, 500, 1000])
+  })
+
+  it('by money and by time: what has no price is left out by name, and words say what there is less of', () => {
+    const spirit = [19, 19.5, 19.2].map((grams, i) =>
+      run(`m${i}`, 'cup', grams, { fuel: { kind: 'methanol', usedG: grams, scaleResolutionG: 0.1 } }),
+    )
+    const arms = [TWO.arms[0], { name: 'M', runs: idsOf(spirit) }]
+    const gas = (base.fuel as Loose).kind as string
+    const prices = { [gas]: { amount: 7.5, forG: 230 }, methanol: { amount: 4.2, forG: 790 } }
+    const dear = asked({ kind: 'two', unit: 'money', arms, prices }, [...A, ...spirit])
+    expect(dear.arms[1]!.mean! / dear.arms[0]!.mean!).toBeLessThan(0.5)
+    const half = asked({ kind: 'two', unit: 'money', arms, prices: { [gas]: prices[gas]! } }, [...A, ...spirit])
+    expect(half.leftOut.map(({ why }) => why)).toEqual(Array(3).fill('the price of its fuel is not known'))
+    expect(half.verdict.says).toBe('tooFew')
+    const quick = B.map((one) => ({
+      ...one,
+      events: [
+        { kind: 'potOn', s: 0 },
+        { kind: 'rollingBoil', s: 160 },
+      ],
+    }))
+    expect(asked({ ...TWO, unit: 's' }, [...A, ...quick]).verdict.text).toMatch(/^B took \d\d % less time;/)
+    const refused = readCompareRequest(document({ ...TWO, unit: 'money' }))
+    expect(refused).toMatchObject({ ok: false, problems: [{ path: 'question.prices' }] })
+  })
+
+  it('people: scores of each, and how they repeat', () => {
+    const burned = (who: string, grams: number[]) => grams.map((one, i) => run(`${who}${i}`, 'plain', one))
+    const [late, early] = [burned('late', [13.6, 13.8, 13.5]), burned('early', [12.6, 12.7, 12.5])]
+    const arms = [
+      { name: 'late', runs: idsOf(late) },
+      { name: 'early', runs: idsOf(early) },
+    ]
+    const { scores, ring } = asked({ kind: 'people', arms }, [...late, ...early])
+    expect(scores.map(({ who, z }) => [who, Math.sign(z!)])).toEqual([
+      ['late', 1],
+      ['early', -1],
+    ])
+    expect(ring!.reproducibilitySd!).toBeGreaterThan(ring!.repeatabilitySd!)
+  })
+
+  it('claims of time, of boils a pack and of power, each with what it leaves open', () => {
+    const judged = (claim: Loose) => asked({ kind: 'claim', arms: [TWO.arms[0]], claim }).verdict
+    const there = { startC: 20, waterG: 500 }
+    expect(judged({ what: 'timeS', value: 600, conditions: there })).toMatchObject({ says: 'met' })
+    const slow = judged({ what: 'timeS', value: 120, conditions: { waterG: 500 } })
+    expect(slow.says).toBe('missed')
+    expect(slow.text).toMatch(/By these runs it fits from about \d\d\u202f°C on\./)
+    expect(judged({ what: 'timeS', value: 120, conditions: {} }).text).toMatch(/how much water a boil is/)
+    expect(judged({ what: 'boilsPerPack', value: 30, conditions: { ...there, packG: 230 } }).says).toBe('missed')
+    expect(judged({ what: 'boilsPerPack', value: 10, conditions: { ...there, packG: 230 } }).says).toBe('met')
+    expect(judged({ what: 'powerW', value: 9000, conditions: {} }).says).toBe('missed')
+    expect(judged({ what: 'burnS', value: 600, conditions: {} }).text).toMatch(/how large the load is/)
   })
 })
 

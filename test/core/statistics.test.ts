@@ -14,6 +14,7 @@ import { factorEffects } from '../../core/statistics/factors'
 import { crossings, flameLine, lineAt, thriftiestSetting } from '../../core/statistics/flameLine'
 import { akaikeSmallSample, leastSquares, straightLine } from '../../core/statistics/leastSquares'
 import { likeWithLike } from '../../core/statistics/likeWithLike'
+import { repeatability, ringTest, robustMean } from '../../core/statistics/ringTest'
 import { compactLetters, holm, rankArms } from '../../core/statistics/manyArms'
 import { detectableDifference, powerOf, replicatesNeeded } from '../../core/statistics/power'
 import { grubbsCritical, replicates } from '../../core/statistics/replicates'
@@ -271,6 +272,52 @@ describe('repeats (scipy; ISO 5725-2 and Grubbs’ tables)', () => {
       expect(detectableDifference(n!, cv!)).toBeLessThanOrEqual(difference!)
     }
     expect(replicatesNeeded(0.3, 0.01)).toBeNull()
+  })
+})
+
+describe('several who burned the same (ISO 5725-2, ISO 13528)', () => {
+  // ISO 5725-2:1994, B.1, sulfur in coal, level 1 (from memory): m 0.690, s_r 0.015, s_R 0.026.
+  const LABS = [
+    [0.71, 0.71, 0.7, 0.71],
+    [0.69, 0.67, 0.68],
+    [0.66, 0.65, 0.69],
+    [0.67, 0.65, 0.66],
+    [0.7, 0.69, 0.66, 0.71, 0.69],
+    [0.73, 0.74, 0.73],
+    [0.71, 0.71, 0.69],
+    [0.7, 0.65, 0.68],
+  ]
+  it('repeatability and reproducibility by one-way analysis, with as many runs as each has', () => {
+    const { within, between } = repeatability(LABS)!
+    expect(within).toBeCloseTo(0.0151165, 7)
+    expect(between).toBeCloseTo(0.0263638, 7)
+    expect(repeatability([[1], [2]])).toBeNull()
+  })
+
+  it('the robust mean of 24 copper determinations (Analytical Methods Committee 1989; hubers in R’s MASS)', () => {
+    const copper = [
+      2.9, 3.1, 3.4, 3.4, 3.7, 3.7, 2.8, 2.5, 2.4, 2.4, 2.7, 2.2, 5.28, 3.37, 3.03, 3.03, 28.95, 3.77, 3.4, 2.2, 3.5,
+      3.6, 3.7, 3.7,
+    ]
+    const { mean, sd } = robustMean(copper)
+    expect(mean).toBeCloseTo(3.2067, 2)
+    expect(sd).toBeCloseTo(0.6737, 2)
+  })
+
+  it('scores: who is far off is told, and of all alike nobody is', () => {
+    const people = [20, 20.2, 19.9, 20.1, 19.8, 20.05, 24].map((value, i) => ({
+      name: `p${i}`,
+      values: [value, value * 1.01],
+    }))
+    const { scores, repeatabilitySd, reproducibilitySd } = ringTest(people)
+    expect(Math.abs(scores[6]!.z!)).toBeGreaterThan(3)
+    expect(Math.abs(scores[0]!.z!)).toBeLessThan(1)
+    expect(reproducibilitySd!).toBeGreaterThan(5 * repeatabilitySd!)
+    const alike = ringTest([
+      { name: 'a', values: [20] },
+      { name: 'b', values: [20] },
+    ])
+    expect(alike.scores[0]).toEqual({ who: 'a', z: null, u: null })
   })
 })
 

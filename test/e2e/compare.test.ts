@@ -1,6 +1,12 @@
 /** Runs held against each other, as a tester logs and picks them. */
-import { choose, expect, test } from './page'
-import { barriers } from './sight'
+import { spawnSync } from 'node:child_process'
+import { readFile } from 'node:fs/promises'
+import type { Page } from '@playwright/test'
+import Papa from 'papaparse'
+import type { CompareAnswer } from '../../core/formats/comparison'
+import type { TwoAnswer } from '../../shared/comparison'
+import { choose, chooseWord, expect, open, test } from './page'
+import { barriers, brightest } from './sight'
 import { openEmpty } from './typing'
 
 test('three runs and three on a scale of whole grams are told to show nothing', async ({ page }) => {
@@ -57,14 +63,15 @@ test('from what the runs can answer to a difference, its runs counted out and in
   await expect(page.getByRole('complementary', { name: 'What it rests on' })).toContainText(
     /Without any one run: \d\d to \d\d % less\.\s+Welch’s test on logarithms/,
   )
+  const leftOut = page.locator('[data-left-out]')
   // By the keyboard: the first run's tick is taken off and put back; the address holds it.
   const tick = page.getByRole('region', { name: 'Runs' }).getByRole('checkbox').first()
   await tick.focus()
   await page.keyboard.press('Space')
   await expect(page).toHaveURL(/out=/)
-  await expect(page.getByText('1 left out by hand.')).toBeVisible()
+  await expect(leftOut).toContainText(/1 left out by hand; with it \d\d to \d\d % less\./)
   await page.reload()
-  await expect(page.getByText('1 left out by hand.')).toBeVisible()
+  await expect(leftOut).toContainText(/1 left out by hand; with it \d\d to \d\d % less\./)
   await page.getByRole('button', { name: 'Count all again' }).press('Enter')
   await expect(page).not.toHaveURL(/out=/)
   await expect(answer).toHaveText(whole)
@@ -88,4 +95,180 @@ test('from what the runs can answer to a difference, its runs counted out and in
   await expect(ranking.locator('[data-place]').first()).toHaveAttribute('data-place', /^1/)
   await expect(ranking.getByRole('img').first()).toHaveAccessibleName(/g a boil$/)
   expect(await barriers(page, 'day')).toEqual([])
+})
+
+/** The question of the list that begins so, as its page. */
+async function questionNamed(page: Page, group: string, begins: string) {
+  await open(page, '/compare')
+  const listed = page.getByRole('region', { name: group }).getByRole('link', { name: begins })
+  await listed.first().click()
+}
+
+test('screen, API, command line and CSV say the same of the same runs', async ({ page }) => {
+  await questionNamed(page, 'Shown', 'Does Spatter 1000 F save fuel on Solfatara?')
+  await expect(page.locator('[data-answer]')).toBeVisible()
+  const query = new URL(page.url()).search
+  const api = (await (await page.request.get(`/api/compare/two${query}`)).json()) as TwoAnswer
+  await expect(page.locator('[data-answer]')).toHaveText(api.line)
+  const asked = await (await page.request.get(`/api/compare/document${query}`)).text()
+  const command = spawnSync(process.execPath, ['scripts/compare.mjs', '-'], { input: asked, encoding: 'utf8' })
+  const { verdict, arms } = JSON.parse(command.stdout) as CompareAnswer
+  expect(verdict.ratio).toBeCloseTo(api.effect!.ratio, 9)
+  expect(verdict.ci95![0]).toBeCloseTo(api.effect!.low, 9)
+  expect(verdict.ci95![1]).toBeCloseTo(api.effect!.high, 9)
+  expect(arms.map(({ name, n }) => [name, n])).toEqual(api.arms.map(({ name, n }) => [name, n]))
+  const drawing = page.getByRole('region', { name: 'Drawing' })
+  await drawing.getByRole('button', { name: 'Take it along' }).click()
+  const [download] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('menuitem', { name: /CSV/ }).click(),
+  ])
+  const csv = await readFile(await download.path(), 'utf8')
+  const rows = Papa.parse<string[]>(csv.trim()).data.slice(1)
+  expect(Number(rows[0]![1])).toBeCloseTo(api.arms[0].boilG, 9)
+  expect(Number(rows[1]![1])).toBeCloseTo(api.arms[1].boilG, 9)
+  expect(Number(rows[2]![2])).toBeCloseTo(100 * (api.effect!.low - 1), 9)
+  // The drawing of the same rows, as lines.
+  await drawing.getByRole('button', { name: 'Take it along' }).click()
+  const [drawn] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('menuitem', { name: /SVG/ }).click(),
+  ])
+  expect(await readFile(await drawn.path(), 'utf8')).toMatch(/^<svg .*difference.*Not a field promise\./s)
+})
+
+test('what it is corrected to, read by and measured in stand in the address, and go back', async ({ page }) => {
+  await questionNamed(page, 'Shown', 'Does Spatter 1000 F save fuel on Solfatara?')
+  const figures = page.getByRole('region', { name: 'Drawing' }).locator('.two-rows .figures').first()
+  await expect(figures).toHaveText(/^9\.\d \(/)
+  await chooseWord(page, 'Corrected to', 'Sixty Fahrenheit')
+  await expect(page).toHaveURL(/reference=sixtyFahrenheit/)
+  await expect(figures).toHaveText(/^10\.\d \(/)
+  await chooseWord(page, 'Unit', 'money')
+  await expect(page).toHaveURL(/unit=money/)
+  await expect(page.getByRole('region', { name: 'Drawing' })).toContainText('EUR a boil')
+  await page.reload()
+  await expect(page.getByRole('region', { name: 'Drawing' })).toContainText('EUR a boil')
+  await page.getByRole('button', { name: 'As it is listed' }).click()
+  await expect(page).not.toHaveURL(/reference=/)
+  // Another set-up in the place of one.
+  await chooseWord(page, 'Asked of', 'Maar as issued')
+  await expect(page.getByRole('heading', { level: 1 })).toContainText('as used: which takes less fuel?')
+})
+
+test('two parts that changed together name no winner; a fuel without a price is asked for in place', async ({
+  page,
+}) => {
+  await questionNamed(page, 'Changed together', 'Do Ash mug 600 and Close cone save fuel on Lahar?')
+  await expect(page.locator('[data-answer]')).toHaveText('Cannot say: the pot and screen changed together.')
+  await expect(page.getByRole('region', { name: 'Drawing' }).getByText('difference')).toHaveCount(0)
+  await questionNamed(page, 'Changed together', 'White gas or Kerosene')
+  await chooseWord(page, 'Unit', 'money')
+  const missing = page.locator('[data-unpriced]')
+  await expect(missing).toContainText('No price is known of Kerosene, generator shed: add it there')
+  await missing.getByRole('link').click()
+  await expect(page.getByRole('heading', { name: 'Price' })).toBeVisible()
+})
+
+test('a ranking has a newcomer and a tie; kept, it can be read again as it was', async ({ page }) => {
+  await questionNamed(page, 'Rankings and volumes', 'Which set-up boils')
+  const rows = page.getByRole('region', { name: 'Ranking' }).locator('[data-place]')
+  await expect(rows.filter({ hasText: 'too close to call with' }).first()).toBeVisible()
+  await page.getByLabel('What moved since').fill('1 Aug 2026')
+  await page.getByLabel('What moved since').press('Tab')
+  await page.getByRole('button', { name: 'Show it in the rows' }).click()
+  const newcomer = page.getByRole('link', { name: 'Fumarole with finned pot', exact: true })
+  await expect(rows.filter({ has: newcomer })).toContainText('new since then')
+  await expect(rows.filter({ hasText: 'was ' }).first()).toBeVisible()
+  await page.getByRole('button', { name: 'Keep this question' }).click()
+  await page.getByLabel('Name').fill('The store’s ranking')
+  await page.getByRole('button', { name: 'Keep', exact: true }).click()
+  await expect(page.getByText('Kept. The list says when its answer changes')).toBeVisible()
+  await open(page, '/compare')
+  const kept = page.locator('[data-kept]').filter({ hasText: 'The store’s ranking' })
+  await kept.getByRole('link', { name: 'as it was then' }).click()
+  await expect(page.locator('[data-frozen]')).toContainText('frozen')
+  await open(page, '/compare')
+  await kept.getByRole('button', { name: 'Do not keep The store’s ranking' }).click()
+  await expect(kept).toHaveCount(0)
+})
+
+test('flame lines cross; wind has a stall’s lower bound; a chart is read by the arrow keys', async ({ page }) => {
+  await questionNamed(page, 'Shown', 'Which flame is thriftiest on Fumarole with wide pot?')
+  await choose(page.getByLabel('Beside it'), 'Fumarole with narrow pot')
+  await expect(page.locator('[data-crossing]')).toHaveText(
+    /^Crossing A at 1\.\d g\/min \(\d\.\d to \d\.\d\): below it Fumarole with narrow pot takes less\.$/,
+  )
+  const chart = page.getByRole('group', { name: 'Fuel against the flame: arrow keys read it' })
+  await chart.focus()
+  await chart.press('ArrowRight')
+  await expect(page.locator('[data-chart-read]').first()).toHaveText(
+    /^Fumarole with wide pot: 1\.\d g\/min, \d\.\d g a boil$/,
+  )
+  expect(await barriers(page, 'day')).toEqual([])
+  await questionNamed(page, 'Wind', 'How does Fumarole with narrow pot stand wind?')
+  await expect(page.locator('[data-answer]')).toHaveText(
+    /^May fail to boil from \d\.\d\sm\/s on\. Twice the fuel at \d\.\d\sm\/s \(\d\.\d to \d\.\d\)\.$/,
+  )
+  await chooseWord(page, 'Against', 'cold')
+  await expect(page.locator('[data-answer]')).toContainText(/more fuel at −\d+\s°C than at 20\s°C\. Tested/)
+})
+
+test('a claim that no number of runs settles; one that is added on its set-up is judged, and taken back', async ({
+  page,
+}) => {
+  await open(page, '/compare/claims')
+  const open230 = page.locator('[data-says=cannotSay]').filter({ hasText: '500 mL in 2:35' })
+  await expect(open230).toContainText('Cannot say, and no number of runs will')
+  await expect(open230).toContainText(/By these runs it fits from about \d\d\s°C on\./)
+  await open230.getByRole('link').click()
+  const claims = page.getByRole('region', { name: 'Claims' })
+  await claims.getByRole('button', { name: 'Add what they say' }).click()
+  await chooseWord(page, 'What they say', 'fuel for a boil')
+  await claims.getByRole('button', { name: 'Save' }).click()
+  await expect(claims.getByRole('alert').first()).toContainText('Fuel for a boil: read nothing')
+  await claims.getByLabel('Fuel for a boil', { exact: true }).fill('9 g')
+  await claims.getByLabel('Of water').fill('500 mL')
+  await claims.getByLabel('From').fill('20 °C')
+  await claims.getByRole('button', { name: 'Save' }).click()
+  const added = claims.locator('[data-claim]').filter({ hasText: '“9.0 g for 500 mL”' })
+  await expect(added).toContainText(/^.*Met: claimed 9\.0 g, measured 6\.\d/)
+  await added.getByRole('button', { name: /^Take back/ }).click()
+  await expect(added).toHaveCount(0)
+})
+
+test('asked by hand, weighed by boils, seen, and on a phone', async ({ page }) => {
+  await open(page, '/compare/ask')
+  await page.getByRole('button', { name: 'Ask', exact: true }).first().click()
+  await expect(page.getByText('Choose both set-ups.')).toBeVisible()
+  await choose(page.getByLabel('Does', { exact: true }), 'Maar as issued')
+  await choose(page.getByLabel('take less than'), 'Ignimbrite, plain pot')
+  await page.getByRole('button', { name: 'Ask', exact: true }).first().click()
+  await expect(page.locator('[data-answer]')).toContainText(/% less/)
+  await expect(page.locator('[data-time]')).toHaveText(/^\d:\d\d sooner; /)
+  await chooseWord(page, 'As what', 'the burner alone')
+  await expect(page.locator('[data-answer]')).toHaveText('Cannot say: the burner and pot changed together.')
+  await page.setViewportSize({ width: 390, height: 844 })
+  for (const path of ['/compare', page.url(), '/compare/claims', '/compare/seen']) {
+    await open(page, path)
+    expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390)
+  }
+  await open(page, '/compare/ask')
+  await page.getByRole('link', { name: 'What weighs least for so many boils?' }).click()
+  await expect(page.locator('[data-crossing]').first()).toHaveText(/From \d+ boils on .* lighter than .*\./)
+  expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390)
+  expect(await barriers(page, 'day')).toEqual([])
+})
+
+test('nothing of a chart is too bright in Dark bench', async ({ page }) => {
+  await questionNamed(page, 'Wind', 'How does Fumarole with narrow pot stand wind?')
+  await page.keyboard.press('Shift+L')
+  await page.keyboard.press('Shift+L')
+  await expect(page.locator('html')).toHaveAttribute('data-light', 'dark')
+  const chart = page.getByRole('group', { name: 'Fuel against wind: arrow keys read it' })
+  await chart.hover()
+  await expect(chart.locator('canvas')).toBeVisible()
+  const { luminance, blue } = await brightest(await page.context().newPage(), await page.screenshot())
+  expect(luminance).toBeLessThanOrEqual(0.3)
+  expect(blue).toBeLessThanOrEqual(0x40)
 })

@@ -4,6 +4,7 @@ const props = defineProps<{
   label: string
   choices: readonly { value: string; label: string }[]
   problem?: string
+  hint?: string
   empty?: string
   above?: boolean
   taken?: boolean
@@ -15,7 +16,15 @@ const clear = () => {
 </script>
 
 <template>
-  <BaseField v-slot="{ box }" :label="label" :problem="problem" :above="above" :taken="taken" @clear="clear">
+  <BaseField
+    v-slot="{ box }"
+    :label="label"
+    :problem="problem"
+    :hint="hint"
+    :above="above"
+    :taken="taken"
+    @clear="clear"
+  >
     <ChoiceList
       v-model="chosen"
       v-bind="box"

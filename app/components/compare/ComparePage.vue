@@ -10,6 +10,7 @@ const problem = computed(() =>
       'Vulcanum does not answer. What stands here is from before; try again when it runs.')
     : null,
 )
+useHead({ title: () => `${props.sentence ?? 'Compare'} · Vulcanum` })
 </script>
 
 <template>
@@ -19,9 +20,16 @@ const problem = computed(() =>
     <template v-else>
       <h1 class="mb-3">
         <NuxtLink to="/compare" class="text-base font-normal text-ink-2">Compare</NuxtLink>
-        <span class="text-base font-normal text-ink-2"> › </span>{{ sentence }}
+        <span class="text-base font-normal text-ink-2"> › </span><slot name="sentence">{{ sentence }}</slot>
       </h1>
-      <slot />
+      <div class="flex flex-wrap items-start gap-4">
+        <div class="min-w-0 flex-1 basis-xl space-y-3"><slot /></div>
+        <aside v-if="$slots.margin" class="w-full shrink-0 space-y-3 xl:w-margin" aria-label="What it rests on">
+          <slot name="margin" />
+          <CompareFoot />
+        </aside>
+      </div>
+      <CompareFoot v-if="!$slots.margin" class="mt-3" />
     </template>
   </div>
 </template>

@@ -14,11 +14,7 @@ const beside = computed(() =>
     .filter((word) => word !== '')
     .join(' · '),
 )
-const to = computed(() => {
-  const { kind, asks } = props.question
-  if (kind === 'ranking') return { path: '/compare/ranking', query: asks }
-  return asks.setup === undefined ? { path: '/compare/two', query: asks } : { path: `/kit/setups/${asks.setup}` }
-})
+const to = computed(() => pageOfQuestion(props.question))
 </script>
 
 <template>

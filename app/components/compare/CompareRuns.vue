@@ -2,8 +2,12 @@
 import type { TwoAnswer } from '#shared/comparison'
 
 /** The runs of an answer, each with a tick that counts it, and why others do not count. */
-defineProps<{ answer: TwoAnswer; /** Not counted, by the address. */ out: ReadonlySet<string> }>()
+const props = defineProps<{ answer: TwoAnswer; /** Not counted, by the address. */ out: ReadonlySet<string> }>()
 const emit = defineEmits<{ count: [id: string, isCounted: boolean] }>()
+const figureOf = ({ boilG, u }: TwoAnswer['runs'][number]) =>
+  props.answer.unit === 'g'
+    ? fuelWithU(boilG, u)
+    : `${shownOfBoil(props.answer, boilG)} ± ${shownOfBoil(props.answer, 2 * u)}`
 </script>
 
 <template>
@@ -17,7 +21,7 @@ const emit = defineEmits<{ count: [id: string, isCounted: boolean] }>()
           <th scope="col"><span class="sr-only">Counted</span></th>
           <th scope="col" class="pl-2 font-normal">Run</th>
           <th scope="col" class="font-normal">Set-up</th>
-          <th scope="col" class="text-right font-normal whitespace-nowrap">g a boil ± (95 %)</th>
+          <th scope="col" class="text-right font-normal whitespace-nowrap">{{ unitOfBoil(answer) }} ± (95 %)</th>
           <th scope="col" class="font-normal"></th>
         </tr>
       </thead>
@@ -40,7 +44,7 @@ const emit = defineEmits<{ count: [id: string, isCounted: boolean] }>()
             <NuxtLink :to="`/runs/${one.id}`">{{ shortDateInZone(one.startedAt, one.zone) }}</NuxtLink>
           </td>
           <td class="pr-3 whitespace-nowrap">{{ answer.arms[one.arm]!.name }}</td>
-          <td class="figures text-right whitespace-nowrap">{{ fuelWithU(one.boilG, one.u) }}</td>
+          <td class="figures text-right whitespace-nowrap">{{ figureOf(one) }}</td>
           <td class="pl-3 text-ink-2">{{ one.note }}</td>
         </tr>
         <tr v-for="one in answer.notCounted" :key="one.id" class="border-t border-edge text-ink-2">

@@ -1,39 +1,65 @@
 <script setup lang="ts">
-import { formatNumber } from '#core/quantity/format'
+import { ratioRange } from '#core/statistics/verdictText'
 import type { TwoAnswer } from '#shared/comparison'
+import type { DrawnRows } from '~/charts/intervalRowsSvg'
 
 /** Each run a stroke on its row, the mean below them; the difference on an axis of its own, in per cent. */
 const props = defineProps<{ answer: TwoAnswer }>()
 const counted = computed(() => props.answer.runs.filter(({ isCounted }) => isCounted))
+const scaled = (value: number) => onAxis(props.answer.unit, value)
 const axis = computed(() =>
   intervalAxis([
-    ...counted.value.map(({ boilG }) => boilG),
-    ...props.answer.arms.flatMap(({ low, high }) => [low, high]),
+    ...counted.value.map(({ boilG }) => scaled(boilG)),
+    ...props.answer.arms.flatMap(({ low, high }) => [scaled(low), scaled(high)]),
   ]),
 )
 const rows = computed(() =>
-  props.answer.arms.map((arm, i) => ({
-    ...arm,
-    strokes: stacked(
-      counted.value.filter((one) => one.arm === i).map(({ id, boilG }) => ({ id, at: placeOn(axis.value, boilG) })),
-    ),
-    words: `${formatNumber(arm.boilG, 1)} (${formatNumber(arm.low, 1)} to ${formatNumber(arm.high, 1)})`,
-  })),
+  props.answer.arms.map((arm, i) => {
+    const own = counted.value.filter((one) => one.arm === i)
+    return {
+      ...arm,
+      label: `${arm.name}, ${arm.n}`,
+      mark: scaled(arm.boilG),
+      interval: [scaled(arm.low), scaled(arm.high)] as const,
+      strokes: own.map(({ boilG }) => scaled(boilG)),
+      drawn: stacked(own.map(({ id, boilG }) => ({ id, at: placeOn(axis.value, scaled(boilG)) }))),
+      words: rangeOfBoil(props.answer, arm),
+    }
+  }),
 )
 const differences = computed(() => (props.answer.effect === null ? null : differenceAxis([props.answer.effect])))
+const percent = (ratio: number) => 100 * (ratio - 1)
+const groups = computed<DrawnRows[]>(() => {
+  const { effect } = props.answer
+  const arms = { rows: rows.value, unit: `${unitOfBoil(props.answer)}, 95 %`, axis: axis.value }
+  if (effect === null || differences.value === null) return [arms]
+  const difference = {
+    label: 'difference',
+    mark: percent(effect.ratio),
+    interval: [percent(effect.low), percent(effect.high)] as const,
+    words: ratioRange([effect.low, effect.high]),
+  }
+  return [arms, { rows: [difference], unit: '%, less | more', nought: 0, axis: differences.value }]
+})
+const runCount = computed(() => counted.value.length)
 </script>
 
 <template>
-  <BasePanel tight label="Drawing">
+  <CompareIntervals
+    title="Drawing"
+    file="a-and-b"
+    :groups="groups"
+    :notes="[answer.sentence, `One bench, ${runCount} runs. Not a field promise.`]"
+  >
     <div class="two-rows">
       <template v-for="row in rows" :key="row.name">
         <span dir="auto"
           >{{ row.name }} <small class="text-ink-2">{{ row.n }}</small></span
         >
         <div>
-          <div class="strokes" :style="{ height: `${row.strokes.high * 16 + 2}px` }" aria-hidden="true">
+          <div class="strokes" :style="{ height: `${row.drawn.high * 16 + 2}px` }" aria-hidden="true">
             <span
-              v-for="one in row.strokes.marks"
+              v-for="one in row.drawn.marks"
               :key="one.id"
               class="stroke"
               :style="{ left: `${one.at}%`, bottom: `${one.level * 16}px` }"
@@ -41,15 +67,15 @@ const differences = computed(() => (props.answer.effect === null ? null : differ
           </div>
           <IntervalBar
             :axis="axis"
-            :mark="row.boilG"
-            :interval="[row.low, row.high]"
-            :words="`${row.name}: ${row.words} g a boil`"
+            :mark="row.mark"
+            :interval="row.interval"
+            :words="`${row.name}: ${row.words} ${unitOfBoil(answer)}`"
           />
         </div>
         <span class="figures max-sm:mb-2">{{ row.words }}</span>
       </template>
       <IntervalTicks class="sm:col-start-2" :axis="axis" />
-      <span class="self-start text-ink-2">g a boil, 95 %</span>
+      <span class="self-start text-ink-2">{{ unitOfBoil(answer) }}, 95 %</span>
       <template v-if="answer.effect && differences">
         <span class="mt-4">difference</span>
         <div class="mt-4">
@@ -59,5 +85,5 @@ const differences = computed(() => (props.answer.effect === null ? null : differ
         <span />
       </template>
     </div>
-  </BasePanel>
+  </CompareIntervals>
 </template>

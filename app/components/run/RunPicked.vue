@@ -12,7 +12,7 @@ const asking = ref<'void' | 'unvoid' | 'tag' | 'untag' | null>(null)
 const words = ref('')
 const problem = ref('')
 const PLANS = { void: 'Make void', unvoid: 'Count after all', tag: 'Tag', untag: 'Take a tag off' } as const
-const compareAt = computed(() => ({ path: '/runs/compare', query: { runs: [...props.picked].join(',') } }))
+const compareAt = computed(() => ({ path: '/compare/picked', query: { runs: [...props.picked].join(',') } }))
 watch(asking, () => {
   words.value = ''
   problem.value = ''

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { SETTINGS } from '#core/formats/document'
+import { fuelAgeText } from '#core/kit/fuelAge'
 
 /** A lane set up for the next run. */
 useHead({ title: 'Prepare a lane · Vulcanum' })
@@ -15,6 +16,11 @@ const said = (path: string) => ({ problem: problemAt(path), taken: taken.has(pat
 const containers = computed(() =>
   choices.value!.containers.filter((one) => one.batchId === preparation.value!.fuelBatchId),
 )
+/** An opened fuel that has lost something since. */
+const fuelAge = computed(() => {
+  const fuel = choices.value?.fuels.find((one) => one.id === preparation.value?.fuelBatchId)
+  return fuel ? fuelAgeText(fuel.kind, fuel.openedOn, Date.now()) : null
+})
 /** Why a burner goes with a fuel that it was not made for. */
 const because = computed({
   get: () => preparation.value?.overrides.burnerAndFuel ?? '',
@@ -64,6 +70,7 @@ async function setUp() {
           v-model="preparation.fuelBatchId"
           label="Fuel"
           :choices="fuelChoices(choices.fuels)"
+          :hint="fuelAge ?? undefined"
           v-bind="said('fuelBatchId')"
         />
         <ChoiceBox

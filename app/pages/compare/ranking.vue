@@ -1,64 +1,82 @@
 <script setup lang="ts">
-import { formatNumber } from '#core/quantity/format'
-import type { RankingAnswer } from '#shared/comparison'
+import { RANKED_BY, type RankedBy, type RankingAnswer } from '#shared/comparison'
 
-/** Set-ups of one fuel by what a boil takes: places as ranges, ties told in the row. */
+/** Set-ups by what a boil takes: places as ranges, ties told in the row. */
+const { say, said } = useAsking()
 const { answer: data, error } = await useAsked<RankingAnswer>('/api/compare/ranking')
-useHead({ title: () => `${data.value?.sentence ?? 'Ranking'} · Vulcanum` })
-const axis = computed(() => intervalAxis((data.value?.rows ?? []).flatMap(({ low, high }) => [low, high])))
-const placeText = ({ from, to }: RankingAnswer['rows'][number]) => (from === to ? String(from) : `${from}–${to}`)
-const words = (row: RankingAnswer['rows'][number]) =>
-  `${formatNumber(row.boilG, 1)} (${formatNumber(row.low, 1)} to ${formatNumber(row.high, 1)})`
+const BY_WORDS: Record<RankedBy, string> = {
+  g: 'grams of fuel',
+  s: 'time',
+  MJ: 'heat',
+  money: 'money',
+  measured: 'grams, as measured',
+}
+const bys = computed(() =>
+  RANKED_BY.filter((by) => data.value?.isAcross !== true || by === 'MJ' || by === 'money' || by === 's').map(
+    (value) => ({ value, label: BY_WORDS[value] }),
+  ),
+)
+/** By money a fuel's own page says what it cost; as measured nothing is corrected. */
+const rank = (by: string | null) =>
+  say({ by: by === 'measured' ? by : undefined, unit: by === null || by === 'g' || by === 'measured' ? undefined : by })
+const of = computed(() => ({
+  one: data.value?.fuel.toLowerCase() ?? '',
+  across: 'all fuels',
+}))
+/** The test that the address names, for what else is asked of it. */
+const askedTest = computed(() =>
+  Object.fromEntries(
+    ['fuel', 'test', 'water', 'end', 'setting'].flatMap((key) => (said(key) === null ? [] : [[key, said(key)!]])),
+  ),
+)
+const since = ref(said('since') ?? '')
 const cautions = computed(() => (data.value?.rows ?? []).filter(({ caution }) => caution !== null))
+const keptDay = computed(() => (data.value?.keptAt ? shortDateInZone(data.value.keptAt, 'UTC') : null))
 </script>
 
 <template>
   <ComparePage :sentence="data?.sentence" :error="error">
     <template v-if="data">
-      <div class="space-y-3">
-        <BasePanel label="Answer">
-          <p class="text-lg font-bold" data-answer>{{ data.line }}</p>
-          <p class="text-ink-2">
-            Grams of {{ data.fuel.toLowerCase() }} a boil, corrected to 20 °C start, sea level, calm, by heat balance.
-          </p>
-          <p v-if="data.others.length" class="flex flex-wrap gap-x-4">
-            <span class="text-ink-2">Also ranked:</span>
-            <NuxtLink v-for="one in data.others" :key="one.words" :to="{ query: one.query }">{{ one.words }}</NuxtLink>
-          </p>
-        </BasePanel>
-        <BasePanel label="Ranking">
-          <ol class="ranking">
-            <li v-for="row in data.rows" :key="row.name" class="ranking-row" :data-place="placeText(row)">
-              <span class="figures">{{ placeText(row) }}</span>
-              <NuxtLink :to="`/kit/setups/${row.setupId}`">{{ row.name }}</NuxtLink>
-              <IntervalBar
-                :axis="axis"
-                :mark="row.boilG"
-                :interval="[row.low, row.high]"
-                :words="`${row.name}: ${words(row)} g a boil`"
-              />
-              <span class="figures whitespace-nowrap">{{ words(row) }}</span>
-              <span class="text-sm text-ink-2"
-                >{{ row.n }} {{ row.n === 1 ? 'run' : 'runs'
-                }}<template v-if="row.tiedWith.length">
-                  · too close to call with {{ row.tiedWith.join(', ') }}</template
-                ></span
-              >
-            </li>
-          </ol>
-          <p v-if="data.notRanked.length" class="mt-3 border-t border-edge pt-2">
-            <strong>Not ranked, and why</strong>
-            <span v-for="(one, i) in data.notRanked" :key="one.setupId" class="text-ink-2">
-              <NuxtLink :to="`/kit/setups/${one.setupId}`">{{ one.name }}</NuxtLink>: {{ one.why
-              }}{{ i === data.notRanked.length - 1 ? '.' : ' ·' }}
-            </span>
-          </p>
-        </BasePanel>
-        <CautionBox v-for="row in cautions" :key="row.name">
-          <strong>{{ row.name }}.</strong> {{ row.caution }}
-        </CautionBox>
-        <p class="text-ink-2">These are figures of one bench, not a promise for the field.</p>
-      </div>
+      <BasePanel label="Answer">
+        <p class="text-lg font-bold" data-answer>{{ data.line }}</p>
+        <p v-if="keptDay" data-frozen>
+          As it was on {{ keptDay }}, frozen.
+          <NuxtLink :to="{ query: { ...$route.query, kept: undefined } }">As it is now</NuxtLink>
+        </p>
+        <p class="text-ink-2">
+          By
+          <WordChoice label="Ranked by" :model-value="data.by" :choices="bys" @update:model-value="rank" />
+          a boil of
+          <WordChoice
+            label="Fuels"
+            :model-value="data.isAcross ? 'across' : 'one'"
+            :choices="[
+              { value: 'one', label: of.one || 'one fuel' },
+              { value: 'across', label: of.across },
+            ]"
+            @update:model-value="
+              say({ across: $event === 'across' ? 'yes' : undefined, unit: undefined, by: undefined })
+            "
+          />. Also <NuxtLink :to="{ path: '/compare/carried', query: askedTest }">by pack weight</NuxtLink>,
+          <NuxtLink to="/compare/seen">by what was seen</NuxtLink>,
+          <NuxtLink :to="{ path: '/compare/factors', query: askedTest }">part by part</NuxtLink>.
+        </p>
+        <CompareAsks v-if="data.by !== 'measured'" :asked="data" />
+        <p v-if="data.others.length" class="flex flex-wrap gap-x-4">
+          <span class="text-ink-2">Also ranked:</span>
+          <NuxtLink v-for="one in data.others" :key="one.words" :to="{ query: one.query }">{{ one.words }}</NuxtLink>
+        </p>
+      </BasePanel>
+      <CompareRanking :answer="data" />
+      <CautionBox v-for="row in cautions" :key="row.name">
+        <strong>{{ row.name }}.</strong> {{ row.caution }}
+      </CautionBox>
+      <CompareTimeFuel v-if="data.by !== 'measured' && !data.isAcross" :answer="data" />
+      <form class="flex flex-wrap items-end gap-3" @submit.prevent="say({ since: since || undefined })">
+        <DateBox v-model="since" label="What moved since" />
+        <BaseButton type="submit">Show it in the rows</BaseButton>
+      </form>
+      <CompareKeep page="ranking" :sentence="data.sentence" />
     </template>
   </ComparePage>
 </template>

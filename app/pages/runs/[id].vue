@@ -130,6 +130,7 @@ useActs(() => [
             @add="addReading"
           />
           <RunSetup v-if="page.setup" id="setup" :setup="page.setup" :own="page.answer.mean" />
+          <LazyRunChanged v-if="page.changed.length" :changed="page.changed" />
           <RunCare id="decisions" :page="page" @changed="refresh()" />
           <LazyRunHistory v-if="page.record.history.length" id="history" :record="page.record" />
         </div>

@@ -94,6 +94,7 @@ const historySpecs = [
     <template #known>
       <SetupSeen :name="name" :parts="drawn" :latest="latest" />
       <PhotoShelf v-if="page" owner="setup" :owner-id="page.record.id" :photos="page.photos" @changed="refresh()" />
+      <SetupClaims v-if="page" :setup-id="page.record.id" />
       <KitHistory v-if="page" :versions="history" :specs="historySpecs" />
       <KitRuns v-if="page" :use="page.use" />
     </template>
