@@ -3,6 +3,13 @@ import { sql } from 'drizzle-orm'
 import { v7 as uuidv7 } from 'uuid'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import { findAllQuestions } from '../../server/comparisons/findQuestions'
+import { ratioRange } from '../../core/statistics/verdictText'
+import { answerPage } from '../../server/comparisons/answerPage'
+import { changedBy } from '../../server/comparisons/changedBy'
+import { addClaim, withdrawClaim } from '../../server/comparisons/claims'
+import { keptLines } from '../../server/comparisons/kept'
+import { listSetups } from '../../server/kit/setups'
+import type { RankingAnswer, TwoAnswer } from '../../shared/comparison'
 import { listQuestions } from '../../server/comparisons/listQuestions'
 import { rankingQuestion } from '../../server/comparisons/ranking'
 import { foundQuestions } from '../../server/comparisons/repository/comparisons'
@@ -108,6 +115,72 @@ describe('a question’s page', () => {
   })
 })
 
+describe('asked otherwise', () => {
+  const asked = async (page: string, query: Record<string, string>) => {
+    const answer = await answerPage(bench.db, page, query)
+    if (typeof answer === 'string') throw new Error(answer)
+    return answer
+  }
+  const finsAsk = async () => (await listed('shown', 'Does Spatter 1000 F save fuel on Solfatara?'))!.asks
+
+  it('at another reference every figure moves with its start; in other units the ratio is what it is', async () => {
+    const asks = await finsAsk()
+    const usual = (await asked('two', asks)) as TwoAnswer
+    const colder = (await asked('two', { ...asks, reference: 'sixtyFahrenheit' })) as TwoAnswer
+    for (const i of [0, 1] as const) {
+      const [was, now] = [usual.arms[i], colder.arms[i]]
+      // From 15.56 °C in place of 20 °C: 84.44 K in place of 80 K, the first of them free of loss.
+      expect(now.boilG / was.boilG).toBeGreaterThan(1.045)
+      expect(now.boilG / was.boilG).toBeLessThan(84.44 / 80)
+    }
+    const money = (await asked('two', { ...asks, unit: 'money' })) as TwoAnswer
+    expect(money.effect!.ratio).toBeCloseTo(usual.effect!.ratio, 9)
+    // 7.50 EUR for 230 g, as the demonstration's kit has it.
+    expect(money.arms[0].boilG / usual.arms[0].boilG).toBeCloseTo(7.5 / 230, 9)
+    expect(usual.timeLine).toMatch(/^0:\d\d sooner; 0:\d\d to 0:\d\d fits\.$/)
+    expect(await answerPage(bench.db, 'two', { ...asks, from: '2027-01-01' })).toMatch(/no run left that counts/)
+    expect(await answerPage(bench.db, 'betting', {})).toMatch(/^There is no such question/)
+    expect(await answerPage(bench.db, 'lines', { kind: 'wind', setups: 'nobody' })).toMatch(/^No run of this set-up/)
+    expect(await answerPage(bench.db, 'traces', { runs: 'x' })).toMatch(/^No run is named/)
+  })
+
+  it('rankings by time, by money across fuels, and as measured, with what moved since a day', async () => {
+    const { asks } = (await listed('rankings', 'Which set-up boils'))!
+    const by = async (more: Record<string, string>) => (await asked('ranking', { ...asks, ...more })) as RankingAnswer
+    const [time, money, measured] = [
+      await by({ unit: 's' }),
+      await by({ across: 'yes', unit: 'money' }),
+      await by({ by: 'measured' }),
+    ]
+    expect(time.rows[0]!.boilG).toBeGreaterThan(60)
+    expect(new Set(money.rows.map(({ name }) => name))).toContain('Lahar in the cone')
+    expect(money.currency).toBe('EUR')
+    expect(measured.rows[0]!.conditions).toMatch(/^start .* · (calm|wind .*) · height /)
+    const since = await by({ since: '2026-08-01' })
+    expect(since.rows.filter(({ moved }) => moved === 'new since then').map(({ name }) => name)).toEqual([
+      'Fumarole with finned pot',
+    ])
+  })
+
+  it('a claim is kept, judged, found as a question, and taken back', async () => {
+    const [{ id }] = (await listSetups(bench.db)).filter(({ name }) => name === 'Maar as issued') as [{ id: string }]
+    const record = { id: uuidv7(), revision: 0, units: 'metric', personId: null, reason: '' }
+    const fields = { value: '9 g', waterM3: '500 mL', startC: '20 °C' }
+    const wrong = await addClaim(bench.db, id, { ...record, what: 'gPerBoil', fields: { value: '9 g' } })
+    expect(wrong).toMatchObject({ status: 'invalid', problems: [{ path: 'fields.waterM3' }] })
+    expect(await addClaim(bench.db, id, { ...record, what: 'luck', fields })).toMatchObject({ status: 'invalid' })
+    const kept = await addClaim(bench.db, id, { ...record, what: 'gPerBoil', fields })
+    expect(kept.status).toBe('saved')
+    await findAllQuestions(bench.db)
+    expect((await listed('claims', '“9.0\u202fg for 500\u202fmL” of Maar'))!.line).toMatch(
+      /^Met: claimed 9\.0 g, measured/,
+    )
+    expect((await withdrawClaim(bench.db, id, record.id)).status).toBe('saved')
+    await findAllQuestions(bench.db)
+    expect(await listed('claims', '“9.0\u202fg for 500')).toBeUndefined()
+  })
+})
+
 it('when a run changes what rests on it is answered anew, and as if all were', async () => {
   const fins = (await listed('shown', 'Does Spatter 1000 F save fuel on Solfatara?'))!
   const before = await twoQuestion(bench.db, fins.asks)
@@ -125,4 +198,16 @@ it('when a run changes what rests on it is answered anew, and as if all were', a
   await findAllQuestions(bench.db)
   const fromScratch = new Map((await foundQuestions(bench.db)).map(({ key, question }) => [key, question]))
   expect(fromScratch).toEqual(byChange)
+  // A kept question says that its answer has changed, and no run since tests it.
+  const [kept] = await keptLines(bench.db)
+  expect(kept!.now.runs).toBe(kept!.kept.runs - 1)
+  expect(kept!.fresh).toBeNull()
+  // Counted again, it is what moved the question.
+  await careForRun(bench.db, id, { id: uuidv7(), what: 'unvoid', personId, reason: 'it was dry after all' })
+  await findAllQuestions(bench.db)
+  const moved = await changedBy(bench.db, id)
+  expect(moved.find(({ sentence }) => sentence === after.sentence)).toMatchObject({
+    before: ratioRange([after.effect!.low, after.effect!.high]),
+    now: ratioRange([fins.effect!.low, fins.effect!.high]),
+  })
 })

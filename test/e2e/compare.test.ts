@@ -48,6 +48,7 @@ test('three runs and three on a scale of whole grams are told to show nothing', 
 
 test('from what the runs can answer to a difference, its runs counted out and in, and on to a ranking', async ({
   page,
+  faults,
 }) => {
   await page.goto('/compare')
   const shown = page.getByRole('region', { name: 'Shown' })
@@ -84,6 +85,8 @@ test('from what the runs can answer to a difference, its runs counted out and in
   await tick.press('Space')
   await expect(page.getByRole('alert')).toHaveCount(0)
   await expect(answer).toHaveText(whole)
+  // The browser says so too.
+  expect(faults.splice(0).every((one) => one.includes('ERR_INTERNET_DISCONNECTED'))).toBe(true)
   expect(await barriers(page, 'day')).toEqual([])
 
   await page.getByRole('link', { name: 'Compare', exact: true }).last().click()

@@ -9,6 +9,12 @@ const kinds = (Object.keys(LINE_KIND_WORDS) as LinesAnswer['kind'][]).map((value
   label: LINE_KIND_WORDS[value],
 }))
 const drawn = computed(() => (data.value ? lineDrawing(data.value) : null))
+/** By the reason that they share. */
+const leftOut = computed(() => {
+  const reasons = new Map<string, LinesAnswer['leftOut']>()
+  for (const one of data.value?.leftOut ?? []) reasons.set(one.why, [...(reasons.get(one.why) ?? []), one])
+  return [...reasons]
+})
 const setups = computed(() => (said('setups') ?? '').split(',').filter((id) => id !== ''))
 const beside = (id: string | null) => (id === null ? undefined : say({ setups: [...setups.value, id].join(',') }))
 const without = (id: string) => say({ setups: setups.value.filter((one) => one !== id).join(',') })
@@ -75,10 +81,12 @@ const without = (id: string) => say({ setups: setups.value.filter((one) => one !
       <template v-if="data.leftOut.length">
         <h2>Left out</h2>
         <ul class="space-y-1 text-ink-2">
-          <li v-for="one in data.leftOut.slice(0, 12)" :key="one.id">
-            <NuxtLink :to="`/runs/${one.id}`">{{ shortDateInZone(one.startedAt, one.zone) }}</NuxtLink>: {{ one.why }}.
+          <li v-for="[why, runs] in leftOut" :key="why">
+            <template v-for="(one, i) in runs.slice(0, 6)" :key="one.id"
+              >{{ i > 0 ? ', ' : ''
+              }}<NuxtLink :to="`/runs/${one.id}`">{{ shortDateInZone(one.startedAt, one.zone) }}</NuxtLink></template
+            >{{ runs.length > 6 ? ` and ${runs.length - 6} more` : '' }}: {{ why }}.
           </li>
-          <li v-if="data.leftOut.length > 12">{{ data.leftOut.length - 12 }} more.</li>
         </ul>
       </template>
       <CompareKeep page="lines" :sentence="data.sentence" />
