@@ -11,7 +11,8 @@ const HELP = `Reads one JSON document, a question with the runs that it is asked
   { "format": "vulcanum-compare", "version": 1, "reduce": {...},
     "question": { "kind": "two", "arms": [ {"name": "A", "runs": ["a1", "a2"]}, {"name": "B", "runs": ["b1"]} ] } }
 
-"reduce" is a whole request of reduce. Kinds: two, ranking, flameLine, wind, volume, factors, claim; units: g, MJ.
+"reduce" is a whole request of reduce. Kinds: two, ranking, flameLine, wind, cold, height, volume, factors, claim,
+people; units: g, MJ, s, money ("prices": {"methanol": {"amount": 4.2, "forG": 790}}).
 A document that is wrong: exit 1, and a line per problem on standard error with its JSON path.
 `
 

@@ -14,8 +14,6 @@ import { takeRun, traceReadingOf, type TakenRun } from './reduce/takeRun'
 import { setupMeanWorking } from './reduce/workings/setupMean'
 import { isImpossible } from './plausibility/physicalLimit'
 import type { RunInput } from './run/runInput'
-import { LadderTimes } from './normalise/normalise'
-import type { Reference } from './normalise/reference'
 import { CORE_VERSION } from './version'
 
 /**
@@ -93,31 +91,6 @@ export function runInSeries(request: ReduceRequest, runId: string): RunInSeries 
   return null
 }
 
-/**
- * Answers of the runs of a request in other conditions than its reference's, with the same series behind them: the
- * series is read once, however many conditions are asked for. Null: the run is not in the request.
- */
-export function reduceElsewhere(request: ReduceRequest): (runId: string, reference: Reference) => RunAnswer | null {
-  const of = new Map(
-    seriesOf(request, false).groups.flatMap(({ members, series }) =>
-      members.map((taken) => [taken.input.id, { taken, series }] as const),
-    ),
-  )
-  const ladders = new Map<Reference, LadderTimes>()
-  const ladderOf = (reference: Reference): LadderTimes => {
-    const ladder = ladders.get(reference) ?? new LadderTimes(reference, request.model)
-    ladders.set(reference, ladder)
-    return ladder
-  }
-  return (runId, reference) => {
-    const found = of.get(runId)
-    if (found === undefined) return null
-    const options = { ...request, reference }
-    const series = { ...found.series, movedTimes: ladderOf(reference) }
-    return answerRun(found.taken, figureRun(found.taken, options, series), options, series)
-  }
-}
-
 interface SeriesGroup {
   members: TakenRun[]
   series: SetupSeries
@@ -131,7 +104,7 @@ interface AllSeries {
 }
 
 /** Every run read, in the set-ups that they are series of. */
-function seriesOf(request: ReduceRequest, workings: Workings): AllSeries {
+export function seriesOf(request: ReduceRequest, workings: Workings): AllSeries {
   const asAsked = request.runs.map((run) =>
     'error' in run ? run : takeRun(run, request, typeof workings === 'boolean' ? workings : workings.has(run.id)),
   )

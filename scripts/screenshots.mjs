@@ -5,19 +5,15 @@ import { choose } from './lib/choose.mjs'
 import { at } from './lib/paths.mjs'
 import { runMain, say, Stop } from './lib/say.mjs'
 import { clearBench, EVERY_STATE, stage } from './lib/stageBench.mjs'
-import { rehearsed } from './screenshots/rehearsed.mjs'
 import { followed, staged } from './screenshots/staged.mjs'
 
 const RUN = '/runs/01950000-0000-7000-8000-000000000111'
-const WINDY = '/runs/01950000-0000-7000-8000-000000000133'
-const NO_WIND = '/runs/01960000-0000-7000-8000-000000000004'
 /** Records whose ids are the bench's own, found by name. */
 const BY_NAME = [
   ['setup', '/api/kit/setups', 'Lahar in the cone', '/kit/setups'],
   ['method', '/api/methods', 'Boil, then burn out', '/methods'],
-  ['container', '/api/kit/containers', 'Canister B', '/kit/containers'],
 ]
-/** File, path, light, width, height, what to press before, and where to look. */
+/** File, path, light, width, height, and what to press before. */
 const PICTURES = [
   ['today', '/', 'day', 1280, 800],
   ['log', '/runs/new', 'day', 1280, 800],
@@ -25,9 +21,11 @@ const PICTURES = [
   ['run', RUN, 'day', 1280, 1000, '[data-figure=normalisedGPerL]'],
   ['compare', '/compare', 'day', 1280, 900],
   ['compare-two', '/compare', 'day', 1280, 1000, 'text=Does Spatter 1000 F save fuel on Solfatara?'],
-  ['run-below', WINDY, 'day', 1280, 1100, 'button:has-text("Draw")', 'bottom'],
+  ['ranking', '/compare', 'day', 1280, 1000, 'text=Which set-up boils'],
+  ['flame-lines', '/compare', 'day', 1280, 820, 'text=Which flame is thriftiest on Fumarole with wide pot?'],
+  ['wind', '/compare', 'day', 1280, 800, 'text=How does Fumarole with narrow pot stand wind?'],
+  ['pack-weight', '/compare/ask', 'day', 1280, 900, 'text=What weighs least for so many boils?'],
   ['numbers', '/numbers', 'day', 1280, 1000],
-  ['run-glare', NO_WIND, 'glare', 1280, 800],
   ['run-dark', RUN, 'dark', 1280, 800],
   ['kit', '/kit', 'day', 1280, 900],
   ['runs-phone', '/runs', 'day', 390, 844],
@@ -47,7 +45,6 @@ runMain(async () => {
   const isWanted = (name) => !only || name === only
   const importId = await staged(address)
   const named = [['import', `/runs/import/${importId}`, 'day', 1280, 1500], ...(await byName(address))]
-  if (isWanted('rehearsal')) named.push(['rehearsal', await rehearsed(browser, address), 'day', 1280, 900])
   for (const picture of [...PICTURES, ...named].filter(([name]) => isWanted(name)))
     await take(browser, address, picture)
   await withLanes(
@@ -78,7 +75,7 @@ async function withLanes(browser, address, pictures) {
   await clearBench(address)
 }
 
-async function take(browser, address, [name, path, light, width, height, press, scroll]) {
+async function take(browser, address, [name, path, light, width, height, press]) {
   const context = await browser.newContext({
     viewport: { width, height },
     locale: 'en-GB',
@@ -90,9 +87,8 @@ async function take(browser, address, [name, path, light, width, height, press, 
   await page.waitForFunction(() => window.useNuxtApp?.().isHydrating === false)
   if (path === '/bench') await page.locator('[data-lane=A]').waitFor()
   if (name === 'import') await mapImport(page)
-  if (press) await page.locator(press).click()
+  if (press) await page.locator(press).first().click()
   await page.waitForTimeout(press ? 1500 : 500)
-  if (scroll === 'bottom') await page.evaluate(() => window.scrollTo(0, document.body.scrollHeight))
   await page.screenshot({ path: at('docs', 'screenshots', `${name}.png`) })
   await context.close()
   say(`docs/screenshots/${name}.png`)

@@ -45,7 +45,7 @@ export interface DrawnChart {
   yWords?: (value: number) => string
 }
 
-export const ARM_SHAPES: readonly PointShape[] = ['circle', 'rect', 'triangle', 'rectRot', 'crossRot']
+const ARM_SHAPES: readonly PointShape[] = ['circle', 'rect', 'triangle', 'rectRot', 'crossRot']
 const DASHES: readonly (readonly number[])[] = [[], [10, 3], [2, 3], [10, 3, 2, 3], [5, 5]]
 const FONT = { family: 'Atkinson Hyperlegible Mono Variable', size: 12 }
 

@@ -2,7 +2,7 @@
 import { formatNumber } from '#core/quantity/format'
 import { intervalAxis, placeOn, type IntervalAxis } from '../utils/intervalAxis'
 
-export interface DrawnRow {
+interface DrawnRow {
   label: string
   mark: number
   interval: readonly [number, number] | null

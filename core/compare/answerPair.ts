@@ -1,7 +1,8 @@
 /** What two lots of runs answer: a part that was changed, two fuels, two testers. */
 import type { AskedUnit } from '../formats/comparison'
 import { formatClock, formatNumber } from '../quantity/format'
-import type { Verdict } from '../statistics/compareArms'
+import { meanOf } from '../statistics/arms'
+import type { Brief } from '../statistics/compareArms'
 import type { Compared, LikeWithLike } from '../statistics/likeWithLike'
 import type { PriorScatter } from '../statistics/scatter'
 import { lineOf } from '../statistics/verdictText'
@@ -48,7 +49,7 @@ export const pairAsked = ([first, second]: PairCandidate['means']): Record<strin
 export interface PairAnswer {
   arms: readonly [NamedFacts, NamedFacts]
   means: PairCandidate['means']
-  verdict: Verdict & { ratio: number; ci95: [number, number] }
+  verdict: Brief & { ratio: number; ci95: [number, number] }
   like: LikeWithLike
   effect: NonNullable<FoundQuestion['effect']>
 }
@@ -63,12 +64,19 @@ export interface HowHeld {
 
 /** Where nobody added anything, the thriftier is held against the other. */
 export function pairAnswer(candidate: PairCandidate, factsOf: FactsOf, how: HowHeld): PairAnswer | null {
-  const answer = heldAgainst(candidate, factsOf, how)
   const isEven = candidate.kind === 'asUsed' || candidate.kind === 'fuels'
-  if (answer === null || !isEven || answer.effect.ratio <= 1) return answer
+  if (!isEven) return heldAgainst(candidate, factsOf, how)
   const [first, second] = candidate.means
-  return heldAgainst({ ...candidate, means: [second, first] }, factsOf, how)
+  const unit = how.unit ?? usualUnit(candidate.kind)
+  const [a, b] = [first, second].map(({ key }) => lnMean(lotIn(unit, factsOf(key), how.prices)))
+  return heldAgainst(b! > a! ? { ...candidate, means: [second, first] } : candidate, factsOf, how)
 }
+
+const lnMean = (facts: readonly ComparedFacts[]): number => meanOf(facts.map(({ gPerL }) => Math.log(gPerL)))
+
+/** In grams a lot is what it is. */
+const lotIn = (unit: AskedUnit, facts: readonly ComparedFacts[], prices?: GramPrices): readonly ComparedFacts[] =>
+  unit === 'g' ? facts : facts.flatMap((one) => measuredIn(unit, one, prices) ?? [])
 
 export const usualUnit = (kind: PairCandidate['kind']): AskedUnit => (kind === 'fuels' ? 'MJ' : 'g')
 
@@ -80,7 +88,7 @@ function heldAgainst(
   const names = armNamesOf(means)
   const armOf = (i: 0 | 1): NamedFacts => ({
     name: names[i]!,
-    facts: factsOf(means[i].key).flatMap((one) => measuredIn(unit, one, prices) ?? []),
+    facts: lotIn(unit, factsOf(means[i].key), prices),
   })
   const arms = [armOf(0), armOf(1)] as const
   if (arms.some(({ facts }) => facts.length === 0)) return null
@@ -112,7 +120,8 @@ export function pairLine(verdict: PairAnswer['verdict'], { kind, arms, prior }: 
 }
 
 /** "As measured 7.9 g and 2:58 a boil against 11.2 g and 4:12." The second first: it is what is asked for. */
-export function asMeasured(arms: readonly Pick<NamedFacts, 'facts'>[], of = average): string {
+export function asMeasured(arms: readonly Pick<NamedFacts, 'facts'>[], middle = meanOf): string {
+  const of = (values: readonly number[]) => (values.length === 0 ? null : middle(values))
   const [first, second] = arms.map(({ facts }) => {
     const [fuelG, boilS] = [of(facts.flatMap((one) => one.fuelG ?? [])), of(facts.flatMap((one) => one.boilS ?? []))]
     if (fuelG === null) return null
@@ -120,15 +129,13 @@ export function asMeasured(arms: readonly Pick<NamedFacts, 'facts'>[], of = aver
   })
   return first == null || second == null ? '' : `As measured ${second} a boil against ${first}.`
 }
-const average = (values: readonly number[]): number | null =>
-  values.length === 0 ? null : values.reduce((sum, one) => sum + one, 0) / values.length
 
 /** "1:14 sooner; 1:02 to 1:26 fits."; '': no time is known, or none is shown to differ. */
 export function timeLine(candidate: PairCandidate, factsOf: FactsOf, prior: PriorScatter): string {
   const answer = heldAgainst(candidate, factsOf, { prior, unit: 's' })
   if (answer === null || (answer.verdict.says !== 'less' && answer.verdict.says !== 'more')) return ''
   const { ratio, low, high } = answer.effect
-  const meanS = Math.exp(average(answer.arms[0].facts.map(({ gPerL }) => Math.log(gPerL)))!)
+  const meanS = Math.exp(meanOf(answer.arms[0].facts.map(({ gPerL }) => Math.log(gPerL))))
   const [near, far] = [low, high].map((edge) => Math.abs(edge - 1) * meanS).sort((a, b) => a - b) as [number, number]
   const word = ratio < 1 ? 'sooner' : 'later'
   return `${formatClock(Math.abs(ratio - 1) * meanS)} ${word}; ${formatClock(near)} to ${formatClock(far)} fits.`

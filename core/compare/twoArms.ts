@@ -1,6 +1,6 @@
 /** Two lots of runs held against each other, and what else differs between them. */
 import type { Arm } from '../statistics/arms'
-import { compareArms, differenceOf, type Verdict } from '../statistics/compareArms'
+import { brieflyOf, differenceOf, type Brief } from '../statistics/compareArms'
 import { likeWithLike, type Compared, type LikeWithLike } from '../statistics/likeWithLike'
 import type { PriorScatter } from '../statistics/scatter'
 import type { ComparedFacts } from './facts'
@@ -25,7 +25,7 @@ export function blocksOf(
   const blocks = new Map<string, string>()
   for (const arm of arms) {
     const taken = new Map<string, number>()
-    for (const { id, day } of [...arm].sort((a, b) => a.startedAt.localeCompare(b.startedAt))) {
+    for (const { id, day } of [...arm].sort((a, b) => (a.startedAt < b.startedAt ? -1 : 1))) {
       if (day === null) continue
       const n = taken.get(day) ?? 0
       taken.set(day, n + 1)
@@ -39,18 +39,22 @@ export function blocksOf(
 export const ratioOf = (arms: readonly [NamedFacts, NamedFacts], prior: PriorScatter): number | null =>
   differenceOf(armsOf(arms), { prior }).ratio
 
-function armsOf(arms: readonly [NamedFacts, NamedFacts]): [Arm, Arm] {
-  const blocks = blocksOf(arms.map(({ facts }) => facts))
-  return [armOf(arms[0].name, arms[0].facts, blocks), armOf(arms[1].name, arms[1].facts, blocks)]
+/** Which block a run is in hangs on its own arm alone. */
+const runsOfFacts = new WeakMap<readonly ComparedFacts[], Arm['runs']>()
+function ownArm({ name, facts }: NamedFacts): Arm {
+  const runs = runsOfFacts.get(facts) ?? armOf(name, facts, blocksOf([facts])).runs
+  runsOfFacts.set(facts, runs)
+  return { name, runs }
 }
+const armsOf = ([first, second]: readonly [NamedFacts, NamedFacts]): [Arm, Arm] => [ownArm(first), ownArm(second)]
 
 /** Two lots of runs against each other, and what else differs between them. */
 export function twoArms(
   arms: readonly [NamedFacts, NamedFacts],
   { asked, prior, asUsed = false }: { asked: readonly Compared[]; prior: PriorScatter; asUsed?: boolean },
-): { verdict: Verdict; like: LikeWithLike } {
+): { verdict: Brief; like: LikeWithLike } {
   const compared = arms.flatMap(({ name, facts }) =>
     facts.map(({ values }) => ({ arm: name, normalised: true, values })),
   )
-  return { verdict: compareArms(armsOf(arms), { prior }), like: likeWithLike(compared, asked, { asUsed }) }
+  return { verdict: brieflyOf(armsOf(arms), { prior }), like: likeWithLike(compared, asked, { asUsed }) }
 }

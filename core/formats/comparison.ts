@@ -42,7 +42,7 @@ export interface AskedClaim {
 }
 
 /** What so much fuel of a kind costs, all in one currency. */
-export type FuelPrices = Readonly<Record<string, { amount: number; forG: number }>>
+type FuelPrices = Readonly<Record<string, { amount: number; forG: number }>>
 
 export interface Question {
   kind: AskedKind

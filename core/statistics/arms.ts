@@ -27,10 +27,30 @@ export function refusalOf(arms: readonly Arm[]): string | null {
   return null
 }
 
-export const logsOf = (arm: Arm): number[] => arm.runs.map((run) => Math.log(run.gPerL))
+/** What is worked out of the same runs for one arm after another is worked out once, as long as they are held. */
+export function onceFor<T>(work: (runs: readonly ArmRun[]) => T): (runs: readonly ArmRun[]) => T {
+  const done = new WeakMap<readonly ArmRun[], T>()
+  return (runs) => {
+    let result = done.get(runs)
+    if (result === undefined) {
+      result = work(runs)
+      done.set(runs, result)
+    }
+    return result
+  }
+}
+
+const logsOfRuns = onceFor((runs) => runs.map((run) => Math.log(run.gPerL)))
+export const logsOf = (arm: Arm): number[] => logsOfRuns(arm.runs)
 export const meanOf = (values: readonly number[]): number =>
   values.reduce((sum, value) => sum + value, 0) / values.length
 export const squaresOf = (values: readonly number[]): number => {
   const mean = meanOf(values)
   return values.reduce((sum, value) => sum + (value - mean) ** 2, 0)
+}
+/** At least one. */
+export function medianOf(values: readonly number[]): number {
+  const sorted = [...values].sort((a, b) => a - b)
+  const middle = sorted.length >> 1
+  return sorted.length % 2 === 1 ? sorted[middle]! : (sorted[middle - 1]! + sorted[middle]!) / 2
 }

@@ -1,5 +1,5 @@
 /** Two arms against each other: the ratio of their geometric means, and what may be said of it. */
-import { logsOf, meanOf, refusalOf, type Arm } from './arms'
+import { logsOf, meanOf, onceFor, refusalOf, type Arm } from './arms'
 import { detectableDifference, replicatesNeeded } from './power'
 import { ofDifference, ofPairs, USUAL_SCATTER, type Known, type PriorScatter } from './scatter'
 import { studentFactor95, studentTwoSided } from './student'
@@ -57,6 +57,22 @@ export function differenceOf(arms: Pair, { prior = USUAL_SCATTER }: Pick<Options
   return typeof found === 'string' ? { ...NO_DIFFERENCE, says: saidOf(arms, found)[0] } : plain(found, prior)
 }
 
+/** Two arms' ratio, with what its line says: how many runs it would take is worked out where no difference is shown. */
+export interface Brief extends Difference {
+  needed: number | null
+  worthSeeing: number
+}
+export function brieflyOf(arms: Pair, { prior = USUAL_SCATTER }: Pick<Options, 'prior'> = {}): Brief {
+  const found = foundOf(arms, prior)
+  if (typeof found === 'string')
+    return { ...NO_DIFFERENCE, says: saidOf(arms, found)[0], needed: null, worthSeeing: WORTH_SEEING }
+  const difference = plain(found, prior)
+  return { ...difference, needed: difference.says === 'none' ? neededFor(found) : null, worthSeeing: WORTH_SEEING }
+}
+
+const neededFor = ({ known, sharedU }: Found): number | null =>
+  known.sd > 0 ? replicatesNeeded(known.sd, WORTH_SEEING, sharedU) : null
+
 interface Found {
   difference: number
   u: number
@@ -102,13 +118,13 @@ function plain(found: Found, prior: PriorScatter): Difference & { ratio: number;
 }
 
 function worded([first, second]: Pair, found: Found, { prior, of }: Required<Options>): Verdict {
-  const { u, known, sharedU } = found
+  const { u } = found
   const fewest = Math.min(first.runs.length, second.runs.length)
   const difference = plain(found, prior)
   const said = {
     ...difference,
     detectable: fewest < 2 ? null : detectableDifference(fewest, Math.sqrt((fewest * u ** 2) / 2)),
-    needed: known.sd > 0 ? replicatesNeeded(known.sd, WORTH_SEEING, sharedU) : null,
+    needed: neededFor(found),
     worthSeeing: WORTH_SEEING,
   }
   const says = difference.says === 'less' || difference.says === 'more' ? difference.says : 'none'
@@ -147,13 +163,17 @@ function pairsOf(first: Arm, second: Arm): number[] | null {
  * Relative standard uncertainty of the ratio from what the runs share: the difference of its effects on the two arms.
  */
 function sharedDifference(first: Arm, second: Arm): number {
-  const causes: Record<string, number> = {}
-  const add = (arm: Arm, sign: number) => {
-    for (const { gPerL, shared = {} } of arm.runs)
-      for (const [cause, effect] of Object.entries(shared))
-        causes[cause] = (causes[cause] ?? 0) + (sign * effect) / gPerL / arm.runs.length
-  }
-  add(second, 1)
-  add(first, -1)
-  return Math.hypot(0, ...Object.values(causes))
+  const [a, b] = [sharedOfRuns(first.runs), sharedOfRuns(second.runs)]
+  let squares = 0
+  for (const [cause, effect] of b) squares += (effect - (a.get(cause) ?? 0)) ** 2
+  for (const [cause, effect] of a) if (!b.has(cause)) squares += effect ** 2
+  return Math.sqrt(squares)
 }
+
+/** Mean relative effect of each shared input. */
+const sharedOfRuns = onceFor((runs) => {
+  const causes = new Map<string, number>()
+  for (const { gPerL, shared } of runs)
+    for (const cause in shared) causes.set(cause, (causes.get(cause) ?? 0) + shared[cause]! / gPerL / runs.length)
+  return causes
+})

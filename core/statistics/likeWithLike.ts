@@ -96,9 +96,10 @@ export function likeWithLike(
   question: readonly Compared[],
   { asUsed = false }: { asUsed?: boolean } = {},
 ): LikeWithLike {
+  const arms = [...byArm(runs).values()]
   const differences = [
     ...(asUsed ? [] : partsTogether(runs, question)),
-    ...COMPARED.filter((what) => !question.includes(what)).flatMap((what) => differenceIn(what, runs) ?? []),
+    ...COMPARED.filter((what) => !question.includes(what)).flatMap((what) => differenceIn(what, arms, runs) ?? []),
   ]
   const grades = differences.map((difference) => difference.grade)
   return {
@@ -125,12 +126,20 @@ function partsTogether(runs: readonly ComparedRun[], question: readonly Compared
 
 function byArm(runs: readonly ComparedRun[]): Map<string, ComparedRun[]> {
   const arms = new Map<string, ComparedRun[]>()
-  for (const run of runs) arms.set(run.arm, [...(arms.get(run.arm) ?? []), run])
+  for (const run of runs) {
+    const own = arms.get(run.arm)
+    if (own) own.push(run)
+    else arms.set(run.arm, [run])
+  }
   return arms
 }
 
-function differenceIn(what: Compared, runs: readonly ComparedRun[]): Difference | null {
-  const arms = [...byArm(runs).values()].map((own) => own.map(({ values }) => values[what] ?? null))
+function differenceIn(
+  what: Compared,
+  lots: readonly (readonly ComparedRun[])[],
+  runs: readonly ComparedRun[],
+): Difference | null {
+  const arms = lots.map((own) => own.map(({ values }) => values[what] ?? null))
   const all = arms.flat()
   const name = NAMES[what]
   const unstated = MAY_BE_NONE.includes(what) ? 0 : all.filter((value) => value === null).length

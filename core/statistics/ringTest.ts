@@ -1,5 +1,5 @@
 /** One set-up burned by several people, or on several benches: how far each is from the rest, and how they repeat. */
-import { meanOf, squaresOf } from './arms'
+import { meanOf, medianOf, squaresOf } from './arms'
 
 export interface RingArm {
   name: string
@@ -37,8 +37,8 @@ const MEDIAN_TO_SD = 1.483
  * Source: algorithmA. Example: 2.9, 3.1, 28.95, 3.4 → the 28.95 hardly counts.
  */
 export function robustMean(values: readonly number[]): { mean: number; sd: number } {
-  let mean = median(values)
-  let sd = MEDIAN_TO_SD * median(values.map((value) => Math.abs(value - mean)))
+  let mean = medianOf(values)
+  let sd = MEDIAN_TO_SD * medianOf(values.map((value) => Math.abs(value - mean)))
   for (let round = 0; round < 200; round++) {
     const clipped = values.map((value) => Math.min(mean + CLIP * sd, Math.max(mean - CLIP * sd, value)))
     const next = meanOf(clipped)
@@ -49,12 +49,6 @@ export function robustMean(values: readonly number[]): { mean: number; sd: numbe
     if (isSettled) break
   }
   return { mean, sd }
-}
-
-function median(values: readonly number[]): number {
-  const sorted = [...values].sort((a, b) => a - b)
-  const middle = sorted.length >> 1
-  return sorted.length % 2 === 1 ? sorted[middle]! : (sorted[middle - 1]! + sorted[middle]!) / 2
 }
 
 /**

@@ -1,5 +1,5 @@
 /** How far a figure is known from its repeats, where few of them, or a coarse scale, say less than they seem to. */
-import { logsOf, meanOf, squaresOf, type Arm } from './arms'
+import { logsOf, meanOf, onceFor, squaresOf, type Arm } from './arms'
 
 /** Scatter on logarithms that is taken as known so well as from so many runs. */
 export interface PriorScatter {
@@ -14,7 +14,7 @@ export const USUAL_SCATTER: PriorScatter = { sd: 0.04, runs: 3, isAssumed: true 
 const ENOUGH_FOR_A_POOL = 10
 
 /** From as many runs on an arm's scatter is its own. */
-const ENOUGH = 4
+export const ENOUGH = 4
 
 /** A mean's variance on logarithms, with its degrees of freedom. */
 export interface Known {
@@ -33,10 +33,11 @@ interface Reads {
   /** One step. */
   step: number
 }
-const readsOf = (arm: Arm): Reads => ({
-  random: meanOf(arm.runs.map((run) => ((run.uRandom ?? 0) / run.gPerL) ** 2)),
-  step: meanOf(arm.runs.map((run) => (run.stepGPerL ?? 0) / run.gPerL)),
-})
+const readsOfRuns = onceFor((runs): Reads => ({
+  random: meanOf(runs.map((run) => ((run.uRandom ?? 0) / run.gPerL) ** 2)),
+  step: meanOf(runs.map((run) => (run.stepGPerL ?? 0) / run.gPerL)),
+}))
+const readsOf = (arm: Arm): Reads => readsOfRuns(arm.runs)
 
 /** Two weighings by steps of one: √2·d/√12. Source: gumResolution. */
 const roundingOf = ({ step, random }: Reads): number => Math.min(step ** 2 / 6, random)

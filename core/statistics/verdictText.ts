@@ -1,5 +1,5 @@
 /** What two arms show, in plain words. */
-import type { PriorScatter } from './scatter'
+import { ENOUGH, type PriorScatter } from './scatter'
 
 const COUNT_WORDS = ['No', 'One', 'Two', 'Three', 'Four', 'Five', 'Six', 'Seven', 'Eight', 'Nine', 'Ten']
 const percent = (share: number): string => (100 * share).toFixed(Math.abs(share) < 0.0995 ? 1 : 0).replace(/\.0$/, '')
@@ -30,7 +30,7 @@ export function verdictText(said: SaidOfTwo): string {
 
 /** The same of a question that names both: "29 % less; 27 to 31 % fits." */
 export const lineOf = (said: Omit<SaidOfTwo, 'name'>): string =>
-  `${said.says === 'none' ? nothingShown(said) : `${percent(Math.abs(said.ratio - 1))} % ${said.says}; ${fits(said)}`}${helped(said)}`
+  `${said.says === 'none' ? nothingShown(said) : `${percent(Math.abs(said.ratio - 1))} % ${said.says}; ${fits(said)}${narrows(said)}`}${helped(said)}`
 
 const USES: Record<Compared, (share: string) => string> = {
   fuel: (share) => `used ${share} fuel`,
@@ -39,7 +39,11 @@ const USES: Record<Compared, (share: string) => string> = {
   money: (share) => `cost ${share}`,
 }
 const shown = (said: SaidOfTwo): string =>
-  `${said.name} ${USES[said.of ?? 'fuel'](`${percent(Math.abs(said.ratio - 1))} % ${said.says}`)}; ${fits(said)}`
+  `${said.name} ${USES[said.of ?? 'fuel'](`${percent(Math.abs(said.ratio - 1))} % ${said.says}`)}; ${fits(said)}${narrows(said)}`
+
+/** Of few runs, the next best thing to burn. */
+const narrows = ({ fewest }: Pick<SaidOfTwo, 'fewest'>): string =>
+  fewest < ENOUGH ? ' One more each would narrow it.' : ''
 
 function fits({ ci95, says }: Pick<SaidOfTwo, 'ci95' | 'says'>): string {
   const sign = says === 'less' ? -1 : 1

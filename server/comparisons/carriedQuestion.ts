@@ -9,7 +9,8 @@ import type { Connection } from '../database/connection'
 import { listSetups } from '../kit/setups'
 import { armLine } from './armLine'
 import { askedFacts } from './askedDocuments'
-import { askedTest, isOfTest, type AskedTest } from './askedTest'
+import { meansAcross } from './acrossFuels'
+import { askedTest } from './askedTest'
 import type { AskedQuery } from './askedView'
 import { pricesOf } from './prices'
 import { fullContainers } from './repository/besides'
@@ -24,7 +25,7 @@ const MOST_ROWS = 6
 export async function carriedQuestion(db: Connection, query: AskedQuery): Promise<CarriedAnswer | string> {
   const test = askedTest(query)
   if (test === null) return NONE
-  const means = bestOfEach(await comparedMeans(db), test)
+  const means = meansAcross(await comparedMeans(db), test)
   const [first] = means
   if (first === undefined) return NONE
   const asked = Number(query.boils)
@@ -56,22 +57,6 @@ function drawnOf(lightest: readonly CarriedRow[]): CarriedRow[] {
   const taken = [...firsts, ...lightest.filter((one) => !firsts.includes(one))].slice(0, MOST_ROWS)
   return lightest.filter((one) => taken.includes(one))
 }
-
-/** A flame that nobody turned down. */
-const isFull = ({ test: { setting } }: ComparedMean): boolean => setting === null || setting === 'full'
-
-/** Of each series the mean of the most runs of this kind, end and volume; turned down only where it never was full. */
-function bestOfEach(all: readonly ComparedMean[], test: AskedTest): ComparedMean[] {
-  const best = new Map<string, ComparedMean>()
-  for (const one of all) {
-    const isHere = isOfTest({ ...one, test: { ...one.test, setting: test.setting } }, test, one.fuelKind)
-    const before = best.get(one.seriesKey)
-    if (isHere && (before === undefined || isBetter(one, before))) best.set(one.seriesKey, one)
-  }
-  return [...best.values()]
-}
-const isBetter = (one: ComparedMean, before: ComparedMean): boolean =>
-  isFull(one) === isFull(before) ? one.n > before.n : isFull(one)
 
 interface Rows {
   rows: CarriedRow[]

@@ -35,7 +35,7 @@ export function comparedFacts(found: FoundRun, answer: RunAnswer): ComparedFacts
 }
 
 /** [kJ]; null: not known. */
-export function heatInAGram(fuel: FoundRun['stored']['fuel']): number | null {
+function heatInAGram(fuel: FoundRun['stored']['fuel']): number | null {
   if (fuel === null) return null
   return fuel.lhvJPerKg === null ? (fuelOfKind(fuel.kind)?.lowerHeatingValue.value ?? null) : fuel.lhvJPerKg / 1e6
 }

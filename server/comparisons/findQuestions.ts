@@ -23,6 +23,45 @@ import {
   type AnsweredQuestion,
 } from './repository/comparisons'
 
+/** Means of one tile are held against those of another before the next: each is read a few times only. */
+const TILE = 40
+
+function besideEachOther(candidates: readonly Candidate[], means: readonly ComparedMean[]): Candidate[] {
+  const tileOf = new Map(means.map(({ key }, i) => [key, Math.floor(i / TILE)]))
+  const tiles = means.length / TILE + 1
+  const order = ({ means: of }: Candidate): number => {
+    const [first, last] = [tileOf.get(of[0]!.key)!, tileOf.get(of.at(-1)!.key)!]
+    return Math.min(first, last) * tiles + Math.max(first, last)
+  }
+  return [...candidates].sort((a, b) => order(a) - order(b))
+}
+
+/** So many facts are held at once. */
+const MOST_HELD = 40_000
+
+/** Facts of means, each read once as long as there is room for them. */
+class FactsRead {
+  private readonly held = new Map<string, ComparedFacts[]>()
+  private runs = 0
+
+  constructor(private readonly db: Connection) {}
+
+  async read(keys: readonly string[]): Promise<ReadonlyMap<string, ComparedFacts[]>> {
+    const missing = [...new Set(keys)].filter((key) => !this.held.has(key))
+    for (const [key, facts] of await factsOfMeans(this.db, missing)) {
+      this.held.set(key, facts)
+      this.runs += facts.length
+    }
+    const now = new Map([...new Set(keys)].map((key) => [key, this.held.get(key) ?? []]))
+    for (const [key, facts] of this.held) {
+      if (this.runs <= MOST_HELD) break
+      this.held.delete(key)
+      this.runs -= facts.length
+    }
+    return now
+  }
+}
+
 /** Series that are taken at once. */
 const AT_ONCE = 200
 /** Questions between which others have their turn: a few milliseconds each. */
@@ -56,11 +95,12 @@ async function questionsAbout(
   about: ReadonlySet<string>,
   { means, priors }: { means: readonly ComparedMean[]; priors: ReadonlyMap<string, PriorScatter> },
 ): Promise<AnsweredQuestion[]> {
-  const candidates = candidatesOf(means, about)
+  const candidates = besideEachOther(candidatesOf(means, about), means)
+  const reader = new FactsRead(db)
   const found: AnsweredQuestion[] = []
   for (let from = 0; from < candidates.length; from += ANSWERED_AT_ONCE) {
     const some = candidates.slice(from, from + ANSWERED_AT_ONCE)
-    const facts = await factsOfMeans(db, [...new Set(some.flatMap((one) => one.means.map(({ key }) => key)))])
+    const facts = await reader.read(some.flatMap((one) => one.means.map(({ key }) => key)))
     found.push(...some.flatMap((one) => keptAnswer(one, facts, priors)))
   }
   return [...found, ...(await windsOf(db, means, about)), ...(await claimsOf(db, means, about))]

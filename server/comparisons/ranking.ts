@@ -15,6 +15,7 @@ import { RANKED_BY, type RankedBy, type RankingAnswer } from '../../shared/compa
 import type { Connection } from '../database/connection'
 import { repeatedMeans } from '../runs/repository/means'
 import { armLine } from './armLine'
+import { meansAcross } from './acrossFuels'
 import { askedFacts } from './askedDocuments'
 import { askedTest, isOfTest, type AskedTest } from './askedTest'
 import { unitOf, viewOf, type AskedQuery } from './askedView'
@@ -46,7 +47,7 @@ const NO_RANKING =
 const noPrice = ({ unpriced }: Prices): string =>
   `Too few fuels have a price for a ranking by money. None is known of ${unpriced.map(({ name }) => name).join(', ')}: add it on the page of the fuel.`
 
-export const byOf = ({ by, unit }: AskedQuery): RankedBy => RANKED_BY.find((one) => one === (by ?? unit)) ?? 'g'
+const byOf = ({ by, unit }: AskedQuery): RankedBy => RANKED_BY.find((one) => one === (by ?? unit)) ?? 'g'
 
 const rankingsOf = (all: readonly ComparedMean[]) => candidatesOf(all, null).filter(({ kind }) => kind === 'ranking')
 const rankedMeans = (all: readonly ComparedMean[], test: AskedTest): readonly ComparedMean[] | null =>
@@ -56,16 +57,6 @@ const otherRankings = (all: readonly ComparedMean[], test: AskedTest): RankingAn
   rankingsOf(all)
     .filter(({ means: [of] }) => !isOfTest(of!, test))
     .map(({ means: [of] }) => ({ words: `${of!.fuel}, ${testWords(of!.test)}`, query: testAsked(of!) }))
-
-/** Of every fuel: of each series the mean of the most runs that is of this kind, end and volume. */
-function meansAcross(all: readonly ComparedMean[], test: AskedTest): ComparedMean[] {
-  const best = new Map<string, ComparedMean>()
-  for (const one of all) {
-    const isHere = isOfTest({ ...one, test: { ...one.test, setting: test.setting } }, test, one.fuelKind)
-    if (isHere && one.n > (best.get(one.seriesKey)?.n ?? 0)) best.set(one.seriesKey, one)
-  }
-  return [...best.values()]
-}
 
 interface Lot {
   mean: ComparedMean
@@ -167,8 +158,7 @@ function rowOf({ name, ...place }: Place, { lots, unit, before }: InRanking): Ra
   }
 }
 
-export const placeWords = ({ from, to }: Pick<Place, 'from' | 'to'>): string =>
-  from === to ? `${from}` : `${from}–${to}`
+const placeWords = ({ from, to }: Pick<Place, 'from' | 'to'>): string => (from === to ? `${from}` : `${from}–${to}`)
 
 function movedWords(
   now: Pick<Place, 'from' | 'to'>,
@@ -180,7 +170,7 @@ function movedWords(
 }
 
 /** A burner on its canister with a close screen carries its caution wherever it stands. */
-export function cautionOf({ parts }: Pick<ComparedMean, 'parts'>): string | null {
+function cautionOf({ parts }: Pick<ComparedMean, 'parts'>): string | null {
   const kind = parts.find(({ role }) => role === 'burner')?.burner ?? null
   const screened = parts.some(({ role }) => role === 'screen')
   const burner = kind === null ? null : { kind, supportM: null }

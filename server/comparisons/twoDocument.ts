@@ -8,11 +8,12 @@ import { repeatedMeans } from '../runs/repository/means'
 import { askDocuments } from './askDocuments'
 import { askedFacts } from './askedDocuments'
 import { idsIn, unitOf, type AskedQuery } from './askedView'
+import { comparedMeans } from './repository/comparisons'
 import { askedPair } from './twoQuestion'
 
 /** @returns the document, or why there is none, in words */
 export async function twoDocument(db: Connection, query: AskedQuery): Promise<CompareRequest | string> {
-  const candidate = await askedPair(db, query)
+  const candidate = await askedPair(db, query, await comparedMeans(db))
   if (candidate === null) return 'No runs answer this: choose from what your runs can answer.'
   const facts = await askedFacts(db, candidate.means, query)
   const out = new Set(idsIn(query.out))

@@ -17,6 +17,7 @@ import { litresOfBoil, measuredIn } from '../../core/compare/measured'
 import { ratioOf } from '../../core/compare/twoArms'
 import { armNamesOf, testWords } from '../../core/compare/words'
 import { CALM_MS } from '../../core/reduce/uncertainInputs'
+import { medianOf } from '../../core/statistics/arms'
 import { priorScatter, type PriorScatter } from '../../core/statistics/scatter'
 import { isUuid } from '../../shared/uuid'
 import type { AskedView, ComparedLine, TwoAnswer } from '../../shared/comparison'
@@ -32,7 +33,8 @@ import { comparedMeans } from './repository/comparisons'
 
 /** @returns the answer, or why there is none, in words */
 export async function twoQuestion(db: Connection, query: AskedQuery): Promise<TwoAnswer | string> {
-  const candidate = await askedPair(db, query)
+  const means = await comparedMeans(db)
+  const candidate = await askedPair(db, query, means)
   if (candidate === null) return NO_PAIR
   const facts = await askedFacts(db, candidate.means, query)
   const out = new Set(idsIn(query.out))
@@ -47,17 +49,20 @@ export async function twoQuestion(db: Connection, query: AskedQuery): Promise<Tw
   const how = { prior, unit: isPriced ? unit : usualUnit(candidate.kind), prices: prices.perGram }
   const answer = pairAnswer(candidate, counted, how)
   if (answer === null) return NONE_LEFT
-  return writtenDown(db, { candidate, answer, facts, out, how, query, counted, prices })
+  return writtenDown(db, { candidate, answer, facts, out, how, query, counted, prices, all: means })
 }
 const NO_PAIR =
   'No runs answer this: one of the two was not burned so, or they do not differ. Choose from what your runs can answer, or burn each of them once by one method.'
 const NONE_LEFT = 'One of the two has no run left that counts. Count one again, or burn one more.'
 /** The pair that an address names; null: there is none. */
-export async function askedPair(db: Connection, query: AskedQuery): Promise<PairCandidate | null> {
+export async function askedPair(
+  db: Connection,
+  query: AskedQuery,
+  means: readonly ComparedMean[],
+): Promise<PairCandidate | null> {
   const test = askedTest(query)
   const { a, b } = query
   if (test === null || typeof a !== 'string' || typeof b !== 'string' || !isUuid(a) || !isUuid(b)) return null
-  const means = await comparedMeans(db)
   const alike = await versionsHeatedAlike(db, [a, b])
   const against = typeof query.against === 'string' ? query.against : test.fuel
   const first = means.filter((one) => alike.get(a)?.has(one.setupVersionId) && isOfTest(one, test, against))
@@ -81,6 +86,7 @@ function alikeRead(first: readonly ComparedMean[], second: readonly ComparedMean
 }
 
 interface Written {
+  all: readonly ComparedMean[]
   candidate: PairCandidate
   answer: PairAnswer
   facts: ReadonlyMap<string, ComparedFacts[]>
@@ -101,7 +107,7 @@ async function writtenDown(db: Connection, written: Written): Promise<TwoAnswer>
     ...viewSaid(written),
     sentence: pairSentence({ ...candidate, means }),
     versions: [first.setupVersionId, second.setupVersionId],
-    choices: await choicesOf(db, written),
+    choices: choicesOf(written),
     isAlone: query.as === 'alone',
     mayBeAlone: candidate.roles.length > 1 && candidate.roles.includes('burner'),
     of: testWords(first.test),
@@ -125,9 +131,9 @@ async function writtenDown(db: Connection, written: Written): Promise<TwoAnswer>
 }
 
 /** Set-ups that were burned as these were. */
-async function choicesOf(db: Connection, { answer: { means }, query }: Written): Promise<TwoAnswer['choices']> {
+function choicesOf({ answer: { means }, query, all: known }: Written): TwoAnswer['choices'] {
   const test = askedTest(query)!
-  const like = (await comparedMeans(db)).filter((one) => means.some(({ fuelKind }) => isOfTest(one, test, fuelKind)))
+  const like = known.filter((one) => means.some(({ fuelKind }) => isOfTest(one, test, fuelKind)))
   const best = new Map<string, ComparedMean>(means.map((one) => [one.seriesKey, one]))
   for (const one of like) if (!best.has(one.seriesKey)) best.set(one.seriesKey, one)
   const all = [...best.values()]
@@ -147,13 +153,6 @@ const viewSaid = ({ query, how, prices: { currency, unpriced } }: Written): Aske
 /** The ratio when all runs count that were left out by hand. */
 const withAll = ({ candidate, facts, how }: Written): FoundQuestion['effect'] =>
   pairAnswer(candidate, (key) => facts.get(key) ?? [], how)?.effect ?? null
-
-function medianOf(values: readonly number[]): number | null {
-  const sorted = [...values].sort((a, b) => a - b)
-  const middle = sorted.length >> 1
-  if (sorted.length === 0) return null
-  return sorted.length % 2 === 1 ? sorted[middle]! : (sorted[middle - 1]! + sorted[middle]!) / 2
-}
 
 const byTime = (a: { startedAt: string }, b: { startedAt: string }): number => b.startedAt.localeCompare(a.startedAt)
 const freedomText = (freedom: number): string =>

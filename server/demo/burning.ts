@@ -30,8 +30,6 @@ export interface Wanted {
   traced?: boolean
   /** Left on after the boil [s]. */
   onS?: number
-  /** Called, and put out, so much after the boil [s]. */
-  lateS?: number
 }
 
 export interface Burned {
@@ -60,8 +58,7 @@ export function burnOnce({
   loadG,
   untilS,
   traced,
-  lateS = 0,
-  onS = lateS,
+  onS = 0,
 }: Wanted): Burned {
   const { normal } = random
   const { altitudeM, airC: usualAir, waterC } = WEATHER[place]
@@ -82,7 +79,7 @@ export function burnOnce({
     startC: tenth(start),
     waterG: Math.round(water * 1000),
     usedG: tenth(raw.fuelG * (1 + S.fuel * normal())),
-    call: (s) => Math.max(1, Math.round(s + lateS + S.callS * normal())),
+    call: (s) => Math.max(1, Math.round(s + S.callS * normal())),
     trace: traced ? probeReadings(raw.samples, PROBE, random) : undefined,
   }
 }

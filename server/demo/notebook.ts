@@ -50,22 +50,11 @@ export class Notebook {
     setup: StoveKey,
     fuel: FuelKey,
     test: TestName,
-    {
-      notes = '',
-      setting,
-      extra = {},
-      who,
-      seen,
-      ...wanted
-    }: Partial<Omit<Wanted, 'setting'>> &
-      Pick<Partial<DemoRun>, 'who' | 'seen'> & {
-        notes?: string
-        setting?: Setting
-        extra?: DemoRun['measured']
-      } = {},
+    { notes = '', setting, extra = {}, who, seen, lateS = 0, ...wanted }: Boil = {},
   ): void {
     const burned = this.burn(setup, {
       ...wanted,
+      onS: lateS,
       setting: setting === undefined ? 1 : { low: 0.4, medium: 0.7, full: 1 }[setting],
     })
     const { raw, usedG, trace } = burned
@@ -82,16 +71,28 @@ export class Notebook {
         ...(fuel === 'gas' ? {} : weighed(usedG)),
         ...(raw.boilS === null ? { waterLast: `${tenth(raw.endC)} °C` } : {}),
       },
-      times:
-        raw.boilS === null
-          ? { potOn: '0:00', gaveUp: formatClock(raw.endS) }
-          : {
-              ...(test === 'cold' ? { lit: '0:00', bloomed: '0:05' } : {}),
-              potOn: '0:00',
-              rollingBoil: formatClock(burned.call(raw.boilS)),
-            },
+      times: boilTimes(burned, test, lateS),
       fromCanisterG: fuel === 'gas' ? usedG : undefined,
     })
+  }
+}
+
+/** What varies in a plain boil. */
+type Boil = Partial<Omit<Wanted, 'setting'>> &
+  Pick<Partial<DemoRun>, 'who' | 'seen'> & {
+    notes?: string
+    setting?: Setting
+    extra?: DemoRun['measured']
+    /** Called, and put out, so much after the boil [s]. */
+    lateS?: number
+  }
+
+function boilTimes({ raw, call }: Burned, test: TestName, lateS: number): DemoRun['times'] {
+  if (raw.boilS === null) return { potOn: '0:00', gaveUp: formatClock(raw.endS) }
+  return {
+    ...(test === 'cold' ? { lit: '0:00', bloomed: '0:05' } : {}),
+    potOn: '0:00',
+    rollingBoil: formatClock(call(raw.boilS) + lateS),
   }
 }
 

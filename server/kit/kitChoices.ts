@@ -12,6 +12,9 @@ import { listPeople } from './repository/people'
 
 const offered = <T extends { retired: boolean }>(rows: readonly T[]) => rows.filter((row) => !row.retired)
 
+const fuelChoices = async (db: Connection): Promise<KitChoices['fuels']> =>
+  offered(await listBatches(db)).map(({ id, fuel, kind, batch, openedOn }) => ({ id, fuel, kind, batch, openedOn }))
+
 export async function kitChoices(db: Connection, nowMs: number): Promise<KitChoices> {
   const setups = offered(await listSetups(db)).map(({ id, name, version: { parts, warnings } }) => ({
     id,
@@ -38,13 +41,7 @@ export async function kitChoices(db: Connection, nowMs: number): Promise<KitChoi
       stationPressurePa,
       seaLevelPressurePa,
     })),
-    fuels: offered(await listBatches(db)).map(({ id, fuel, kind, batch, openedOn }) => ({
-      id,
-      fuel,
-      kind,
-      batch,
-      openedOn,
-    })),
+    fuels: await fuelChoices(db),
     methods: offered(await listMethods(db)).map(({ id, name, body }) => ({ id, name, body })),
     containers: offered(await listContainers(db)).map(({ id, name, batchId, fillKg }) => ({
       id,

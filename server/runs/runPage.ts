@@ -39,14 +39,13 @@ export async function runPage(db: Connection, found: FoundRun, query: Record<str
   ] = await Promise.all([answerRun(db, found, optionsFor(view)), rehearsedOf(db, found)])
   if (!answer || 'error' in answer) throw new Error(answer?.error ?? 'The run could not be reduced.')
   const pace = rehearsed?.choice.speed ?? 1
-  const [channels, claim, photos, benchNotes, presses, care, changed] = await Promise.all([
+  const [channels, claim, photos, benchNotes, presses, care] = await Promise.all([
     channelsOf(db, record.id, pace),
     claimOf(db, found),
     photosOf(db, { runId: record.id }),
     notesOf(db, record.id),
     pressesOf(db, record.id, pace),
-    careOf(db, record.id),
-    changedBy(db, record.id),
+    saidSince(db, record.id),
   ])
   return {
     record,
@@ -64,10 +63,15 @@ export async function runPage(db: Connection, found: FoundRun, query: Record<str
     benchNotes,
     presses,
     rehearsed,
-    changed,
     ...care,
   }
 }
+
+/** What was said of it since, and what it changed. */
+const saidSince = async (db: Connection, runId: string) => ({
+  ...(await careOf(db, runId)),
+  changed: await changedBy(db, runId),
+})
 
 /** A line of a channel is as wide as a page's column. */
 const DRAWN_IN_A_LINE = 300

@@ -63,6 +63,13 @@ async function withdraw(id: string) {
         <template #buttons><BaseButton kind="plain" @click="adding = false">Leave it</BaseButton></template>
       </RecordForm>
     </template>
+    <p>
+      Ask of its runs:
+      <template v-for="(words, kind, i) in LINE_KIND_WORDS" :key="kind"
+        >{{ i > 0 ? ' · ' : ''
+        }}<NuxtLink :to="{ path: '/compare/lines', query: { kind, setups: setupId } }">{{ words }}</NuxtLink></template
+      >
+    </p>
     <p v-if="claims?.length"><NuxtLink to="/compare/claims">All claims, drawn</NuxtLink></p>
   </BasePanel>
 </template>

@@ -1,6 +1,7 @@
 /** Runs that boiled, as measured, with what they were burned in. */
 import { sql } from 'drizzle-orm'
 import type { Connection } from '../../database/connection'
+import { readingOf } from './readingOf'
 
 export interface MeasuredRun {
   id: string
@@ -12,10 +13,6 @@ export interface MeasuredRun {
   windMS: number | null
   altitudeM: number | null
 }
-
-/** The reading that stands for a quantity. Water by volume is in m³, of which 20 L are 0.02: no less is weighed in kg. */
-const reading = (quantity: string) => sql`(select m.value from measurement m where m.run_id = r.id
-  and m.quantity = ${quantity} and not exists (select 1 from measurement later where later.supersedes_id = m.id) limit 1)`
 
 const MOST = 5000
 
@@ -33,8 +30,8 @@ export async function measuredRuns(
     join fuel_batch b on b.id = r.fuel_batch_id
     join fuel f on f.id = b.fuel_id
     left join place_version p on p.id = r.place_version_id
-    cross join lateral (select ${reading('water')} as water, ${reading('waterStart')} as "startC",
-      ${reading('wind')} as "windMS") as readings
+    cross join lateral (select ${readingOf(sql`r.id`, 'water')} as water, ${readingOf(sql`r.id`, 'waterStart')} as "startC",
+      ${readingOf(sql`r.id`, 'wind')} as "windMS") as readings
     where f.kind = ${fuel} and s.origin = 'measured' and not s.voided and s.g_per_l is not null
       and s.line->>'kind' = ${kind} and not ('impossible' = any(s.remarks)) and not ('contradictory' = any(s.remarks))
     order by s.started_at desc limit ${MOST}`)

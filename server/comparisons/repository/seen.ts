@@ -2,6 +2,7 @@
 import { sql } from 'drizzle-orm'
 import type { ObservationScale } from '../../../shared/observation'
 import type { Connection } from '../../database/connection'
+import { readingOf } from './readingOf'
 
 export interface SeenRow {
   runId: string
@@ -18,8 +19,7 @@ const MOST = 20_000
 export async function seenRows(db: Connection): Promise<SeenRow[]> {
   const { rows } = await db.execute<SeenRow & Record<string, unknown>>(sql`
     select o.run_id as "runId", s.setup_id as "setupId", s.setup, o.scale, o.step,
-      (select m.value from measurement m where m.run_id = o.run_id and m.quantity = 'wind'
-        and not exists (select 1 from measurement later where later.supersedes_id = m.id) limit 1) as "windMS",
+      ${readingOf(sql`o.run_id`, 'wind')} as "windMS",
       (select p.id from photo p where p.run_id = o.run_id and p.removed_at is null
         order by p.at_ms nulls last, p.created_at limit 1) as "photoId"
     from observation o join run_summary s on s.run_id = o.run_id
