@@ -1,7 +1,7 @@
 /** Two lots of runs held against each other, and what else differs between them. */
 import type { Arm } from '../statistics/arms'
 import { brieflyOf, differenceOf, type Brief } from '../statistics/compareArms'
-import { likeWithLike, type Compared, type LikeWithLike } from '../statistics/likeWithLike'
+import { likeLots, type Compared, type ComparedLot, type LikeWithLike } from '../statistics/likeWithLike'
 import type { PriorScatter } from '../statistics/scatter'
 import type { ComparedFacts } from './facts'
 
@@ -48,13 +48,18 @@ function ownArm({ name, facts }: NamedFacts): Arm {
 }
 const armsOf = ([first, second]: readonly [NamedFacts, NamedFacts]): [Arm, Arm] => [ownArm(first), ownArm(second)]
 
+const comparedOfFacts = new WeakMap<readonly ComparedFacts[], ComparedLot['runs']>()
+function comparedRuns(facts: readonly ComparedFacts[]): ComparedLot['runs'] {
+  const runs = comparedOfFacts.get(facts) ?? facts.map(({ values }) => ({ normalised: true, values }))
+  comparedOfFacts.set(facts, runs)
+  return runs
+}
+
 /** Two lots of runs against each other, and what else differs between them. */
 export function twoArms(
   arms: readonly [NamedFacts, NamedFacts],
   { asked, prior, asUsed = false }: { asked: readonly Compared[]; prior: PriorScatter; asUsed?: boolean },
 ): { verdict: Brief; like: LikeWithLike } {
-  const compared = arms.flatMap(({ name, facts }) =>
-    facts.map(({ values }) => ({ arm: name, normalised: true, values })),
-  )
-  return { verdict: brieflyOf(armsOf(arms), { prior }), like: likeWithLike(compared, asked, { asUsed }) }
+  const lots = arms.map(({ name, facts }) => ({ arm: name, runs: comparedRuns(facts) }))
+  return { verdict: brieflyOf(armsOf(arms), { prior }), like: likeLots(lots, asked, { asUsed }) }
 }

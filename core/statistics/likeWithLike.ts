@@ -1,5 +1,6 @@
 /** Whether a set of runs may be compared: what differs between its arms besides the question. */
 import { formatNumber } from '../quantity/format'
+import { columnOf, type Column } from './conditionColumns'
 
 /** What a comparison looks at, in the order it is told. */
 const COMPARED = [
@@ -85,21 +86,33 @@ export interface LikeWithLike {
   differences: Difference[]
 }
 
+/** The runs of one arm. */
+export interface ComparedLot {
+  arm: string
+  runs: readonly Omit<ComparedRun, 'arm'>[]
+}
+
 /**
  * Lists what differs between the arms besides the question, and grades each: mixed alike over the arms, so that only the
  * question changed; corrected for; or changed together with it.
  * @param question what is asked for and so may differ: of parts one, since two that changed together cannot be told apart.
  *   Burners *as used* bring what belongs to them. Source: commonPractice.
  */
-export function likeWithLike(
+export const likeWithLike = (
   runs: readonly ComparedRun[],
+  question: readonly Compared[],
+  options: { asUsed?: boolean } = {},
+): LikeWithLike => likeLots(lotsOf(runs), question, options)
+
+/** The same of runs by their arms: what was summed up of a lot stands as long as the lot is held. */
+export function likeLots(
+  lots: readonly ComparedLot[],
   question: readonly Compared[],
   { asUsed = false }: { asUsed?: boolean } = {},
 ): LikeWithLike {
-  const arms = [...byArm(runs).values()]
   const differences = [
-    ...(asUsed ? [] : partsTogether(runs, question)),
-    ...COMPARED.filter((what) => !question.includes(what)).flatMap((what) => differenceIn(what, arms, runs) ?? []),
+    ...(asUsed ? [] : partsTogether(lots, question)),
+    ...COMPARED.filter((what) => !question.includes(what)).flatMap((what) => differenceIn(what, lots) ?? []),
   ]
   const grades = differences.map((difference) => difference.grade)
   return {
@@ -108,9 +121,19 @@ export function likeWithLike(
   }
 }
 
+function lotsOf(runs: readonly ComparedRun[]): ComparedLot[] {
+  const arms = new Map<string, ComparedRun[]>()
+  for (const run of runs) {
+    const own = arms.get(run.arm)
+    if (own) own.push(run)
+    else arms.set(run.arm, [run])
+  }
+  return [...arms].map(([arm, own]) => ({ arm, runs: own }))
+}
+
 /** Each pair of arms that differ in more than one part. */
-function partsTogether(runs: readonly ComparedRun[], question: readonly Compared[]): Difference[] {
-  const arms = [...byArm(runs)].map(([name, own]) => ({ name, values: own[0]!.values }))
+function partsTogether(lots: readonly ComparedLot[], question: readonly Compared[]): Difference[] {
+  const arms = lots.map(({ arm, runs }) => ({ name: arm, values: runs[0]!.values }))
   return arms.flatMap((first, i) =>
     arms.slice(i + 1).flatMap((second): Difference[] => {
       const changed = PARTS.filter(
@@ -124,66 +147,53 @@ function partsTogether(runs: readonly ComparedRun[], question: readonly Compared
   )
 }
 
-function byArm(runs: readonly ComparedRun[]): Map<string, ComparedRun[]> {
-  const arms = new Map<string, ComparedRun[]>()
-  for (const run of runs) {
-    const own = arms.get(run.arm)
-    if (own) own.push(run)
-    else arms.set(run.arm, [run])
-  }
-  return arms
-}
-
-function differenceIn(
-  what: Compared,
-  lots: readonly (readonly ComparedRun[])[],
-  runs: readonly ComparedRun[],
-): Difference | null {
-  const arms = lots.map((own) => own.map(({ values }) => values[what] ?? null))
-  const all = arms.flat()
+function differenceIn(what: Compared, lots: readonly ComparedLot[]): Difference | null {
+  const arms = lots.map((lot) => columnOf(lot, what))
+  const n = arms.reduce((sum, one) => sum + one.n, 0)
   const name = NAMES[what]
-  const unstated = MAY_BE_NONE.includes(what) ? 0 : all.filter((value) => value === null).length
+  const unstated = MAY_BE_NONE.includes(what) ? 0 : arms.reduce((sum, { words }) => sum + (words.get(null) ?? 0), 0)
   // What nobody stated is not known to be alike, nor that it differs.
-  if (unstated === all.length && isStated(what, runs))
+  if (unstated === n && arms.some(({ isStated }) => isStated))
     return { what, grade: 'onlyThis', text: `${name} is not stated.` }
-  if (alike(what, all)) return null
-  if (CORRECTED.includes(what) && runs.every((run) => run.normalised))
-    return { what, grade: 'corrected', text: `${name} differs (${spanText(what, all)}); corrected for.` }
+  if (alike(what, arms)) return null
+  if (CORRECTED.includes(what) && lots.every(({ runs }) => runs.every((run) => run.normalised)))
+    return { what, grade: 'corrected', text: `${name} differs (${spanText(what, arms)}); corrected for.` }
   // Mixed alike over the arms, it adds scatter but leans to no side.
-  if (arms.every((values) => sameMix(what, values, all)) && sharesAlike(arms))
+  if (sameMix(what, arms) && sharesAlike(arms))
     return { what, grade: 'onlyThis', text: `${name} differs, alike in every arm.` }
   return {
     what,
     grade: 'together',
-    text: `${name} changed with the question (${spanText(what, all)}). Cannot say which.`,
+    text: `${name} changed with the question (${spanText(what, arms)}). Cannot say which.`,
   }
 }
 
-function alike(what: Compared, values: readonly unknown[]): boolean {
-  const numbers = values.filter((value) => typeof value === 'number')
-  if (numbers.length < values.length) return new Set(values).size <= 1
-  const [low, high] = [Math.min(...numbers), Math.max(...numbers)]
+const areNumbers = (arms: readonly Column[]): boolean => arms.every(({ n, numbers }) => numbers.n === n)
+const rangeOf = (arms: readonly Column[]): [number, number] => [
+  Math.min(...arms.map(({ numbers }) => numbers.low)),
+  Math.max(...arms.map(({ numbers }) => numbers.high)),
+]
+const wordsIn = (arms: readonly Column[]): unknown[] => [...new Set(arms.flatMap(({ words }) => [...words.keys()]))]
+
+function alike(what: Compared, arms: readonly Column[]): boolean {
+  if (!areNumbers(arms)) return arms.every(({ numbers }) => numbers.n === 0) && wordsIn(arms).length <= 1
+  const [low, high] = rangeOf(arms)
   return high - low <= (ALIKE[what] ?? (ALIKE_SHARE[what] ?? 0) * low)
 }
 
-/** It is looked at in runs of this kind: what no run has a word of is no condition of theirs. */
-const isStated = (what: Compared, runs: readonly ComparedRun[]): boolean => runs.some(({ values }) => what in values)
-
-function sameMix(what: Compared, values: readonly unknown[], all: readonly unknown[]): boolean {
-  const numbers = all.filter((value) => typeof value === 'number')
-  if (numbers.length < all.length) return true
-  const mean = (of: readonly unknown[]) => (of as number[]).reduce((sum, value) => sum + value, 0) / of.length
-  return Math.abs(mean(values) - mean(all)) <= (ALIKE[what] ?? 0) / 2
+function sameMix(what: Compared, arms: readonly Column[]): boolean {
+  if (!areNumbers(arms)) return true
+  const sum = arms.reduce((all, { numbers }) => all + numbers.sum, 0)
+  const mean = sum / arms.reduce((all, { n }) => all + n, 0)
+  return arms.every(({ n, numbers }) => Math.abs(numbers.sum / n - mean) <= (ALIKE[what] ?? 0) / 2)
 }
 
 /** Each word or absence takes about the same share of every arm's runs; numbers are held by their means. */
-function sharesAlike(arms: readonly (readonly unknown[])[]): boolean {
-  const words = new Set(arms.flat().filter((value) => typeof value !== 'number'))
-  return [...words].every((word) => {
-    const shares = arms.map((values) => values.filter((value) => value === word).length / values.length)
+const sharesAlike = (arms: readonly Column[]): boolean =>
+  wordsIn(arms).every((word) => {
+    const shares = arms.map(({ n, words }) => (words.get(word) ?? 0) / n)
     return Math.max(...shares) - Math.min(...shares) <= ALIKE_MIX
   })
-}
 
 /** Decimals and unit of what is a number. */
 const SHOWN: Partial<Record<Compared, readonly [number, string]>> = {
@@ -197,10 +207,11 @@ const SHOWN: Partial<Record<Compared, readonly [number, string]>> = {
   fuelAgeDays: [0, ' days'],
 }
 
-function spanText(what: Compared, values: readonly unknown[]): string {
-  const numbers = values.filter((value) => typeof value === 'number')
+function spanText(what: Compared, arms: readonly Column[]): string {
   const [decimals, unit] = SHOWN[what] ?? [2, '']
-  if (numbers.length === values.length)
-    return `${formatNumber(Math.min(...numbers), decimals)} to ${formatNumber(Math.max(...numbers), decimals)}${unit}`
-  return [...new Set(values.map((value) => (value === null ? 'not stated' : String(value))))].join(', ')
+  const [low, high] = rangeOf(arms).map((value) => formatNumber(value, decimals))
+  if (areNumbers(arms)) return `${low} to ${high}${unit}`
+  const words = wordsIn(arms).map((value) => (value === null ? 'not stated' : String(value)))
+  const isMixed = arms.some(({ numbers }) => numbers.n > 0)
+  return [...(isMixed ? [low === high ? `${low}${unit}` : `${low} to ${high}${unit}`] : []), ...words].join(', ')
 }

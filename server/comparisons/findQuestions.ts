@@ -62,8 +62,8 @@ class FactsRead {
   }
 }
 
-/** Series that are taken at once. */
-const AT_ONCE = 200
+/** Series that are taken at once: what rests on two of them is answered with both. */
+const AT_ONCE = 2000
 /** Questions between which others have their turn: a few milliseconds each. */
 const ANSWERED_AT_ONCE = 4
 

@@ -20,8 +20,8 @@ export function seriesRuns(): DemoRun[] {
   wood(book)
   snow(book)
   quickTests(book)
-  questionRuns(book)
   lessons(book)
+  questionRuns(book)
   return book.runs
 }
 

@@ -17,6 +17,7 @@ import { EVENT_KINDS } from '../../core/run/events'
 import { LANES } from '../../shared/lanes'
 import { CHANNEL_NAMES } from '../../shared/channels'
 import type { FieldSpec } from '../../shared/fields'
+import { CLAIM_WHATS } from '../../shared/claim'
 import { ENTRY_WORDS } from '../../shared/fuelBatch'
 import { MEASURED_QUANTITIES } from '../../shared/measuredQuantity'
 import { OBSERVATION_SCALES } from '../../shared/observation'
@@ -26,6 +27,8 @@ import { string } from '../../shared/words'
 /** Columns that hold one word of a list. */
 export const WORDS: Record<string, readonly string[]> = {
   'thing.kind': THING_KINDS,
+  'claim.what': CLAIM_WHATS,
+  'claim.says': ['atMost', 'atLeast'],
   'setup_part.role': PART_ROLES,
   'instrument_check.kind': ['icePoint', 'boilingPoint', 'checkWeight', 'beside'],
   'container_entry.kind': Object.keys(ENTRY_WORDS),
@@ -74,6 +77,15 @@ const list = (of: Schema) => array(of).strict().required()
 
 const maybe = (schema: Schema) =>
   lazy((value) => (value === null || value === undefined ? mixed().nullable() : schema)) as unknown as Schema
+
+/** What a question said; a ranking that was kept with it is drawn as text and numbers. */
+const keptAnswer = object({
+  sentence: words(),
+  line: words(),
+  runs: figure().required(),
+  effect: maybe(object({ ratio: figure().required(), low: figure().required(), high: figure().required() })),
+  ranking: mixed(),
+}).strict()
 
 const typed = recordOf(() =>
   mixed().test(
@@ -146,6 +158,11 @@ const anyObject = object().strict().required()
 
 /** Columns that hold JSON, with the SQL that gives what else is needed to judge it. */
 export const SHAPES: Record<string, Schema> = {
+  'claim.typed': typed as unknown as Schema,
+  'kept_question.query': recordOf(words) as unknown as Schema,
+  'kept_question.kept': keptAnswer,
+  'kept_question.now': keptAnswer,
+  'kept_question.fresh': maybe(keptAnswer),
   'container.typed': typed as unknown as Schema,
   'fuel_batch.typed': typed as unknown as Schema,
   'place_version.typed': typed as unknown as Schema,

@@ -36,8 +36,8 @@ const KIT: KitChoices = {
     } as unknown as KitChoices['setups'][number],
   ],
   fuels: [
-    { id: 'drum', fuel: 'Methanol', kind: 'methanol', batch: 'drum 3' },
-    { id: 'gas', fuel: 'Isobutane-propane', kind: 'isobutane-propane', batch: 'spring' },
+    { id: 'drum', fuel: 'Methanol', kind: 'methanol', batch: 'drum 3', openedOn: null },
+    { id: 'gas', fuel: 'Isobutane-propane', kind: 'isobutane-propane', batch: 'spring', openedOn: null },
   ],
   methods: [method('simmer', 'simmer'), method('boil', 'boil')],
   instruments: [

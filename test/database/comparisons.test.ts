@@ -163,7 +163,9 @@ describe('asked otherwise', () => {
   })
 
   it('a claim is kept, judged, found as a question, and taken back', async () => {
-    const [{ id }] = (await listSetups(bench.db)).filter(({ name }) => name === 'Maar as issued') as [{ id: string }]
+    const [{ id }] = (await listSetups(bench.db)).filter(({ name }) => name === 'Maar as issued') as unknown as [
+      { id: string },
+    ]
     const record = { id: uuidv7(), revision: 0, units: 'metric', personId: null, reason: '' }
     const fields = { value: '9 g', waterM3: '500 mL', startC: '20 °C' }
     const wrong = await addClaim(bench.db, id, { ...record, what: 'gPerBoil', fields: { value: '9 g' } })

@@ -21,7 +21,7 @@ test('a run is logged by keyboard alone', async ({ page }) => {
   await page.getByLabel('Who').focus()
   for (const [typed, then] of [
     ['Odra', 'Set-up'],
-    ['Fumarole', 'Water'],
+    ['Ignimbrite, plain', 'Water'],
     ['473 g', 'Start temperature'],
     ['14 °C', 'Fuel'],
     ['Isobutane', 'Fuel before'],

@@ -130,9 +130,13 @@ useActs(() => [
             @add="addReading"
           />
           <RunSetup v-if="page.setup" id="setup" :setup="page.setup" :own="page.answer.mean" />
-          <LazyRunChanged v-if="page.changed.length" :changed="page.changed" />
           <RunCare id="decisions" :page="page" @changed="refresh()" />
-          <LazyRunHistory v-if="page.record.history.length" id="history" :record="page.record" />
+          <LazyRunHistory
+            v-if="page.record.history.length || page.changed.length"
+            id="history"
+            :record="page.record"
+            :changed="page.changed"
+          />
         </div>
       </div>
     </div>
