@@ -2,7 +2,6 @@
 import type { ChartConfiguration } from 'chart.js'
 import type { AnnotationOptions } from 'chartjs-plugin-annotation'
 import { formatNumber } from '#core/quantity/format'
-import type { PointShape } from './lineChartSvg'
 
 /** Colours of the light. */
 export interface ChartColours {
@@ -45,6 +44,18 @@ export interface DrawnChart {
   yWords?: (value: number) => string
 }
 
+/** Shapes by which points are told apart: no colour says it alone. */
+type PointShape = 'circle' | 'rect' | 'triangle' | 'crossRot' | 'rectRot'
+
+const at = (px: number) => px.toFixed(1)
+const SHAPES: Record<PointShape, (x: number, y: number, r: number) => string> = {
+  circle: (x, y, r) => `M${at(x - r)} ${at(y)}a${r} ${r} 0 1 0 ${2 * r} 0a${r} ${r} 0 1 0 ${-2 * r} 0`,
+  rect: (x, y, r) => `M${at(x - r)} ${at(y - r)}h${2 * r}v${2 * r}h${-2 * r}z`,
+  triangle: (x, y, r) => `M${at(x)} ${at(y - r)}L${at(x + r)} ${at(y + r)}H${at(x - r)}z`,
+  crossRot: (x, y, r) => `M${at(x - r)} ${at(y - r)}l${2 * r} ${2 * r}m0 ${-2 * r}l${-2 * r} ${2 * r}`,
+  rectRot: (x, y, r) => `M${at(x)} ${at(y - r)}L${at(x + r)} ${at(y)}L${at(x)} ${at(y + r)}L${at(x - r)} ${at(y)}z`,
+}
+
 const ARM_SHAPES: readonly PointShape[] = ['circle', 'rect', 'triangle', 'rectRot', 'crossRot']
 const DASHES: readonly (readonly number[])[] = [[], [10, 3], [2, 3], [10, 3, 2, 3], [5, 5]]
 const FONT = { family: 'Atkinson Hyperlegible Mono Variable', size: 12 }
@@ -66,11 +77,27 @@ export const compareChart = (drawn: DrawnChart, colours: ChartColours): ChartCon
   },
 })
 
+/** How far a point reaches from its middle. */
+const POINT_PX = 5
 const WIDTHS = { curve: 2.5, beyond: 2.5, band: 1 } as const
+
+/** From the one end of an interval to the other. */
+const barsOf = (points: DrawnArm['points']): { x: number; y: number }[][] =>
+  points.flatMap(([x, y, half]) =>
+    half === null
+      ? []
+      : [
+          [
+            { x, y: y - half },
+            { x, y: y + half },
+          ],
+        ],
+  )
 
 function datasetsOf({ points, lines }: DrawnArm, i: number, { ink, water }: ChartColours) {
   const common = { parsing: false as const, yAxisID: 'y' }
   const colour = i === 0 ? water : ink
+  const shape = ARM_SHAPES[i % ARM_SHAPES.length]!
   return [
     ...lines.map(({ data, kind }) => ({
       ...common,
@@ -81,15 +108,24 @@ function datasetsOf({ points, lines }: DrawnArm, i: number, { ink, water }: Char
       pointRadius: 0,
       pointHitRadius: 0,
     })),
+    ...barsOf(points).map((data) => ({
+      ...common,
+      data,
+      borderColor: colour,
+      borderWidth: 1,
+      pointRadius: 0,
+      pointHitRadius: 0,
+    })),
     {
       ...common,
       data: points.map(([x, y]) => ({ x, y })),
       showLine: false,
+      pathOf: (x: number, y: number) => SHAPES[shape](x, y, POINT_PX),
       borderColor: colour,
       backgroundColor: 'transparent',
       borderWidth: 2,
-      pointStyle: ARM_SHAPES[i % ARM_SHAPES.length]!,
-      pointRadius: 5,
+      pointStyle: shape,
+      pointRadius: POINT_PX,
       pointHitRadius: 12,
     },
   ]
@@ -106,23 +142,8 @@ const labelled = (content: string, row: number, { ink, sheet }: Pick<ChartColour
   padding: 2,
 })
 
-function annotationsOf({ arms, marks }: DrawnChart, { ink, edge, water, sheet }: ChartColours) {
+function annotationsOf({ marks }: DrawnChart, { ink, edge, sheet }: ChartColours) {
   const all: Record<string, AnnotationOptions> = {}
-  arms.forEach(({ points }, arm) => {
-    points.forEach(([x, y, half], i) => {
-      if (half === null) return
-      const stroke = { borderColor: arm === 0 ? water : ink, borderWidth: 1 }
-      all[`bar${arm}-${i}`] = {
-        type: 'line',
-        yScaleID: 'y',
-        xMin: x,
-        xMax: x,
-        yMin: y - half,
-        yMax: y + half,
-        ...stroke,
-      }
-    })
-  })
   marks.forEach(({ x, words }, i) => {
     all[`mark${i}`] = {
       type: 'line',
@@ -159,7 +180,7 @@ function scalesOf({ xTitle, yTitle, xMin, xStep, xWords, yWords }: DrawnChart, {
 }
 
 const tooltipOf = ({ arms, xWords, yWords }: DrawnChart, { ink, sheet }: ChartColours) => {
-  const names = arms.flatMap(({ name, lines }) => [...lines.map(() => name), name])
+  const names = arms.flatMap(({ name, lines, points }) => [...lines, ...barsOf(points), null].map(() => name))
   const shown = (words: ((value: number) => string) | undefined, value: number | null) =>
     value === null ? '' : (words?.(value) ?? formatNumber(value, 1))
   return {

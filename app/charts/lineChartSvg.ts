@@ -12,20 +12,13 @@ interface Line {
   borderWidth: number
   borderDash?: readonly number[]
   yAxisID: string
-  /** Points without a line between them. */
-  showLine?: boolean
-  pointStyle?: PointShape
-  pointRadius?: number
+  /** Of points without a line between them: how one is drawn. */
+  pathOf?: (x: number, y: number) => string
 }
-/** Shapes by which points are told apart: no colour says it alone. */
-export type PointShape = 'circle' | 'rect' | 'triangle' | 'crossRot' | 'rectRot'
 interface Named {
   yScaleID: string
   xMin?: number
   yMin?: number
-  /** Given both ways it is a stroke, from the one to the other. */
-  xMax?: number
-  yMax?: number
   borderColor: string
   borderWidth: number
   borderDash?: readonly number[]
@@ -104,7 +97,7 @@ function panelsOf(scales: Record<string, Scale>, lines: Line[], named: Named[], 
   return Object.fromEntries(
     keys.map((key, i) => {
       const own = lines.filter((line) => line.yAxisID === key).flatMap(({ data }) => data.map(({ y }) => y))
-      const levels = named.flatMap((one) => (one.yScaleID === key ? [one.yMin ?? [], one.yMax ?? []].flat() : []))
+      const levels = named.flatMap((one) => (one.yScaleID === key && one.yMin !== undefined ? [one.yMin] : []))
       const axis = intervalAxis([...own, ...levels], i === 0 ? 5 : 2)
       const [from, to] = [top, top + (room * shares[i]!) / sum]
       top = to + GAP
@@ -138,35 +131,17 @@ function panelGrid(
   ]
 }
 
-/** How far a point reaches from its middle [px]. */
-const SHAPES: Record<PointShape, (x: number, y: number, r: number) => string> = {
-  circle: (x, y, r) => `M${at(x - r)} ${at(y)}a${r} ${r} 0 1 0 ${2 * r} 0a${r} ${r} 0 1 0 ${-2 * r} 0`,
-  rect: (x, y, r) => `M${at(x - r)} ${at(y - r)}h${2 * r}v${2 * r}h${-2 * r}z`,
-  triangle: (x, y, r) => `M${at(x)} ${at(y - r)}L${at(x + r)} ${at(y + r)}H${at(x - r)}z`,
-  crossRot: (x, y, r) => `M${at(x - r)} ${at(y - r)}l${2 * r} ${2 * r}m0 ${-2 * r}l${-2 * r} ${2 * r}`,
-  rectRot: (x, y, r) => `M${at(x)} ${at(y - r)}L${at(x + r)} ${at(y)}L${at(x)} ${at(y + r)}L${at(x - r)} ${at(y)}z`,
-}
-
 function lineOf(line: Line, xOf: (x: number) => number, panel: Panel) {
-  const { data, borderColor, borderWidth, borderDash } = line
-  if (data.length === 0) return ''
-  if (line.showLine === false) {
-    const shape = SHAPES[line.pointStyle ?? 'circle']
-    const marks = data.map(({ x, y }) => shape(xOf(x), panel.yOf(y), line.pointRadius ?? 4))
-    return `<path d="${marks.join('')}" ${pen(borderColor, borderWidth)}/>`
-  }
-  const points = data.map(({ x, y }) => `${at(xOf(x))} ${at(panel.yOf(y))}`)
-  return `<path d="M${points.join('L')}" ${pen(borderColor, borderWidth, borderDash)}/>`
+  const { data, borderColor, borderWidth, borderDash, pathOf } = line
+  const points = data.map(({ x, y }) => [xOf(x), panel.yOf(y)] as const)
+  const d = pathOf
+    ? points.map((one) => pathOf(...one)).join('')
+    : `M${points.map(([x, y]) => `${at(x)} ${at(y)}`).join('L')}`
+  return `<path d="${d}" ${pen(borderColor, borderWidth, borderDash)}/>`
 }
 
 function namedOf(one: Named, { width, xOf, panel }: { width: number; xOf: (x: number) => number; panel: Panel }) {
   const own = pen(one.borderColor, one.borderWidth, one.borderDash)
-  if (one.xMin !== undefined && one.yMin !== undefined) {
-    const [x, y] = [xOf(one.xMin), panel.yOf(one.yMin)]
-    return [
-      `<path d="M${at(x)} ${at(y)}L${at(xOf(one.xMax ?? one.xMin))} ${at(panel.yOf(one.yMax ?? one.yMin))}" ${own}/>`,
-    ]
-  }
   if (one.xMin === undefined)
     return [`<path d="M${EDGE.left} ${at(panel.yOf(one.yMin!))}H${width - EDGE.right}" ${own}/>`]
   const x = xOf(one.xMin)

@@ -3,6 +3,8 @@ import { formatNumber, signed } from '#core/quantity/format'
 import type { RunComparison } from '#shared/runComparison'
 
 /** Runs that were picked in the logbook, by set-up: like with like first, then what may be said. */
+// Where addresses lead that were kept before picked runs stood in Compare.
+definePageMeta({ alias: ['/runs/compare'] })
 const route = useRoute()
 const { data, error } = await useFetch<RunComparison>('/api/runs/compare', {
   query: computed(() => ({ runs: route.query.runs, mixed: route.query.mixed })),
