@@ -6,6 +6,7 @@ import type { Reference } from '../normalise/reference'
 import { reduceElsewhere } from '../reduceElsewhere'
 import { crossings, flameLine, lineAt, thriftiestSetting, type FlameLine } from '../statistics/flameLine'
 import { setupMean, type NormalisedRun } from '../statistics/setupMean'
+import { NORMAL_95 } from '../statistics/student'
 import { ALONG, ALONG_KINDS, type AlongKind } from './along'
 import type { AskedArm, CountedRun } from './askedArms'
 
@@ -13,8 +14,6 @@ const CURVE_POINTS = 21
 const SCANNED = 400
 /** So many runs stand for all of an arm where a curve is worked out by the model. */
 const MOST_MODELLED = 8
-/** 95 % of a normal figure. */
-const TWO_SIDED = 1.96
 
 interface Asked {
   request: ReduceRequest
@@ -170,7 +169,7 @@ function curveOf(kind: AlongKind, runs: readonly Modelled[], { reference, at }: 
 
 function pointOf(x: number, figures: readonly NormalisedRun[]): [number, number, number, number] {
   const { meanGPerL, meanU, ci95 } = setupMean(figures)
-  const half = (TWO_SIDED * meanU) / meanGPerL
+  const half = (NORMAL_95 * meanU) / meanGPerL
   return [x, meanGPerL, ci95?.[0] ?? meanGPerL * Math.exp(-half), ci95?.[1] ?? meanGPerL * Math.exp(half)]
 }
 

@@ -57,9 +57,9 @@ const percent = (share: number): string => `${formatNumber(100 * share, 0)} %`
 function windWords({ doublingMS, stallMS, curve }: LineAnswer): string {
   if (curve.length === 0 && doublingMS === null) return 'Too few runs for a line.'
   const stall = stallMS === null ? '' : `May fail to boil from ${shown('wind', stallMS.low)} on. `
-  return doublingMS === null
-    ? `${stall}Its fuel does not double below 40\u202fm/s.`
-    : `${stall}Twice the fuel at ${shown('wind', doublingMS.value)} (${formatNumber(doublingMS.low, 1)} to ${formatNumber(doublingMS.high, 1)}).`
+  if (doublingMS === null) return `${stall}Its fuel does not double below 40\u202fm/s.`
+  const range = `${formatNumber(doublingMS.low, 1)} to ${formatNumber(doublingMS.high, 1)}`
+  return `${stall}Twice the fuel at ${shown('wind', doublingMS.value)} (${range}).`
 }
 
 /** From the gentlest to the hardest that was tested, and whether more is the model's alone. */

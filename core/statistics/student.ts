@@ -4,6 +4,9 @@ import jstat from 'jstat'
 
 const MOST_FREEDOM = 1e6
 
+/** 95 % of a normal figure lie within so many standard deviations. */
+export const NORMAL_95 = 1.96
+
 /** Two-sided 95 % factor of Student's t. Example: 2 degrees of freedom → 4.303. */
 export const studentFactor95 = (freedom: number): number => studentQuantile(0.975, freedom)
 

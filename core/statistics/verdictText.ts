@@ -29,8 +29,10 @@ export function verdictText(said: SaidOfTwo): string {
 }
 
 /** The same of a question that names both: "29 % less; 27 to 31 % fits." */
-export const lineOf = (said: Omit<SaidOfTwo, 'name'>): string =>
-  `${said.says === 'none' ? nothingShown(said) : `${percent(Math.abs(said.ratio - 1))} % ${said.says}; ${fits(said)}${narrows(said)}`}${helped(said)}`
+export function lineOf(said: Omit<SaidOfTwo, 'name'>): string {
+  if (said.says === 'none') return `${nothingShown(said)}${helped(said)}`
+  return `${percent(Math.abs(said.ratio - 1))} % ${said.says}; ${fits(said)}${narrows(said)}${helped(said)}`
+}
 
 const USES: Record<Compared, (share: string) => string> = {
   fuel: (share) => `used ${share} fuel`,

@@ -3,6 +3,7 @@ import { compareAsked } from '../../core/compare/compareAsked'
 import type { ComparedMean } from '../../core/compare/facts'
 import { blocksOf } from '../../core/compare/twoArms'
 import type { CompareAnswer, CompareRequest, Question } from '../../core/formats/comparison'
+import type { Conventions } from '../../shared/runOptions'
 import type { Connection } from '../database/connection'
 import type { FoundRun } from '../runs/repository/findRuns'
 import { documentsOf, type AskedDocuments } from './askedDocuments'
@@ -22,16 +23,22 @@ export interface DocumentAnswer extends AskedDocuments {
   answer: CompareAnswer
 }
 
+export interface AskedOf {
+  query: AskedQuery
+  /** How the runs are read where the address names nothing else. */
+  usual: Conventions
+  question: Pick<Question, 'kind'> & Partial<Question>
+}
+
 export async function askDocuments(
   db: Connection,
   arms: readonly AskedArmRuns[],
-  query: AskedQuery,
-  question: Pick<Question, 'kind'> & Partial<Question>,
+  { query, usual, question }: AskedOf,
 ): Promise<DocumentAnswer> {
   const documents = await documentsOf(
     db,
     arms.map(({ seriesKey }) => seriesKey),
-    query,
+    { query, usual },
   )
   const out = new Set(idsIn(query.out))
   const runs = arms.map((arm) =>

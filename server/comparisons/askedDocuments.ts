@@ -4,14 +4,15 @@ import type { RunAnswer } from '../../core/formats/answer'
 import type { ReduceRequest } from '../../core/formats/document'
 import { toRunDocument } from '../../core/formats/toRunDocument'
 import type { ComparedFacts, ComparedMean } from '../../core/compare/facts'
-import { conventionsOf, type RunView } from '../../shared/runOptions'
+import type { Conventions, RunView } from '../../shared/runOptions'
 import { optionsFor } from '../../shared/reduceOptions'
 import type { Connection } from '../database/connection'
-import { findNeeded } from '../runs/answerRun'
+import { findNeeded, isCall } from '../runs/answerRun'
 import type { FoundRun } from '../runs/repository/findRuns'
 import { membersOf } from '../runs/repository/series'
 import { isOtherView, viewOf, type AskedQuery } from './askedView'
 import { comparedFacts } from './comparedFacts'
+import { conventionsOfMean } from './readAs'
 import { factsOfMeans } from './repository/comparisons'
 
 export interface AskedDocuments {
@@ -20,20 +21,16 @@ export interface AskedDocuments {
   found: ReadonlyMap<string, FoundRun>
 }
 
-/**
- * Each series is one set-up of the request, by its key. All are read by the conventions of the first run's method,
- * unless the address names others.
- */
+/** Each series is one set-up of the request, by its key. All are read alike, unless the address names another way. */
 export async function documentsOf(
   db: Connection,
   seriesKeys: readonly string[],
-  query: AskedQuery,
+  { query, usual }: { query: AskedQuery; usual: Conventions },
 ): Promise<AskedDocuments> {
   const ids = await membersOf(db, [...new Set(seriesKeys)])
-  const [first] = await findNeeded(db, ids.slice(0, 1), false)
-  const view = viewOf(query, conventionsOf(first?.method ?? null))
+  const view = viewOf(query, usual)
   const options = optionsFor(view)
-  const runs = await findNeeded(db, ids, options.boil === 'rollingBoil' || options.boil === 'firstBubbles')
+  const runs = await findNeeded(db, ids, isCall(options))
   return {
     view,
     found: new Map(runs.map((run) => [run.record.id, run])),
@@ -55,7 +52,7 @@ export async function askedFacts(
   const { request, found } = await documentsOf(
     db,
     means.map(({ seriesKey }) => seriesKey),
-    query,
+    { query, usual: await conventionsOfMean(db, means[0]!) },
   )
   const answers = new Map(reduce(request).runs.flatMap((run) => ('error' in run ? [] : [[run.id, run] as const])))
   const readAnew = ({ id }: ComparedFacts): ComparedFacts[] => {

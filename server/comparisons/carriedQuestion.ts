@@ -142,5 +142,6 @@ function lineOf([first, second]: readonly CarriedRow[], boils: number): string {
   if (first === undefined) return 'Nothing can be weighed up: no set-up is weighed part for part.'
   const grams = (row: CarriedRow) => `${formatNumber(row.carriedG.at(-1)!, 0)}\u202fg`
   if (second === undefined) return `${first.name}: ${grams(first)} for ${boils} boils.`
-  return `${first.name} is lightest for ${boils} boils: ${grams(first)}, before ${second.name} with ${grams(second)}. Fuel as the mean says, none to spare.`
+  const next = `before ${second.name} with ${grams(second)}`
+  return `${first.name} is lightest for ${boils} boils: ${grams(first)}, ${next}. Fuel as the mean says, none to spare.`
 }

@@ -4,6 +4,7 @@ import type { ComparedMean } from '../../core/compare/facts'
 import type { FoundQuestion } from '../../core/compare/found'
 import type { AskedClaim } from '../../core/formats/comparison'
 import { judgeClaim, type ClaimVerdict } from '../../core/statistics/claim'
+import { NORMAL_95 } from '../../core/statistics/student'
 import { massFromLitres } from '../../core/water/liquid'
 import { claimConditions, claimFields, claimSaid, CLAIM_WHATS, type ClaimWhat } from '../../shared/claim'
 import type { ClaimLine } from '../../shared/answers'
@@ -13,6 +14,7 @@ import { invalid, invalidAt, notFound, saved, type Outcome } from '../kit/outcom
 import { findSetup } from '../kit/setups'
 import { askDocuments, seriesOfSetup } from './askDocuments'
 import { burnedMost, claimRows, insertClaim, withdrawClaimRow, type ClaimRow } from './repository/claims'
+import { conventionsOfMean } from './readAs'
 import { comparedMeans, findAgain } from './repository/comparisons'
 
 /** Keeps one; the same id again is one claim. */
@@ -82,15 +84,14 @@ async function claimLine(db: Connection, row: ClaimRow, means: readonly Compared
       ? {
           claimed,
           measured: measured.value,
-          low: measured.value - TWO_SIDED * measured.u,
-          high: measured.value + TWO_SIDED * measured.u,
+          low: measured.value - NORMAL_95 * measured.u,
+          high: measured.value + NORMAL_95 * measured.u,
           unit: UNITS[row.what],
         }
       : null,
     runs,
   }
 }
-const TWO_SIDED = 1.96
 const UNITS: Record<ClaimWhat, string> = {
   timeS: 's',
   gPerBoil: 'g',
@@ -114,11 +115,9 @@ interface Judged {
 
 async function judged(db: Connection, row: ClaimRow, means: readonly ComparedMean[]): Promise<Judged> {
   if (row.what === 'massG') return { verdict: await weighed(db, row), runs: 0 }
+  const mean = seriesOfSetup(means, row.setupId, null)
   // A burn-off heats no water, and enters no mean.
-  const seriesKey =
-    row.what === 'burnS'
-      ? await burnedMost(db, row.setupId)
-      : (seriesOfSetup(means, row.setupId, null)?.seriesKey ?? null)
+  const seriesKey = row.what === 'burnS' ? await burnedMost(db, row.setupId) : (mean?.seriesKey ?? null)
   if (seriesKey === null)
     return {
       verdict: {
@@ -127,12 +126,11 @@ async function judged(db: Connection, row: ClaimRow, means: readonly ComparedMea
       },
       runs: 0,
     }
-  const { answer } = await askDocuments(
-    db,
-    [{ name: row.setup, seriesKey, isOf: () => true }],
-    {},
-    { kind: 'claim', claim: askedOf(row) },
-  )
+  const { answer } = await askDocuments(db, [{ name: row.setup, seriesKey, isOf: () => true }], {
+    query: {},
+    usual: await conventionsOfMean(db, { seriesKey, conventions: mean?.conventions ?? '' }),
+    question: { kind: 'claim', claim: askedOf(row) },
+  })
   const { says, text, measured } = answer.verdict
   return {
     verdict: {

@@ -9,6 +9,7 @@ import type { Connection } from '../database/connection'
 import { askedFacts } from './askedDocuments'
 import { askedTest, isOfTest } from './askedTest'
 import { viewOf, type AskedQuery } from './askedView'
+import { conventionsOfMean } from './readAs'
 import { comparedMeans } from './repository/comparisons'
 
 /** @returns what each does, or why nothing can be said, in words */
@@ -28,7 +29,7 @@ export async function factorsQuestion(db: Connection, query: AskedQuery): Promis
   if (answer === null || answer.effects.length === 0)
     return 'Too few runs, or too few that differ in one part, to say what each part does. Two runs each of two set-ups that differ in one part are enough.'
   return {
-    view: viewOf(query),
+    view: viewOf(query, await conventionsOfMean(db, first)),
     unit: 'g',
     currency: null,
     unpriced: [],

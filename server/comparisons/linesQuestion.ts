@@ -7,6 +7,7 @@ import type { LinesAnswer } from '../../shared/answers'
 import type { Connection } from '../database/connection'
 import { askDocuments, seriesOfSetup, type DocumentAnswer } from './askDocuments'
 import { idsIn, unitOf, type AskedQuery } from './askedView'
+import { conventionsOfMean } from './readAs'
 import { comparedMeans } from './repository/comparisons'
 
 const isLineKind = (kind: unknown): kind is LinesAnswer['kind'] => typeof kind === 'string' && Object.hasOwn(AXES, kind)
@@ -28,8 +29,7 @@ export async function linesQuestion(db: Connection, query: AskedQuery): Promise<
   const { view, answer, found } = await askDocuments(
     db,
     drawn.map(({ seriesKey }, i) => ({ name: names[i]!, seriesKey, isOf: () => true })),
-    query,
-    { kind },
+    { query, usual: await conventionsOfMean(db, first), question: { kind } },
   )
   return written({ kind, means, drawn, names, query, view, answer, found })
 }

@@ -10,6 +10,7 @@ import { armLine } from './armLine'
 import { askedFacts } from './askedDocuments'
 import { askedTest, isOfTest } from './askedTest'
 import { viewOf, type AskedQuery } from './askedView'
+import { conventionsOfMean } from './readAs'
 import { comparedMeans } from './repository/comparisons'
 
 /** @returns how they read, or why nothing can be said, in words */
@@ -27,7 +28,7 @@ export async function peopleQuestion(db: Connection, query: AskedQuery): Promise
     return 'One person burned all of these. A second one, two runs of the same set-up, would tell whether you read alike.'
   const ring = ringTest(byPerson.map(([name, own]) => ({ name, values: own.map(({ gPerL }) => gPerL) })))
   return {
-    view: viewOf(query),
+    view: viewOf(query, await conventionsOfMean(db, mean)),
     unit: 'g',
     currency: null,
     unpriced: [],

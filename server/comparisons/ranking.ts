@@ -22,6 +22,7 @@ import { unitOf, viewOf, type AskedQuery } from './askedView'
 import { measuredRanking } from './measuredRanking'
 import { NO_PRICES, pricesOf, type Prices } from './prices'
 import { setupsOfTest } from './repository/besides'
+import { conventionsOfMean } from './readAs'
 import { comparedMeans } from './repository/comparisons'
 
 /** @returns the ranking, or why there is none, in words */
@@ -97,7 +98,7 @@ async function ranked(db: Connection, asked: Asked): Promise<RankingAnswer> {
   const fuels = isAcross ? [...new Set(lots.map(({ mean }) => mean.fuelKind))] : [test.fuel]
   const beside = await Promise.all(fuels.map((fuel) => setupsOfTest(db, { fuel, kind: test.kind })))
   return {
-    view: viewOf(query),
+    view: viewOf(query, await conventionsOfMean(db, of)),
     unit,
     currency: prices.currency,
     unpriced: prices.unpriced,

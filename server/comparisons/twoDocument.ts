@@ -8,6 +8,7 @@ import { repeatedMeans } from '../runs/repository/means'
 import { askDocuments } from './askDocuments'
 import { askedFacts } from './askedDocuments'
 import { idsIn, unitOf, type AskedQuery } from './askedView'
+import { conventionsOfMean } from './readAs'
 import { comparedMeans } from './repository/comparisons'
 import { askedPair } from './twoQuestion'
 
@@ -30,8 +31,11 @@ export async function twoDocument(db: Connection, query: AskedQuery): Promise<Co
       const own = new Set(counted(key).map(({ id }) => id))
       return { name: names[i]!, seriesKey, isOf: ({ record }) => own.has(record.id) }
     }),
-    query,
-    { kind: 'two', unit, scatter: prior.isAssumed ? null : prior.sd },
+    {
+      query,
+      usual: await conventionsOfMean(db, means[0]),
+      question: { kind: 'two', unit, scatter: prior.isAssumed ? null : prior.sd },
+    },
   )
   return asked
 }

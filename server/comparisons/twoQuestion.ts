@@ -21,6 +21,7 @@ import { medianOf } from '../../core/statistics/arms'
 import { priorScatter, type PriorScatter } from '../../core/statistics/scatter'
 import { isUuid } from '../../shared/uuid'
 import type { AskedView, ComparedLine, TwoAnswer } from '../../shared/comparison'
+import type { Conventions } from '../../shared/runOptions'
 import type { Connection } from '../database/connection'
 import { repeatedMeans } from '../runs/repository/means'
 import { armLine } from './armLine'
@@ -28,6 +29,7 @@ import { askedFacts } from './askedDocuments'
 import { askedTest, isOfTest } from './askedTest'
 import { idsIn, unitOf, viewOf, type AskedQuery } from './askedView'
 import { NO_PRICES, pricesOf, type Prices } from './prices'
+import { conventionsOfMean } from './readAs'
 import { runsBeside, versionsHeatedAlike } from './repository/besides'
 import { comparedMeans } from './repository/comparisons'
 
@@ -104,7 +106,7 @@ async function writtenDown(db: Connection, written: Written): Promise<TwoAnswer>
   const [first, second] = means
   const all = means.map(({ key }) => facts.get(key) ?? [])
   return {
-    ...viewSaid(written),
+    ...viewSaid(written, await conventionsOfMean(db, first)),
     sentence: pairSentence({ ...candidate, means }),
     versions: [first.setupVersionId, second.setupVersionId],
     choices: choicesOf(written),
@@ -143,8 +145,8 @@ function choicesOf({ answer: { means }, query, all: known }: Written): TwoAnswer
     .sort((a, b) => a.label.localeCompare(b.label, 'en'))
 }
 
-const viewSaid = ({ query, how, prices: { currency, unpriced } }: Written): AskedView => ({
-  view: viewOf(query),
+const viewSaid = ({ query, how, prices: { currency, unpriced } }: Written, usual: Conventions): AskedView => ({
+  view: viewOf(query, usual),
   unit: how.unit,
   currency,
   unpriced,

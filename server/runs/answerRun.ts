@@ -48,7 +48,7 @@ export async function findNeeded(db: Connection, ids: readonly string[], byCall:
 export const needsTrace = ({ stored, scaled }: Pick<FoundRun, 'stored' | 'scaled'>): boolean =>
   scaled || readsTrace(stored)
 const readsTrace = ({ kind, boilBy }: StoredRun): boolean => kind === 'coolDown' || boilBy === 'trace'
-const isCall = ({ boil }: Options): boolean => boil === 'rollingBoil' || boil === 'firstBubbles'
+export const isCall = ({ boil }: Options): boolean => boil === 'rollingBoil' || boil === 'firstBubbles'
 /** Whether its method reads boils that are called. */
 export const readsCalls = ({ method }: FoundRun): boolean => isCall(listedOptions(method))
 

@@ -7,8 +7,18 @@ import { ratioRange } from '../../core/statistics/verdictText'
 import { answerPage } from '../../server/comparisons/answerPage'
 import { changedBy } from '../../server/comparisons/changedBy'
 import { addClaim, withdrawClaim } from '../../server/comparisons/claims'
-import { keptLines } from '../../server/comparisons/kept'
+import { keepQuestion, keptLines, removeKept } from '../../server/comparisons/kept'
 import { listSetups } from '../../server/kit/setups'
+import { compareAsked } from '../../core/compare/compareAsked'
+import type { CompareRequest } from '../../core/formats/comparison'
+import type {
+  CarriedAnswer,
+  FactorsAnswer,
+  LinesAnswer,
+  PeopleAnswer,
+  SeenAnswer,
+  TracesAnswer,
+} from '../../shared/answers'
 import type { RankingAnswer, TwoAnswer } from '../../shared/comparison'
 import { listQuestions } from '../../server/comparisons/listQuestions'
 import { rankingQuestion } from '../../server/comparisons/ranking'
@@ -144,6 +154,82 @@ describe('asked otherwise', () => {
     expect(await answerPage(bench.db, 'betting', {})).toMatch(/^There is no such question/)
     expect(await answerPage(bench.db, 'lines', { kind: 'wind', setups: 'nobody' })).toMatch(/^No run of this set-up/)
     expect(await answerPage(bench.db, 'traces', { runs: 'x' })).toMatch(/^No run is named/)
+  })
+
+  it('every pair of the list: its document, put through the command line’s function, says what the page says', async () => {
+    const { groups } = await listQuestions(bench.db)
+    const pairs = groups.flatMap(({ questions }) => questions).filter(({ asks, effect }) => asks.a && effect)
+    expect(pairs.length).toBeGreaterThan(10)
+    for (const { asks, sentence, effect } of pairs) {
+      const { verdict } = compareAsked((await asked('document', asks)) as CompareRequest)
+      expect(verdict.ratio, sentence).toBeCloseTo(effect!.ratio, 9)
+      expect(verdict.ci95![0], sentence).toBeCloseTo(effect!.low, 9)
+    }
+  })
+
+  it('a mean is read as it was read, and the page says how: to 90 °C by its target', async () => {
+    const rise = (await found()).find(({ kind, of }) => kind === 'people' && of.includes('to 90'))!
+    const usual = (await asked('people', rise.asks)) as PeopleAnswer
+    expect(usual.view).toMatchObject({ boil: 'target', targetC: 90 })
+    const anew = (await asked('people', { ...rise.asks, reference: 'standardBench' })) as PeopleAnswer
+    anew.arms.forEach(({ name, boilG }, i) => {
+      expect(name).toBe(usual.arms[i]!.name)
+      expect(boilG).toBeCloseTo(usual.arms[i]!.boilG, 6)
+    })
+  })
+
+  it('lines, parts, people, pack weight, what was seen and traces of the demonstration say something, and of nothing why not', async () => {
+    const { asks } = (await listed('rankings', 'Which set-up boils'))!
+    const wind = (await listed('wind', 'How does Fumarole with narrow pot stand wind?'))!.asks
+    const lines = (await asked('lines', { kind: 'wind', setups: wind.setup!, fuel: wind.fuel! })) as LinesAnswer
+    expect(lines.lines[0]!.doublingMS!.value).toBeGreaterThan(2)
+    expect(lines.lines[0]!.points.every(([x, y, u]) => x >= 0 && y > 0 && u > 0)).toBe(true)
+    expect(lines.leftOut.every(({ setup }) => setup === 'Fumarole with narrow pot')).toBe(true)
+    expect(lines.others.map(({ name }) => name)).toContain('Maar as issued')
+    const factors = (await asked('factors', asks)) as FactorsAnswer
+    const lid = factors.factors.find(({ what }) => what.startsWith('lid'))!
+    expect(lid.ci95[0]).toBeLessThan(lid.ratio)
+    expect(factors.line).toMatch(/^Most is saved by .*: .* less\. \d+ of \d+ changes shown\./)
+    const carried = (await asked('carried', {
+      ...asks,
+      boils: '40',
+      'can.isobutane-propane': '110,100',
+    })) as CarriedAnswer
+    const gas = carried.rows.find(({ fuelKind }) => fuelKind === 'isobutane-propane')!
+    // Whole containers of 110 g in 100 g, as the address has them.
+    expect(gas.carriedG[39]! - gas.stoveG).toBeCloseTo(210 * Math.ceil((40 * gas.boilG) / 110), 6)
+    expect(carried.notDrawn.every(({ why }) => why !== '')).toBe(true)
+    const seen = (await asked('seen', {})) as SeenAnswer
+    const wide = seen.flames.find(({ name }) => name === 'Solfatara with wide pot')!
+    expect(wide.cells.map(({ step }) => step)).toEqual(['even', 'spilling', 'off'])
+    expect(await answerPage(bench.db, 'seen', { setups: 'nobody' })).toMatch(/^Nothing was seen/)
+    const { rows } = await bench.db.execute<{ id: string }>(sql`select run_id as id from trace limit 2`)
+    const ids = rows.map(({ id }) => id)
+    const traces = (await asked('traces', { runs: `${ids.join(',')},${uuidv7()}`, align: 'potOn' })) as TracesAnswer
+    expect(traces.lines.length + traces.left.length).toBe(3)
+    expect(traces.left.map(({ why }) => why)).toContain('there is no run of this id here')
+    expect(await answerPage(bench.db, 'carried', { fuel: 'birch' })).toMatch(/^No set-up has a corrected figure/)
+  })
+
+  it('a kept question is checked, frozen as it was, and taken off the list', async () => {
+    const { asks } = (await listed('rankings', 'Which set-up boils'))!
+    const kept = { id: uuidv7(), name: 'By then', page: 'ranking', query: asks }
+    expect(await keepQuestion(bench.db, { ...kept, page: 'horses' })).toMatchObject({ status: 'invalid' })
+    expect(await keepQuestion(bench.db, { ...kept, query: { fuel: 7 } })).toMatchObject({ status: 'invalid' })
+    expect(await keepQuestion(bench.db, { ...kept, query: { fuel: 'birch' } })).toMatchObject({
+      status: 'invalid',
+      problems: [{ path: 'query' }],
+    })
+    expect((await keepQuestion(bench.db, kept)).status).toBe('saved')
+    expect((await keepQuestion(bench.db, kept)).status).toBe('saved')
+    expect((await keptLines(bench.db)).filter(({ name }) => name === 'By then')).toHaveLength(1)
+    const now = (await asked('ranking', asks)) as RankingAnswer
+    const frozen = (await asked('ranking', { ...asks, kept: kept.id })) as RankingAnswer
+    expect({ ...frozen, keptAt: null }).toEqual(now)
+    expect(frozen.keptAt).not.toBeNull()
+    expect(await answerPage(bench.db, 'ranking', { ...asks, kept: uuidv7() })).toMatch(/^No ranking was kept/)
+    expect((await removeKept(bench.db, kept.id)).status).toBe('saved')
+    expect((await removeKept(bench.db, kept.id)).status).toBe('notFound')
   })
 
   it('rankings by time, by money across fuels, and as measured, with what moved since a day', async () => {

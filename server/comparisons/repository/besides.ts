@@ -1,8 +1,9 @@
 /** Runs and set-ups that stand beside a question: alike in heat, or without a figure that is compared. */
 import { and, eq, sql } from 'drizzle-orm'
 import type { ComparedMean } from '../../../core/compare/facts'
+import type { MethodBody } from '../../../core/method/method'
 import type { Connection } from '../../database/connection'
-import { fuel, fuelBatch, run, runSummary } from '../../database/schema'
+import { fuel, fuelBatch, methodVersion, run, runSummary } from '../../database/schema'
 
 /** By a version of a set-up, all versions that are heated as it is. */
 export async function versionsHeatedAlike(
@@ -35,6 +36,17 @@ export async function fullContainers(db: Connection): Promise<Map<string, { cont
     where c.full_kg is not null and c.tare_kg is not null and c.retired_at is null
     group by f.kind, c.full_kg, c.tare_kg order by f.kind, count(*) desc, c.full_kg`)
   return new Map(rows.map(({ kind, ...size }) => [kind, size]))
+}
+
+/** The methods that runs of a series were done by; null: by none. */
+export async function methodsOfSeries(db: Connection, seriesKey: string): Promise<(MethodBody | null)[]> {
+  const rows = await db
+    .selectDistinctOn([run.methodVersionId], { body: methodVersion.body })
+    .from(run)
+    .leftJoin(methodVersion, eq(methodVersion.id, run.methodVersionId))
+    .where(eq(run.seriesKey, seriesKey))
+    .orderBy(run.methodVersionId)
+  return rows.map(({ body }) => body)
 }
 
 interface Beside {
