@@ -8,6 +8,7 @@ import type { Reference } from '../normalise/reference'
 import { BELOW_LEVEL_K } from '../trace/plateau'
 import { THETA, windLoss } from './flameRow'
 import { columnsOf, FIGURED, shiftFlame, withFlame, type SetupFlame } from './setupFlame'
+import { NORMAL_95 } from '../statistics/student'
 
 /** Nobody cooks in more [m/s]. */
 const STRONGEST_MS = 40
@@ -129,7 +130,7 @@ function limitOf(middle: WindLimits, moved: readonly WindLimits[], which: keyof 
   const value = middle[which]
   if (value === null) return null
   const ln = Math.hypot(...moved.map((one) => Math.log((one[which] ?? STRONGEST_MS) / value)))
-  return { value, u: value * ln, low: value * Math.exp(-1.96 * ln), high: value * Math.exp(1.96 * ln) }
+  return { value, u: value * ln, low: value * Math.exp(-NORMAL_95 * ln), high: value * Math.exp(NORMAL_95 * ln) }
 }
 
 const GHOST_MS = 2

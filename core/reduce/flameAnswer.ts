@@ -7,8 +7,7 @@ import type { SetupFlame } from '../flame/setupFlame'
 import { inGrams } from '../quantity/shown'
 import { VALVE_U } from './flameBudget'
 import type { SetupSeries } from './setupSeries'
-
-const Z_95 = 1.96
+import { NORMAL_95 } from '../statistics/student'
 
 /** null: it was fitted to no run. */
 export function flameAnswer({ flame, benchRates }: SetupSeries, options: ReduceOptions): SetupFlameAnswer | null {
@@ -54,12 +53,12 @@ function middleRow({ rows }: SetupFlame) {
 const byLog = (value: number, ln: number): Omit<FlameFigure, 'basis'> => ({
   value,
   u: value * ln,
-  low: value * Math.exp(-Z_95 * ln),
-  high: value * Math.exp(Z_95 * ln),
+  low: value * Math.exp(-NORMAL_95 * ln),
+  high: value * Math.exp(NORMAL_95 * ln),
 })
 const evenly = (value: number, u: number): Omit<FlameFigure, 'basis'> => ({
   value,
   u,
-  low: value - Z_95 * u,
-  high: value + Z_95 * u,
+  low: value - NORMAL_95 * u,
+  high: value + NORMAL_95 * u,
 })

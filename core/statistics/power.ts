@@ -2,7 +2,7 @@
 /// <reference path="./jstat.d.ts" />
 import jstat from 'jstat'
 import { findRoot } from '../numeric/findRoot'
-import { studentFactor95 } from './student'
+import { NORMAL_95, studentFactor95 } from './student'
 
 const POWER = 0.8
 const MOST = 200
@@ -24,7 +24,7 @@ export function powerOf(n: number, cv: number, difference: number): number {
  */
 export function replicatesNeeded(cv: number, difference: number, sharedU = 0): number | null {
   // However many there are, so much stays: 1.96 for the test, 0.84 for its power.
-  if (Math.log1p(difference) < (1.96 + 0.84) * sharedU) return null
+  if (Math.log1p(difference) < (NORMAL_95 + 0.84) * sharedU) return null
   const withShared = (n: number) => Math.sqrt(cv ** 2 + (n * sharedU ** 2) / 2)
   const shows = (n: number) => powerOf(n, withShared(n), difference) >= POWER
   if (!shows(MOST)) return null

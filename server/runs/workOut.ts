@@ -141,11 +141,17 @@ async function rowsOf(
     key,
     options,
     means: answer.setups[0]?.means ?? [],
-    answers: answer.runs,
+    answers: oldestFirst(answer.runs, byId),
     own: own.map((one) => one.stored),
     factsOf: (one) => comparedFacts(byId.get(one.id)!, one),
   })
   return (found, said) => ({ ...summaryFrom(found, said), meanKey: said?.mean ? meanKeyOf(said.mean) : null })
+}
+
+/** In one order, whatever order they were found in: facts add up to the same digit, and the last is the newest. */
+function oldestFirst(answers: Light['runs'], byId: ReadonlyMap<string, FoundRun>): Light['runs'] {
+  const at = ({ id }: { id: string }) => `${byId.get(id)?.record.startedAt} ${id}`
+  return [...answers].sort((a, b) => (at(a) < at(b) ? -1 : 1))
 }
 
 interface Kept {

@@ -59,8 +59,7 @@ const containers = computed(() => [...new Map((data.value?.rows ?? []).map((row)
 <template>
   <ComparePage :sentence="data?.sentence" :error="error">
     <template v-if="data">
-      <BasePanel label="Answer">
-        <p class="text-lg font-bold" data-answer>{{ data.line }}</p>
+      <CompareAnswer :line="data.line">
         <p class="text-ink-2">
           For
           <WordChoice
@@ -77,7 +76,7 @@ const containers = computed(() => [...new Map((data.value?.rows ?? []).map((row)
             than {{ one.than }}.
           </li>
         </ul>
-      </BasePanel>
+      </CompareAnswer>
       <CompareChart
         title="Pack weight against boils"
         file="pack-weight"

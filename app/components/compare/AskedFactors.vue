@@ -23,13 +23,12 @@ const groups = computed(() => [{ rows: rows.value, unit: '%, less | more', nough
 <template>
   <ComparePage :sentence="data?.sentence" :error="error">
     <template v-if="data">
-      <BasePanel label="Answer">
-        <p class="text-lg font-bold" data-answer>{{ data.line }}</p>
+      <CompareAnswer :line="data.line">
         <p class="text-ink-2">
           From {{ data.runs }} runs of {{ data.setups }} set-ups, {{ data.of }}: each part with all others as they are.
         </p>
         <CompareAsks :asked="data" />
-      </BasePanel>
+      </CompareAnswer>
       <CompareIntervals
         title="What each part saves"
         file="what-each-part-saves"

@@ -37,14 +37,13 @@ const groups = computed(() => [
 <template>
   <ComparePage :sentence="data?.sentence" :error="error">
     <template v-if="data">
-      <BasePanel label="Answer">
-        <p class="text-lg font-bold" data-answer>{{ data.line }}</p>
+      <CompareAnswer :line="data.line">
         <p class="text-ink-2">
           {{ data.of }}. Each from the robust mean of all, in robust standard deviations (z): beyond 2 is worth a look,
           beyond 3 is another way to read. With two people z says no more than that they differ.
         </p>
         <CompareAsks :asked="data" />
-      </BasePanel>
+      </CompareAnswer>
       <CompareIntervals title="Who is how far off" file="people" :groups="groups" :notes="[data.sentence]">
         <IntervalBars :rows="boils" unit="g a boil, 95 %" />
         <IntervalBars v-if="scores.length" class="mt-4" :rows="scores" unit="z" />

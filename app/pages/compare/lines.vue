@@ -23,8 +23,7 @@ const without = (id: string) => say({ setups: setups.value.filter((one) => one !
 <template>
   <ComparePage :sentence="data?.sentence" :error="error">
     <template v-if="data && drawn">
-      <BasePanel label="Answer">
-        <p class="text-lg font-bold" data-answer>{{ data.line }}</p>
+      <CompareAnswer :line="data.line">
         <p v-for="words in crossingWords(data)" :key="words" data-crossing>{{ words }}</p>
         <p v-if="neverBoiledWords(data)" data-never>{{ neverBoiledWords(data) }}</p>
         <p class="text-ink-2">
@@ -38,7 +37,7 @@ const without = (id: string) => say({ setups: setups.value.filter((one) => one !
           >.
         </p>
         <CompareAsks :asked="data" />
-      </BasePanel>
+      </CompareAnswer>
       <CompareChart
         :title="`Fuel against ${LINE_KIND_WORDS[data.kind]}`"
         :file="`fuel-against-${data.kind}`"

@@ -37,8 +37,7 @@ const keptDay = computed(() => (data.value?.keptAt ? shortDateInZone(data.value.
 <template>
   <ComparePage :sentence="data?.sentence" :error="error">
     <template v-if="data">
-      <BasePanel label="Answer">
-        <p class="text-lg font-bold" data-answer>{{ data.line }}</p>
+      <CompareAnswer :line="data.line">
         <p v-if="keptDay" data-frozen>
           As it was on {{ keptDay }}, frozen.
           <NuxtLink :to="{ query: { ...$route.query, kept: undefined } }">As it is now</NuxtLink>
@@ -66,7 +65,7 @@ const keptDay = computed(() => (data.value?.keptAt ? shortDateInZone(data.value.
           <span class="text-ink-2">Also ranked:</span>
           <NuxtLink v-for="one in data.others" :key="one.words" :to="{ query: one.query }">{{ one.words }}</NuxtLink>
         </p>
-      </BasePanel>
+      </CompareAnswer>
       <CompareRanking :answer="data" />
       <CautionBox v-for="row in cautions" :key="row.name">
         <strong>{{ row.name }}.</strong> {{ row.caution }}

@@ -70,8 +70,7 @@ const places = computed(() => {
             @update:model-value="say({ as: $event === 'alone' ? 'alone' : undefined })" /></template
         >.
       </p>
-      <BasePanel label="Answer">
-        <p class="text-lg font-bold" data-answer>{{ data.line }}</p>
+      <CompareAnswer :line="data.line">
         <p v-if="data.timeLine" data-time>{{ data.timeLine }}</p>
         <p>
           {{ data.asMeasured }}
@@ -81,7 +80,7 @@ const places = computed(() => {
         </p>
         <CompareAsks :asked="data" :units="['g', 'MJ', 'money', 's']" />
         <p class="text-ink-2" data-left-out>{{ leftOut }}</p>
-      </BasePanel>
+      </CompareAnswer>
       <CompareTwoDrawing :answer="data" />
       <CompareRuns :answer="data" :out="out" @count="count" />
     </template>
