@@ -1,7 +1,7 @@
 /** Lines of Compare as charts: measured points, fitted curves, bands, and what stands at an upright. */
 import { formatNumber } from '#core/quantity/format'
 import type { LinesAnswer } from '#shared/answers'
-import type { DrawnArm, DrawnChart, DrawnMark } from '~/charts/compareChart'
+import type { DrawnArm, DrawnChart, DrawnMark } from '../charts/compareChart'
 
 export const LINE_AXES: Record<LinesAnswer['kind'], { title: string; table: string; decimals: number }> = {
   flameLine: { title: 'g/min', table: 'Burn rate [g/min]', decimals: 1 },

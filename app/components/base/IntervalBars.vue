@@ -15,10 +15,16 @@ const axis = computed(() => intervalAxis(props.rows.flatMap((row) => [row.mark, 
   <div v-if="rows.length" class="grid gap-x-4 gap-y-1 sm:grid-cols-[minmax(8rem,14rem)_minmax(0,1fr)_max-content]">
     <template v-for="row in rows" :key="row.key">
       <span dir="auto">{{ row.label }}</span>
-      <IntervalBar :axis="axis" :mark="row.mark" :interval="row.interval" :words="`${row.label}: ${row.words}`" />
+      <IntervalBar
+        class="max-sm:mx-4"
+        :axis="axis"
+        :mark="row.mark"
+        :interval="row.interval"
+        :words="`${row.label}: ${row.words}`"
+      />
       <span class="figures max-sm:mb-2" :data-interval="row.key">{{ row.words }}</span>
     </template>
-    <IntervalTicks class="sm:col-start-2" :axis="axis" />
+    <IntervalTicks class="max-sm:mx-4 sm:col-start-2" :axis="axis" />
     <span class="self-start text-ink-2">{{ unit }}</span>
   </div>
 </template>
