@@ -8,24 +8,21 @@ import { studentFactor95, studentTwoSided } from '../statistics/student'
 import type { ComparedMean } from './facts'
 import type { FactsOf, FoundQuestion } from './found'
 import { placesOf } from './places'
-import { armOf, blocksOf } from './twoArms'
+import type { LotSums } from './lotSums'
 import { armNamesOf, listed, testAsked, testWords, volumeWords } from './words'
 
 export function answerRanking(
   means: readonly ComparedMean[],
-  factsOf: FactsOf,
+  sumsOf: (key: string) => LotSums | null,
   prior: PriorScatter,
 ): FoundQuestion | null {
   const names = armNamesOf(means)
-  const lots = means
-    .map((mean, i) => ({ name: names[i]!, facts: factsOf(mean.key) }))
-    .filter(({ facts }) => facts.length > 0)
+  const lots = means.flatMap((mean, i) => {
+    const sums = sumsOf(mean.key)
+    return sums === null ? [] : [{ name: names[i]!, sums }]
+  })
   if (lots.length < 3) return null
-  const blocks = blocksOf(lots.map(({ facts }) => facts))
-  const order = orderArms(
-    lots.map(({ name, facts }) => armOf(name, facts, blocks)),
-    { prior },
-  )
+  const order = orderArms(lots, { prior })
   const [{ test }] = means as [ComparedMean]
   return {
     kind: 'ranking',
@@ -34,7 +31,7 @@ export function answerRanking(
     effect: null,
     p: null,
     of: testWords(test),
-    runs: `${lots.length} set-ups, ${lots.reduce((sum, { facts }) => sum + facts.length, 0)} runs`,
+    runs: `${lots.length} set-ups, ${lots.reduce((sum, { sums }) => sum + sums.n, 0)} runs`,
     grade: null,
     isAssumed: prior.isAssumed,
     testKind: test.kind,
@@ -96,8 +93,11 @@ export function answerFlame(means: readonly ComparedMean[], factsOf: FactsOf): F
   }
 }
 
-export function answerVolumes(means: readonly ComparedMean[], factsOf: FactsOf): FoundQuestion | null {
-  const filled = means.filter(({ key }) => factsOf(key).length > 0)
+export function answerVolumes(
+  means: readonly ComparedMean[],
+  sumsOf: (key: string) => LotSums | null,
+): FoundQuestion | null {
+  const filled = means.filter(({ key }) => sumsOf(key) !== null)
   if (filled.length < 2) return null
   const each = filled.map(({ test, meanGPerL }) => `${volumeWords(test.volumeG)} ${formatNumber(meanGPerL, 1)}`)
   return {
@@ -107,7 +107,7 @@ export function answerVolumes(means: readonly ComparedMean[], factsOf: FactsOf):
     effect: null,
     p: null,
     of: filled[0]!.test.setting === null ? '' : `at ${filled[0]!.test.setting}`,
-    runs: `${filled.reduce((sum, { key }) => sum + factsOf(key).length, 0)} runs`,
+    runs: `${filled.reduce((sum, { key }) => sum + (sumsOf(key)?.n ?? 0), 0)} runs`,
     grade: null,
     isAssumed: false,
     testKind: filled[0]!.test.kind,

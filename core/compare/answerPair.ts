@@ -1,21 +1,32 @@
 /** What two lots of runs answer: a part that was changed, two fuels, two testers. */
 import type { AskedUnit } from '../formats/comparison'
 import { formatClock, formatNumber } from '../quantity/format'
-import { meanOf } from '../statistics/arms'
-import type { Brief } from '../statistics/compareArms'
-import type { Compared, LikeWithLike } from '../statistics/likeWithLike'
+import { brieflyOf, type Brief } from '../statistics/compareArms'
+import { likeLots, type Compared, type LikeWithLike } from '../statistics/likeWithLike'
 import type { PriorScatter } from '../statistics/scatter'
 import { lineOf } from '../statistics/verdictText'
 import { partOf, type PairCandidate } from './candidates'
 import type { ComparedFacts, ComparedMean } from './facts'
 import type { FactsOf, FoundQuestion } from './found'
+import {
+  comparedLot,
+  lotSums,
+  namedFacts,
+  type AsMeasured,
+  type LotSums,
+  type NamedFacts,
+  type NamedLot,
+} from './lotSums'
 import { measuredIn, type GramPrices } from './measured'
-import { twoArms, type NamedFacts } from './twoArms'
 import { armNamesOf, burnerName, listed, testAsked, testWords } from './words'
 
 /** null: too few runs have what it takes. */
-export function answerPair(candidate: PairCandidate, factsOf: FactsOf, prior: PriorScatter): FoundQuestion | null {
-  const two = pairAnswer(candidate, factsOf, { prior })
+export function answerPair(
+  candidate: PairCandidate,
+  sumsOf: (key: string) => LotSums | null,
+  prior: PriorScatter,
+): FoundQuestion | null {
+  const two = pairAnswer<NamedLot>(candidate, (key) => summedLot(sumsOf(key)), prior)
   if (two === null) return null
   const { verdict, like, effect, arms, means } = two
   const isTogether = candidate.kind === 'together' || like.grade === 'together'
@@ -24,11 +35,11 @@ export function answerPair(candidate: PairCandidate, factsOf: FactsOf, prior: Pr
     sentence: pairSentence({ ...candidate, means }),
     line: isTogether
       ? togetherLine(candidate, like)
-      : `${pairLine(verdict, { kind: candidate.kind, arms, prior })} ${asMeasured(arms)}`.trim(),
+      : `${pairLine(verdict, { kind: candidate.kind, arms, prior })} ${asMeasured(arms.map(({ sums }) => sums.asMeasured))}`.trim(),
     effect: isTogether ? null : effect,
     p: isTogether ? null : verdict.p,
     of: testWords(means[0].test),
-    runs: `${arms[0].facts.length} and ${arms[1].facts.length} runs`,
+    runs: `${arms[0].sums.n} and ${arms[1].sums.n} runs`,
     grade: like.grade,
     isAssumed: verdict.isAssumed,
     testKind: means[0].test.kind,
@@ -38,6 +49,8 @@ export function answerPair(candidate: PairCandidate, factsOf: FactsOf, prior: Pr
   }
 }
 
+const summedLot = (sums: LotSums | null) => (sums === null ? { sums } : { sums })
+
 /** How an address names two set-ups with one test of theirs. */
 export const pairAsked = ([first, second]: PairCandidate['means']): Record<string, string> => ({
   a: first.setupVersionId,
@@ -46,61 +59,63 @@ export const pairAsked = ([first, second]: PairCandidate['means']): Record<strin
   ...(first.fuelKind === second.fuelKind ? {} : { against: first.fuelKind }),
 })
 
-export interface PairAnswer {
-  arms: readonly [NamedFacts, NamedFacts]
+export interface PairAnswer<Lot extends NamedLot = NamedLot> {
+  arms: readonly [Lot, Lot]
   means: PairCandidate['means']
   verdict: Brief & { ratio: number; ci95: [number, number] }
   like: LikeWithLike
   effect: NonNullable<FoundQuestion['effect']>
 }
 
-/** How two lots of runs are held against each other. */
-export interface HowHeld {
-  prior: PriorScatter
-  /** Two fuels by their heat, all else by grams, where nobody asks for another. */
-  unit?: AskedUnit
-  prices?: GramPrices
-}
+/** A lot, or what stands for one that has no run. */
+type LotOf<Lot> = (key: string) => Omit<Lot, 'name'> | { sums: null }
 
-/** Where nobody added anything, the thriftier is held against the other. */
-export function pairAnswer(candidate: PairCandidate, factsOf: FactsOf, how: HowHeld): PairAnswer | null {
+/**
+ * Where nobody added anything, the thriftier is held against the other.
+ *
+ * @param lotOf in the unit that is asked for @returns null: one of them has no run
+ */
+export function pairAnswer<Lot extends NamedLot>(
+  candidate: PairCandidate,
+  lotOf: LotOf<Lot>,
+  prior: PriorScatter,
+): PairAnswer<Lot> | null {
   const isEven = candidate.kind === 'asUsed' || candidate.kind === 'fuels'
-  if (!isEven) return heldAgainst(candidate, factsOf, how)
+  if (!isEven) return heldAgainst(candidate, lotOf, prior)
   const [first, second] = candidate.means
-  const unit = how.unit ?? usualUnit(candidate.kind)
-  const [a, b] = [first, second].map(({ key }) => lnMean(lotIn(unit, factsOf(key), how.prices)))
-  return heldAgainst(b! > a! ? { ...candidate, means: [second, first] } : candidate, factsOf, how)
+  const [a, b] = [first, second].map(({ key }) => lotOf(key).sums?.mean ?? NaN)
+  return heldAgainst(b! > a! ? { ...candidate, means: [second, first] } : candidate, lotOf, prior)
 }
 
-const lnMean = (facts: readonly ComparedFacts[]): number => meanOf(facts.map(({ gPerL }) => Math.log(gPerL)))
-
-/** In grams a lot is what it is. */
-const lotIn = (unit: AskedUnit, facts: readonly ComparedFacts[], prices?: GramPrices): readonly ComparedFacts[] =>
-  unit === 'g' ? facts : facts.flatMap((one) => measuredIn(unit, one, prices) ?? [])
+/** Runs of a mean by a unit. */
+export const lotIn =
+  (unit: AskedUnit, factsOf: FactsOf, prices?: GramPrices): LotOf<NamedFacts> =>
+  (key) => {
+    // In grams a lot is what it is.
+    const facts = unit === 'g' ? factsOf(key) : factsOf(key).flatMap((one) => measuredIn(unit, one, prices) ?? [])
+    return facts.length === 0 ? { sums: null } : { facts, sums: lotSums(facts) }
+  }
 
 export const usualUnit = (kind: PairCandidate['kind']): AskedUnit => (kind === 'fuels' ? 'MJ' : 'g')
 
-function heldAgainst(
+function heldAgainst<Lot extends NamedLot>(
   { kind, means, roles }: PairCandidate,
-  factsOf: FactsOf,
-  { prior, unit = usualUnit(kind), prices }: HowHeld,
-): PairAnswer | null {
+  lotOf: LotOf<Lot>,
+  prior: PriorScatter,
+): PairAnswer<Lot> | null {
   const names = armNamesOf(means)
-  const armOf = (i: 0 | 1): NamedFacts => ({
-    name: names[i]!,
-    facts: lotIn(unit, factsOf(means[i].key), prices),
-  })
-  const arms = [armOf(0), armOf(1)] as const
-  if (arms.some(({ facts }) => facts.length === 0)) return null
+  const [first, second] = means.map(({ key }, i) => ({ ...lotOf(key), name: names[i]! }))
+  if (first!.sums === null || second!.sums === null) return null
+  const arms = [first, second] as unknown as readonly [Lot, Lot]
   const asked = [...(roles as Compared[]), ...(means[0].fuelKind === means[1].fuelKind ? [] : FUEL)]
-  const { verdict, like } = twoArms(arms, { asked, prior, asUsed: kind === 'asUsed' })
+  const verdict = brieflyOf(arms, { prior })
   const { ratio, ci95 } = verdict
   if (ratio === null || ci95 === null) return null
   return {
     arms,
     means,
     verdict: { ...verdict, ratio, ci95 },
-    like,
+    like: likeLots(arms.map(comparedLot), asked, { asUsed: kind === 'asUsed' }),
     effect: { ratio, low: ci95[0], high: ci95[1] },
   }
 }
@@ -108,11 +123,11 @@ const FUEL = ['fuelBatch', 'fuelAgeDays'] as const
 
 interface PairSaid {
   kind: PairCandidate['kind']
-  arms: readonly NamedFacts[]
+  arms: readonly NamedLot[]
   prior: PriorScatter
 }
 export function pairLine(verdict: PairAnswer['verdict'], { kind, arms, prior }: PairSaid): string {
-  const fewest = Math.min(...arms.map(({ facts }) => facts.length))
+  const fewest = Math.min(...arms.map(({ sums }) => sums.n))
   const says = verdict.says === 'less' || verdict.says === 'more' ? verdict.says : 'none'
   const said = lineOf({ ...verdict, says, fewest, prior })
   const named = (kind === 'asUsed' || kind === 'fuels') && says !== 'none' ? `${arms[1]!.name}: ${said}` : said
@@ -120,22 +135,19 @@ export function pairLine(verdict: PairAnswer['verdict'], { kind, arms, prior }: 
 }
 
 /** "As measured 7.9 g and 2:58 a boil against 11.2 g and 4:12." The second first: it is what is asked for. */
-export function asMeasured(arms: readonly Pick<NamedFacts, 'facts'>[], middle = meanOf): string {
-  const of = (values: readonly number[]) => (values.length === 0 ? null : middle(values))
-  const [first, second] = arms.map(({ facts }) => {
-    const [fuelG, boilS] = [of(facts.flatMap((one) => one.fuelG ?? [])), of(facts.flatMap((one) => one.boilS ?? []))]
-    if (fuelG === null) return null
-    return `${formatNumber(fuelG, 1)}\u202fg${boilS === null ? '' : ` and ${formatClock(boilS)}`}`
-  })
+export function asMeasured(arms: readonly AsMeasured[]): string {
+  const [first, second] = arms.map(({ fuelG, boilS }) =>
+    fuelG === null ? null : `${formatNumber(fuelG, 1)}\u202fg${boilS === null ? '' : ` and ${formatClock(boilS)}`}`,
+  )
   return first == null || second == null ? '' : `As measured ${second} a boil against ${first}.`
 }
 
 /** "1:14 sooner; 1:02 to 1:26 fits."; '': no time is known, or none is shown to differ. */
 export function timeLine(candidate: PairCandidate, factsOf: FactsOf, prior: PriorScatter): string {
-  const answer = heldAgainst(candidate, factsOf, { prior, unit: 's' })
+  const answer = heldAgainst(candidate, lotIn('s', factsOf), prior)
   if (answer === null || (answer.verdict.says !== 'less' && answer.verdict.says !== 'more')) return ''
   const { ratio, low, high } = answer.effect
-  const meanS = Math.exp(meanOf(answer.arms[0].facts.map(({ gPerL }) => Math.log(gPerL))))
+  const meanS = Math.exp(answer.arms[0].sums.mean)
   const [near, far] = [low, high].map((edge) => Math.abs(edge - 1) * meanS).sort((a, b) => a - b) as [number, number]
   const word = ratio < 1 ? 'sooner' : 'later'
   return `${formatClock(Math.abs(ratio - 1) * meanS)} ${word}; ${formatClock(near)} to ${formatClock(far)} fits.`
@@ -175,10 +187,11 @@ export function answerPeople(
   const [first, second] = [...byPerson]
     .filter(([, facts]) => facts.length > 1)
     .sort(([a, x], [b, y]) => y.length - x.length || a.localeCompare(b, 'en'))
-    .map(([name, facts]): NamedFacts => ({ name, facts }))
+    .map(([name, facts]) => namedFacts(name, facts))
   if (first === undefined || second === undefined) return null
   const arms = [first, second] as const
-  const { verdict, like } = twoArms(arms, { asked: ['observer'], prior })
+  const verdict = brieflyOf(arms, { prior })
+  const like = likeLots(arms.map(comparedLot), ['observer'])
   if (verdict.ratio === null || verdict.ci95 === null) return null
   const [low, high] = verdict.ci95
   const isTogether = like.grade === 'together'
@@ -188,7 +201,7 @@ export function answerPeople(
     sentence: `Do ${first.name} and ${second.name} read ${mean!.setup} alike?`,
     line: isTogether
       ? changedLine(like)
-      : `${pairLine({ ...verdict, ratio: effect.ratio, ci95: verdict.ci95 }, { kind: 'asUsed', arms, prior })} ${asMeasured(arms)}`.trim(),
+      : `${pairLine({ ...verdict, ratio: effect.ratio, ci95: verdict.ci95 }, { kind: 'asUsed', arms, prior })} ${asMeasured(arms.map(({ sums }) => sums.asMeasured))}`.trim(),
     effect: isTogether ? null : effect,
     p: isTogether ? null : verdict.p,
     of: `${testWords(mean!.test)}, ${mean!.fuel.toLowerCase()}`,

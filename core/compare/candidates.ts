@@ -27,11 +27,17 @@ const FEWEST_RANKED = 3
  * @param about series that a question must be about; null: any
  */
 export function candidatesOf(means: readonly ComparedMean[], about: ReadonlySet<string> | null): Candidate[] {
-  const isAbout = (one: Candidate) => about === null || one.means.some(({ seriesKey }) => about.has(seriesKey))
+  const isAbout = (some: readonly ComparedMean[]) =>
+    about === null || some.some(({ seriesKey }) => about.has(seriesKey))
   const tests = groupedBy(means, testOf).flatMap(byVolume)
   const series = groupedBy(means, ({ seriesKey, conventions }) => JSON.stringify([seriesKey, conventions]))
-  return once([...tests.flatMap(pairsOf), ...tests.flatMap(rankingOf), ...series.flatMap(ofOneSeries)]).filter(isAbout)
+  const groups = [...tests.flatMap(rankingOf), ...series.filter(isAbout).flatMap(ofOneSeries)]
+  return once([...tests.flatMap((alike) => pairsOf(alike, isAbout)), ...groups.filter((one) => isAbout(one.means))])
 }
+
+/** Rankings alone, without the many pairs. */
+export const rankingsOf = (means: readonly ComparedMean[]): Candidate[] =>
+  once(groupedBy(means, testOf).flatMap(byVolume).flatMap(rankingOf))
 
 /** Runs read by several conventions have a mean for each: a question is asked of the most runs. */
 function once(all: readonly Candidate[]): Candidate[] {
@@ -64,8 +70,13 @@ const byVolume = (means: readonly ComparedMean[]): ComparedMean[][] =>
     group.map(({ mean }) => mean),
   )
 
-const pairsOf = (means: readonly ComparedMean[]): PairCandidate[] =>
-  means.flatMap((one, i) => means.slice(i + 1).flatMap((other) => pairOf(one, other) ?? []))
+const pairsOf = (
+  means: readonly ComparedMean[],
+  isAbout: (pair: readonly ComparedMean[]) => boolean,
+): PairCandidate[] =>
+  means.flatMap((one, i) =>
+    means.slice(i + 1).flatMap((other) => (isAbout([one, other]) ? (pairOf(one, other) ?? []) : [])),
+  )
 
 function pairOf(one: ComparedMean, other: ComparedMean): PairCandidate | null {
   const roles = differingRoles(one, other)

@@ -1,5 +1,5 @@
 /** Two arms against each other: the ratio of their geometric means, and what may be said of it. */
-import { logsOf, meanOf, onceFor, refusalOf, type Arm } from './arms'
+import { meanOf, refusalOf, sumsOf, type AnyArm, type ArmSums } from './arms'
 import { detectableDifference, replicatesNeeded } from './power'
 import { ofDifference, ofPairs, USUAL_SCATTER, type Known, type PriorScatter } from './scatter'
 import { studentFactor95, studentTwoSided } from './student'
@@ -33,7 +33,7 @@ export const LEVEL = 0.05
 /** The difference that is looked for where nobody says which. */
 const WORTH_SEEING = 0.05
 
-type Pair = readonly [Arm, Arm]
+type Pair = readonly [AnyArm, AnyArm]
 interface Options {
   prior?: PriorScatter
   /** What the arms' figures are of. */
@@ -85,13 +85,14 @@ interface Found {
 function foundOf([first, second]: Pair, prior: PriorScatter): Found | string {
   const refused = refusalOf([first, second])
   if (refused !== null) return refused
-  if (first.runs.length === 0 || second.runs.length === 0) return ''
-  const pairs = pairsOf(first, second)
+  const [a, b] = [sumsOf(first), sumsOf(second)]
+  if (a.n === 0 || b.n === 0) return ''
+  const pairs = pairsOf(a, b)
   const known = pairs === null ? ofDifference(first, second, prior) : ofPairs(first, second, pairs, prior)
-  const sharedU = sharedDifference(first, second)
+  const sharedU = sharedDifference(a, b)
   const u = Math.sqrt(known.variance + sharedU ** 2)
   if (u === 0) return `Cannot say of ${second.name}: the scale does not see the scatter.`
-  const difference = pairs === null ? meanOf(logsOf(second)) - meanOf(logsOf(first)) : meanOf(pairs)
+  const difference = pairs === null ? b.mean - a.mean : meanOf(pairs)
   return { difference, u, known, sharedU, isPaired: pairs !== null }
 }
 
@@ -119,7 +120,7 @@ function plain(found: Found, prior: PriorScatter): Difference & { ratio: number;
 
 function worded([first, second]: Pair, found: Found, { prior, of }: Required<Options>): Verdict {
   const { u } = found
-  const fewest = Math.min(first.runs.length, second.runs.length)
+  const fewest = Math.min(sumsOf(first).n, sumsOf(second).n)
   const difference = plain(found, prior)
   const said = {
     ...difference,
@@ -148,32 +149,15 @@ const nothing = (says: 'tooFew' | 'cannotSay', text: string): Verdict => ({
 })
 
 /** Log ratios of runs of one block; null unless every run has its partner. */
-function pairsOf(first: Arm, second: Arm): number[] | null {
-  const partners = new Map(second.runs.map((run) => [run.block, run.gPerL]))
-  const whole =
-    first.runs.length === second.runs.length &&
-    first.runs.length > 1 &&
-    partners.size === second.runs.length &&
-    first.runs.every((run) => run.block !== undefined && partners.has(run.block)) &&
-    new Set(first.runs.map((run) => run.block)).size === first.runs.length
-  return whole ? first.runs.map((run) => Math.log(partners.get(run.block)! / run.gPerL)) : null
-}
+const pairsOf = ({ blocked: a }: ArmSums, { blocked: b }: ArmSums): number[] | null =>
+  a === null || a.blocks !== b?.blocks ? null : a.logs.map((log, i) => b.logs[i]! - log)
 
 /**
  * Relative standard uncertainty of the ratio from what the runs share: the difference of its effects on the two arms.
  */
-function sharedDifference(first: Arm, second: Arm): number {
-  const [a, b] = [sharedOfRuns(first.runs), sharedOfRuns(second.runs)]
+function sharedDifference({ shared: a }: ArmSums, { shared: b }: ArmSums): number {
   let squares = 0
-  for (const [cause, effect] of b) squares += (effect - (a.get(cause) ?? 0)) ** 2
-  for (const [cause, effect] of a) if (!b.has(cause)) squares += effect ** 2
+  for (const cause in b) squares += (b[cause]! - (a[cause] ?? 0)) ** 2
+  for (const cause in a) if (!(cause in b)) squares += a[cause]! ** 2
   return Math.sqrt(squares)
 }
-
-/** Mean relative effect of each shared input. */
-const sharedOfRuns = onceFor((runs) => {
-  const causes = new Map<string, number>()
-  for (const { gPerL, shared } of runs)
-    for (const cause in shared) causes.set(cause, (causes.get(cause) ?? 0) + shared[cause]! / gPerL / runs.length)
-  return causes
-})

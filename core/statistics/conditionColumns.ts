@@ -7,10 +7,10 @@ interface Lot {
 /** One condition of an arm's runs, summed up. */
 export interface Column {
   n: number
-  /** Of what is a number. */
-  numbers: { n: number; low: number; high: number; sum: number }
+  /** Of what is a number; null: none is. */
+  numbers: { n: number; low: number; high: number; sum: number } | null
   /** How often each word or absence (null) stands, in the order in which they first do. */
-  words: Map<unknown, number>
+  words: (readonly [unknown, number])[]
   /** Any of its runs has a word of it. */
   isStated: boolean
 }
@@ -42,5 +42,5 @@ function summedUp(runs: Lot['runs'], what: string): Column {
       numbers.sum += value
     } else words.set(value, (words.get(value) ?? 0) + 1)
   }
-  return { n: runs.length, numbers, words, isStated }
+  return { n: runs.length, numbers: numbers.n === 0 ? null : numbers, words: [...words], isStated }
 }

@@ -3,7 +3,7 @@ import { formatNumber } from '../quantity/format'
 import { columnOf, type Column } from './conditionColumns'
 
 /** What a comparison looks at, in the order it is told. */
-const COMPARED = [
+export const COMPARED = [
   'origin',
   'burner',
   'pot',
@@ -86,11 +86,20 @@ export interface LikeWithLike {
   differences: Difference[]
 }
 
-/** The runs of one arm. */
+/** An arm with its conditions summed up: they may stand in place of its runs. */
 export interface ComparedLot {
   arm: string
-  runs: readonly Omit<ComparedRun, 'arm'>[]
+  /** All of its figures are fully normalised. */
+  normalised: boolean
+  columnOf: (what: Compared) => Column
 }
+
+/** Worked out once for the same runs, as long as they are held. */
+export const lotOf = (arm: string, runs: readonly Omit<ComparedRun, 'arm'>[]): ComparedLot => ({
+  arm,
+  normalised: runs.every((run) => run.normalised),
+  columnOf: (what) => columnOf({ runs }, what),
+})
 
 /**
  * Lists what differs between the arms besides the question, and grades each: mixed alike over the arms, so that only the
@@ -128,16 +137,17 @@ function lotsOf(runs: readonly ComparedRun[]): ComparedLot[] {
     if (own) own.push(run)
     else arms.set(run.arm, [run])
   }
-  return [...arms].map(([arm, own]) => ({ arm, runs: own }))
+  return [...arms].map(([arm, own]) => lotOf(arm, own))
 }
 
 /** Each pair of arms that differ in more than one part. */
 function partsTogether(lots: readonly ComparedLot[], question: readonly Compared[]): Difference[] {
-  const arms = lots.map(({ arm, runs }) => ({ name: arm, values: runs[0]!.values }))
+  // Its runs are of one set-up: the first word of each part is that of all.
+  const arms = lots.map(({ arm, columnOf: of }) => ({ name: arm, wordOf: (part: Compared) => of(part).words[0]?.[0] }))
   return arms.flatMap((first, i) =>
     arms.slice(i + 1).flatMap((second): Difference[] => {
       const changed = PARTS.filter(
-        (part) => question.includes(part) && (first.values[part] ?? null) !== (second.values[part] ?? null),
+        (part) => question.includes(part) && (first.wordOf(part) ?? null) !== (second.wordOf(part) ?? null),
       )
       if (changed.length < 2) return []
       const names = changed.map((part) => NAMES[part].toLowerCase())
@@ -148,15 +158,15 @@ function partsTogether(lots: readonly ComparedLot[], question: readonly Compared
 }
 
 function differenceIn(what: Compared, lots: readonly ComparedLot[]): Difference | null {
-  const arms = lots.map((lot) => columnOf(lot, what))
+  const arms = lots.map((lot) => lot.columnOf(what))
   const n = arms.reduce((sum, one) => sum + one.n, 0)
   const name = NAMES[what]
-  const unstated = MAY_BE_NONE.includes(what) ? 0 : arms.reduce((sum, { words }) => sum + (words.get(null) ?? 0), 0)
+  const unstated = MAY_BE_NONE.includes(what) ? 0 : arms.reduce((sum, { words }) => sum + countOf(null, words), 0)
   // What nobody stated is not known to be alike, nor that it differs.
   if (unstated === n && arms.some(({ isStated }) => isStated))
     return { what, grade: 'onlyThis', text: `${name} is not stated.` }
   if (alike(what, arms)) return null
-  if (CORRECTED.includes(what) && lots.every(({ runs }) => runs.every((run) => run.normalised)))
+  if (CORRECTED.includes(what) && lots.every(({ normalised }) => normalised))
     return { what, grade: 'corrected', text: `${name} differs (${spanText(what, arms)}); corrected for.` }
   // Mixed alike over the arms, it adds scatter but leans to no side.
   if (sameMix(what, arms) && sharesAlike(arms))
@@ -168,30 +178,33 @@ function differenceIn(what: Compared, lots: readonly ComparedLot[]): Difference 
   }
 }
 
-const areNumbers = (arms: readonly Column[]): boolean => arms.every(({ n, numbers }) => numbers.n === n)
+const areNumbers = (arms: readonly Column[]): boolean => arms.every(({ n, numbers }) => (numbers?.n ?? 0) === n)
 const rangeOf = (arms: readonly Column[]): [number, number] => [
-  Math.min(...arms.map(({ numbers }) => numbers.low)),
-  Math.max(...arms.map(({ numbers }) => numbers.high)),
+  Math.min(...arms.flatMap(({ numbers }) => numbers?.low ?? [])),
+  Math.max(...arms.flatMap(({ numbers }) => numbers?.high ?? [])),
 ]
-const wordsIn = (arms: readonly Column[]): unknown[] => [...new Set(arms.flatMap(({ words }) => [...words.keys()]))]
+const wordsIn = (arms: readonly Column[]): unknown[] => [
+  ...new Set(arms.flatMap(({ words }) => words.map(([word]) => word))),
+]
+const countOf = (word: unknown, words: Column['words']): number => words.find(([one]) => one === word)?.[1] ?? 0
 
 function alike(what: Compared, arms: readonly Column[]): boolean {
-  if (!areNumbers(arms)) return arms.every(({ numbers }) => numbers.n === 0) && wordsIn(arms).length <= 1
+  if (!areNumbers(arms)) return arms.every(({ numbers }) => numbers === null) && wordsIn(arms).length <= 1
   const [low, high] = rangeOf(arms)
   return high - low <= (ALIKE[what] ?? (ALIKE_SHARE[what] ?? 0) * low)
 }
 
 function sameMix(what: Compared, arms: readonly Column[]): boolean {
   if (!areNumbers(arms)) return true
-  const sum = arms.reduce((all, { numbers }) => all + numbers.sum, 0)
+  const sum = arms.reduce((all, { numbers }) => all + numbers!.sum, 0)
   const mean = sum / arms.reduce((all, { n }) => all + n, 0)
-  return arms.every(({ n, numbers }) => Math.abs(numbers.sum / n - mean) <= (ALIKE[what] ?? 0) / 2)
+  return arms.every(({ n, numbers }) => Math.abs(numbers!.sum / n - mean) <= (ALIKE[what] ?? 0) / 2)
 }
 
 /** Each word or absence takes about the same share of every arm's runs; numbers are held by their means. */
 const sharesAlike = (arms: readonly Column[]): boolean =>
   wordsIn(arms).every((word) => {
-    const shares = arms.map(({ n, words }) => (words.get(word) ?? 0) / n)
+    const shares = arms.map(({ n, words }) => countOf(word, words) / n)
     return Math.max(...shares) - Math.min(...shares) <= ALIKE_MIX
   })
 
@@ -212,6 +225,6 @@ function spanText(what: Compared, arms: readonly Column[]): string {
   const [low, high] = rangeOf(arms).map((value) => formatNumber(value, decimals))
   if (areNumbers(arms)) return `${low} to ${high}${unit}`
   const words = wordsIn(arms).map((value) => (value === null ? 'not stated' : String(value)))
-  const isMixed = arms.some(({ numbers }) => numbers.n > 0)
+  const isMixed = arms.some(({ numbers }) => numbers !== null)
   return [...(isMixed ? [low === high ? `${low}${unit}` : `${low} to ${high}${unit}`] : []), ...words].join(', ')
 }

@@ -1,5 +1,5 @@
 /** Many arms: which pairs differ when all are looked at, and letters that show it. */
-import { logsOf, meanOf, type Arm } from './arms'
+import { sumsOf, type AnyArm } from './arms'
 import { compareArms, differenceOf, LEVEL, type Difference, type Verdict } from './compareArms'
 import type { PriorScatter } from './scatter'
 import { notAmong, type Compared } from './verdictText'
@@ -76,7 +76,10 @@ const letter = (index: number): string =>
  * Ranks arms by geometric mean; no rank stands on a difference the data cannot show, and no words say more than the
  * adjusted p.
  */
-export function rankArms(arms: readonly Arm[], { prior, of }: { prior?: PriorScatter; of?: Compared } = {}): Ranking {
+export function rankArms(
+  arms: readonly AnyArm[],
+  { prior, of }: { prior?: PriorScatter; of?: Compared } = {},
+): Ranking {
   const filled = inOrder(arms)
   const verdicts = pairsOf(filled, (first, second) => compareArms([first, second], { prior, of }))
   const { adjustedP, ...order } = ordered(filled, verdicts)
@@ -85,7 +88,7 @@ export function rankArms(arms: readonly Arm[], { prior, of }: { prior?: PriorSca
 }
 
 /** The same without words, of however many. */
-export function orderArms(arms: readonly Arm[], { prior }: { prior?: PriorScatter } = {}): Order {
+export function orderArms(arms: readonly AnyArm[], { prior }: { prior?: PriorScatter } = {}): Order {
   const filled = inOrder(arms)
   const { arms: ranked, pairs } = ordered(
     filled,
@@ -95,20 +98,20 @@ export function orderArms(arms: readonly Arm[], { prior }: { prior?: PriorScatte
 }
 
 interface Filled {
-  arm: Arm
+  arm: AnyArm
   mean: number
 }
-const inOrder = (arms: readonly Arm[]): Filled[] =>
+const inOrder = (arms: readonly AnyArm[]): Filled[] =>
   arms
-    .filter((arm) => arm.runs.length > 0)
-    .map((arm) => ({ arm, mean: Math.exp(meanOf(logsOf(arm))) }))
+    .filter((arm) => sumsOf(arm).n > 0)
+    .map((arm) => ({ arm, mean: Math.exp(sumsOf(arm).mean) }))
     .sort((a, b) => a.mean - b.mean)
 
 const positionsOf = (n: number): [number, number][] =>
   Array.from({ length: n }, (_, a) => a).flatMap((a) =>
     Array.from({ length: n - a - 1 }, (_, i): [number, number] => [a, a + 1 + i]),
   )
-const pairsOf = <T>(filled: readonly Filled[], compare: (first: Arm, second: Arm) => T): T[] =>
+const pairsOf = <T>(filled: readonly Filled[], compare: (first: AnyArm, second: AnyArm) => T): T[] =>
   positionsOf(filled.length).map(([a, b]) => compare(filled[a]!.arm, filled[b]!.arm))
 
 /** Letters and adjusted p of all pairs, in the order of `positionsOf`. */
@@ -126,7 +129,7 @@ function ordered(
     arms: filled.map(({ arm, mean }, i) => ({
       name: arm.name,
       geometricMeanGPerL: mean,
-      n: arm.runs.length,
+      n: sumsOf(arm).n,
       letters: letters[i]!,
     })),
     pairs: positions.map(([a, b], i) => ({

@@ -1,5 +1,5 @@
 /** How far a figure is known from its repeats, where few of them, or a coarse scale, say less than they seem to. */
-import { logsOf, meanOf, onceFor, squaresOf, type Arm } from './arms'
+import { squaresOf, sumsOf, type AnyArm, type Reads } from './arms'
 
 /** Scatter on logarithms that is taken as known so well as from so many runs. */
 export interface PriorScatter {
@@ -26,19 +26,6 @@ export interface Known {
   isHelped: boolean
 }
 
-/** What readings alone would scatter by, and the scale's steps, on logarithms. */
-interface Reads {
-  /** Variance of one run by its readings. */
-  random: number
-  /** One step. */
-  step: number
-}
-const readsOfRuns = onceFor((runs): Reads => ({
-  random: meanOf(runs.map((run) => ((run.uRandom ?? 0) / run.gPerL) ** 2)),
-  step: meanOf(runs.map((run) => (run.stepGPerL ?? 0) / run.gPerL)),
-}))
-const readsOf = (arm: Arm): Reads => readsOfRuns(arm.runs)
-
 /** Two weighings by steps of one: √2·d/√12. Source: gumResolution. */
 const roundingOf = ({ step, random }: Reads): number => Math.min(step ** 2 / 6, random)
 
@@ -58,12 +45,11 @@ const seenSd = (variance: number, first: Reads, second: Reads): number =>
   Math.sqrt(Math.max(variance, (first.random + second.random) / 2))
 
 /** Of the difference of two arms' mean logarithms. Sources: welch, pooled. */
-export function ofDifference(first: Arm, second: Arm, prior: PriorScatter): Known {
+export function ofDifference(first: AnyArm, second: AnyArm, prior: PriorScatter): Known {
   const arms = [first, second].map((arm) => {
-    const logs = logsOf(arm)
-    const freedom = logs.length - 1
-    const squares = squaresOf(logs)
-    return { n: logs.length, squares, freedom, sd: freedom > 0 ? Math.sqrt(squares / freedom) : 0, reads: readsOf(arm) }
+    const { n, squares, reads } = sumsOf(arm)
+    const freedom = n - 1
+    return { n, squares, freedom, sd: freedom > 0 ? Math.sqrt(squares / freedom) : 0, reads }
   })
   const [a, b] = arms as [(typeof arms)[number], (typeof arms)[number]]
   const freedom = a.freedom + b.freedom
@@ -87,13 +73,13 @@ export function ofDifference(first: Arm, second: Arm, prior: PriorScatter): Know
  * Of the mean of differences within blocks.
  * @param ratios second over first, on logarithms, a block each
  */
-export function ofPairs(first: Arm, second: Arm, ratios: readonly number[], prior: PriorScatter): Known {
+export function ofPairs(first: AnyArm, second: AnyArm, ratios: readonly number[], prior: PriorScatter): Known {
   const n = ratios.length
   const squares = squaresOf(ratios)
   const own = { variance: squares / (n - 1), freedom: n - 1 }
   // A difference scatters √2 times what one run does.
   const known = n < ENOUGH ? withPrior(squares, n - 1, { ...prior, sd: prior.sd * Math.SQRT2 }) : own
-  const [a, b] = [readsOf(first), readsOf(second)]
+  const [a, b] = [sumsOf(first).reads, sumsOf(second).reads]
   const reads = { random: a.random + b.random, step: Math.hypot(a.step, b.step) }
   return {
     variance: ofMean(known.variance, n, Math.sqrt(squares / (n - 1)), reads),

@@ -1,7 +1,7 @@
 /** A question of whole runs: what the command line answers, answered for a page. */
 import { compareAsked } from '../../core/compare/compareAsked'
 import type { ComparedMean } from '../../core/compare/facts'
-import { blocksOf } from '../../core/compare/twoArms'
+import { blocksOf } from '../../core/compare/lotSums'
 import type { CompareAnswer, CompareRequest, Question } from '../../core/formats/comparison'
 import type { Conventions } from '../../shared/runOptions'
 import type { Connection } from '../database/connection'

@@ -1,4 +1,5 @@
 /** What is carried for so many boils, of all fuels: stove, pot and whole containers; and what a boil costs. */
+import { namedFacts } from '../../core/compare/lotSums'
 import { carriedFor, crossingBoils, usualContainer, type ContainerSize } from '../../core/compare/carried'
 import type { ComparedFacts, ComparedMean } from '../../core/compare/facts'
 import { armNamesOf, listed } from '../../core/compare/words'
@@ -82,7 +83,7 @@ async function rowsOf(
     const container = containerOf(mean.fuelKind, sold, query)
     const why = whyNot(own, { massKg, container: container.size })
     if (why !== null) return void notDrawn.push({ ...named, why })
-    const { boilG } = armLine(mean, { name: named.name, facts: own })
+    const { boilG } = armLine(mean, namedFacts(named.name, own))
     const stoveG = massKg!.total * 1000
     rows.push({
       ...named,

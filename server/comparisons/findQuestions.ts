@@ -1,10 +1,13 @@
 /** Finds the questions that the runs answer, and answers them: those anew that rest on a series that changed. */
+import { setImmediate } from 'node:timers/promises'
 import { answerFlame, answerRanking, answerVolumes, answerWind } from '../../core/compare/answerGroup'
 import { answerPair, answerPeople } from '../../core/compare/answerPair'
 import { candidatesOf, isPair, type Candidate } from '../../core/compare/candidates'
 import type { ComparedFacts, ComparedMean } from '../../core/compare/facts'
 import { ALIKE_VOLUME } from '../../core/reduce/setupMeans'
 import type { FoundQuestion } from '../../core/compare/found'
+import { inHeat, lotSums, MOST_TOLD, type LotSums } from '../../core/compare/lotSums'
+import { groupedBy } from '../../core/compare/oneTest'
 import { priorScatter, type PriorScatter } from '../../core/statistics/scatter'
 import type { Connection, Database } from '../database/connection'
 import { hashOf } from '../database/hash'
@@ -20,52 +23,14 @@ import {
   priorsUsed,
   replaceQuestions,
   standingSeries,
+  sumsOfMeans,
   type AnsweredQuestion,
 } from './repository/comparisons'
 
-/** Means of one tile are held against those of another before the next: each is read a few times only. */
-const TILE = 40
-
-function besideEachOther(candidates: readonly Candidate[], means: readonly ComparedMean[]): Candidate[] {
-  const tileOf = new Map(means.map(({ key }, i) => [key, Math.floor(i / TILE)]))
-  const tiles = means.length / TILE + 1
-  const order = ({ means: of }: Candidate): number => {
-    const [first, last] = [tileOf.get(of[0]!.key)!, tileOf.get(of.at(-1)!.key)!]
-    return Math.min(first, last) * tiles + Math.max(first, last)
-  }
-  return [...candidates].sort((a, b) => order(a) - order(b))
-}
-
-/** So many facts are held at once. */
-const MOST_HELD = 40_000
-
-/** Facts of means, each read once as long as there is room for them. */
-class FactsRead {
-  private readonly held = new Map<string, ComparedFacts[]>()
-  private runs = 0
-
-  constructor(private readonly db: Connection) {}
-
-  async read(keys: readonly string[]): Promise<ReadonlyMap<string, ComparedFacts[]>> {
-    const missing = [...new Set(keys)].filter((key) => !this.held.has(key))
-    for (const [key, facts] of await factsOfMeans(this.db, missing)) {
-      this.held.set(key, facts)
-      this.runs += facts.length
-    }
-    const now = new Map([...new Set(keys)].map((key) => [key, this.held.get(key) ?? []]))
-    for (const [key, facts] of this.held) {
-      if (this.runs <= MOST_HELD) break
-      this.held.delete(key)
-      this.runs -= facts.length
-    }
-    return now
-  }
-}
-
 /** Series that are taken at once: what rests on two of them is answered with both. */
 const AT_ONCE = 2000
-/** Questions between which others have their turn: a few milliseconds each. */
-const ANSWERED_AT_ONCE = 4
+/** Questions between which others have their turn: some milliseconds. */
+const ANSWERED_AT_ONCE = 50
 
 /** Answers anew what rests on the series that changed. False: none had. */
 async function findQuestions(db: Database): Promise<boolean> {
@@ -82,7 +47,7 @@ async function findQuestions(db: Database): Promise<boolean> {
   return true
 }
 
-const isHelpedOtherwise = async (db: Connection, priors: ReadonlyMap<string, PriorScatter>): Promise<boolean> =>
+const isHelpedOtherwise = async (db: Connection, priors: Priors): Promise<boolean> =>
   (await priorsUsed(db)).some(({ kind, sd }) => priors.get(kind)?.sd !== sd)
 
 /** Until none is left to answer. */
@@ -93,33 +58,77 @@ export async function findAllQuestions(db: Database): Promise<void> {
 async function questionsAbout(
   db: Connection,
   about: ReadonlySet<string>,
-  { means, priors }: { means: readonly ComparedMean[]; priors: ReadonlyMap<string, PriorScatter> },
+  { means, priors }: { means: readonly ComparedMean[]; priors: Priors },
 ): Promise<AnsweredQuestion[]> {
-  const candidates = besideEachOther(candidatesOf(means, about), means)
-  const reader = new FactsRead(db)
-  const found: AnsweredQuestion[] = []
-  for (let from = 0; from < candidates.length; from += ANSWERED_AT_ONCE) {
-    const some = candidates.slice(from, from + ANSWERED_AT_ONCE)
-    const facts = await reader.read(some.flatMap((one) => one.means.map(({ key }) => key)))
-    found.push(...some.flatMap((one) => keptAnswer(one, facts, priors)))
-  }
-  return [...found, ...(await windsOf(db, means, about)), ...(await claimsOf(db, means, about))]
+  const candidates = candidatesOf(means, about)
+  return [
+    ...(await answeredBySums(db, candidates.filter(isSummed), priors)),
+    ...(await answeredByFacts(
+      db,
+      candidates.filter((one) => !isSummed(one)),
+      priors,
+    )),
+    ...(await windsOf(db, means, about)),
+    ...(await claimsOf(db, means, about)),
+  ]
 }
 
-function keptAnswer(
-  one: Candidate,
-  facts: ReadonlyMap<string, ComparedFacts[]>,
-  priors: ReadonlyMap<string, PriorScatter>,
-): AnsweredQuestion[] {
-  const question = answerOf(one, facts, priors.get(one.means[0]!.test.kind)!)
+type Priors = ReadonlyMap<string, PriorScatter>
+
+/** What takes no more of runs than their sums. */
+const isSummed = ({ kind }: Candidate): boolean => kind !== 'flame' && kind !== 'people'
+
+const keysOf = (candidates: readonly Candidate[]): string[] => [
+  ...new Set(candidates.flatMap(({ means }) => means.map(({ key }) => key))),
+]
+
+async function answeredBySums(
+  db: Connection,
+  candidates: readonly Candidate[],
+  priors: Priors,
+): Promise<AnsweredQuestion[]> {
+  const on = { sums: await sumsOfMeans(db, keysOf(candidates)), facts: NO_FACTS, priors }
+  const found: AnsweredQuestion[] = []
+  for (let from = 0; from < candidates.length; from += ANSWERED_AT_ONCE) {
+    await setImmediate()
+    found.push(...candidates.slice(from, from + ANSWERED_AT_ONCE).flatMap((one) => keptAnswer(one, on)))
+  }
+  return found
+}
+
+/** The runs of a series are read for all that is asked of them, and let go. */
+async function answeredByFacts(
+  db: Connection,
+  candidates: readonly Candidate[],
+  priors: Priors,
+): Promise<AnsweredQuestion[]> {
+  const found: AnsweredQuestion[] = []
+  for (const some of groupedBy(candidates, ({ means }) => means[0]!.seriesKey)) {
+    const on = { facts: await factsOfMeans(db, keysOf(some)), sums: NO_SUMS, priors }
+    found.push(...some.flatMap((one) => keptAnswer(one, on)))
+  }
+  return found
+}
+
+const NO_FACTS: ReadonlyMap<string, ComparedFacts[]> = new Map()
+const NO_SUMS: ReadonlyMap<string, LotSums> = new Map()
+
+interface RestsOn {
+  facts: ReadonlyMap<string, ComparedFacts[]>
+  sums: ReadonlyMap<string, LotSums>
+  priors: Priors
+}
+function keptAnswer(one: Candidate, on: RestsOn): AnsweredQuestion[] {
+  const question = answerOf(one, on)
   if (question === null) return []
-  return [
-    keptOf(
-      question,
-      one.means,
-      question.means.flatMap((key) => (facts.get(key) ?? []).map(({ id }) => id)),
-    ),
-  ]
+  const sums = question.means.map((key) => sumsIn(on, key))
+  const isFew = sums.reduce((sum, lot) => sum + (lot?.n ?? 0), 0) <= MOST_TOLD
+  return [keptOf(question, one.means, isFew ? sums.flatMap((lot) => lot?.ids ?? []) : [])]
+}
+
+const sumsIn = ({ facts, sums }: RestsOn, key: string): LotSums | null => {
+  const read = facts.get(key)
+  return sums.get(key) ?? (read === undefined || read.length === 0 ? null : lotSums(read))
 }
 
 /** How a burn scatters on this bench, by the kind of test. */
@@ -130,18 +139,24 @@ async function priorsOf(db: Connection, means: readonly ComparedMean[]): Promise
   return priors
 }
 
-function answerOf(
-  one: Candidate,
-  facts: ReadonlyMap<string, ComparedFacts[]>,
-  prior: PriorScatter,
-): FoundQuestion | null {
-  const factsOf = (key: string) => facts.get(key) ?? []
-  if (isPair(one)) return answerPair(one, factsOf, prior)
-  if (one.kind === 'ranking') return answerRanking(one.means, factsOf, prior)
+function answerOf(one: Candidate, on: RestsOn): FoundQuestion | null {
+  const prior = on.priors.get(one.means[0]!.test.kind)!
+  const factsOf = (key: string) => on.facts.get(key) ?? []
+  const sumsOf = (key: string) => sumsIn(on, key)
+  if (isPair(one)) return answerPair(one, one.kind === 'fuels' ? heatOf(sumsOf) : sumsOf, prior)
+  if (one.kind === 'ranking') return answerRanking(one.means, sumsOf, prior)
   if (one.kind === 'flame') return answerFlame(one.means, factsOf)
-  if (one.kind === 'volumes') return answerVolumes(one.means, factsOf)
+  if (one.kind === 'volumes') return answerVolumes(one.means, sumsOf)
   return answerPeople(one.means, factsOf, prior)
 }
+
+type SumsOf = (key: string) => LotSums | null
+const heatOf =
+  (sumsOf: SumsOf): SumsOf =>
+  (key) => {
+    const sums = sumsOf(key)
+    return sums === null ? null : inHeat(sums)
+  }
 
 /** One for each series whose own runs say what wind does to it. */
 async function windsOf(
@@ -174,9 +189,6 @@ async function claimsOf(
   return found
 }
 
-/** A question of more runs does not say which of them moved it. */
-const MOST_TOLD = 200
-
 const keptOf = (
   question: FoundQuestion,
   means: readonly ComparedMean[],
@@ -185,7 +197,7 @@ const keptOf = (
   key: hashOf([question.kind, question.means, question.sentence]),
   series: [...new Set(means.map(({ seriesKey }) => seriesKey))],
   sameAs: sameAs(question),
-  runIds: runIds.length > MOST_TOLD ? [] : [...runIds],
+  runIds: [...runIds],
   question,
 })
 

@@ -1,4 +1,5 @@
 /** One set-up burned by several: how far each is from the rest. */
+import { namedFacts } from '../../core/compare/lotSums'
 import type { ComparedFacts, ComparedMean } from '../../core/compare/facts'
 import { testWords } from '../../core/compare/words'
 import { formatNumber } from '../../core/quantity/format'
@@ -36,7 +37,7 @@ export async function peopleQuestion(db: Connection, query: AskedQuery): Promise
     line: lineOf(ring, byPerson),
     of: testWords(mean.test),
     arms: byPerson.map(([name, own], i) => ({
-      ...armLine(mean, { name, facts: own }),
+      ...armLine(mean, namedFacts(name, own)),
       z: ring.scores[i]!.z,
       zU: ring.scores[i]!.u,
     })),

@@ -1,10 +1,10 @@
 /** Set-ups ranked by what a boil takes: fuel, time, heat or money. */
 import { leadersLine, rankingSentence } from '../../core/compare/answerGroup'
-import { candidatesOf } from '../../core/compare/candidates'
+import { rankingsOf } from '../../core/compare/candidates'
 import type { ComparedFacts, ComparedMean } from '../../core/compare/facts'
 import { measuredIn } from '../../core/compare/measured'
 import { placesOf, type Place } from '../../core/compare/places'
-import { armOf, blocksOf, type NamedFacts } from '../../core/compare/twoArms'
+import { lotSums, namedFacts, type LotSums, type NamedLot } from '../../core/compare/lotSums'
 import { armNamesOf, testAsked, testWords } from '../../core/compare/words'
 import type { AskedUnit } from '../../core/formats/comparison'
 import { orderArms, type Order } from '../../core/statistics/manyArms'
@@ -18,12 +18,12 @@ import { armLine } from './armLine'
 import { meansAcross } from './acrossFuels'
 import { askedFacts } from './askedDocuments'
 import { askedTest, isOfTest, type AskedTest } from './askedTest'
-import { unitOf, viewOf, type AskedQuery } from './askedView'
+import { isOtherView, unitOf, viewOf, type AskedQuery } from './askedView'
 import { measuredRanking } from './measuredRanking'
 import { NO_PRICES, pricesOf, type Prices } from './prices'
 import { setupsOfTest } from './repository/besides'
 import { conventionsOfMean } from './readAs'
-import { comparedMeans } from './repository/comparisons'
+import { comparedMeans, sumsOfMeans } from './repository/comparisons'
 
 /** @returns the ranking, or why there is none, in words */
 export async function rankingQuestion(db: Connection, query: AskedQuery): Promise<RankingAnswer | string> {
@@ -35,12 +35,10 @@ export async function rankingQuestion(db: Connection, query: AskedQuery): Promis
   const isAcross = query.across !== undefined
   const means = isAcross ? meansAcross(all, test) : (rankedMeans(all, test) ?? [])
   if (means.length < FEWEST) return NO_RANKING
-  const facts = await askedFacts(db, means, query)
   const unit = isAcross && query.unit === undefined ? 'MJ' : unitOf(query)
-  const prices = unit === 'money' ? await pricesOf(db, facts.values()) : NO_PRICES
-  const lots = lotsOf(means, facts, (one) => measuredIn(unit, one, prices.perGram))
+  const { lots, prices } = await rankedLots(db, { means, query, unit })
   if (lots.length < FEWEST) return prices.unpriced.length > 0 ? noPrice(prices) : NO_RANKING
-  return ranked(db, { test, query, unit, prices, lots, others, isAcross, of: means[0]! })
+  return ranked(db, { test, query, unit, prices, lots, others, isAcross, of: means[0]!, all })
 }
 const FEWEST = 3
 const NO_RANKING =
@@ -50,7 +48,6 @@ const noPrice = ({ unpriced }: Prices): string =>
 
 const byOf = ({ by, unit }: AskedQuery): RankedBy => RANKED_BY.find((one) => one === (by ?? unit)) ?? 'g'
 
-const rankingsOf = (all: readonly ComparedMean[]) => candidatesOf(all, null).filter(({ kind }) => kind === 'ranking')
 const rankedMeans = (all: readonly ComparedMean[], test: AskedTest): readonly ComparedMean[] | null =>
   rankingsOf(all).find(({ means }) => isOfTest(means[0]!, test))?.means ?? null
 
@@ -61,22 +58,51 @@ const otherRankings = (all: readonly ComparedMean[], test: AskedTest): RankingAn
 
 interface Lot {
   mean: ComparedMean
-  lot: NamedFacts
+  lot: NamedLot
   /** In grams. */
+  own: LotSums
+  /** In the unit, where its runs were read. */
   facts: readonly ComparedFacts[]
 }
+
+interface Ranked {
+  means: readonly ComparedMean[]
+  query: AskedQuery
+  unit: AskedUnit
+}
+/** As listed and in grams, a ranking takes no more of runs than their sums. */
+async function rankedLots(db: Connection, { means, query, unit }: Ranked): Promise<{ lots: Lot[]; prices: Prices }> {
+  if (unit === 'g' && !isOtherView(query) && query.since === undefined) {
+    const sums = await sumsOfMeans(
+      db,
+      means.map(({ key }) => key),
+    )
+    return { lots: summedLots(means, sums), prices: NO_PRICES }
+  }
+  const facts = await askedFacts(db, means, query)
+  const prices = unit === 'money' ? await pricesOf(db, facts.values()) : NO_PRICES
+  return { lots: lotsOf(means, facts, (one) => measuredIn(unit, one, prices.perGram)), prices }
+}
+
+function summedLots(means: readonly ComparedMean[], sumsOf: ReadonlyMap<string, LotSums>): Lot[] {
+  const names = armNamesOf(means)
+  return means.flatMap((mean, i) => {
+    const own = sumsOf.get(mean.key)
+    return own === undefined ? [] : [{ mean, own, lot: { name: names[i]!, sums: own }, facts: [] }]
+  })
+}
+
 function lotsOf(
   means: readonly ComparedMean[],
   factsOf: ReadonlyMap<string, ComparedFacts[]>,
   inUnit: (one: ComparedFacts) => ComparedFacts | null,
 ): Lot[] {
   const names = armNamesOf(means)
-  return means
-    .map((mean, i) => {
-      const facts = factsOf.get(mean.key) ?? []
-      return { mean, facts, lot: { name: names[i]!, facts: facts.flatMap((one) => inUnit(one) ?? []) } }
-    })
-    .filter(({ lot }) => lot.facts.length > 0)
+  return means.flatMap((mean, i) => {
+    const read = factsOf.get(mean.key) ?? []
+    const facts = read.flatMap((one) => inUnit(one) ?? [])
+    return facts.length === 0 ? [] : [{ mean, own: lotSums(read), lot: namedFacts(names[i]!, facts), facts }]
+  })
 }
 
 interface Asked {
@@ -88,15 +114,13 @@ interface Asked {
   others: RankingAnswer['others']
   isAcross: boolean
   of: ComparedMean
+  all: readonly ComparedMean[]
 }
 async function ranked(db: Connection, asked: Asked): Promise<RankingAnswer> {
   const { test, query, unit, prices, lots, others, isAcross, of } = asked
   const prior = priorScatter(await repeatedMeans(db, [test.kind]))
   const order = orderOf(lots, prior)
   const before = placesBefore(lots, prior, query.since)
-  const inRanking = new Set(lots.map(({ mean }) => mean.setupId))
-  const fuels = isAcross ? [...new Set(lots.map(({ mean }) => mean.fuelKind))] : [test.fuel]
-  const beside = await Promise.all(fuels.map((fuel) => setupsOfTest(db, { fuel, kind: test.kind })))
   return {
     view: viewOf(query, await conventionsOfMean(db, of)),
     unit,
@@ -109,10 +133,7 @@ async function ranked(db: Connection, asked: Asked): Promise<RankingAnswer> {
     line: leadersLine(order),
     fuel: isAcross ? '' : of.fuel,
     rows: placesOf(order).map((place) => rowOf(place, { lots, unit, before })),
-    notRanked: beside
-      .flat()
-      .filter(({ id }) => !inRanking.has(id))
-      .map(notRanked),
+    notRanked: await notRankedOf(db, asked),
     others,
   }
 }
@@ -120,23 +141,19 @@ async function ranked(db: Connection, asked: Asked): Promise<RankingAnswer> {
 const acrossSentence = ({ test }: ComparedMean): string =>
   `Of all fuels: which set-up boils ${testWords(test)} for least?`
 
-const orderOf = (lots: readonly Lot[], prior: PriorScatter): Order => {
-  const blocks = blocksOf(lots.map(({ lot }) => lot.facts))
-  return orderArms(
-    lots.map(({ lot }) => armOf(lot.name, lot.facts, blocks)),
+const orderOf = (lots: readonly Pick<Lot, 'lot'>[], prior: PriorScatter): Order =>
+  orderArms(
+    lots.map(({ lot }) => lot),
     { prior },
   )
-}
 
 /** Places as they were before a day; null: nobody asks. */
 function placesBefore(lots: readonly Lot[], prior: PriorScatter, since: unknown): Map<string, Place> | null {
   if (typeof since !== 'string' || !isDay(since)) return null
-  const then = lots
-    .map((one) => ({
-      ...one,
-      lot: { ...one.lot, facts: one.lot.facts.filter(({ startedAt }) => startedAt < since) },
-    }))
-    .filter(({ lot }) => lot.facts.length > 0)
+  const then = lots.flatMap(({ lot, facts }) => {
+    const before = facts.filter(({ startedAt }) => startedAt < since)
+    return before.length === 0 ? [] : [{ lot: namedFacts(lot.name, before) }]
+  })
   return new Map(placesOf(orderOf(then, prior)).map((place) => [place.name, place]))
 }
 
@@ -146,16 +163,15 @@ interface InRanking {
   before: ReadonlyMap<string, Place> | null
 }
 function rowOf({ name, ...place }: Place, { lots, unit, before }: InRanking): RankingAnswer['rows'][number] {
-  const { mean, lot, facts } = lots.find((one) => one.lot.name === name)!
-  const times = facts.flatMap((one) => measuredIn('s', one) ?? [])
+  const { mean, lot, own } = lots.find((one) => one.lot.name === name)!
   return {
     ...armLine(mean, lot, unit),
     ...place,
     caution: cautionOf(mean),
     moved: movedWords(place, before === null ? null : (before.get(name) ?? 'new since then')),
     conditions: '',
-    fuelG: armLine(mean, { name, facts }).boilG,
-    timeS: times.length === 0 ? null : armLine(mean, { name, facts: times }, 's').boilG,
+    fuelG: armLine(mean, { name, sums: own }).boilG,
+    timeS: own.timeS,
   }
 }
 
@@ -176,6 +192,21 @@ function cautionOf({ parts }: Pick<ComparedMean, 'parts'>): string | null {
   const screened = parts.some(({ role }) => role === 'screen')
   const burner = kind === null ? null : { kind, supportM: null }
   return setupWarnings({ burner, pot: null, stand: null, screened })[0]?.text ?? null
+}
+
+/** Set-ups of the same fuel and kind of test that have no place, each with why. */
+async function notRankedOf(db: Connection, { all, test, lots, isAcross }: Asked): Promise<RankingAnswer['notRanked']> {
+  const inRanking = new Set(lots.map(({ mean }) => mean.setupId))
+  const fuels = isAcross ? [...new Set(lots.map(({ mean }) => mean.fuelKind))] : [test.fuel]
+  const ofOther = all.filter(
+    (one) => fuels.includes(one.fuelKind) && one.test.kind === test.kind && !inRanking.has(one.setupId),
+  )
+  const others = new Map(ofOther.map(({ setupId, setup }) => [setupId, setup]))
+  const except = [...inRanking, ...others.keys()]
+  const beside = await Promise.all(fuels.map((fuel) => setupsOfTest(db, { fuel, kind: test.kind, except })))
+  return [...[...others].map(([id, name]) => ({ id, name, normalised: 1, partly: 0 })), ...beside.flat()]
+    .map(notRanked)
+    .sort((a, b) => a.name.localeCompare(b.name, 'en'))
 }
 
 type Beside = Awaited<ReturnType<typeof setupsOfTest>>[number]

@@ -1,7 +1,7 @@
 /** Two set-ups held against each other, as a document that the command line answers alike. */
 import type { CompareRequest } from '../../core/formats/comparison'
 import { priorScatter } from '../../core/statistics/scatter'
-import { pairAnswer, usualUnit } from '../../core/compare/answerPair'
+import { lotIn, pairAnswer, usualUnit } from '../../core/compare/answerPair'
 import { armNamesOf } from '../../core/compare/words'
 import type { Connection } from '../database/connection'
 import { repeatedMeans } from '../runs/repository/means'
@@ -23,7 +23,7 @@ export async function twoDocument(db: Connection, query: AskedQuery): Promise<Co
   if (unit === 'money') return 'A document of money needs the prices in it: ask by grams, and add them there.'
   const counted = (key: string) => (facts.get(key) ?? []).filter(({ id }) => !out.has(id))
   // In the order of the screen, which holds the thriftier against the other where nothing was added.
-  const means = pairAnswer(candidate, counted, { prior, unit })?.means ?? candidate.means
+  const means = pairAnswer(candidate, lotIn(unit, counted), prior)?.means ?? candidate.means
   const names = armNamesOf(means)
   const { asked } = await askDocuments(
     db,

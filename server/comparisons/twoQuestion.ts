@@ -1,21 +1,22 @@
 /** Two set-ups held against each other: what their runs show, run by run. */
 import {
   asMeasured,
+  lotIn,
   pairAnswer,
   pairLine,
   pairSentence,
   timeLine,
   togetherLine,
   usualUnit,
-  type HowHeld,
   type PairAnswer,
 } from '../../core/compare/answerPair'
 import { askedPairOf, candidatesOf, isPair, type PairCandidate } from '../../core/compare/candidates'
 import type { ComparedFacts, ComparedMean } from '../../core/compare/facts'
 import type { FoundQuestion } from '../../core/compare/found'
-import { litresOfBoil, measuredIn } from '../../core/compare/measured'
-import { ratioOf } from '../../core/compare/twoArms'
+import { measuredBy, type NamedFacts } from '../../core/compare/lotSums'
+import { litresOfBoil, measuredIn, type GramPrices } from '../../core/compare/measured'
 import { armNamesOf, testWords } from '../../core/compare/words'
+import type { AskedUnit } from '../../core/formats/comparison'
 import { CALM_MS } from '../../core/reduce/uncertainInputs'
 import { medianOf } from '../../core/statistics/arms'
 import { priorScatter, type PriorScatter } from '../../core/statistics/scatter'
@@ -49,7 +50,7 @@ export async function twoQuestion(db: Connection, query: AskedQuery): Promise<Tw
   // What has no price is told in its own unit, and the price is asked for.
   const isPriced = prices.unpriced.length === 0
   const how = { prior, unit: isPriced ? unit : usualUnit(candidate.kind), prices: prices.perGram }
-  const answer = pairAnswer(candidate, counted, how)
+  const answer = pairAnswer(candidate, lotIn(how.unit, counted, how.prices), prior)
   if (answer === null) return NONE_LEFT
   return writtenDown(db, { candidate, answer, facts, out, how, query, counted, prices, all: means })
 }
@@ -87,14 +88,21 @@ function alikeRead(first: readonly ComparedMean[], second: readonly ComparedMean
   return best === undefined ? null : askedPairOf(...best)
 }
 
+/** How two lots of runs are held against each other. */
+interface How {
+  prior: PriorScatter
+  unit: AskedUnit
+  prices: GramPrices
+}
+
 interface Written {
   all: readonly ComparedMean[]
   candidate: PairCandidate
-  answer: PairAnswer
+  answer: PairAnswer<NamedFacts>
   facts: ReadonlyMap<string, ComparedFacts[]>
   counted: (key: string) => ComparedFacts[]
   out: ReadonlySet<string>
-  how: Required<HowHeld>
+  how: How
   query: AskedQuery
   prices: Prices
 }
@@ -104,6 +112,7 @@ async function writtenDown(db: Connection, written: Written): Promise<TwoAnswer>
   const { arms, verdict, like, effect, means } = answer
   const isTogether = candidate.kind === 'together' || like.grade === 'together'
   const [first, second] = means
+  const measuredAs = ({ facts: own }: NamedFacts) => measuredBy(own, query.quote === 'medians' ? medianOf : undefined)
   const all = means.map(({ key }) => facts.get(key) ?? [])
   return {
     ...viewSaid(written, await conventionsOfMean(db, first)),
@@ -117,13 +126,13 @@ async function writtenDown(db: Connection, written: Written): Promise<TwoAnswer>
       ? togetherLine(candidate, like)
       : pairLine(verdict, { kind: candidate.kind, arms, prior: how.prior }),
     timeLine: isTogether ? '' : timeLine({ ...candidate, means }, counted, how.prior),
-    asMeasured: asMeasured(arms, query.quote === 'medians' ? medianOf : undefined),
+    asMeasured: asMeasured(arms.map(measuredAs)),
     grade: like.grade,
     differences: like.differences,
     arms: [armLine(first, arms[0], how.unit), armLine(second, arms[1], how.unit)],
     effect: isTogether ? null : effect,
     withAll: isTogether || written.out.size === 0 ? null : withAll(written),
-    withoutOne: isTogether ? null : withoutOne(answer, how.prior),
+    withoutOne: isTogether ? null : withoutOne(answer),
     by: BY_WORDS[verdict.by](verdict.freedom ?? 0),
     runs: all
       .flatMap((lot, arm) => lot.flatMap((one) => runLine(one, { ...written, arm, test: means[arm]!.test })))
@@ -154,7 +163,11 @@ const viewSaid = ({ query, how, prices: { currency, unpriced } }: Written, usual
 
 /** The ratio when all runs count that were left out by hand. */
 const withAll = ({ candidate, facts, how }: Written): FoundQuestion['effect'] =>
-  pairAnswer(candidate, (key) => facts.get(key) ?? [], how)?.effect ?? null
+  pairAnswer(
+    candidate,
+    lotIn(how.unit, (key) => facts.get(key) ?? [], how.prices),
+    how.prior,
+  )?.effect ?? null
 
 const byTime = (a: { startedAt: string }, b: { startedAt: string }): number => b.startedAt.localeCompare(a.startedAt)
 const freedomText = (freedom: number): string =>
@@ -190,20 +203,16 @@ function runLine(
   ]
 }
 
-/** Each of more is worked out in half a second no more, and moves nothing. */
-const MOST_WITHOUT = 500
-
-/** Least and most of the ratio when any one run is not counted. */
-function withoutOne({ arms }: PairAnswer, prior: PriorScatter): [number, number] | null {
-  if (arms.some(({ facts }) => facts.length < 2 || facts.length > MOST_WITHOUT)) return null
-  const ratios = arms.flatMap((arm, i) =>
-    arm.facts.flatMap(({ id }) => {
-      const less = arms.map((one, k) => (k === i ? { ...one, facts: one.facts.filter((run) => run.id !== id) } : one))
-      const ratio = ratioOf([less[0]!, less[1]!], prior)
-      return ratio === null ? [] : [ratio]
-    }),
-  )
-  return [Math.min(...ratios), Math.max(...ratios)]
+/** Least and most of the ratio when any one run is not counted: in pairs or not, it is that of the means. */
+function withoutOne({ arms: [first, second] }: PairAnswer<NamedFacts>): [number, number] | null {
+  if (first.sums.n < 2 || second.sums.n < 2) return null
+  const meansLess = ({ facts, sums: { n, mean } }: NamedFacts) =>
+    facts.map(({ gPerL }) => (n * mean - Math.log(gPerL)) / (n - 1))
+  const ratios = [
+    ...meansLess(first).map((mean) => Math.exp(second.sums.mean - mean)),
+    ...meansLess(second).map((mean) => Math.exp(mean - first.sums.mean)),
+  ]
+  return [ratios.reduce((a, b) => Math.min(a, b)), ratios.reduce((a, b) => Math.max(a, b))]
 }
 
 /** Runs of the same set-ups and kind of test that no mean took in. */

@@ -1,6 +1,6 @@
 /** Picked runs, by set-up, at the Standard bench. */
 import { groupedBy, whyNotCompared } from '../../core/compare/oneTest'
-import { blocksOf } from '../../core/compare/twoArms'
+import { blocksOf } from '../../core/compare/lotSums'
 import { fuelOfKind } from '../../core/constants/fuels'
 import { formatNumber } from '../../core/quantity/format'
 import { likeWithLike, type Compared, type ComparedRun } from '../../core/statistics/likeWithLike'

@@ -9,6 +9,9 @@ import type { ComparedFacts, ComparedMean, ComparedPart } from '../../core/compa
 import { placesOf } from '../../core/compare/places'
 import { orderArms, rankArms } from '../../core/statistics/manyArms'
 import { fuelAgeDays, fuelAgeText } from '../../core/kit/fuelAge'
+import { lotSums, type LotSums } from '../../core/compare/lotSums'
+import type { SummedArm } from '../../core/statistics/arms'
+import { compareArms } from '../../core/statistics/compareArms'
 import { USUAL_SCATTER } from '../../core/statistics/scatter'
 import { proofs } from '../proofs'
 
@@ -122,9 +125,11 @@ describe('what is answered', () => {
   const of =
     (more: ComparedFacts['values'] = {}) =>
     (key: string) =>
-      key === one.key
-        ? facts([20, 20.4, 20.2, 20.3], { burner: 'Ring', stand: null })
-        : facts([15, 15.3, 15.1, 15.2], { burner: 'Cone', stand: 'Three legs', ...more })
+      lotSums(
+        key === one.key
+          ? facts([20, 20.4, 20.2, 20.3], { burner: 'Ring', stand: null })
+          : facts([15, 15.3, 15.1, 15.2], { burner: 'Cone', stand: 'Three legs', ...more }),
+      )
 
   it('a burner with its own stand is answered as used, the thriftier by name; what else changed takes the answer away', () => {
     expect(answerPair(candidate!, of(), USUAL_SCATTER)).toMatchObject({
@@ -141,6 +146,30 @@ describe('what is answered', () => {
       p: null,
       line: expect.stringMatching(/^Setting changed with the question/) as string,
     })
+  })
+
+  it('sums that were written down and read again answer what the runs do, in pairs of a day too', () => {
+    const read = (lot: LotSums): LotSums => JSON.parse(JSON.stringify(lot)) as LotSums
+    for (const day of [null, 'a day']) {
+      const lots = new Map(
+        [[20, 21, 20.4] as const, [15, 15.9, 15.2] as const].map((grams, i) => [
+          [one, other][i]!.key,
+          facts([...grams], { airC: 10 + 8 * i, screen: null, observer: `tester ${i}` }).map((run) => ({
+            ...run,
+            day,
+          })),
+        ]),
+      )
+      const asked = (sumsOf: (key: string) => LotSums) => answerPair(candidate!, sumsOf, USUAL_SCATTER)
+      const answer = asked((key) => read(lotSums(lots.get(key)!)))
+      expect(answer).toEqual(asked((key) => lotSums(lots.get(key)!)))
+      expect(answer!.line).toMatch(/^Observer changed with the question/)
+      const arms = [...lots].map(([name, own]) => ({ name, sums: read(lotSums(own)) }))
+      const { by, ratio } = compareArms(arms as unknown as readonly [SummedArm, SummedArm])
+      expect(by).toBe(day === null ? 'pooled' : 'paired')
+      // In pairs or not, the ratio is that of the geometric means.
+      expect(ratio).toBeCloseTo(Math.cbrt((15 * 15.9 * 15.2) / (20 * 21 * 20.4)), 12)
+    }
   })
 
   it('two testers of one set-up are held against each other, unless each burned otherwise', () => {

@@ -88,32 +88,25 @@ function whyNot({ worstFlag, status, ended, breakIn }: RunLineKept, voided: bool
 }
 type RunLineKept = (typeof runSummary.$inferSelect)['line']
 
-/** Set-ups that burned this fuel in this kind of test, with how many of their runs are corrected, and in part. */
+interface OfTest {
+  fuel: string
+  kind: string
+  /** Set-ups that are known. */
+  except: readonly string[]
+}
+/** Other set-ups that burned this fuel in this kind of test, with how many of their runs are corrected, and in part. */
 export async function setupsOfTest(
   db: Connection,
-  { fuel: fuelKind, kind }: { fuel: string; kind: string },
+  { fuel: fuelKind, kind, except }: OfTest,
 ): Promise<{ id: string; name: string; normalised: number; partly: number }[]> {
-  const count = (status: string) =>
-    sql<number>`(count(*) filter (where ${runSummary.line}->>'status' = ${status}))::int`
-  return db
-    .select({
-      id: runSummary.setupId,
-      name: runSummary.setup,
-      normalised: count('normalised'),
-      partly: count('partly'),
-    })
-    .from(runSummary)
-    .innerJoin(run, eq(run.id, runSummary.runId))
-    .innerJoin(fuelBatch, eq(fuelBatch.id, run.fuelBatchId))
-    .innerJoin(fuel, eq(fuel.id, fuelBatch.fuelId))
-    .where(
-      and(
-        eq(fuel.kind, fuelKind),
-        eq(runSummary.origin, 'measured'),
-        eq(runSummary.voided, false),
-        sql`${runSummary.line}->>'kind' = ${kind}`,
-      ),
-    )
-    .groupBy(runSummary.setupId, runSummary.setup)
-    .orderBy(runSummary.setup)
+  const count = (status: string) => sql`(count(*) filter (where s.line->>'status' = ${status}))::int`
+  // Set-up by set-up, so that none reads the whole logbook.
+  const { rows } = await db.execute<{ id: string; name: string; normalised: number; partly: number }>(sql`
+    select st.id, st.name, own.normalised, own.partly from setup st cross join lateral (
+      select count(*) as n, ${count('normalised')} as normalised, ${count('partly')} as partly
+      from run_summary s join fuel f on f.id = s.fuel_id
+      where s.setup_id = st.id and f.kind = ${fuelKind} and s.origin = 'measured' and not s.voided
+        and s.line->>'kind' = ${kind}) own
+    where st.id <> all(${sql.param([...except])}::uuid[]) and own.n > 0 order by st.name`)
+  return rows
 }

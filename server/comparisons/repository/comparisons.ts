@@ -2,6 +2,7 @@
 import { and, eq, isNull, sql, type SQL } from 'drizzle-orm'
 import type { ComparedFacts, ComparedMean, ComparedPart } from '../../../core/compare/facts'
 import type { FoundQuestion } from '../../../core/compare/found'
+import type { LotSums } from '../../../core/compare/lotSums'
 import type { SetupFlameAnswer } from '../../../core/formats/answer'
 import type { BurnerProperties, PotProperties } from '../../../shared/thing'
 import { byKey } from '../../database/byKey'
@@ -110,6 +111,15 @@ export async function factsOfMeans(db: Connection, keys: readonly string[]): Pro
     .from(setupSummary)
     .where(isOneOf(sql`${setupSummary.key}`, keys))
   return new Map(rows.map(({ key, facts }) => [key, facts]))
+}
+
+/** Of those that have a run to compare. */
+export async function sumsOfMeans(db: Connection, keys: readonly string[]): Promise<Map<string, LotSums>> {
+  const rows = await db
+    .select({ key: setupSummary.key, sums: setupSummary.sums })
+    .from(setupSummary)
+    .where(isOneOf(sql`${setupSummary.key}`, keys))
+  return new Map(rows.flatMap(({ key, sums }) => (sums === null ? [] : [[key, sums] as const])))
 }
 
 export async function flamesOf(db: Connection, keys: readonly string[]): Promise<Map<string, SetupFlameAnswer | null>> {

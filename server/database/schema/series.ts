@@ -1,6 +1,7 @@
 import { sql } from 'drizzle-orm'
 import { doublePrecision, index, integer, jsonb, pgTable, text, timestamp, uuid } from 'drizzle-orm/pg-core'
 import type { ComparedFacts } from '../../../core/compare/facts'
+import type { LotSums } from '../../../core/compare/lotSums'
 import type { SetupFlameAnswer } from '../../../core/formats/answer'
 import type { Origin, Setting, TestKind } from '../../../core/formats/document'
 import { si } from './columns'
@@ -53,6 +54,8 @@ export const setupSummary = pgTable(
     figuresGPerL: doublePrecision('figures_g_per_l').array().notNull(),
     /** What of its runs is compared; the migration keeps it out of the way of a scan. */
     facts: jsonb('facts').$type<ComparedFacts[]>().notNull().default([]),
+    /** The same summed up; null: none of them is compared. */
+    sums: jsonb('sums').$type<LotSums>(),
   },
   (table) => [index('setup_summary_of_series').on(table.seriesKey)],
 )

@@ -1,6 +1,7 @@
 /** The core's means of the runs of each series, as they stand. */
 import { and, eq, inArray, notExists } from 'drizzle-orm'
 import type { ComparedFacts } from '../../../core/compare/facts'
+import { lotSums, type LotSums } from '../../../core/compare/lotSums'
 import type { MeanOf, ReduceAnswer, RunAnswer, SetupFlameAnswer, SetupMean } from '../../../core/formats/answer'
 import type { StoredRun } from '../../../core/formats/toRunDocument'
 import type { Connection } from '../../database/connection'
@@ -54,6 +55,7 @@ export async function keepMeans(
   const { origin, fuel } = own[0]!
   await tx.insert(setupSummary).values(
     kept.map((mean) => ({
+      ...comparedOf(entering.get(keyOf(mean))!.flatMap((one) => factsOf(one) ?? [])),
       key: keyOf(mean),
       seriesKey: key,
       conventions,
@@ -71,8 +73,18 @@ export async function keepMeans(
       highGPerL: mean.ci95?.[1] ?? null,
       runIds: entering.get(keyOf(mean))!.map((one) => one.id),
       figuresGPerL: entering.get(keyOf(mean))!.map((one) => one.normalisedGPerL!),
-      facts: entering.get(keyOf(mean))!.flatMap((one) => factsOf(one) ?? []),
     })),
   )
   return keyOf
 }
+
+const comparedOf = (facts: ComparedFacts[]): { facts: ComparedFacts[]; sums: LotSums | null } => ({
+  facts,
+  sums: facts.length === 0 ? null : shortly(lotSums(facts)),
+})
+
+/** Blocks are told apart by their hash. */
+const shortly = ({ blocked, ...sums }: LotSums): LotSums => ({
+  ...sums,
+  blocked: blocked === null ? null : { ...blocked, blocks: hashOf(blocked.blocks) },
+})
