@@ -6,6 +6,7 @@ import { chromium } from '@playwright/test'
 import { byHand } from './atSize/byHand.mjs'
 import { imported } from './atSize/imported.mjs'
 import { lists } from './atSize/lists.mjs'
+import { questions } from './atSize/questions.mjs'
 import { Report } from './atSize/report.mjs'
 import { Size } from './atSize/size.mjs'
 import { CHROMIUM, CHROMIUM_ARGS, requireChromium } from './lib/browser.mjs'
@@ -51,6 +52,7 @@ async function measure(size, runs) {
   await lists(size, report, name)
   await pages(size, report)
   await anew(size, report, name)
+  await questions(size, report)
   await exported(size, report, runs)
   await imported(size, report)
   await size.figuresStand()

@@ -1,6 +1,5 @@
 /** Places in a ranking, as ranges: no place stands on a difference that the data cannot show. */
-import { LEVEL } from '../statistics/compareArms'
-import type { Order } from '../statistics/manyArms'
+import { isShown, type Order } from '../statistics/manyArms'
 
 export interface Place {
   name: string
@@ -12,15 +11,17 @@ export interface Place {
 
 /** Better places are held by those that are shown to use less. By adjusted pairs. Source: holm. */
 export function placesOf({ arms, pairs }: Order): Place[] {
-  return arms.map(({ name }) => {
-    const against = pairs.filter((pair) => pair.arms.includes(name))
-    const shown = against.filter(({ adjustedP }) => adjustedP !== null && adjustedP < LEVEL)
+  const places = new Map(arms.map(({ name }) => [name, { name, from: 1, to: arms.length, tiedWith: [] as string[] }]))
+  for (const pair of pairs) {
     // The arms of a pair stand in the ranking's order: the first uses less.
-    const less = shown.filter((pair) => pair.arms[1] === name).length
-    const more = shown.filter((pair) => pair.arms[0] === name).length
-    const tiedWith = against
-      .filter((pair) => !shown.includes(pair))
-      .map((pair) => (pair.arms[0] === name ? pair.arms[1] : pair.arms[0]))
-    return { name, from: 1 + less, to: arms.length - more, tiedWith }
-  })
+    const [less, more] = pair.arms.map((name) => places.get(name)!) as [Place, Place]
+    if (isShown(pair)) {
+      less.to--
+      more.from++
+    } else {
+      less.tiedWith.push(more.name)
+      more.tiedWith.push(less.name)
+    }
+  }
+  return [...places.values()]
 }

@@ -51,10 +51,10 @@ export function compareArms(arms: Pair, { prior = USUAL_SCATTER, of = 'fuel' }: 
   return typeof found === 'string' ? nothing(...saidOf(arms, found)) : worded(arms, found, { prior, of })
 }
 
-/** The same without words, whose numbers of runs take a thousand times as long: for rankings of many. */
-export function differenceOf(arms: Pair, { prior = USUAL_SCATTER }: Pick<Options, 'prior'> = {}): Difference {
+/** The p of it alone, where a ranking of many asks for thousands; null: nothing to compare. */
+export function pOf(arms: Pair, { prior = USUAL_SCATTER }: Pick<Options, 'prior'> = {}): number | null {
   const found = foundOf(arms, prior)
-  return typeof found === 'string' ? { ...NO_DIFFERENCE, says: saidOf(arms, found)[0] } : plain(found, prior)
+  return typeof found === 'string' ? null : studentOf(found).p
 }
 
 /** Two arms' ratio, with what its line says: how many runs it would take is worked out where no difference is shown. */
@@ -101,10 +101,14 @@ const saidOf = ([first, second]: Pair, why: string): ['tooFew' | 'cannotSay', st
     ? ['tooFew', `Too few runs to compare ${first.name} and ${second.name}: one each at least.`]
     : ['cannotSay', why]
 
+function studentOf({ difference, u, known }: Found): { freedom: number; p: number } {
+  const freedom = known.variance === 0 ? Infinity : (known.freedom * u ** 4) / known.variance ** 2
+  return { freedom, p: studentTwoSided(difference / u, freedom) }
+}
+
 function plain(found: Found, prior: PriorScatter): Difference & { ratio: number; ci95: [number, number] } {
   const { difference, u, known } = found
-  const freedom = known.variance === 0 ? Infinity : (known.freedom * u ** 4) / known.variance ** 2
-  const p = studentTwoSided(difference / u, freedom)
+  const { freedom, p } = studentOf(found)
   const half = studentFactor95(freedom) * u
   const ratio = Math.exp(difference)
   return {

@@ -1,6 +1,6 @@
 /** Many arms: which pairs differ when all are looked at, and letters that show it. */
 import { sumsOf, type AnyArm } from './arms'
-import { compareArms, differenceOf, LEVEL, type Difference, type Verdict } from './compareArms'
+import { compareArms, LEVEL, pOf, type Difference, type Verdict } from './compareArms'
 import type { PriorScatter } from './scatter'
 import { notAmong, type Compared } from './verdictText'
 
@@ -13,17 +13,19 @@ interface Pair extends PlacedPair {
   verdict: Verdict
 }
 
-/** Thriftiest first. Arms that share a letter are not shown to differ. */
-interface RankedArm {
+interface OrderedArm {
   name: string
   geometricMeanGPerL: number
   n: number
+}
+/** Arms that share a letter are not shown to differ. */
+interface RankedArm extends OrderedArm {
   letters: string
 }
 
-/** Without words. */
+/** Thriftiest first, without words or letters. */
 export interface Order {
-  arms: RankedArm[]
+  arms: OrderedArm[]
   pairs: PlacedPair[]
 }
 
@@ -82,20 +84,30 @@ export function rankArms(
 ): Ranking {
   const filled = inOrder(arms)
   const verdicts = pairsOf(filled, (first, second) => compareArms([first, second], { prior, of }))
-  const { adjustedP, ...order } = ordered(filled, verdicts)
-  const pairs = order.pairs.map((pair, i): Pair => ({ ...pair, verdict: notMoreThan(adjustedP[i]!, verdicts, i) }))
-  return { arms: order.arms, pairs }
+  const order = ordered(filled, verdicts)
+  const letters = lettersOf(order)
+  return {
+    arms: order.arms.map((arm, i) => ({ ...arm, letters: letters[i]! })),
+    pairs: order.pairs.map((pair, i): Pair => ({ ...pair, verdict: notMoreThan(pair.adjustedP, verdicts, i) })),
+  }
 }
 
-/** The same without words, of however many. */
+/** The same without words and letters, of however many. */
 export function orderArms(arms: readonly AnyArm[], { prior }: { prior?: PriorScatter } = {}): Order {
   const filled = inOrder(arms)
-  const { arms: ranked, pairs } = ordered(
+  return ordered(
     filled,
-    pairsOf(filled, (first, second) => differenceOf([first, second], { prior })),
+    pairsOf(filled, (first, second) => ({ p: pOf([first, second], { prior }) })),
   )
-  return { arms: ranked, pairs }
 }
+
+function lettersOf({ arms, pairs }: Order): string[] {
+  const differs = positionsOf(arms.length).filter((_, i) => isShown(pairs[i]!))
+  return compactLetters(arms.length, differs)
+}
+
+/** Of a pair among all of them. */
+export const isShown = ({ adjustedP }: PlacedPair): boolean => adjustedP !== null && adjustedP < LEVEL
 
 interface Filled {
   arm: AnyArm
@@ -114,34 +126,21 @@ const positionsOf = (n: number): [number, number][] =>
 const pairsOf = <T>(filled: readonly Filled[], compare: (first: AnyArm, second: AnyArm) => T): T[] =>
   positionsOf(filled.length).map(([a, b]) => compare(filled[a]!.arm, filled[b]!.arm))
 
-/** Letters and adjusted p of all pairs, in the order of `positionsOf`. */
-function ordered(
-  filled: readonly Filled[],
-  differences: readonly Difference[],
-): Order & { adjustedP: (number | null)[] } {
-  const positions = positionsOf(filled.length)
+/** With adjusted p of all pairs, in the order of `positionsOf`. */
+function ordered(filled: readonly Filled[], differences: readonly HasP[]): Order {
   const adjustedP = adjusted(differences)
-  const letters = compactLetters(
-    filled.length,
-    positions.filter((_, i) => adjustedP[i] !== null && adjustedP[i]! < LEVEL),
-  )
   return {
-    arms: filled.map(({ arm, mean }, i) => ({
-      name: arm.name,
-      geometricMeanGPerL: mean,
-      n: sumsOf(arm).n,
-      letters: letters[i]!,
-    })),
-    pairs: positions.map(([a, b], i) => ({
+    arms: filled.map(({ arm, mean }) => ({ name: arm.name, geometricMeanGPerL: mean, n: sumsOf(arm).n })),
+    pairs: positionsOf(filled.length).map(([a, b], i) => ({
       arms: [filled[a]!.arm.name, filled[b]!.arm.name],
       adjustedP: adjustedP[i]!,
     })),
-    adjustedP,
   }
 }
+type HasP = Pick<Difference, 'p'>
 
 /** Adjusted for how many they are; null: too few runs. */
-function adjusted(differences: readonly Difference[]): (number | null)[] {
+function adjusted(differences: readonly HasP[]): (number | null)[] {
   const byHolm = holm(differences.flatMap(({ p }) => p ?? []))
   let next = 0
   return differences.map(({ p }) => (p === null ? null : byHolm[next++]!))

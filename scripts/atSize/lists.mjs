@@ -1,4 +1,6 @@
 /** First pages of the logbook, by the service and by its SQL alone. */
+import { p95 } from './timed.mjs'
+
 const CALLS = 50
 const LIMITS = { listMs: 150, overSql: 1.6, besideSqlMs: 25 }
 
@@ -73,8 +75,6 @@ async function idsOf(size, setup) {
     person: await idOf('person', 'Odra Vell'),
   }
 }
-
-const p95 = (times) => [...times].sort((a, b) => a - b)[Math.ceil(0.95 * times.length) - 1]
 
 /** Whether lines stand in the order that was asked for, where it is one of figures. */
 function inOrder(lines, query) {

@@ -2,7 +2,7 @@
 import { ratioRange } from '../../core/statistics/verdictText'
 import type { ChangedQuestion } from '../../shared/answers'
 import type { Connection } from '../database/connection'
-import { movedBy } from './repository/comparisons'
+import { movedBy } from './repository/foundQuestions'
 
 export async function changedBy(db: Connection, runId: string): Promise<ChangedQuestion[]> {
   const moved = await movedBy(db, runId)

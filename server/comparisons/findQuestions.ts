@@ -20,12 +20,10 @@ import {
   comparedMeans,
   factsOfMeans,
   flamesOf,
-  priorsUsed,
-  replaceQuestions,
   standingSeries,
   sumsOfMeans,
-  type AnsweredQuestion,
 } from './repository/comparisons'
+import { priorsUsed, replaceQuestions, type AnsweredQuestion } from './repository/foundQuestions'
 
 /** Series that are taken at once: what rests on two of them is answered with both. */
 const AT_ONCE = 2000

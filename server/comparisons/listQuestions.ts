@@ -1,49 +1,50 @@
 /** The questions that were found, sorted into what is shown and what is worth a test. */
 import { shownAmong } from '../../core/compare/falseDiscovery'
 import type { FoundQuestion } from '../../core/compare/found'
+import { groupedBy } from '../../core/compare/oneTest'
 import { QUESTION_GROUPS, type FoundQuestions, type ListedQuestion, type QuestionGroup } from '../../shared/comparison'
 import type { Connection } from '../database/connection'
 import { keptLines } from './kept'
-import { foundQuestions, isWaiting } from './repository/comparisons'
+import { isWaiting } from './repository/comparisons'
+import { questionsOf, weighedQuestions, type WeighedQuestion } from './repository/foundQuestions'
 
 /** A list of more is not read. */
 const MOST = 40
 
 export async function listQuestions(db: Connection): Promise<FoundQuestions> {
-  const found = await foundQuestions(db)
-  const shown = shownOf(found)
-  const groupOf = (one: Found): QuestionGroup => {
-    const { kind } = one.question
-    if (kind === 'together') return 'together'
-    if (kind === 'ranking' || kind === 'volumes') return 'rankings'
-    if (kind === 'wind') return 'wind'
-    if (kind === 'claim') return 'claims'
-    if (shown.has(one.key)) return 'shown'
-    return kind === 'people' ? 'people' : 'worthATest'
-  }
+  const weighed = await weighedQuestions(db)
+  const shown = shownOf(weighed)
   const groups = QUESTION_GROUPS.map((group) => {
-    const of = found.filter((one) => groupOf(one) === group).sort(byWeight)
-    return { group, questions: of.slice(0, MOST).map(listed), more: Math.max(0, of.length - MOST) }
-  })
+    const of = weighed.filter((one) => groupOf(one, shown) === group).sort(byWeight)
+    return { group, keys: of.slice(0, MOST).map(({ key }) => key), more: Math.max(0, of.length - MOST) }
+  }).filter(({ keys }) => keys.length > 0)
+  const listed = await questionsOf(
+    db,
+    groups.flatMap(({ keys }) => keys),
+  )
   return {
     kept: await keptLines(db),
-    groups: groups.filter(({ questions }) => questions.length > 0),
-    looked: found.filter(({ question }) => question.p !== null).length,
+    groups: groups.map(({ keys, ...group }) => ({ ...group, questions: keys.flatMap((key) => lineOf(key, listed)) })),
+    looked: weighed.filter(({ p }) => p !== null).length,
     isWaiting: await isWaiting(db),
   }
 }
 
-interface Found {
-  key: string
-  question: FoundQuestion
+function groupOf({ key, kind }: WeighedQuestion, shown: ReadonlySet<string>): QuestionGroup {
+  if (kind === 'together') return 'together'
+  if (kind === 'ranking' || kind === 'volumes') return 'rankings'
+  if (kind === 'wind') return 'wind'
+  if (kind === 'claim') return 'claims'
+  if (shown.has(key)) return 'shown'
+  return kind === 'people' ? 'people' : 'worthATest'
 }
 
 /** Of each kind by itself, by a false discovery rate. */
-function shownOf(found: readonly Found[]): Set<string> {
+function shownOf(weighed: readonly WeighedQuestion[]): Set<string> {
   const shown = new Set<string>()
-  for (const kind of new Set(found.map(({ question }) => question.kind))) {
-    const tested = found.filter(({ question }) => question.kind === kind && question.p !== null)
-    const isShown = shownAmong(tested.map(({ question }) => question.p!))
+  for (const own of groupedBy(weighed, ({ kind }) => kind)) {
+    const tested = own.flatMap(({ key, p }) => (p === null ? [] : [{ key, p }]))
+    const isShown = shownAmong(tested.map(({ p }) => p))
     tested.forEach(({ key }, i) => {
       if (isShown[i]) shown.add(key)
     })
@@ -51,14 +52,17 @@ function shownOf(found: readonly Found[]): Set<string> {
   return shown
 }
 
+const WORDS = new Intl.Collator('en')
 /** The largest difference first; what is none, by its words. */
-const byWeight = (a: Found, b: Found): number =>
-  sizeOf(b.question) - sizeOf(a.question) || a.question.sentence.localeCompare(b.question.sentence, 'en')
+const byWeight = (a: WeighedQuestion, b: WeighedQuestion): number =>
+  sizeOf(b) - sizeOf(a) || WORDS.compare(a.sentence, b.sentence)
 /** Where no difference is asked for, what rests on the most. */
-const sizeOf = ({ effect, means }: FoundQuestion): number =>
-  effect === null ? means.length : Math.abs(Math.log(effect.ratio))
+const sizeOf = ({ ratio, means }: WeighedQuestion): number => (ratio === null ? means : Math.abs(Math.log(ratio)))
 
-function listed({ key, question }: Found): ListedQuestion {
+/** One that has gone meanwhile is none. */
+function lineOf(key: string, listed: ReadonlyMap<string, FoundQuestion>): ListedQuestion[] {
+  const question = listed.get(key)
+  if (question === undefined) return []
   const { means: _means, p: _p, testKind: _kind, priorSd: _sd, ...shown } = question
-  return { ...shown, key }
+  return [{ ...shown, key }]
 }

@@ -2,7 +2,7 @@
 import { describe, expect, it } from 'vitest'
 import { placesOf } from '../../core/compare/places'
 import { seededRandom } from '../../core/simulate/random'
-import { differenceOf } from '../../core/statistics/compareArms'
+import { brieflyOf } from '../../core/statistics/compareArms'
 import { orderArms } from '../../core/statistics/manyArms'
 import { proofs } from '../proofs'
 
@@ -26,7 +26,7 @@ function shareOf(of: (random: ReturnType<typeof seededRandom>) => boolean, seed:
 
 describe(`${BENCHES} seeded benches of two to six runs each`, () => {
   const pair = (ratio: number, sd: number) => (random: ReturnType<typeof seededRandom>) =>
-    differenceOf([
+    brieflyOf([
       { name: 'A', runs: burned(random, 20, sd) },
       { name: 'B', runs: burned(random, 20 * ratio, sd) },
     ])

@@ -22,7 +22,7 @@ import type {
 import type { RankingAnswer, TwoAnswer } from '../../shared/comparison'
 import { listQuestions } from '../../server/comparisons/listQuestions'
 import { rankingQuestion } from '../../server/comparisons/ranking'
-import { foundQuestions } from '../../server/comparisons/repository/comparisons'
+import { foundQuestions } from '../../server/comparisons/repository/foundQuestions'
 import { twoQuestion } from '../../server/comparisons/twoQuestion'
 import { loadDemonstration } from '../../server/demo/load'
 import { careForRun } from '../../server/runs/runCare'
