@@ -121,6 +121,13 @@ export interface AskChoices {
   }[]
 }
 
+/** What a run cost. */
+export interface RunCost {
+  words: string
+  /** The batch that a price is to be added to; null: there is one. */
+  missing: string | null
+}
+
 /** What a run changed: a question before and after it. */
 export interface ChangedQuestion {
   sentence: string

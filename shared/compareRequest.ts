@@ -1,6 +1,6 @@
 /** The request of `compare`, as a document that may be wrong. */
-import { array, lazy, mixed, number, object, string, ValidationError } from 'yup'
-import { ASKED_KINDS, ASKED_UNITS, CLAIMED, type CompareRequest, type Question } from '../core/formats/comparison'
+import { array, lazy, mixed, number, object, string, ValidationError, type ObjectSchema } from 'yup'
+import { ASKED_KINDS, DOCUMENT_UNITS, CLAIMED, type CompareRequest, type Question } from '../core/formats/comparison'
 import { LIMITS, MAX_RUNS, MAX_TEXT } from './limits'
 import { fieldProblems, shown, type FieldProblem } from './readProblems'
 import { readReduceRequest } from './reduceRequest'
@@ -28,9 +28,19 @@ const FUEL_PRICE = object({
   forG: measure(FUEL).required('read nothing, expected for how many grams'),
 }).noUnknown()
 
+const CONTAINER = object({
+  fuelG: number().min(0.1).max(20_000).required('read nothing, expected the fuel in a full one [g]'),
+  shellG: number().min(0).max(20_000).required('read nothing, expected what it weighs empty [g]'),
+}).noUnknown()
+
+const byFuel = (of: ObjectSchema<object>) =>
+  lazy((given: unknown) =>
+    object(Object.fromEntries(Object.keys((given ?? {}) as object).map((kind) => [kind, of]))).default(undefined),
+  )
+
 const questionSchema = object({
   kind: choice(ASKED_KINDS).required('read nothing, expected what is asked'),
-  unit: choice(ASKED_UNITS),
+  unit: choice(DOCUMENT_UNITS),
   arms: array(object({ name: id, runs: array(id).max(MAX_RUNS).required() }).noUnknown())
     .min(1, 'expected at least one arm')
     .max(MOST_ARMS, `expected at most ${MOST_ARMS} arms`)
@@ -56,11 +66,18 @@ const questionSchema = object({
     .noUnknown()
     .nullable()
     .default(undefined),
-  prices: lazy((given: unknown) =>
-    object(Object.fromEntries(Object.keys((given ?? {}) as object).map((kind) => [kind, FUEL_PRICE]))).default(
-      undefined,
-    ),
-  ),
+  prices: byFuel(FUEL_PRICE),
+  containers: byFuel(CONTAINER),
+  planned: object({
+    perArm: number()
+      .integer('expected a whole number')
+      .min(1)
+      .max(MAX_RUNS)
+      .required('read nothing, expected a number'),
+  })
+    .noUnknown()
+    .nullable()
+    .default(undefined),
 }).noUnknown()
 
 export type ReadCompareRequest = { ok: true; request: CompareRequest } | { ok: false; problems: FieldProblem[] }
@@ -109,7 +126,7 @@ function questionProblems(question: unknown): FieldProblem[] {
 }
 
 /** A run is of one arm, and arms are told apart by their names. */
-function namedTwice({ arms, kind, claim, unit, prices }: Question): FieldProblem[] {
+function namedTwice({ arms, kind, claim, unit, prices, containers }: Question): FieldProblem[] {
   const names = arms.map(({ name }) => name)
   const ids = arms.flatMap(({ runs }) => runs)
   return [
@@ -124,21 +141,35 @@ function namedTwice({ arms, kind, claim, unit, prices }: Question): FieldProblem
     ...(unit === 'money' && prices === undefined
       ? [wrong('question.prices', prices, 'what each kind of fuel costs: {"methanol": {"amount": 4.2, "forG": 790}}')]
       : []),
+    ...(unit === 'carriedG' && containers === undefined
+      ? [
+          wrong(
+            'question.containers',
+            containers,
+            'a full one by fuel: {"isobutane-propane": {"fuelG": 230, "shellG": 150}}',
+          ),
+        ]
+      : []),
   ]
 }
 
-function filled({ kind, unit, arms, blocks, volumeG, as, claim, prices, scatter }: Partial<Question>): Question {
+function filled({ claim, ...given }: Partial<Question>): Question {
+  const said = Object.fromEntries(Object.entries(given).filter(([, value]) => value !== undefined))
   return {
-    kind: kind!,
-    unit: unit ?? 'g',
-    arms: arms!,
-    blocks: blocks ?? [],
-    volumeG: volumeG ?? null,
-    as: as ?? 'used',
+    ...UNSAID,
+    ...(said as Pick<Question, 'kind' | 'arms'>),
     claim: claim == null ? null : { ...claim, says: claim.says ?? null, conditions: { ...OPEN, ...claim.conditions } },
-    prices: prices ?? {},
-    scatter: scatter ?? null,
   }
+}
+const UNSAID: Omit<Question, 'kind' | 'arms' | 'claim'> = {
+  unit: 'g',
+  blocks: [],
+  volumeG: null,
+  as: 'used',
+  prices: {},
+  containers: {},
+  planned: null,
+  scatter: null,
 }
 const OPEN = {
   startC: null,

@@ -84,6 +84,8 @@ export interface AskedView {
   unit: AskedUnit
   /** Of money. */
   currency: string | null
+  /** What was paid: "6.50 EUR for 230 g since 1 Feb 2026", each fuel's newest. */
+  prices: { batchId: string; name: string; words: string }[]
   /** Fuels whose price is not known, in which nothing is measured in money. */
   unpriced: { batchId: string; name: string }[]
 }

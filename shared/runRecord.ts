@@ -5,7 +5,7 @@ import type { ReduceAnswer, RunAnswer, SetupAnswer } from '../core/formats/answe
 import type { MethodFindings } from '../core/method/checkRun'
 import type { ClaimVerdict } from '../core/statistics/claim'
 import type { ChannelName } from './channels'
-import type { ChangedQuestion } from './answers'
+import type { ChangedQuestion, RunCost } from './answers'
 import type { AsidePress } from './keptPress'
 import type { ObservationLine } from './observation'
 import type { PhotoMeta } from './photo'
@@ -97,6 +97,8 @@ export interface RunPage {
   claim: ClaimVerdict | null
   /** Questions of Compare that moved with it. */
   changed: ChangedQuestion[]
+  /** By the newest price of its fuel; null: it did not boil, or its fuel was not weighed. */
+  cost: RunCost | null
   decisions: DecisionLine[]
   voids: { voided: boolean; reason: string; person: string; at: string }[]
   observations: ObservationLine[]

@@ -82,8 +82,8 @@ const testOf =
   ({ answer, document }: Able): string =>
     ALONG_KINDS.some((one) => one === kind) ? `${answer.kind} ${document.setting}` : answer.kind
 
-/** What a question asks of fuel, heat, money or time, and what it costs. */
-type Priced = Pick<Question, 'kind' | 'unit' | 'prices'>
+/** What a question asks of fuel, heat, money, weight or time, and what it costs and is carried in. */
+type Priced = Pick<Question, 'kind' | 'unit' | 'prices' | 'containers'>
 
 /** All volumes of the commonest kind of test: how they differ is what is asked. */
 function ofAllVolumes(able: readonly Able[]): OfOneTest<Able> {
@@ -121,11 +121,13 @@ const timeOf = ({ normalisedTimeS, timeToBoilU }: RunAnswer): ArmRun => ({
 })
 
 /** The question's unit in a gram of the run's fuel; NaN: not known. */
-function perGram({ fuel }: RunDocument, { unit, prices }: Priced): number {
+function perGram({ fuel }: RunDocument, { unit, prices, containers }: Priced): number {
   if (unit === 'MJ') return heatOf(fuel)
-  if (unit !== 'money') return 1
-  const price = fuel.kind === null ? undefined : prices[fuel.kind]
-  return price === undefined ? NaN : price.amount / price.forG
+  const kind = fuel.kind ?? ''
+  if (unit === 'money') return prices[kind] === undefined ? NaN : prices[kind].amount / prices[kind].forG
+  if (unit !== 'carriedG') return 1
+  const full = containers[kind]
+  return full === undefined ? NaN : (full.fuelG + full.shellG) / full.fuelG
 }
 
 interface Reduced {
@@ -155,6 +157,7 @@ function ableOf(
 const NOT_KNOWN: Partial<Record<Question['unit'], string>> = {
   MJ: 'the heat in its fuel is not known',
   money: 'the price of its fuel is not known',
+  carriedG: 'what its fuel is carried in is not known',
 }
 /** What has no measure in the question's unit is nothing in it. */
 function whyNotAsked(answer: RunAnswer, document: RunDocument, asked: Priced): string | null {

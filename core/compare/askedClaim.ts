@@ -6,7 +6,15 @@ import type { ReduceRequest, RunDocument } from '../formats/document'
 import type { Reference } from '../normalise/reference'
 import { reduceElsewhere } from '../reduceElsewhere'
 import { isAlikeVolume } from '../reduce/setupMeans'
-import { inTenths, judgeClaim, OPEN_STARTS_C, type Brought, type Claimed, type ClaimVerdict } from '../statistics/claim'
+import {
+  inTenths,
+  judgeClaim,
+  OPEN_STARTS_C,
+  startTaken,
+  type Brought,
+  type Claimed,
+  type ClaimVerdict,
+} from '../statistics/claim'
 import { setupMean } from '../statistics/setupMean'
 import { litresFromMass } from '../water/liquid'
 
@@ -85,7 +93,7 @@ function elsewhere(claim: AskedClaim, request: ReduceRequest, runs: readonly Cla
     const answers = runs.map(({ answer }) => at(answer.id, there)!)
     if (answers.some(({ normalisedGPerL }) => normalisedGPerL === null)) return null
     const mean = meanOf(answers, claim)
-    return { ...mean, taken: claim.conditions.startC === null ? `start ${startC} °C` : null }
+    return { ...mean, taken: claim.conditions.startC === null ? startTaken(startC) : null }
   }
 }
 

@@ -2,10 +2,10 @@
 import type { ReduceAnswer, RunAnswer } from '../formats/answer'
 import type {
   ArmAnswer,
-  AskedUnit,
   CompareAnswer,
   ComparedVerdict,
   CompareRequest,
+  DocumentUnit,
   Question,
 } from '../formats/comparison'
 import { reduce } from '../reduce'
@@ -30,12 +30,11 @@ export function compareAsked({ reduce: request, question }: CompareRequest): Com
   const { arms, leftOut } = askedArms(question, request, answersOf(reduced))
   const filled = arms.filter(({ runs }) => runs.length > 0)
   const differed = differedBetween(filled, question)
+  if (isUnfinished(question, arms)) return unanswered(question, { arms, differed, leftOut })
   const how = { of: OF_UNIT[question.unit], prior: priorOf(question) }
   const ranking = rankArms(filled, how)
   return {
-    format: 'vulcanum-compared',
-    version: 1,
-    core: CORE_VERSION,
+    ...COMPARED,
     verdict:
       question.kind === 'claim'
         ? claimVerdict(question, request, arms)
@@ -56,11 +55,49 @@ export function compareAsked({ reduce: request, question }: CompareRequest): Com
   }
 }
 
+const isUnfinished = ({ planned }: Question, arms: readonly AskedArm[]): boolean =>
+  planned !== null && arms.some(({ runs }) => runs.length < planned.perArm)
+
+/** What a plan asks for is not looked at before its end: no figure of it is said. */
+function unanswered(
+  { planned }: Question,
+  { arms, differed, leftOut }: Pick<CompareAnswer, 'differed' | 'leftOut'> & { arms: readonly AskedArm[] },
+): CompareAnswer {
+  const why = `shown when its ${planned!.perArm} planned runs are burned`
+  const left = arms.map(({ name, runs }) => `${runs.length} of ${planned!.perArm} of ${name}`)
+  return {
+    ...COMPARED,
+    verdict: { ...NOTHING, says: 'tooFew', text: `Too few of the planned runs: ${left.join(', ')}. Shown at its end.` },
+    arms: arms.map(({ name, runs }) => ({ ...NO_ARM, name, n: runs.length, why })),
+    pairs: [],
+    differed,
+    leftOut,
+    lines: [],
+    factors: [],
+    scores: [],
+    ring: null,
+  }
+}
+const COMPARED = { format: 'vulcanum-compared', version: 1, core: CORE_VERSION } as const
+const NO_ARM = {
+  mean: null,
+  u: null,
+  letters: null,
+  places: null,
+  asMeasured: { gPerBoil: null, s: null, n: 0, low: null, high: null },
+}
+
 /** What few runs are helped by. */
 const priorOf = ({ scatter }: Question): PriorScatter =>
   scatter === null ? USUAL_SCATTER : { sd: scatter, runs: USUAL_SCATTER.runs, isAssumed: false }
 
-const OF_UNIT: Record<AskedUnit, ComparedIn> = { g: 'fuel', MJ: 'heat', money: 'money', s: 'time' }
+const OF_UNIT: Record<DocumentUnit, ComparedIn> = {
+  g: 'fuel',
+  MJ: 'heat',
+  money: 'money',
+  s: 'time',
+  carriedG: 'weight',
+}
 
 /** Several who burned the same. */
 function scoresOf(kind: Question['kind'], arms: readonly AskedArm[]): Pick<CompareAnswer, 'scores' | 'ring'> {
@@ -90,7 +127,7 @@ const NOTHING = { ratio: null, ci95: null, p: null, adjustedP: null, by: null, d
 function verdictOf(
   ranking: Ranking,
   arms: readonly AskedArm[],
-  { differed, unit, how }: { differed: LikeWithLike; unit: AskedUnit; how: Parameters<typeof compareArms>[1] },
+  { differed, unit, how }: { differed: LikeWithLike; unit: DocumentUnit; how: Parameters<typeof compareArms>[1] },
 ): ComparedVerdict {
   const empty = arms.filter(({ runs }) => runs.length === 0)
   if (empty.length > 0 || arms.length < 2)
@@ -109,9 +146,15 @@ function verdictOf(
   return { ratio, ci95, p, adjustedP: null, by: by === 'tooFew' ? null : by, detectable, measured: null, says, text }
 }
 
-const LEADS: Record<AskedUnit, string> = { g: 'uses least', MJ: 'uses least', money: 'costs least', s: 'is quickest' }
+const LEADS: Record<DocumentUnit, string> = {
+  g: 'uses least',
+  MJ: 'uses least',
+  money: 'costs least',
+  s: 'is quickest',
+  carriedG: 'is lightest to carry',
+}
 
-function leaderVerdict({ arms: [first, second], pairs: [pair] }: Ranking, unit: AskedUnit): ComparedVerdict {
+function leaderVerdict({ arms: [first, second], pairs: [pair] }: Ranking, unit: DocumentUnit): ComparedVerdict {
   const { verdict, adjustedP } = pair!
   const text = `${first!.name} ${LEADS[unit]}; against ${second!.name}, the next: ${verdict.text}`
   return { ...NOTHING, says: verdict.says, adjustedP, text }

@@ -20,6 +20,9 @@ export type AskedKind = (typeof ASKED_KINDS)[number]
 /** Grams, megajoules by the fuels' heating values, money by `prices`: all a litre; and seconds to the boil. */
 export const ASKED_UNITS = ['g', 'MJ', 'money', 's'] as const
 export type AskedUnit = (typeof ASKED_UNITS)[number]
+/** A document also asks for what is carried: the fuel with its share of whole `containers`. */
+export const DOCUMENT_UNITS = [...ASKED_UNITS, 'carriedG'] as const
+export type DocumentUnit = (typeof DOCUMENT_UNITS)[number]
 export const CLAIMED = ['gPerL', 'gPerBoil', 'timeS', 'burnS', 'boilsPerPack', 'powerW'] as const
 export type ClaimedWhat = (typeof CLAIMED)[number]
 
@@ -46,7 +49,7 @@ type FuelPrices = Readonly<Record<string, { amount: number; forG: number }>>
 
 export interface Question {
   kind: AskedKind
-  unit: AskedUnit
+  unit: DocumentUnit
   arms: { name: string; runs: string[] }[]
   /** Runs that belong together, one of each arm. */
   blocks: string[][]
@@ -57,6 +60,10 @@ export interface Question {
   claim: AskedClaim | null
   /** By the kind of fuel. */
   prices: FuelPrices
+  /** A full one, by the kind of fuel in it [g]. */
+  containers: Readonly<Record<string, { fuelG: number; shellG: number }>>
+  /** Runs of each arm that were planned: until they are burned, no answer is shown; null: nobody planned. */
+  planned: { perArm: number } | null
   /** How a burn scatters on this bench, relative; null: as is usual, which is assumed. */
   scatter: number | null
 }

@@ -1,4 +1,5 @@
 /** A maker's figure beside the measured one, both at the maker's conditions. */
+import { formatNumber } from '../quantity/format'
 
 export interface Brought {
   /** The condition that was taken so, where the maker does not state it: "start 15 °C"; null: all are stated. */
@@ -28,6 +29,8 @@ export interface ClaimVerdict {
 
 /** Where a maker leaves the start open, both usual ones are tried [°C]. Source: commonPractice. */
 export const OPEN_STARTS_C = [15.56, 20]
+export const startTaken = (startC: number): string =>
+  `start ${formatNumber(startC, Number.isInteger(startC) ? 0 : 1)} °C`
 
 export const inTenths = (value: number): string => value.toFixed(1)
 

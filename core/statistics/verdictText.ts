@@ -5,7 +5,7 @@ const COUNT_WORDS = ['No', 'One', 'Two', 'Three', 'Four', 'Five', 'Six', 'Seven'
 const percent = (share: number): string => (100 * share).toFixed(Math.abs(share) < 0.0995 ? 1 : 0).replace(/\.0$/, '')
 
 /** What there is less or more of. */
-export type Compared = 'fuel' | 'heat' | 'time' | 'money'
+export type Compared = 'fuel' | 'heat' | 'time' | 'money' | 'weight'
 
 export interface SaidOfTwo {
   /** Of what; fuel, where nothing is said. */
@@ -39,6 +39,7 @@ const USES: Record<Compared, (share: string) => string> = {
   heat: (share) => `used ${share} heat`,
   time: (share) => `took ${share} time`,
   money: (share) => `cost ${share}`,
+  weight: (share) => `took ${share} carried weight`,
 }
 const shown = (said: SaidOfTwo): string =>
   `${said.name} ${USES[said.of ?? 'fuel'](`${percent(Math.abs(said.ratio - 1))} % ${said.says}`)}; ${fits(said)}${narrows(said)}`

@@ -57,6 +57,8 @@ export async function askDocuments(
       as: 'used',
       claim: null,
       prices: {},
+      containers: {},
+      planned: null,
       scatter: null,
       ...question,
       arms: arms.map(({ name }, i) => ({ name, runs: runs[i]!.map(({ record }) => record.id) })),

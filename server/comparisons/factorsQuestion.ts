@@ -10,6 +10,7 @@ import { askedFacts } from './askedDocuments'
 import { askedTest, isOfTest } from './askedTest'
 import { viewOf, type AskedQuery } from './askedView'
 import { conventionsOfMean } from './readAs'
+import { NOT_IN_MONEY } from './prices'
 import { comparedMeans } from './repository/comparisons'
 
 /** @returns what each does, or why nothing can be said, in words */
@@ -31,8 +32,7 @@ export async function factorsQuestion(db: Connection, query: AskedQuery): Promis
   return {
     view: viewOf(query, await conventionsOfMean(db, first)),
     unit: 'g',
-    currency: null,
-    unpriced: [],
+    ...NOT_IN_MONEY,
     sentence: `What does each part do to the ${first.fuel.toLowerCase()} that is burned?`,
     line: lineOf(answer),
     of: testWords({ ...first.test, setting: null }),
@@ -52,7 +52,7 @@ function factorsOf({ values }: ComparedFacts): Record<string, string> {
   return Object.fromEntries(
     FACTORS.map((key) => {
       const value = values[key]
-      return [key, value == null ? (key === 'setting' ? 'not said' : 'none') : (SAID[String(value)] ?? String(value))]
+      return [key, value == null ? (key === 'setting' ? 'the usual' : 'none') : (SAID[String(value)] ?? String(value))]
     }),
   )
 }

@@ -8,6 +8,7 @@ import type { Connection } from '../database/connection'
 import { askDocuments, seriesOfSetup, type DocumentAnswer } from './askDocuments'
 import { idsIn, unitOf, type AskedQuery } from './askedView'
 import { conventionsOfMean } from './readAs'
+import { NOT_IN_MONEY } from './prices'
 import { comparedMeans } from './repository/comparisons'
 
 const isLineKind = (kind: unknown): kind is LinesAnswer['kind'] => typeof kind === 'string' && Object.hasOwn(AXES, kind)
@@ -68,8 +69,7 @@ function written({ kind, means, drawn, names, query, view, answer, found }: Writ
   return {
     view,
     unit: unitOf(query),
-    currency: null,
-    unpriced: [],
+    ...NOT_IN_MONEY,
     kind,
     sentence: AXES[kind].asks(names),
     line: answer.lines

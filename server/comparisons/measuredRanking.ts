@@ -10,6 +10,7 @@ import type { Connection } from '../database/connection'
 import { byKey } from '../database/byKey'
 import type { AskedTest } from './askedTest'
 import { viewOf, type AskedQuery } from './askedView'
+import { NOT_IN_MONEY } from './prices'
 import { measuredRuns, type MeasuredRun } from './repository/measuredRuns'
 
 interface Asked {
@@ -38,8 +39,7 @@ export async function measuredRanking(
   return {
     view: viewOf(query),
     unit: 'g',
-    currency: null,
-    unpriced: [],
+    ...NOT_IN_MONEY,
     by: 'measured',
     isAcross: false,
     keptAt: null,

@@ -12,6 +12,7 @@ import { askedFacts } from './askedDocuments'
 import { askedTest, isOfTest } from './askedTest'
 import { viewOf, type AskedQuery } from './askedView'
 import { conventionsOfMean } from './readAs'
+import { NOT_IN_MONEY } from './prices'
 import { comparedMeans } from './repository/comparisons'
 
 /** @returns how they read, or why nothing can be said, in words */
@@ -31,8 +32,7 @@ export async function peopleQuestion(db: Connection, query: AskedQuery): Promise
   return {
     view: viewOf(query, await conventionsOfMean(db, mean)),
     unit: 'g',
-    currency: null,
-    unpriced: [],
+    ...NOT_IN_MONEY,
     sentence: `Do all read ${mean.setup} alike?`,
     line: lineOf(ring, byPerson),
     of: testWords(mean.test),

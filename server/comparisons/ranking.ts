@@ -117,15 +117,15 @@ interface Asked {
   all: readonly ComparedMean[]
 }
 async function ranked(db: Connection, asked: Asked): Promise<RankingAnswer> {
-  const { test, query, unit, prices, lots, others, isAcross, of } = asked
+  const { test, query, unit, lots, others, isAcross, of } = asked
+  const { perGram: _, ...money } = asked.prices
   const prior = priorScatter(await repeatedMeans(db, [test.kind]))
   const order = orderOf(lots, prior)
   const before = placesBefore(lots, prior, query.since)
   return {
     view: viewOf(query, await conventionsOfMean(db, of)),
     unit,
-    currency: prices.currency,
-    unpriced: prices.unpriced,
+    ...money,
     by: unit,
     isAcross,
     keptAt: null,

@@ -154,11 +154,10 @@ function choicesOf({ answer: { means }, query, all: known }: Written): TwoAnswer
     .sort((a, b) => a.label.localeCompare(b.label, 'en'))
 }
 
-const viewSaid = ({ query, how, prices: { currency, unpriced } }: Written, usual: Conventions): AskedView => ({
+const viewSaid = ({ query, how, prices: { perGram: _, ...money } }: Written, usual: Conventions): AskedView => ({
   view: viewOf(query, usual),
   unit: how.unit,
-  currency,
-  unpriced,
+  ...money,
 })
 
 /** The ratio when all runs count that were left out by hand. */

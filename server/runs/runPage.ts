@@ -1,10 +1,11 @@
 /** A run's page, whole: its answer, what its method says of it, what was said of it since. */
 import { photosOf } from '../kit/repository/photos'
+import type { RunAnswer } from '../../core/formats/answer'
 import { readRun } from '../../core/reduce/readings'
 import { checkRun, type MethodFindings } from '../../core/method/checkRun'
 import { readDocument } from '../../core/formats/readDocument'
 import { toRunDocument } from '../../core/formats/toRunDocument'
-import { gPerLClaimed, judgeClaim, OPEN_STARTS_C, type ClaimVerdict } from '../../core/statistics/claim'
+import { gPerLClaimed, judgeClaim, OPEN_STARTS_C, startTaken, type ClaimVerdict } from '../../core/statistics/claim'
 import { thinTrace } from '../../core/trace/thinTrace'
 import { litresFromMass } from '../../core/water/liquid'
 import { fillOptions } from '../../shared/reduceRequest'
@@ -18,6 +19,7 @@ import type { FoundRun } from './repository/findRuns'
 import { pressesOf } from '../bench/presses'
 import { notesOf } from '../bench/repository/lanes'
 import { changedBy } from '../comparisons/changedBy'
+import { runCost } from '../comparisons/prices'
 import { answerRun } from './answerRun'
 import { rehearsedOf } from './rehearsed'
 import { careOf } from './runCare'
@@ -39,13 +41,13 @@ export async function runPage(db: Connection, found: FoundRun, query: Record<str
   ] = await Promise.all([answerRun(db, found, optionsFor(view)), rehearsedOf(db, found)])
   if (!answer || 'error' in answer) throw new Error(answer?.error ?? 'The run could not be reduced.')
   const pace = rehearsed?.choice.speed ?? 1
-  const [channels, claim, photos, benchNotes, presses, care] = await Promise.all([
+  const [channels, claim, photos, benchNotes, presses, since] = await Promise.all([
     channelsOf(db, record.id, pace),
     claimOf(db, found),
     photosOf(db, { runId: record.id }),
     notesOf(db, record.id),
     pressesOf(db, record.id, pace),
-    saidSince(db, record.id),
+    saidSince(db, found, answer),
   ])
   return {
     record,
@@ -63,14 +65,15 @@ export async function runPage(db: Connection, found: FoundRun, query: Record<str
     benchNotes,
     presses,
     rehearsed,
-    ...care,
+    ...since,
   }
 }
 
-/** What was said of it since, and what it changed. */
-const saidSince = async (db: Connection, runId: string) => ({
-  ...(await careOf(db, runId)),
-  changed: await changedBy(db, runId),
+/** What was said of it since, what it changed, and what it cost. */
+const saidSince = async (db: Connection, { record: { id, batchId } }: FoundRun, answer: RunAnswer) => ({
+  ...(await careOf(db, id)),
+  changed: await changedBy(db, id),
+  cost: await runCost(db, { batchId, litres: answer.litres }, answer),
 })
 
 /** A line of a channel is as wide as a page's column. */
@@ -121,7 +124,7 @@ async function claimOf(db: Connection, found: FoundRun): Promise<ClaimVerdict | 
   for (const startC of starts) {
     const figure = await correctedTo(db, found, startC)
     if (figure === null) return null
-    brought.push({ taken: claimStart ? null : `start ${startC} °C`, ...figure })
+    brought.push({ taken: claimStart ? null : startTaken(startC), ...figure })
   }
   return judgeClaim(gPerLClaimed((claimFuel.value * 1000) / litres), brought)
 }

@@ -190,6 +190,33 @@ describe('lines, units and people of a document', () => {
     expect(refused).toMatchObject({ ok: false, problems: [{ path: 'question.prices' }] })
   })
 
+  it('by what is carried: a heavy shell takes its share, and no container is refused by its name', () => {
+    const gas = (base.fuel as Loose).kind as string
+    const containers = { [gas]: { fuelG: 230, shellG: 150 } }
+    const carried = asked({ ...TWO, unit: 'carriedG', containers })
+    const fuel = asked(TWO)
+    expect(carried.arms.map(({ mean }) => mean)).toEqual(
+      fuel.arms.map(({ mean }) => expect.closeTo((mean! * 380) / 230, 9) as number),
+    )
+    expect(carried.verdict.text).toMatch(/^B took \d\d % less carried weight;/)
+    const refused = readCompareRequest(document({ ...TWO, unit: 'carriedG' }))
+    expect(refused).toMatchObject({ ok: false, problems: [{ path: 'question.containers' }] })
+    const none = asked({ ...TWO, unit: 'carriedG', containers: { methanol: { fuelG: 100, shellG: 20 } } })
+    expect(new Set(none.leftOut.map(({ why }) => why))).toEqual(new Set(['what its fuel is carried in is not known']))
+  })
+
+  it('what is planned shows no answer before its last run, and then the same as without a plan', () => {
+    const early = asked({ ...TWO, planned: { perArm: 5 } })
+    expect(early.verdict).toMatchObject({ says: 'tooFew', ratio: null, p: null, ci95: null })
+    expect(early.verdict.text).toContain('4 of 5 of A, 4 of 5 of B')
+    expect(early.arms.map(({ n, mean, letters, why }) => [n, mean, letters, why])).toEqual(
+      Array(2).fill([4, null, null, 'shown when its 5 planned runs are burned']),
+    )
+    expect(early.pairs).toEqual([])
+    expect(asked({ ...TWO, planned: { perArm: 4 } })).toEqual(asked(TWO))
+    expect(readCompareRequest(document({ ...TWO, planned: { perArm: 0 } }))).toMatchObject({ ok: false })
+  })
+
   it('people: scores of each, and how they repeat', () => {
     const burned = (who: string, grams: number[]) => grams.map((one, i) => run(`${who}${i}`, 'plain', one))
     const [late, early] = [burned('late', [13.6, 13.8, 13.5]), burned('early', [12.6, 12.7, 12.5])]

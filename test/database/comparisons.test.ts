@@ -26,6 +26,7 @@ import { foundQuestions } from '../../server/comparisons/repository/foundQuestio
 import { twoQuestion } from '../../server/comparisons/twoQuestion'
 import { loadDemonstration } from '../../server/demo/load'
 import { careForRun } from '../../server/runs/runCare'
+import { runCost } from '../../server/comparisons/prices'
 import { findRun } from '../../server/runs/repository/findRuns'
 import { makeTestDatabase, type TestDatabase } from './database'
 
@@ -241,11 +242,27 @@ describe('asked otherwise', () => {
     expect(time.rows[0]!.boilG).toBeGreaterThan(60)
     expect(new Set(money.rows.map(({ name }) => name))).toContain('Lahar in the cone')
     expect(money.currency).toBe('EUR')
+    expect(money.prices.map(({ words }) => words)).toContain('7.50 EUR for 230\u202fg since 1 Feb 2026')
     expect(measured.rows[0]!.conditions).toMatch(/^start .* · (calm|wind .*) · height /)
     const since = await by({ since: '2026-08-01' })
     expect(since.rows.filter(({ moved }) => moved === 'new since then').map(({ name }) => name)).toEqual([
       'Fumarole with finned pot',
     ])
+  })
+
+  it('a run says what it cost by the newest price of its fuel, or which price is missing', async () => {
+    const { rows } = await bench.db.execute<{ id: string; kind: string }>(
+      sql`select b.id, f.kind from fuel_batch b join fuel f on f.id = b.fuel_id order by b.name`,
+    )
+    const batchOf = (fuel: string) => rows.find(({ kind }) => kind === fuel)!.id
+    const costs = (batchId: string) => runCost(bench.db, { batchId, litres: 0.5 }, { gPerL: 14, gPerLU: 0.35 })
+    // Half a litre at 14 g/L is 7 g; 7.50 for 230 g is 3.26 for a hundred.
+    expect(await costs(batchOf('isobutane-propane'))).toEqual({
+      words: '0.228 ± 0.011 EUR a boil, 0.457 EUR/L (7.50 EUR for 230\u202fg since 1 Feb 2026)',
+      missing: null,
+    })
+    const shed = batchOf('kerosene')
+    expect(await costs(shed)).toEqual({ words: 'no price is known of Kerosene, generator shed', missing: shed })
   })
 
   it('a claim is kept, judged, found as a question, and taken back', async () => {

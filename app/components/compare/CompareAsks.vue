@@ -103,6 +103,9 @@ const shownReference = computed(() => {
       >
     </p>
     <LazyRunOwnReference v-if="asking" class="mt-2" :reference="asked.view.reference" @bring="bring" />
+    <p v-if="asked.prices.length" class="figures" data-prices>
+      {{ asked.prices.map(({ name, words }) => `${name}: ${words}`).join('; ') }}.
+    </p>
     <p v-if="asked.unpriced.length" data-unpriced>
       No price is known of
       <template v-for="(one, i) in asked.unpriced" :key="one.batchId"

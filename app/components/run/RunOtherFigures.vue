@@ -1,9 +1,10 @@
 <script setup lang="ts">
 import { formatNumber } from '#core/quantity/format'
 import type { RunAnswer } from '#core/formats/answer'
+import type { RunCost } from '#shared/answers'
 
 /** The rest of what the run says. */
-const props = defineProps<{ answer: RunAnswer }>()
+const props = defineProps<{ answer: RunAnswer; cost?: RunCost | null }>()
 const TEST_FIGURES: [key: keyof RunAnswer['test'], name: string, decimals: number, unit: string][] = [
   ['warmUpS', 'Warm-up', 0, 's'],
   ['burnTimeS', 'Burn time', 0, 's'],
@@ -61,5 +62,9 @@ const rows = computed(() => {
         </dd>
       </template>
     </dl>
+    <p v-if="cost" class="mt-2">
+      Cost: {{ cost.words }}.
+      <NuxtLink v-if="cost.missing" :to="`/kit/fuels/${cost.missing}`">Add the price</NuxtLink>
+    </p>
   </BasePanel>
 </template>

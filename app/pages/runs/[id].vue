@@ -120,7 +120,7 @@ useActs(() => [
           <LazyRunPresses v-if="page.presses.length" :presses="page.presses" />
         </div>
         <div class="space-y-3">
-          <RunOtherFigures id="figures" :answer="page.answer" />
+          <RunOtherFigures id="figures" :answer="page.answer" :cost="page.cost" />
           <RunMethod
             v-if="page.findings"
             id="method"
