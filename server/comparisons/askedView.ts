@@ -1,4 +1,5 @@
 /** How an address asks for figures to be read: conditions, model, conventions, unit. */
+import type { ComparedMean } from '../../core/compare/facts'
 import { ASKED_UNITS, type AskedUnit } from '../../core/formats/comparison'
 import { runViewFrom, type Conventions, type RunView } from '../../shared/runOptions'
 
@@ -11,6 +12,12 @@ export const isOtherView = (query: AskedQuery): boolean => READS.some((key) => q
 
 export const viewOf = (query: AskedQuery, usual?: Conventions): RunView =>
   runViewFrom({ ...query, water: query.with }, usual)
+
+/** Means as they are shown: where their figures are brought to other water, they are of that. */
+export function atAskedWater(query: AskedQuery): <Mean extends Pick<ComparedMean, 'test'>>(mean: Mean) => Mean {
+  const { waterG } = viewOf(query)
+  return (mean) => (waterG === null ? mean : { ...mean, test: { ...mean.test, volumeG: waterG } })
+}
 
 export const unitOf = (query: AskedQuery, usual: AskedUnit = 'g'): AskedUnit =>
   ASKED_UNITS.find((unit) => unit === query.unit) ?? usual

@@ -76,7 +76,7 @@ function written({ kind, means, drawn, names, query, view, answer, found }: Writ
       .map((line) => (drawn.length === 1 ? lineWords(kind, line) : `${line.arm}: ${lineWords(kind, line)}`))
       .join(' '),
     of: testWords({ ...first.test, setting: null }),
-    litres: kind === 'volume' ? null : litresFromMass(commonVolume(means, first) / 1000),
+    litres: kind === 'volume' ? null : litresFromMass((view.waterG ?? commonVolume(means, first)) / 1000),
     arms: drawn.map(({ setupId }, i) => ({
       name: names[i]!,
       setupId,

@@ -10,15 +10,16 @@ import { byKey } from '../database/byKey'
 import { armLine } from './armLine'
 import { askedFacts } from './askedDocuments'
 import { askedTest, isOfTest } from './askedTest'
-import { viewOf, type AskedQuery } from './askedView'
+import { atAskedWater, viewOf, type AskedQuery } from './askedView'
 import { conventionsOfMean } from './readAs'
 import { NOT_IN_MONEY } from './prices'
 import { comparedMeans } from './repository/comparisons'
 
 /** @returns how they read, or why nothing can be said, in words */
 export async function peopleQuestion(db: Connection, query: AskedQuery): Promise<PeopleAnswer | string> {
-  const mean = await askedMean(db, query)
-  if (mean === null) return 'No run of this set-up is corrected in full.'
+  const own = await askedMean(db, query)
+  if (own === null) return 'No run of this set-up is corrected in full.'
+  const mean = atAskedWater(query)(own)
   const facts = (await askedFacts(db, [mean], query)).get(mean.key) ?? []
   const byPerson = [
     ...byKey(

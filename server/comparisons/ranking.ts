@@ -18,7 +18,7 @@ import { armLine } from './armLine'
 import { meansAcross } from './acrossFuels'
 import { askedFacts } from './askedDocuments'
 import { askedTest, isOfTest, type AskedTest } from './askedTest'
-import { isOtherView, unitOf, viewOf, type AskedQuery } from './askedView'
+import { atAskedWater, isOtherView, unitOf, viewOf, type AskedQuery } from './askedView'
 import { measuredRanking } from './measuredRanking'
 import { NO_PRICES, pricesOf, type Prices } from './prices'
 import { setupsOfTest } from './repository/besides'
@@ -33,7 +33,7 @@ export async function rankingQuestion(db: Connection, query: AskedQuery): Promis
   const others = otherRankings(all, test)
   if (byOf(query) === 'measured') return measuredRanking(db, { test, all, others, query })
   const isAcross = query.across !== undefined
-  const means = isAcross ? meansAcross(all, test) : (rankedMeans(all, test) ?? [])
+  const means = (isAcross ? meansAcross(all, test) : (rankedMeans(all, test) ?? [])).map(atAskedWater(query))
   if (means.length < FEWEST) return NO_RANKING
   const unit = isAcross && query.unit === undefined ? 'MJ' : unitOf(query)
   const { lots, prices } = await rankedLots(db, { means, query, unit })

@@ -28,7 +28,7 @@ import { repeatedMeans } from '../runs/repository/means'
 import { armLine } from './armLine'
 import { askedFacts } from './askedDocuments'
 import { askedTest, isOfTest } from './askedTest'
-import { idsIn, unitOf, viewOf, type AskedQuery } from './askedView'
+import { atAskedWater, idsIn, unitOf, viewOf, type AskedQuery } from './askedView'
 import { NO_PRICES, pricesOf, type Prices } from './prices'
 import { conventionsOfMean } from './readAs'
 import { runsBeside, versionsHeatedAlike } from './repository/besides'
@@ -37,8 +37,10 @@ import { comparedMeans } from './repository/comparisons'
 /** @returns the answer, or why there is none, in words */
 export async function twoQuestion(db: Connection, query: AskedQuery): Promise<TwoAnswer | string> {
   const means = await comparedMeans(db)
-  const candidate = await askedPair(db, query, means)
-  if (candidate === null) return NO_PAIR
+  const pair = await askedPair(db, query, means)
+  if (pair === null) return NO_PAIR
+  const [first, second] = pair.means.map(atAskedWater(query)) as [ComparedMean, ComparedMean]
+  const candidate = { ...pair, means: [first, second] as const }
   const facts = await askedFacts(db, candidate.means, query)
   const out = new Set(idsIn(query.out))
   const prior = priorScatter(await repeatedMeans(db, [candidate.means[0].test.kind]))

@@ -138,6 +138,14 @@ describe('asked otherwise', () => {
     const asks = await finsAsk()
     const usual = (await asked('two', asks)) as TwoAnswer
     const colder = (await asked('two', { ...asks, reference: 'sixtyFahrenheit' })) as TwoAnswer
+    // Brought to twice the water a boil takes about twice the fuel, and each row is of that boil.
+    const litre = (await asked('two', { ...asks, with: '1000' })) as TwoAnswer
+    expect(litre.of).toMatch(/^1,?000\u202fg/)
+    litre.arms.forEach(({ boilG }, i) => {
+      const times = boilG / usual.arms[i]!.boilG
+      expect(times).toBeGreaterThan(1.8)
+      expect(times).toBeLessThan(2.2)
+    })
     for (const i of [0, 1] as const) {
       const [was, now] = [usual.arms[i], colder.arms[i]]
       // From 15.56 °C in place of 20 °C: 84.44 K in place of 80 K, the first of them free of loss.

@@ -3,11 +3,13 @@ import { stationPressureFromAltitude } from '#core/air/pressure'
 import { MODELS, REFERENCES, type NamedReference } from '#core/normalise/reference'
 import type { AskedUnit } from '#core/formats/comparison'
 import type { AskedView } from '#shared/comparison'
+import { CLOCKS, LITRES } from '#core/formats/document'
 import { ownReference, runViewQuery, VIEW_BOILS } from '#shared/runOptions'
 
 /** What figures are corrected to, by which model, read how, in which unit: each a word that could be another. */
 const props = defineProps<{ asked: AskedView; /** Units it can be asked in. */ units?: readonly AskedUnit[] }>()
 const { say, said } = useAsking()
+const { units: system } = usePreferences()
 const { data: kit } = useKit()
 const MODEL_WORDS = { loss: 'heat balance', energy: 'ratio of heat', ratio: 'ratio of rises' }
 const BOIL_WORDS = {
@@ -17,9 +19,8 @@ const BOIL_WORDS = {
   plateau: 'the plateau',
   target: 'a fixed target',
 }
+const ASKED_OTHERWISE = ['boil', 'model', 'own', 'reference', 'with', 'clock', 'litre']
 const OWN = 'own'
-const choicesOf = <K extends string>(keys: readonly K[], words: Record<K, string>) =>
-  keys.map((value) => ({ value, label: words[value] }))
 const PLAIN = '20 °C start, sea level, calm'
 const nameOf = ({ id, name }: { id: string; name: string }) => (id === REFERENCES[0]!.id ? PLAIN : name)
 const heights = computed(() =>
@@ -75,6 +76,13 @@ const shownReference = computed(() => {
         :choices="references"
         @update:model-value="choose"
       />
+      with
+      <WordChoice
+        label="With how much water"
+        :model-value="String(asked.view.waterG ?? OWN_WATER)"
+        :choices="waterChoices(asked.view.waterG, system)"
+        @update:model-value="say({ with: $event === OWN_WATER ? undefined : ($event ?? undefined) })"
+      />
       by
       <WordChoice
         label="Model"
@@ -87,7 +95,21 @@ const shownReference = computed(() => {
         :model-value="asked.view.boil"
         :choices="choicesOf(VIEW_BOILS, BOIL_WORDS)"
         @update:model-value="say({ boil: $event ?? undefined })"
-      /><template v-if="units?.length"
+      /><template v-if="asked.unit === 's'"
+        >, timed from
+        <WordChoice
+          label="The clock starts at"
+          :model-value="asked.view.clock"
+          :choices="choicesOf(CLOCKS, CLOCK_WORDS)"
+          @update:model-value="say({ clock: $event ?? undefined })" /></template
+      ><template v-else
+        >, per litre
+        <WordChoice
+          label="Per litre"
+          :model-value="asked.view.litre"
+          :choices="choicesOf(LITRES, LITRE_WORDS)"
+          @update:model-value="say({ litre: $event ?? undefined })" /></template
+      ><template v-if="units?.length"
         >, in
         <WordChoice
           label="Unit"
@@ -96,9 +118,9 @@ const shownReference = computed(() => {
           @update:model-value="say({ unit: $event ?? undefined })" /></template
       ><slot />.
       <BaseButton
-        v-if="said('boil') || said('model') || said('own') || said('reference')"
+        v-if="ASKED_OTHERWISE.some(said)"
         kind="plain"
-        @click="say({ boil: undefined, model: undefined, own: undefined, reference: undefined })"
+        @click="say(Object.fromEntries(ASKED_OTHERWISE.map((key) => [key, undefined])))"
         >As it is listed</BaseButton
       >
     </p>

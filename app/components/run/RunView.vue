@@ -16,25 +16,9 @@ const BOIL_WORDS = {
   plateau: 'the plateau in the trace',
   target: 'a fixed target below it',
 }
-const CLOCK_WORDS = { potOn: 'pot-on', lit: 'lighting', bloomed: 'full flame' }
-const LITRE_WORDS = { putIn: 'put in', remaining: 'left' }
 const FLAME_WORDS = { bench: 'at its setting’s bench burn rate', asItWas: 'as it was' }
-const listOf = <K extends string>(keys: readonly K[], words: Record<K, string>) =>
-  keys.map((value) => ({ value, label: words[value] }))
 const OWN = { value: 'own', label: 'Conditions of your own' }
 const references = [...REFERENCES.map(({ id, name }) => ({ value: id, label: name })), OWN]
-/** Volumes that people boil, and the one the address names. */
-const OFFERED_G = [250, 500, 1000, 2000]
-const OWN_WATER = 'own'
-const waters = computed(() => {
-  const { waterG } = props.view
-  const offered = waterG === null || OFFERED_G.includes(waterG) ? OFFERED_G : [waterG, ...OFFERED_G]
-  const choices = offered.map((grams) => ({
-    value: String(grams),
-    label: `${waterWords(grams, units.value)} of water`,
-  }))
-  return [{ value: OWN_WATER, label: 'the water it had' }, ...choices]
-})
 function bring(id: string) {
   emit('choose', { reference: REFERENCES.find((one) => one.id === id) ?? ownReference(props.reference) })
 }
@@ -43,37 +27,37 @@ const parts = computed(() => ({
   reference: { label: 'Corrected to', choices: references, is: props.view.reference.id, take: bring },
   model: {
     label: 'Model',
-    choices: listOf(MODELS, MODEL_WORDS),
+    choices: choicesOf(MODELS, MODEL_WORDS),
     is: props.view.model,
     take: (model: string) => emit('choose', { model: model as RunView['model'] }),
   },
   boil: {
     label: 'The boil',
-    choices: listOf(VIEW_BOILS, BOIL_WORDS),
+    choices: choicesOf(VIEW_BOILS, BOIL_WORDS),
     is: props.view.boil,
     take: (boil: string) => emit('choose', { boil: boil as RunView['boil'] }),
   },
   clock: {
     label: 'The clock starts at',
-    choices: listOf(CLOCKS, CLOCK_WORDS),
+    choices: choicesOf(CLOCKS, CLOCK_WORDS),
     is: props.view.clock,
     take: (clock: string) => emit('choose', { clock: clock as RunView['clock'] }),
   },
   litre: {
     label: 'Per litre',
-    choices: listOf(['putIn', 'remaining'], LITRE_WORDS),
+    choices: choicesOf(['putIn', 'remaining'], LITRE_WORDS),
     is: props.view.litre,
     take: (litre: string) => emit('choose', { litre: litre as RunView['litre'] }),
   },
   flame: {
     label: 'The flame',
-    choices: listOf(['bench', 'asItWas'], FLAME_WORDS),
+    choices: choicesOf(['bench', 'asItWas'], FLAME_WORDS),
     is: props.view.flame ? 'bench' : 'asItWas',
     take: (flame: string) => emit('choose', { flame: flame === 'bench' }),
   },
   water: {
     label: 'With how much water',
-    choices: waters.value,
+    choices: waterChoices(props.view.waterG, units.value),
     is: String(props.view.waterG ?? OWN_WATER),
     take: (water: string) => emit('choose', { waterG: water === OWN_WATER ? null : Number(water) }),
   },
