@@ -61,9 +61,10 @@ const nothingShown = ({ ci95, needed, fewest, worthSeeing }: Omit<SaidOfTwo, 'na
 export const notAmong = (pairs: number, ci95: readonly [number, number]): string =>
   `No difference shown, since ${pairs} pairs are looked at; by itself ${ratioRange(ci95)} fits.`
 
-/** "5 % less to 4 % more", "4 to 77 % more". */
+/** "5 % less to 4 % more", "4 to 77 % more", "38 % less". */
 export function ratioRange(ci95: readonly [number, number]): string {
   const [low, high] = ci95.map((edge) => percent(Math.abs(edge - 1))) as [string, string]
+  if (low === high && ci95[0] >= 1 === ci95[1] >= 1) return `${low} % ${ci95[0] >= 1 ? 'more' : 'less'}`
   if (ci95[0] >= 1) return `${low} to ${high} % more`
   return ci95[1] < 1 ? `${high} to ${low} % less` : `${low} % less to ${high} % more`
 }

@@ -125,7 +125,7 @@ const shownReference = computed(() => {
       >
     </p>
     <LazyRunOwnReference v-if="asking" class="mt-2" :reference="asked.view.reference" @bring="bring" />
-    <p v-if="asked.prices.length" class="figures" data-prices>
+    <p v-if="asked.prices.length" data-prices>
       {{ asked.prices.map(({ name, words }) => `${name}: ${words}`).join('; ') }}.
     </p>
     <p v-if="asked.unpriced.length" data-unpriced>

@@ -21,8 +21,8 @@ const figureOf = ({ boilG, u }: TwoAnswer['runs'][number]) =>
           <th scope="col"><span class="sr-only">Counted</span></th>
           <th scope="col" class="pl-2 font-normal">Run</th>
           <th scope="col" class="font-normal">Set-up</th>
-          <th scope="col" class="text-right font-normal whitespace-nowrap">{{ unitOfBoil(answer) }} ± (95 %)</th>
-          <th scope="col" class="font-normal"></th>
+          <th scope="col" class="text-right font-normal sm:whitespace-nowrap">{{ unitOfBoil(answer) }} ± (95 %)</th>
+          <th scope="col" class="font-normal max-sm:hidden"></th>
         </tr>
       </thead>
       <tbody>
@@ -43,18 +43,24 @@ const figureOf = ({ boilG, u }: TwoAnswer['runs'][number]) =>
           <td class="py-1 pr-3 pl-2 whitespace-nowrap">
             <NuxtLink :to="`/runs/${one.id}`">{{ shortDateInZone(one.startedAt, one.zone) }}</NuxtLink>
           </td>
-          <td class="pr-3 whitespace-nowrap">{{ answer.arms[one.arm]!.name }}</td>
+          <td class="pr-3 sm:whitespace-nowrap">
+            {{ answer.arms[one.arm]!.name }}
+            <span v-if="one.note" class="block text-sm text-ink-2 sm:hidden">{{ one.note }}</span>
+          </td>
           <td class="figures text-right whitespace-nowrap">{{ figureOf(one) }}</td>
-          <td class="pl-3 text-ink-2">{{ one.note }}</td>
+          <td class="pl-3 text-ink-2 max-sm:hidden">{{ one.note }}</td>
         </tr>
         <tr v-for="one in answer.notCounted" :key="one.id" class="border-t border-edge text-ink-2">
           <td></td>
           <td class="py-1 pr-3 pl-2 whitespace-nowrap">
             <NuxtLink :to="`/runs/${one.id}`">{{ shortDateInZone(one.startedAt, one.zone) }}</NuxtLink>
           </td>
-          <td>{{ answer.arms[one.arm]!.name }}</td>
+          <td>
+            {{ answer.arms[one.arm]!.name }}
+            <span class="block text-sm sm:hidden">{{ one.why }}</span>
+          </td>
           <td></td>
-          <td class="pl-3">{{ one.why }}</td>
+          <td class="pl-3 max-sm:hidden">{{ one.why }}</td>
         </tr>
       </tbody>
     </table>

@@ -56,7 +56,7 @@ const runCount = computed(() => counted.value.length)
         <span dir="auto"
           >{{ row.name }} <small class="text-ink-2">{{ row.n }}</small></span
         >
-        <div>
+        <div class="max-sm:mx-4">
           <div class="strokes" :style="{ height: `${row.drawn.high * 16 + 2}px` }" aria-hidden="true">
             <span
               v-for="one in row.drawn.marks"
@@ -74,11 +74,11 @@ const runCount = computed(() => counted.value.length)
         </div>
         <span class="figures max-sm:mb-2">{{ row.words }}</span>
       </template>
-      <IntervalTicks class="sm:col-start-2" :axis="axis" />
-      <span class="self-start text-ink-2">{{ unitOfBoil(answer) }}, 95 %</span>
+      <IntervalTicks class="max-sm:mx-4 sm:col-start-2" :axis="axis" />
+      <span class="self-start text-ink-2 sm:pl-4">{{ unitOfBoil(answer) }}, 95 %</span>
       <template v-if="answer.effect && differences">
         <span class="mt-4">difference</span>
-        <div class="mt-4">
+        <div class="mt-4 max-sm:mx-4">
           <DifferenceAxis :axis="differences" />
           <DifferenceBar :axis="differences" :effect="answer.effect" :words="answer.line" />
         </div>
