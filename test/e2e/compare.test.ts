@@ -150,10 +150,22 @@ test('what it is corrected to, read by and measured in stand in the address, and
   await chooseWord(page, 'Unit', 'money')
   await expect(page).toHaveURL(/unit=money/)
   await expect(page.getByRole('region', { name: 'Drawing' })).toContainText('EUR a boil')
+  // What was paid for which pack, and since when, stands with it.
+  await expect(page.locator('[data-prices]')).toContainText(/: 7\.50 EUR for 230\sg since 1 Feb 2026\./)
   await page.reload()
   await expect(page.getByRole('region', { name: 'Drawing' })).toContainText('EUR a boil')
   await page.getByRole('button', { name: 'As it is listed' }).click()
   await expect(page).not.toHaveURL(/reference=/)
+  await chooseWord(page, 'Unit', 'grams')
+  await chooseWord(page, 'With how much water', '1000')
+  await expect(page).toHaveURL(/with=1000/)
+  await expect(figures).toHaveText(/^1[89]\.\d|^2\d\.\d/)
+  await chooseWord(page, 'Unit', 'time')
+  // These were burned by a method whose clock starts at lighting.
+  await chooseWord(page, 'The clock starts at', 'pot-on')
+  await expect(page).toHaveURL(/clock=potOn/)
+  await page.getByRole('button', { name: 'As it is listed' }).click()
+  await expect(page).not.toHaveURL(/with=|clock=/)
   // Another set-up in the place of one.
   await chooseWord(page, 'Asked of', 'Maar as issued')
   await expect(page.getByRole('heading', { level: 1 })).toContainText('as used: which takes less fuel?')

@@ -224,6 +224,17 @@ test('a reading is corrected: both stay, the figure follows, a contradiction and
   await stale.context().close()
 })
 
+test('a run says what it cost; where no price is known it leads to the fuel', async ({ page }) => {
+  await open(page, CALM)
+  const figures = page.locator('#figures')
+  await expect(figures).toContainText(/Cost: 0\.\d{3} ± 0\.0\d\d EUR a boil, 0\.\d{3} EUR\/L \(.* EUR for \d+\sg since/)
+  const unpriced = (await (await page.request.get('/api/runs?words=Kerosene')).json()) as { lines: { id: string }[] }
+  await open(page, `/runs/${unpriced.lines[0]!.id}`)
+  await expect(figures).toContainText('Cost: no price is known of Kerosene')
+  await figures.getByRole('link', { name: 'Add the price' }).click()
+  await expect(page.getByRole('heading', { name: 'Price' })).toBeVisible()
+})
+
 test('the ribbon’s marks are walked by arrow keys; the trace has a table', async ({ page }) => {
   await open(page, '/runs/01960000-0000-7000-8000-000000000001')
   const ribbon = page.getByRole('group', { name: /Marks of the run/ })

@@ -1,62 +1,18 @@
 <script setup lang="ts">
 import { formatNumber } from '#core/quantity/format'
-import type { ReduceRequest } from '#core/formats/document'
 import { MONTE_CARLO } from '#shared/limits'
 
-/** All uncertain inputs drawn together, many times, beside what first order says. */
+/** All uncertain inputs drawn together, beside what first order says: what draws comes with the first press. */
 const props = defineProps<{ runId: string; query: Record<string, string>; download: string }>()
-const { progress, answer, problem, draw, stop } = useMonteCarlo()
-const seed = ref(String(MONTE_CARLO.usualSeed))
-const fetching = ref(false)
-watch(
-  () => props.query,
-  () => {
-    answer.value = null
-  },
-)
-
-async function start() {
-  const request = await theRequest()
-  if (request === null) return
-  const whole = Number(seed.value)
-  await draw(request, props.runId, {
-    draws: MONTE_CARLO.usualDraws,
-    seed: Number.isInteger(whole) && whole >= 0 ? Math.min(whole, MONTE_CARLO.seed.max) : MONTE_CARLO.usualSeed,
-  })
-}
-
-async function theRequest(): Promise<ReduceRequest | null> {
-  fetching.value = true
-  try {
-    return await $fetch<ReduceRequest>(`/api/runs/${props.runId}/document`, { query: props.query })
-  } catch {
-    problem.value = 'The server did not answer. Draw again when it is back.'
-    return null
-  } finally {
-    // Not held while drawing: draws that are stopped never answer.
-    fetching.value = false
-  }
-}
+const isAsked = ref(false)
 </script>
 
 <template>
-  <BasePanel tight title="Monte Carlo" :class="answer ? '' : 'no-print'">
-    <div class="no-print mt-1 flex flex-wrap items-center gap-3">
-      <BaseButton v-if="progress === null" :disabled="fetching" @click="start">
-        Draw {{ formatNumber(MONTE_CARLO.usualDraws, 0) }} times
-      </BaseButton>
-      <template v-else>
-        <BaseButton @click="stop">Stop</BaseButton>
-        <BaseProgress label="Draws done" :done="progress" />
-      </template>
-      <label class="flex items-center gap-2"
-        >seed <input v-model="seed" inputmode="numeric" class="figures w-20"
-      /></label>
-      <span class="text-ink-2">All uncertain inputs at once. The same seed gives the same numbers.</span>
-    </div>
-    <p v-if="problem" role="status" class="mt-2 border-l-4 border-caution pl-3">
-      {{ problem }}
-    </p>
-    <LazyRunDrawn v-if="answer" :answer="answer" :download="download" />
+  <BasePanel tight title="Monte Carlo" :class="isAsked ? '' : 'no-print'">
+    <p class="no-print mt-1 text-ink-2">All uncertain inputs at once. The same seed gives the same numbers.</p>
+    <LazyRunDraws v-if="isAsked" v-bind="props" />
+    <BaseButton v-else class="mt-1" @click="isAsked = true">
+      Draw {{ formatNumber(MONTE_CARLO.usualDraws, 0) }} times
+    </BaseButton>
   </BasePanel>
 </template>
