@@ -20,7 +20,7 @@ const PICTURES = [
   ['runs', '/runs', 'day', 1280, 800],
   ['run', RUN, 'day', 1280, 1000, '[data-figure=normalisedGPerL]'],
   ['compare', '/compare', 'day', 1280, 900],
-  ['compare-two', '/compare', 'day', 1280, 1000, 'text=Does Spatter 1000 F save fuel on Solfatara?'],
+  ['compare-two', '/compare', 'day', 1280, 1000, 'role=link[name=/Does Spatter 1000 F save fuel on Solfatara/]'],
   ['ranking', '/compare', 'day', 1280, 1000, 'text=Which set-up boils'],
   ['flame-lines', '/compare', 'day', 1280, 820, 'text=Which flame is thriftiest on Fumarole with wide pot?'],
   ['wind', '/compare', 'day', 1280, 800, 'text=How does Fumarole with narrow pot stand wind?'],

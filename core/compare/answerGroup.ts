@@ -6,14 +6,13 @@ import { orderArms, type Order } from '../statistics/manyArms'
 import type { PriorScatter } from '../statistics/scatter'
 import { studentFactor95, studentTwoSided } from '../statistics/student'
 import type { ComparedMean } from './facts'
-import type { FactsOf, FoundQuestion } from './found'
+import type { FactsOf, FoundQuestion, SumsOf } from './found'
 import { placesOf } from './places'
-import type { LotSums } from './lotSums'
 import { armNamesOf, listed, testAsked, testWords, volumeWords } from './words'
 
 export function answerRanking(
   means: readonly ComparedMean[],
-  sumsOf: (key: string) => LotSums | null,
+  sumsOf: SumsOf,
   prior: PriorScatter,
 ): FoundQuestion | null {
   const names = armNamesOf(means)
@@ -93,10 +92,7 @@ export function answerFlame(means: readonly ComparedMean[], factsOf: FactsOf): F
   }
 }
 
-export function answerVolumes(
-  means: readonly ComparedMean[],
-  sumsOf: (key: string) => LotSums | null,
-): FoundQuestion | null {
+export function answerVolumes(means: readonly ComparedMean[], sumsOf: SumsOf): FoundQuestion | null {
   const filled = means.filter(({ key }) => sumsOf(key) !== null)
   if (filled.length < 2) return null
   const each = filled.map(({ test, meanGPerL }) => `${volumeWords(test.volumeG)} ${formatNumber(meanGPerL, 1)}`)

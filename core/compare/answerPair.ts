@@ -7,7 +7,7 @@ import type { PriorScatter } from '../statistics/scatter'
 import { lineOf } from '../statistics/verdictText'
 import { partOf, type PairCandidate } from './candidates'
 import type { ComparedFacts, ComparedMean } from './facts'
-import type { FactsOf, FoundQuestion } from './found'
+import type { FactsOf, FoundQuestion, SumsOf } from './found'
 import {
   comparedLot,
   lotSums,
@@ -21,11 +21,7 @@ import { measuredIn, type GramPrices } from './measured'
 import { armNamesOf, burnerName, listed, testAsked, testWords } from './words'
 
 /** null: too few runs have what it takes. */
-export function answerPair(
-  candidate: PairCandidate,
-  sumsOf: (key: string) => LotSums | null,
-  prior: PriorScatter,
-): FoundQuestion | null {
+export function answerPair(candidate: PairCandidate, sumsOf: SumsOf, prior: PriorScatter): FoundQuestion | null {
   const two = pairAnswer<NamedLot>(candidate, (key) => summedLot(sumsOf(key)), prior)
   if (two === null) return null
   const { verdict, like, effect, arms, means } = two

@@ -3,6 +3,7 @@ import type { TestKind } from '../formats/document'
 import type { LikeWithLike } from '../statistics/likeWithLike'
 import type { GroupCandidate, PairCandidate } from './candidates'
 import type { ComparedFacts } from './facts'
+import type { LotSums } from './lotSums'
 
 type QuestionKind = PairCandidate['kind'] | GroupCandidate['kind'] | 'wind' | 'claim'
 
@@ -29,6 +30,9 @@ export interface FoundQuestion {
   /** Where it is asked: the part of the address that names it. */
   asks: Record<string, string>
 }
+
+/** What the runs of a mean sum up to, by its key; null: none of them is compared. */
+export type SumsOf = (key: string) => LotSums | null
 
 /** Facts of the runs of a mean, by its key. */
 export type FactsOf = (key: string) => readonly ComparedFacts[]

@@ -5,7 +5,7 @@ import { answerPair, answerPeople } from '../../core/compare/answerPair'
 import { candidatesOf, isPair, type Candidate } from '../../core/compare/candidates'
 import type { ComparedFacts, ComparedMean } from '../../core/compare/facts'
 import { ALIKE_VOLUME } from '../../core/reduce/setupMeans'
-import type { FoundQuestion } from '../../core/compare/found'
+import type { FoundQuestion, SumsOf } from '../../core/compare/found'
 import { inHeat, lotSums, MOST_TOLD, type LotSums } from '../../core/compare/lotSums'
 import { groupedBy } from '../../core/compare/oneTest'
 import { priorScatter, type PriorScatter } from '../../core/statistics/scatter'
@@ -148,7 +148,6 @@ function answerOf(one: Candidate, on: RestsOn): FoundQuestion | null {
   return answerPeople(one.means, factsOf, prior)
 }
 
-type SumsOf = (key: string) => LotSums | null
 const heatOf =
   (sumsOf: SumsOf): SumsOf =>
   (key) => {

@@ -258,6 +258,26 @@ describe('asked otherwise', () => {
     ])
   })
 
+  it('a ranking is the same by sums, by runs, and by means that were kept before there were sums', async () => {
+    const { asks } = (await listed('rankings', 'Which set-up boils'))!
+    const summed = (await asked('ranking', asks)) as RankingAnswer
+    // No run is so old: its places before then are read from the runs.
+    const { rows: byRuns } = (await asked('ranking', { ...asks, since: '1999-01-01' })) as RankingAnswer
+    const figures = ({ rows }: Pick<RankingAnswer, 'rows'>) =>
+      rows.map(({ moved: _moved, boilG, low, high, timeS, ...row }) => ({
+        ...row,
+        rounded: [boilG, low, high, timeS].map((value) => value?.toPrecision(12)),
+      }))
+    expect(figures({ rows: byRuns })).toEqual(figures(summed))
+    await bench.db
+      .transaction(async (tx) => {
+        await tx.execute(sql`update setup_summary set sums = null`)
+        expect(figures((await answerPage(tx, 'ranking', asks)) as RankingAnswer)).toEqual(figures(summed))
+        tx.rollback()
+      })
+      .catch((error: Error) => expect(error.message).toMatch(/[Rr]ollback/))
+  })
+
   it('a run says what it cost by the newest price of its fuel, or which price is missing', async () => {
     const { rows } = await bench.db.execute<{ id: string; kind: string }>(
       sql`select b.id, f.kind from fuel_batch b join fuel f on f.id = b.fuel_id order by b.name`,

@@ -1,7 +1,7 @@
 /** What comparisons rest on, and the questions that were found. */
 import { and, eq, isNull, sql } from 'drizzle-orm'
 import type { ComparedFacts, ComparedMean, ComparedPart } from '../../../core/compare/facts'
-import type { LotSums } from '../../../core/compare/lotSums'
+import { lotSums, type LotSums } from '../../../core/compare/lotSums'
 import type { SetupFlameAnswer } from '../../../core/formats/answer'
 import type { BurnerProperties, PotProperties } from '../../../shared/thing'
 import { byKey } from '../../database/byKey'
@@ -110,13 +110,24 @@ export async function factsOfMeans(db: Connection, keys: readonly string[]): Pro
   return new Map(rows.map(({ key, facts }) => [key, facts]))
 }
 
-/** Of those that have a run to compare. */
+/** Of those that have a run to compare; one that was kept before there were sums is summed up now. */
 export async function sumsOfMeans(db: Connection, keys: readonly string[]): Promise<Map<string, LotSums>> {
+  const { sums, facts } = setupSummary
   const rows = await db
-    .select({ key: setupSummary.key, sums: setupSummary.sums })
+    .select({
+      key: setupSummary.key,
+      sums,
+      facts: sql<ComparedFacts[] | null>`case when ${sums} is null then ${facts} end`,
+    })
     .from(setupSummary)
     .where(isOneOf(sql`${setupSummary.key}`, keys))
-  return new Map(rows.flatMap(({ key, sums }) => (sums === null ? [] : [[key, sums] as const])))
+  const sumsOf = (own: ComparedFacts[] | null) => (own === null || own.length === 0 ? null : lotSums(own))
+  return new Map(
+    rows.flatMap((row) => {
+      const own = row.sums ?? sumsOf(row.facts)
+      return own === null ? [] : [[row.key, own] as const]
+    }),
+  )
 }
 
 export async function flamesOf(db: Connection, keys: readonly string[]): Promise<Map<string, SetupFlameAnswer | null>> {
