@@ -1,4 +1,5 @@
 import type { Virtualizer } from '@tanstack/vue-virtual'
+import { useEventListener } from '@vueuse/core'
 
 interface Line {
   key: string
@@ -38,7 +39,7 @@ export function useRowsInView<L extends Line>(lines: Ref<readonly L[]>, options:
   return { shown, above, below }
 }
 
-/** What knows which rows are in view: it comes where there are more than are drawn whole. */
+/** What knows which rows are in view: it comes with the first scroll, where there are more than are drawn whole. */
 function useVirtualRows<L extends Line>(lines: Ref<readonly L[]>, { table, isWhole }: InView) {
   const virtual = shallowRef<{ of: Ref<Virtualizer<Window, Element>> } | null>(null)
   const scope = effectScope()
@@ -59,14 +60,18 @@ function useVirtualRows<L extends Line>(lines: Ref<readonly L[]>, { table, isWho
       virtual.value = { of }
     })
   }
-  onMounted(() =>
-    watch(
-      isWhole,
-      (is) => {
-        if (!is && virtual.value === null) void begin()
-      },
-      { immediate: true },
-    ),
+  const isScrolled = ref(false)
+  onMounted(() => {
+    isScrolled.value = window.scrollY > 0
+  })
+  useEventListener('scroll', () => (isScrolled.value = true), { passive: true })
+  const stop = watch(
+    () => !isWhole() && isScrolled.value,
+    (isWanted) => {
+      if (!isWanted) return
+      stop()
+      void begin()
+    },
   )
   return computed(() => virtual.value?.of.value ?? null)
 }
