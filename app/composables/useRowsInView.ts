@@ -16,8 +16,8 @@ const FIRST = 60
 /** Of many lines of a table in a page that scrolls, those in view, and how much stands above and below them. */
 export function useRowsInView<L extends Line>(lines: Ref<readonly L[]>, options: InView) {
   const virtual = useVirtualRows(lines, options)
-  const seen = computed(() => virtual.value?.getVirtualItems() ?? null)
-  const top = computed(() => virtual.value?.options.scrollMargin ?? 0)
+  const seen = computed(() => virtual()?.getVirtualItems() ?? null)
+  const top = computed(() => virtual()?.options.scrollMargin ?? 0)
   const shown = computed(() => {
     if (options.isWhole()) return lines.value
     return seen.value?.map((item) => lines.value[item.index]!) ?? lines.value.slice(0, FIRST)
@@ -27,7 +27,7 @@ export function useRowsInView<L extends Line>(lines: Ref<readonly L[]>, options:
   const below = computed(() => {
     if (options.isWhole()) return 0
     if (seen.value === null) return heightOf(lines.value.slice(FIRST))
-    return Math.max(0, virtual.value!.getTotalSize() - ((seen.value.at(-1)?.end ?? 0) - top.value))
+    return Math.max(0, virtual()!.getTotalSize() - ((seen.value.at(-1)?.end ?? 0) - top.value))
   })
   /** The end of what is here is near: more is wanted. */
   watch(
@@ -73,5 +73,6 @@ function useVirtualRows<L extends Line>(lines: Ref<readonly L[]>, { table, isWho
       void begin()
     },
   )
-  return computed(() => virtual.value?.of.value ?? null)
+  // It stays one object and is told to have moved: a computed value of it would tell nobody.
+  return () => virtual.value?.of.value ?? null
 }

@@ -18,52 +18,13 @@ export async function useRunList(query: Ref<RunListQuery>) {
   const { data, error, refresh } = list
   const { data: choices, refresh: refreshChoices } = all
   const { data: groups } = grouped
-  const later = useLaterLines(data, query, asked)
+  const read = (after: string) => $fetch<RunList>('/api/runs', { query: { ...asked.value, after } })
+  const later = useLaterLines({ first: data, query, read })
   const lines = computed<RunLine[]>(() => [...(data.value?.lines ?? []), ...later.lines.value])
   const again = async () => void (await Promise.all([refresh(), refreshChoices()]))
   const count = computed(() => data.value?.count ?? 0)
   await Promise.all([list, all, grouped])
   return { ...later, lines, count, again, choices, groups, error }
-}
-
-/** What comes after the first lines of a list, until another list is asked for. */
-function useLaterLines(
-  data: Ref<RunList | undefined>,
-  query: Ref<RunListQuery>,
-  asked: Ref<ReturnType<typeof writeRunList>>,
-) {
-  const lines = shallowRef<RunLine[]>([])
-  const next = ref<string | null>(null)
-  const failed = ref(false)
-  /** What the lines that are here were asked by: another order is no order of theirs. */
-  const shown = shallowRef(query.value)
-  let loading = false
-  const restart = (first: RunList | undefined) => {
-    lines.value = []
-    next.value = first?.next ?? null
-    failed.value = false
-    shown.value = query.value
-  }
-  watch(data, restart, { immediate: true })
-
-  async function more() {
-    if (loading || next.value === null) return
-    loading = true
-    const [first, after] = [data.value, next.value]
-    try {
-      const page = await $fetch<RunList>('/api/runs', { query: { ...asked.value, after } })
-      // Another list was asked for meanwhile.
-      if (data.value !== first) return
-      lines.value = [...lines.value, ...page.lines]
-      next.value = page.next
-      failed.value = false
-    } catch {
-      failed.value = true
-    } finally {
-      loading = false
-    }
-  }
-  return { lines, next, failed, shown, more }
 }
 
 /** Runs of one set-up, newest first: what a new one of it may be held against. */

@@ -168,3 +168,38 @@ test('a page of the list that is none, and an export of nothing, are refused in 
     ((await (await request.get('/api/runs?sort=nonsense&from=2026-99-99&place=%27%3B--')).json()) as RunList).count,
   ).toBe(0)
 })
+
+test('a logbook of many is gone down to its last run, part after part, and up again', async ({ page }) => {
+  const { lines } = (await (await page.request.get('/api/runs')).json()) as RunList
+  const [all, part] = [450, 200]
+  const run = (i: number) => ({ ...lines[i % lines.length]!, id: `run-${i}`, setup: `Pot ${i}.` })
+  await open(page, '/')
+  // More than the demonstration has: the same again under other names.
+  await page.route(
+    (url) => url.pathname === '/api/runs',
+    (route) => {
+      const from = Number(new URL(route.request().url()).searchParams.get('after') ?? 0)
+      const to = Math.min(all, from + part)
+      const json = {
+        lines: Array.from({ length: to - from }, (_, i) => run(from + i)),
+        next: to < all ? String(to) : null,
+        count: from === 0 ? all : null,
+      }
+      return route.fulfill({ json })
+    },
+  )
+  await page.getByRole('link', { name: 'Runs', exact: true }).click()
+  const row = (i: number) => page.getByRole('row').filter({ hasText: `Pot ${i}.` })
+  await expect(row(0)).toBeInViewport()
+  await page.mouse.move(640, 500)
+  const goTo = async (i: number, px: number) => {
+    await expect(async () => {
+      await page.mouse.wheel(0, px)
+      await expect(row(i)).toBeInViewport({ timeout: 500 })
+    }).toPass()
+    // Only what is in view is drawn.
+    expect(await page.getByRole('row').count()).toBeLessThan(120)
+  }
+  await goTo(all - 1, 5000)
+  await goTo(0, -5000)
+})
