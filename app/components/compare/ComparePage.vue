@@ -22,9 +22,9 @@ useHead({ title: () => `${props.sentence ?? 'Compare'} · Vulcanum` })
         <NuxtLink to="/compare" class="text-base font-normal text-ink-2">Compare</NuxtLink>
         <span class="text-base font-normal text-ink-2"> › </span><slot name="sentence">{{ sentence }}</slot>
       </h1>
-      <div class="flex flex-wrap items-start gap-4">
-        <div class="min-w-0 flex-1 basis-xl space-y-3"><slot /></div>
-        <aside v-if="$slots.margin" class="w-full shrink-0 space-y-3 xl:w-margin" aria-label="What it rests on">
+      <div class="with-margin items-start" :data-margin="$slots.margin ? '' : undefined">
+        <div class="min-w-0 space-y-3"><slot /></div>
+        <aside v-if="$slots.margin" class="min-w-0 space-y-3" aria-label="What it rests on">
           <slot name="margin" />
           <CompareFoot />
         </aside>

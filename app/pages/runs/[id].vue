@@ -77,8 +77,9 @@ useActs(() => [
 </script>
 
 <template>
-  <div v-if="page" class="flex flex-col gap-4 xl:flex-row">
-    <div class="min-w-0 flex-1 space-y-3">
+  <!-- The margin's column stands before the margin has come: nothing moves when it does. -->
+  <div v-if="page" class="with-margin" :data-margin="margin.hidden ? undefined : ''">
+    <div class="min-w-0 space-y-3">
       <RunHeading
         :record="page.record"
         :bench-notes="page.benchNotes"
@@ -140,7 +141,7 @@ useActs(() => [
         </div>
       </div>
     </div>
-    <RunMargin v-if="!margin.hidden" :answer="page.answer" class="w-full shrink-0 xl:w-margin" />
+    <RunMargin v-if="!margin.hidden" :answer="page.answer" />
     <LazyRunCorrection
       v-if="correcting"
       :record="page.record"
