@@ -12,7 +12,7 @@ import { armLine } from './armLine'
 import { askedFacts } from './askedDocuments'
 import { meansAcross } from './acrossFuels'
 import { askedTest } from './askedTest'
-import type { AskedQuery } from './askedView'
+import { atAskedWater, type AskedQuery } from './askedView'
 import { pricesOf } from './prices'
 import { fullContainers } from './repository/besides'
 import { comparedMeans } from './repository/comparisons'
@@ -26,7 +26,7 @@ const MOST_ROWS = 6
 export async function carriedQuestion(db: Connection, query: AskedQuery): Promise<CarriedAnswer | string> {
   const test = askedTest(query)
   if (test === null) return NONE
-  const means = meansAcross(await comparedMeans(db), test)
+  const means = meansAcross(await comparedMeans(db), test).map(atAskedWater(query))
   const [first] = means
   if (first === undefined) return NONE
   const asked = Number(query.boils)

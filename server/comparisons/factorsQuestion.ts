@@ -8,7 +8,7 @@ import type { FactorsAnswer } from '../../shared/answers'
 import type { Connection } from '../database/connection'
 import { askedFacts } from './askedDocuments'
 import { askedTest, isOfTest } from './askedTest'
-import { viewOf, type AskedQuery } from './askedView'
+import { atAskedWater, viewOf, type AskedQuery } from './askedView'
 import { conventionsOfMean } from './readAs'
 import { NOT_IN_MONEY } from './prices'
 import { comparedMeans } from './repository/comparisons'
@@ -17,10 +17,10 @@ import { comparedMeans } from './repository/comparisons'
 export async function factorsQuestion(db: Connection, query: AskedQuery): Promise<FactorsAnswer | string> {
   const test = askedTest(query)
   if (test === null) return NONE
-  const means = (await comparedMeans(db)).filter((one) =>
+  const means = (await comparedMeans(db))
     // Settings and lids are among what is asked.
-    isOfTest({ ...one, test: { ...one.test, setting: test.setting } }, test),
-  )
+    .filter((one) => isOfTest({ ...one, test: { ...one.test, setting: test.setting } }, test))
+    .map(atAskedWater(query))
   const [first] = means
   if (first === undefined) return NONE
   const facts = await askedFacts(db, means, query)

@@ -6,7 +6,7 @@ import { litresFromMass } from '../../core/water/liquid'
 import type { LinesAnswer } from '../../shared/answers'
 import type { Connection } from '../database/connection'
 import { askDocuments, seriesOfSetup, type DocumentAnswer } from './askDocuments'
-import { idsIn, unitOf, type AskedQuery } from './askedView'
+import { atAskedWater, idsIn, unitOf, type AskedQuery } from './askedView'
 import { conventionsOfMean } from './readAs'
 import { NOT_IN_MONEY } from './prices'
 import { comparedMeans } from './repository/comparisons'
@@ -75,7 +75,7 @@ function written({ kind, means, drawn, names, query, view, answer, found }: Writ
     line: answer.lines
       .map((line) => (drawn.length === 1 ? lineWords(kind, line) : `${line.arm}: ${lineWords(kind, line)}`))
       .join(' '),
-    of: testWords({ ...first.test, setting: null }),
+    of: testWords({ ...atAskedWater(query)(first).test, setting: null }),
     litres: kind === 'volume' ? null : litresFromMass((view.waterG ?? commonVolume(means, first)) / 1000),
     arms: drawn.map(({ setupId }, i) => ({
       name: names[i]!,

@@ -174,6 +174,29 @@ describe('asked otherwise', () => {
     }
   })
 
+  it('brought to a litre, every page tells a boil of a litre', async () => {
+    const { asks } = (await listed('rankings', 'Which set-up boils'))!
+    const wind = (await listed('wind', 'How does Fumarole with narrow pot stand wind?'))!.asks
+    const people = (await listed('people', 'Do '))!.asks
+    const pages: [string, Record<string, string>][] = [
+      ['ranking', asks],
+      ['factors', asks],
+      ['carried', asks],
+      ['people', people],
+      ['lines', { kind: 'flameLine', setups: wind.setup!, fuel: wind.fuel! }],
+    ]
+    for (const [page, query] of pages) {
+      const litre = (await asked(page, { ...query, with: '1000' })) as { sentence: string; of?: string }
+      expect(`${litre.sentence} ${litre.of}`, page).toContain('1000\u202fg')
+    }
+    const carried = async (more: Record<string, string>) => {
+      const { rows } = (await asked('carried', { ...asks, ...more })) as CarriedAnswer
+      return rows.find(({ name }) => name === 'Solfatara with wide pot')!.boilG
+    }
+    // Half a litre and less of water was burned with.
+    expect((await carried({ with: '1000' })) / (await carried({}))).toBeGreaterThan(1.8)
+  })
+
   it('a mean is read as it was read, and the page says how: to 90 °C by its target', async () => {
     const rise = (await found()).find(({ kind, of }) => kind === 'people' && of.includes('to 90'))!
     const usual = (await asked('people', rise.asks)) as PeopleAnswer
