@@ -75,7 +75,6 @@ export function useDataTable<T extends object>(options: DataTableOptions<T>) {
   const rows = computed(() => {
     // The table's rows follow its state; naming it here has them followed.
     void sorting.value
-    void picks.value
     void options.rows()
     return table.getRowModel().rows
   })

@@ -111,25 +111,23 @@ const isWide = computed(() => tablePx.value > sheetPx.value + 1)
       </thead>
       <tbody>
         <tr v-if="above > 0" aria-hidden="true" :style="{ height: `${above}px` }" />
-        <template v-for="{ key, row, at, head } in shown" :key="key">
-          <tr v-if="head !== null" data-group class="bg-ground">
-            <th scope="colgroup" :colspan="columns.length + (picked ? 1 : 0)">
-              <slot name="head" :row="row.original" :head="head" />
-            </th>
-          </tr>
-          <DataTableRow
-            v-else
-            :row="row"
-            :at="at"
-            :columns="columns"
-            :picked="picked ? picked.has(row.id) : null"
-            :name="picked ? (nameOf?.(row.original) ?? row.id) : ''"
+        <!-- A line whose facts stand is left alone: of many, one press would have all drawn anew. -->
+        <DataTableRow
+          v-for="{ key, row, at, head } in shown"
+          :key="key"
+          v-memo="[row, at, head, columns, picked?.has(row.id), nameOf, $slots.cell, $slots.head]"
+          :row="row"
+          :at="at"
+          :head="head"
+          :columns="columns"
+          :picked="picked ? picked.has(row.id) : null"
+          :name-of="nameOf"
+        >
+          <template #head><slot name="head" :row="row.original" :head="head" /></template>
+          <template #cell="cell"
+            ><slot name="cell" v-bind="cell">{{ cell.column.of?.(cell.row) ?? '' }}</slot></template
           >
-            <template #cell="cell"
-              ><slot name="cell" v-bind="cell">{{ cell.column.of?.(cell.row) ?? '' }}</slot></template
-            >
-          </DataTableRow>
-        </template>
+        </DataTableRow>
         <tr v-if="below > 0" aria-hidden="true" :style="{ height: `${below}px` }" />
       </tbody>
     </table>

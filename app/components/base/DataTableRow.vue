@@ -1,5 +1,5 @@
 <script setup lang="ts" generic="T extends object">
-/** A row of a table: drawn anew when something of it changes, not when its neighbour is picked. */
+/** A row of a table, or the line that heads a group: drawn anew when something of it changes, not its neighbour. */
 interface TableRow {
   id: string
   original: T
@@ -8,20 +8,26 @@ interface TableRow {
 defineProps<{
   row: TableRow
   at: number
+  /** Given where this is the line that heads a group. */
+  head: string | null
   columns: readonly DataColumn<T>[]
   /** Null: rows cannot be picked. */
   picked: boolean | null
-  name: string
+  /** What the row is called: asked here, as it costs a date's words for each row. */
+  nameOf: ((row: T) => string) | undefined
 }>()
 </script>
 
 <template>
-  <tr :data-id="row.id" :aria-rowindex="at + 2" :class="picked ? 'bg-ground' : ''">
+  <tr v-if="head !== null" data-group class="bg-ground">
+    <th scope="colgroup" :colspan="columns.length + (picked === null ? 0 : 1)"><slot name="head" /></th>
+  </tr>
+  <tr v-else :data-id="row.id" :aria-rowindex="at + 2" :class="picked ? 'bg-ground' : ''">
     <td v-if="picked !== null" class="no-print">
       <input
         type="checkbox"
         class="grid"
-        :aria-label="`Pick ${name}`"
+        :aria-label="`Pick ${nameOf?.(row.original) ?? row.id}`"
         :checked="picked"
         @click="row.getToggleSelectedHandler()($event)"
       />
