@@ -169,7 +169,7 @@ function differenceIn(what: Compared, lots: readonly ComparedLot[]): Difference 
   if (CORRECTED.includes(what) && lots.every(({ normalised }) => normalised))
     return { what, grade: 'corrected', text: `${name} differs (${spanText(what, arms)}); corrected for.` }
   // Mixed alike over the arms, it adds scatter but leans to no side.
-  if (sameMix(what, arms) && sharesAlike(arms))
+  if (sameMix(what, arms) && alikeShares(arms))
     return { what, grade: 'onlyThis', text: `${name} differs, alike in every arm.` }
   return {
     what,
@@ -202,7 +202,7 @@ function sameMix(what: Compared, arms: readonly Column[]): boolean {
 }
 
 /** Each word or absence takes about the same share of every arm's runs; numbers are held by their means. */
-const sharesAlike = (arms: readonly Column[]): boolean =>
+export const alikeShares = (arms: readonly Column[]): boolean =>
   wordsIn(arms).every((word) => {
     const shares = arms.map(({ n, words }) => countOf(word, words) / n)
     return Math.max(...shares) - Math.min(...shares) <= ALIKE_MIX

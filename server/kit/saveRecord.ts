@@ -4,6 +4,7 @@
  */
 import type { TypedRecord } from '../../shared/record'
 import type { Connection } from '../database/connection'
+import { studiesWith } from './repository/planRefs'
 import type { RunUse } from './repository/runRefs'
 import { editOf, inUse, notFound, saved, type Outcome, type Refused } from './outcome'
 
@@ -59,9 +60,17 @@ export async function deleteRecord<S extends Standing>(
   return db.transaction(async (tx): Promise<Outcome<null>> => {
     const standing = await find(tx, id, true)
     if (standing === null) return notFound(what)
-    return (await remove(tx, standing)) ?? saved(null)
+    const refused = plannedWith(await studiesWith(tx, id), what) ?? (await remove(tx, standing))
+    return refused ?? saved(null)
   })
 }
+
+const plannedWith = (studies: number, what: string): Refused | undefined =>
+  studies > 0
+    ? inUse(
+        `This ${what} stands in ${studies === 1 ? 'a study' : `${studies} studies`} under Plan. Take it out there, or give the study up, first.`,
+      )
+    : undefined
 
 const RETIRE = 'Retire it instead: it is then no longer offered.'
 export const countedRuns = (count: number) => `${count} ${count === 1 ? 'run' : 'runs'}`

@@ -32,6 +32,7 @@ import { feed } from './instruments'
 import { methodVersion } from './methods'
 import { person } from './people'
 import { placeVersion } from './places'
+import { plannedRun } from './plans'
 import { setupVersion, thingVersion } from './things'
 
 /** With a press that made no event of its own: why, and which event it joined. */
@@ -68,6 +69,8 @@ export const run = pgTable(
     /** The lane it stands on, or stood on, and what its readings are taken with there; null: it was logged. */
     lane: text('lane').$type<LaneName>(),
     bench: jsonb('bench').$type<RunBench>(),
+    /** What of a study it was burned for; null: nothing was planned. */
+    plannedRunId: uuid('planned_run_id').references((): AnyPgColumn => plannedRun.id),
     /** The file it came in with; null: it was burned or logged here. */
     importId: uuid('import_id').references((): AnyPgColumn => tableImport.id),
     /** What its document gave that no reading here holds: a heat loss, uncertainties of its own. */
@@ -90,6 +93,7 @@ export const run = pgTable(
     index('run_by_place_version').on(table.placeVersionId),
     index('run_by_method_version').on(table.methodVersionId),
     index('run_by_container').on(table.containerId),
+    index('run_by_planned_run').on(table.plannedRunId),
     uniqueIndex('run_one_a_lane')
       .on(table.lane)
       .where(sql`state in ('draft', 'live')`),

@@ -1,0 +1,6 @@
+import { reorder } from '#server/plans/orderStudy'
+
+export default defineEventHandler((event) => {
+  const id = requireId(event)
+  return callService(event, (body) => reorder(contextOf(event).db, id, body as object))
+})
