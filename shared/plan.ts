@@ -13,7 +13,8 @@ import { shown } from './readProblems'
 import { UUID } from './uuid'
 import { string } from './words'
 
-export type StudyState = 'planned' | 'burning' | 'done' | 'given up'
+export const STUDY_STATES = ['planned', 'burning', 'done', 'given up'] as const
+export type StudyState = (typeof STUDY_STATES)[number]
 
 export interface HeldOfStudy {
   methodId: string
@@ -52,19 +53,19 @@ export interface TypedStudy {
   days: StudyDays
 }
 
-export const STUDY_LIMITS = {
+const STUDY_LIMITS = {
   /** Relative. */
   difference: { min: 0.01, max: 2, unit: '' },
   replicates: { min: 1, max: 60, unit: 'runs' },
   flames: { min: 1, max: 6, unit: 'flames' },
 } as const satisfies Record<string, Limit>
-export const MOST_ARMS = 12
-export const MOST_LEVELS = 8
+const MOST_ARMS = 12
+const MOST_LEVELS = 8
 const MOST_DAYS = 14
 const MOST_PEOPLE = 20
-export const MOST_STATIONS = 12
+const MOST_STATIONS = 12
 /** Of all arms and levels together. */
-export const MOST_PLANNED = 400
+const MOST_PLANNED = 400
 
 const ALL_KINDS: Level['of'][] = ['wind', 'setting', 'air', 'volume']
 
@@ -83,7 +84,8 @@ const CLOCK = /^([01]\d|2[0-3]):[0-5]\d$/
 const clock = (what: string) =>
   string().required(`${what}: expected a time as 08:00.`).matches(CLOCK, `${what}: expected a time as 08:00.`)
 
-const held = object({
+/** As a study is kept, too: a package that comes in is held against these. */
+export const heldOfStudy = object({
   methodId: idOf('Method'),
   fuelBatchId: idOf('Fuel'),
   placeId: idOf('Place'),
@@ -113,7 +115,7 @@ const isLevel = (level: unknown): level is Level => {
   )
 }
 
-const days = object({
+export const daysOfStudy = object({
   days: array(
     object({
       day: string().test('day', 'Day: expected one as 2026-05-01.', isDay),
@@ -138,31 +140,34 @@ const days = object({
   cooledInWater: mixed<boolean>().test('flag', 'Cooled in water: yes or no.', (value) => typeof value === 'boolean'),
 })
 
+const areLevels = (levels: readonly Level[]): boolean =>
+  new Set(levels.map(({ of }) => of)).size <= 1 &&
+  new Set(levels.map(({ id }) => id)).size === levels.length &&
+  new Set(levels.map((level) => JSON.stringify({ ...level, id: '' }))).size === levels.length
+
+export const levelsOfStudy = array(mixed<Level>().test('level', 'Levels: one of them cannot be.', isLevel))
+  .max(MOST_LEVELS, `Levels: ${MOST_LEVELS} at the most.`)
+  .test('alike', 'Levels: all of one kind, each with another value.', (all) => areLevels((all ?? []) as Level[]))
+
 const schema = object({
   id: string().required().matches(UUID, 'The study has no id. Reload and try again.'),
   revision: number().required().integer().min(0),
-  personId: string().nullable().default(null),
+  personId: string().nullable().default(null).matches(UUID, 'Who says so: choose from the list.'),
   setupIds: array(idOf('Set-up'))
     .min(1, 'Choose what is compared.')
     .max(MOST_ARMS, `Set-ups: ${MOST_ARMS} at the most.`)
     .test('once', 'A and B are one set-up. Choose two that differ.', (all) => new Set(all).size === (all ?? []).length),
-  held,
-  levels: array(mixed<Level>().test('level', 'Levels: one of them cannot be.', isLevel))
-    .max(MOST_LEVELS, `Levels: ${MOST_LEVELS} at the most.`)
-    .test('alike', 'Levels: all of one kind, each with another value.', (all) => areLevels((all ?? []) as Level[])),
+  held: heldOfStudy,
+  levels: levelsOfStudy,
   difference: within('Difference worth seeing', STUDY_LIMITS.difference),
   replicates: within('Runs of each', STUDY_LIMITS.replicates, true),
-  days,
+  days: daysOfStudy,
 }).test(
   'most',
   `So many runs no test day holds: ${MOST_PLANNED} at the most. Take fewer of each, or fewer levels.`,
   ({ setupIds, levels, replicates }) =>
     (setupIds ?? []).length * Math.max(1, (levels ?? []).length) * (replicates ?? 0) <= MOST_PLANNED,
 )
-
-const areLevels = (levels: readonly Level[]): boolean =>
-  new Set(levels.map(({ of }) => of)).size <= 1 &&
-  new Set(levels.map((level) => JSON.stringify({ ...level, id: '' }))).size === levels.length
 
 export const readStudy = (input: unknown): ReadBySchema<TypedStudy> => readBySchema(schema, input)
 
@@ -215,6 +220,7 @@ export interface StudyPage {
   held: HeldOfStudy & {
     method: string
     fuel: string
+    fuelKind: string | null
     fuelForm: string | null
     place: string
     zone: string

@@ -1,3 +1,4 @@
+import type { Remote } from 'comlink'
 import type { ReduceRequest } from '#core/formats/document'
 import type { MonteCarloAnswer } from '#core/reduce/monteCarloRun'
 import { problemText } from '#core/result'
@@ -9,10 +10,13 @@ export function useMonteCarlo() {
   const answer = shallowRef<MonteCarloAnswer | null>(null)
   const problem = ref('')
   let worker: Worker | null = null
+  /** Held until it has answered: one that is let go is heard no more. */
+  let remote: Remote<MonteCarloWorker> | null = null
 
   function stop() {
     worker?.terminate()
     worker = null
+    remote = null
     progress.value = null
   }
 
@@ -23,7 +27,8 @@ export function useMonteCarlo() {
     const mine = new Worker(new URL('../workers/monteCarlo.ts', import.meta.url), { type: 'module' })
     worker = mine
     const { proxy, wrap } = await import('comlink')
-    const result = await wrap<MonteCarloWorker>(mine).draw(
+    remote = wrap<MonteCarloWorker>(mine)
+    const result = await remote.draw(
       request,
       runId,
       options,

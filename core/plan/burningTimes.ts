@@ -2,7 +2,7 @@
 import { earliestStart, withinWindows, type Holds, type Span } from './freeSpans'
 import { demandsOf, SECOND_MS, type Burning, type RunToSchedule, type Watched } from './runHolds'
 
-export interface DayPerson extends Span {
+interface DayPerson extends Span {
   id: string
   /** Flames that are watched at a time. */
   flames: number

@@ -25,7 +25,7 @@ export interface RunToSchedule {
 }
 
 /** [ms since 1970] */
-export interface RunTimes {
+interface RunTimes {
   prepareMs: number
   lightMs: number
   outMs: number

@@ -78,10 +78,6 @@ export const detectableDifference = (n: number, cv: number): number => shownBy(o
 /** The relative difference that so many blocks show four times out of five; two at least. */
 export const shownByBlocks = (blocks: number, cv: number): number => shownBy(helped(ofBlocks(blocks), blocks), cv)
 
-/** The same of arms with so many runs each, in no blocks; one each at least. */
-export const shownByRuns = (first: number, second: number, cv: number): number =>
-  shownBy(helped(ofRuns(first, second), Math.min(first, second)), cv)
-
 function shownBy(test: DifferenceTest, cv: number): number {
   const gap = (ln: number) => powerOfTest(test, cv, ln) - POWER
   return Math.expm1(findRoot(gap, 1e-6 * cv, 40 * cv, 1e-6))

@@ -16,6 +16,7 @@ import { loadKit, type DemoKit } from './loadKit'
 import { hasPeople, markLoaded } from './repository'
 import { TYPED_RUNS, type DemoRun } from './runs'
 import { seriesRuns } from './series'
+import { loadStudies } from './studies'
 
 /** All or nothing: a load that was interrupted leaves an empty database behind. Reports how far it is. */
 export async function loadDemonstration(db: Database, say: (line: string) => void, nowMs: number): Promise<void> {
@@ -29,6 +30,7 @@ export async function loadDemonstration(db: Database, say: (line: string) => voi
     await backfillRows(tx)
     await laterChanges(tx, kit)
     await loadCompared(tx, kit)
+    await loadStudies(tx, kit, nowMs)
     await setNow(tx, { placeId: kit.places.saddle!, readings: [], clear: [] })
     say(`runs: ${runs.length}`)
     await markLoaded(tx)

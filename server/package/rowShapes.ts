@@ -13,6 +13,7 @@ import {
   TESTS,
   WIND_SCHOOLS,
 } from '../../core/method/method'
+import { STUDY_KINDS } from '../../core/plan/study'
 import { EVENT_KINDS } from '../../core/run/events'
 import { LANES } from '../../shared/lanes'
 import { CHANNEL_NAMES } from '../../shared/channels'
@@ -21,6 +22,7 @@ import { CLAIM_WHATS } from '../../shared/claim'
 import { ENTRY_WORDS } from '../../shared/fuelBatch'
 import { MEASURED_QUANTITIES } from '../../shared/measuredQuantity'
 import { OBSERVATION_SCALES } from '../../shared/observation'
+import { daysOfStudy, heldOfStudy, levelsOfStudy, STUDY_STATES } from '../../shared/plan'
 import { heatFields, PART_ROLES, THING_KINDS, type ThingKind } from '../../shared/thing'
 import { string } from '../../shared/words'
 
@@ -33,6 +35,8 @@ export const WORDS: Record<string, readonly string[]> = {
   'instrument_check.kind': ['icePoint', 'boilingPoint', 'checkWeight', 'beside'],
   'container_entry.kind': Object.keys(ENTRY_WORDS),
   'amendment.subject': ['fuelBatch', 'container'],
+  'study.kind': STUDY_KINDS,
+  'study.state': STUDY_STATES,
   'run.origin': ORIGINS,
   'run.kind': TEST_KINDS,
   'run.state': ['draft', 'live', 'finished', 'void'],
@@ -168,6 +172,9 @@ export const SHAPES: Record<string, Schema> = {
   'place_version.typed': typed as unknown as Schema,
   'thing_version.typed': typed as unknown as Schema,
   'method_version.body': methodBody,
+  'study.held': heldOfStudy.strict(),
+  'study.levels': levelsOfStudy.required().strict(),
+  'study.days': daysOfStudy.strict(),
   'event.payload': payload,
   'run.bench': maybe(bench),
   'run.given': maybe(anyObject),

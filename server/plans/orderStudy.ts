@@ -4,6 +4,7 @@ import { brokenDesign } from '../../core/plan/withinDesign'
 import type { StudyPage, TypedStudy } from '../../shared/plan'
 import type { Connection } from '../database/connection'
 import { invalidAt, notFound, saved, type Outcome } from '../kit/outcome'
+import { listPeople } from '../kit/repository/people'
 import { drawAnew } from './drawStudy'
 import {
   burnedFor,
@@ -32,7 +33,9 @@ interface Asked {
   personId?: unknown
   order?: unknown
 }
-const personOf = ({ personId }: Asked): string | null => (typeof personId === 'string' ? personId : null)
+/** Who it was, where that is a tester of this bench. */
+const personOf = async (db: Connection, { personId }: Asked): Promise<string | null> =>
+  (await listPeople(db)).find(({ id }) => id === personId)?.id ?? null
 
 /** Another order is drawn of what was not burned; which one, and by whom, stays on record. */
 export async function reshuffle(db: Connection, id: string, input: Asked): Promise<Outcome<StudyPage>> {
@@ -47,7 +50,11 @@ export async function reshuffle(db: Connection, id: string, input: Asked): Promi
       seed,
       planned.filter((one) => burned.has(one.id)),
     )
-    await noteChange(tx, { id, personId: personOf(input) }, `Reshuffled: shuffle ${standing.seed} became ${seed}.`)
+    await noteChange(
+      tx,
+      { id, personId: await personOf(tx, input) },
+      `Reshuffled: shuffle ${standing.seed} became ${seed}.`,
+    )
     return null
   })
 }
@@ -69,7 +76,7 @@ export async function reorder(db: Connection, id: string, input: Asked): Promise
     )
     if (broken !== null) return broken
     for (const [i, one] of order.entries()) if (one.position !== i) await setPosition(tx, one.id, i)
-    await noteChange(tx, { id, personId: personOf(input) }, 'Moved by hand.')
+    await noteChange(tx, { id, personId: await personOf(tx, input) }, 'Moved by hand.')
     return null
   })
 }

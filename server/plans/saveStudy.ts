@@ -2,8 +2,13 @@
 import { v7 as uuidv7 } from 'uuid'
 import { kindOfStudy } from '../../core/plan/words'
 import { readStudy, type StudyPage, type TypedStudy } from '../../shared/plan'
+import type { FieldProblem } from '../../shared/readProblems'
 import type { Connection } from '../database/connection'
 import { invalid, invalidAt, type Outcome } from '../kit/outcome'
+import { listContainers } from '../kit/containers'
+import { listBatches } from '../kit/fuels'
+import { listPlaces } from '../kit/places'
+import { listPeople } from '../kit/repository/people'
 import { listSetups } from '../kit/setups'
 import { listMethods } from '../methods/methods'
 import { drawAnew } from './drawStudy'
@@ -31,8 +36,8 @@ export async function saveStudy(db: Connection, input: unknown): Promise<Outcome
   const typed = read.value
   const versions = await versionsOf(db, typed.setupIds)
   if (typeof versions === 'string') return invalidAt('setupIds', versions)
-  const method = (await listMethods(db)).find(({ id }) => id === typed.held.methodId)
-  if (method === undefined) return invalidAt('held.methodId', 'Method: this one is gone. Choose another.')
+  const gone = await goneFrom(db, typed)
+  if (gone !== null) return invalid([gone])
   const refused = await db.transaction(async (tx) => {
     const standing = await lockStudy(tx, typed.id)
     if (standing === null) return makeStudy(tx, typed, versions)
@@ -40,6 +45,24 @@ export async function saveStudy(db: Connection, input: unknown): Promise<Outcome
   })
   return refused === null ? pageOf(db, typed.id) : invalidAt('', refused)
 }
+/** What of the kit, or who, is not there any more; null: all is. */
+async function goneFrom(db: Connection, { personId, held, days }: TypedStudy): Promise<FieldProblem | null> {
+  const people = (await listPeople(db)).map(({ id }) => id)
+  const asked: [path: string, what: string, ids: readonly string[], there: readonly { id: string }[]][] = [
+    ['held.methodId', 'Method', [held.methodId], await listMethods(db)],
+    ['held.fuelBatchId', 'Fuel', [held.fuelBatchId], await listBatches(db)],
+    ['held.placeId', 'Place', [held.placeId], await listPlaces(db)],
+    ['days.containerIds', 'Container', days.containerIds, await listContainers(db)],
+  ]
+  for (const [path, what, ids, there] of asked)
+    if (ids.some((id) => there.every((one) => one.id !== id)))
+      return { path, text: `${what}: this one is gone. Choose another.` }
+  const who = [...days.people.map(({ id }) => id), ...(personId === null ? [] : [personId])]
+  return who.every((id) => people.includes(id))
+    ? null
+    : { path: 'days.people', text: 'People: one of them is gone. Choose another.' }
+}
+
 /** The newest versions of set-ups, in their order; or which of them cannot be burned. */
 async function versionsOf(db: Connection, setupIds: readonly string[]): Promise<string[] | string> {
   const setups = new Map((await listSetups(db)).map((one) => [one.id, one]))

@@ -5,6 +5,7 @@ import type { MethodBody } from '../../core/method/method'
 import { willDiffer } from '../../core/plan/willDiffer'
 import { studySentence } from '../../core/plan/words'
 import { blocksNeeded, shownByBlocks } from '../../core/statistics/power'
+import type { BatchLine } from '../../shared/kitRecords'
 import type { PlannedArm, PlannedLine, StudyLine, StudyPage } from '../../shared/plan'
 import type { Connection } from '../database/connection'
 import { listContainers } from '../kit/containers'
@@ -167,10 +168,18 @@ async function heldOf(
     shown: {
       ...held,
       method: method.name,
-      fuel: batch === undefined ? '' : `${batch.fuel}, ${batch.batch}`,
-      fuelForm: batch === undefined ? null : (fuelOfKind(batch.kind)?.form ?? null),
+      ...fuelShown(batch),
       place: place?.name ?? '',
       zone: place?.zone ?? 'UTC',
     },
   }
 }
+
+const fuelShown = (batch: BatchLine | undefined): Pick<StudyPage['held'], 'fuel' | 'fuelKind' | 'fuelForm'> =>
+  batch === undefined
+    ? { fuel: '', fuelKind: null, fuelForm: null }
+    : {
+        fuel: `${batch.fuel}, ${batch.batch}`,
+        fuelKind: batch.kind,
+        fuelForm: fuelOfKind(batch.kind)?.form ?? null,
+      }

@@ -44,7 +44,8 @@ export function dayByLot(seed: number, { hours = 60, rain = false } = {}): MadeD
     scaleId: 'scale',
     containerId: uniform() < 0.5 ? `can ${1 + (i % 2)}` : null,
     prepareS: 120 + upTo(180),
-    burnS: 180 + upTo(600),
+    // Predicted lengths are no whole seconds.
+    burnS: 180 + uniform() * 600,
     weighAfterS: uniform() < 0.5 ? 0 : coolS,
     weighS: 60,
     windows: null,
@@ -73,7 +74,7 @@ export function studyByLot(seed: number): MadeDay {
   }
   const placed = placeRuns(drawOrder({ armIds, levels, replicates }, seed), armIds, placing)
   const [coolS, isOneBurner, isLiquid] = [[120, 600, 960][upTo(3)]!, upTo(2) === 0, upTo(2) === 0]
-  const burnS = armIds.map(() => 180 + upTo(600))
+  const burnS = armIds.map(() => 180 + uniform() * 600)
   const runs = placed.map(({ armId, stationId, personId, containerId }, i) => ({
     id: `run ${i + 1}`,
     stationId: stationId!,

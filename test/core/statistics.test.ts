@@ -16,7 +16,13 @@ import { akaikeSmallSample, leastSquares, straightLine } from '../../core/statis
 import { likeWithLike } from '../../core/statistics/likeWithLike'
 import { repeatability, ringTest, robustMean } from '../../core/statistics/ringTest'
 import { compactLetters, holm, rankArms } from '../../core/statistics/manyArms'
-import { detectableDifference, powerOf, replicatesNeeded } from '../../core/statistics/power'
+import {
+  blocksNeeded,
+  detectableDifference,
+  powerOf,
+  replicatesNeeded,
+  shownByBlocks,
+} from '../../core/statistics/power'
 import { grubbsCritical, replicates } from '../../core/statistics/replicates'
 import { studentTwoSided } from '../../core/statistics/student'
 import { combined, propagate, sharedEffects, type UncertainInput } from '../../core/uncertainty/propagate'
@@ -272,6 +278,14 @@ describe('repeats (scipy; ISO 5725-2 and Grubbs’ tables)', () => {
       expect(detectableDifference(n!, cv!)).toBeLessThanOrEqual(difference!)
     }
     expect(replicatesNeeded(0.3, 0.01)).toBeNull()
+  })
+
+  it('blocks needed, and what so many show', () => {
+    for (const [cv, difference, n, shows] of made.blocks) {
+      expect(blocksNeeded(cv!, difference!)).toBe(n)
+      expect(shownByBlocks(n!, cv!)).toBeCloseTo(shows!, 4)
+    }
+    expect(blocksNeeded(0.3, 0.01)).toBeNull()
   })
 })
 

@@ -76,7 +76,11 @@ describe('a study', () => {
       [...page.curve.map(({ shows }) => shows)].sort((a, b) => b - a),
     )
     expect(page.differs).toEqual([])
-    expect((await listStudies(bench.db))[0]).toMatchObject({ id: typed.id, runs: 8, burned: 0, firstDay: '2026-12-05' })
+    expect((await listStudies(bench.db)).find(({ id }) => id === typed.id)).toMatchObject({
+      runs: 8,
+      burned: 0,
+      firstDay: '2026-12-05',
+    })
     // The same sent again, by a page that heard no answer, is one study.
     expect((await save()).status).toBe('invalid')
   })
@@ -136,6 +140,8 @@ describe('a study', () => {
       [{ setupIds: [] }, 'Choose what is compared.'],
       [{ setupIds: [typed.setupIds[0]!, typed.setupIds[0]!] }, 'A and B are one set-up.'],
       [{ setupIds: [typed.setupIds[0]!, uuidv7()] }, 'is gone'],
+      [{ held: { ...typed.held, fuelBatchId: uuidv7() } }, 'Fuel: this one is gone'],
+      [{ days: { ...typed.days, people: [{ id: uuidv7(), flames: 1 }] } }, 'one of them is gone'],
       [{ replicates: 0 }, 'Runs of each'],
       [{ days: { ...typed.days, people: [] } }, 'who burns'],
       [{ days: { ...typed.days, days: [{ day: '2026-12-05', from: '12:00', to: '08:00' }] } }, 'Back by'],

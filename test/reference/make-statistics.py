@@ -64,6 +64,16 @@ def needed(cv, diff):
     return n
 out["replicates"] = [[cv, diff, needed(cv, diff), power(needed(cv, diff), cv, diff)] for cv, diff in ((.03, .05), (.04, .05), (.05, .10), (.03, .09), (.02, .10))]
 
+# The paired t test of blocks with a run of each arm: half the freedom. Blocks that show it four times in five, four at least.
+def block_power(n, cv, diff):
+    nc = math.log1p(diff) / (cv * math.sqrt(2 / n)); tc = stats.t.ppf(.975, n - 1)
+    return float(1 - stats.nct.cdf(tc, n - 1, nc))
+def blocks(cv, diff):
+    n = 4
+    while block_power(n, cv, diff) < .8: n += 1
+    return n
+out["blocks"] = [[cv, diff, blocks(cv, diff), float(optimize.brentq(lambda d: block_power(blocks(cv, diff), cv, d) - .8, 1e-4, 2))] for cv, diff in ((.03, .05), (.04, .05), (.05, .10), (.04, .10), (.02, .02))]
+
 # First-order propagation: a product, a difference and the log-mean heating formula.
 m, t_, d = ufloat(8.6, .06), ufloat(260, 2.9), ufloat(84.98, .5)
 out["uncertainties"] = [["m*80/d", (m * 80 / d).n, (m * 80 / d).s], ["m/t*60", (m / t_ * 60).n, (m / t_ * 60).s], ["exp(m/10)*log(t)", (umath.exp(m / 10) * umath.log(t_)).n, (umath.exp(m / 10) * umath.log(t_)).s]]

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 /** What may hurt, or wants another look before one goes on. */
-withDefaults(defineProps<{ as?: 'div' | 'p' | 'section' | 'li' }>(), { as: 'div' })
+withDefaults(defineProps<{ as?: 'div' | 'p' | 'section' | 'li' | 'ul' }>(), { as: 'div' })
 </script>
 
 <template>

@@ -6,6 +6,7 @@ const entries = [
   { to: '/', label: 'Today' },
   { to: '/kit', label: 'Kit' },
   { to: '/methods', label: 'Methods' },
+  { to: '/plan', label: 'Plan' },
   { to: '/bench', label: 'Bench' },
   { to: '/runs/new', label: 'Log a run' },
   { to: '/runs', label: 'Runs' },
@@ -16,7 +17,7 @@ const { light, units, leavingDark, nextLight, switchUnits } = usePreferences()
 const keys = useKeys()
 function isHere(to: string): boolean {
   if (to === '/runs') return route.path.startsWith('/runs') && route.path !== '/runs/new'
-  if (['/kit', '/methods', '/bench', '/compare'].includes(to)) return route.path.startsWith(to)
+  if (['/kit', '/methods', '/plan', '/bench', '/compare'].includes(to)) return route.path.startsWith(to)
   return route.path === to
 }
 </script>

@@ -86,15 +86,6 @@ export const changeRows = (
     .where(eq(studyChange.studyId, studyId))
     .orderBy(asc(studyChange.changedAt))
 
-/** How many runs each study has. */
-export async function countsOfStudies(db: Connection): Promise<Map<string, number>> {
-  const rows = await db
-    .select({ id: plannedRun.studyId, count: sql<number>`count(*)::int` })
-    .from(plannedRun)
-    .groupBy(plannedRun.studyId)
-  return new Map(rows.map(({ id, count }) => [id, count]))
-}
-
 export async function insertStudy(tx: Connection, row: typeof study.$inferInsert): Promise<void> {
   await tx.insert(study).values(row)
 }

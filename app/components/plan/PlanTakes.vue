@@ -1,0 +1,49 @@
+<script setup lang="ts">
+import { formatNumber } from '#core/quantity/format'
+import { cautionsFor } from '#shared/cautions'
+import type { StudyPage } from '#shared/plan'
+import type { LaidOut } from '~/composables/usePlannedDays'
+
+/** What it takes, and what is to be minded. */
+const props = defineProps<{ study: StudyPage; laidOut: LaidOut | null }>()
+const { zone } = props.study.held
+const rows = computed(() => {
+  const { study, laidOut } = props
+  const last = laidOut?.days.findLast(({ finish }) => finish !== null)
+  return [
+    { what: 'runs', how: String(study.runs.length) },
+    ...(last ? [{ what: 'done by, 9 in 10', how: clockInZone(last.finish!.nineInTenMs, zone) }] : []),
+    ...(study.fuelKg === null ? [] : [{ what: 'fuel, about', how: `${formatNumber(study.fuelKg * 1000, 0)} g` }]),
+    { what: 'water', how: `${formatNumber(study.waterKg, 1)} L` },
+  ]
+})
+const minutes = (s: number) => `${Math.round(s / 60)} min`
+const waits = computed(() => {
+  const burners = Math.max(...props.study.waits.map(({ burner }) => burner.s))
+  const pots = Math.max(...props.study.waits.map(({ pot }) => pot.s))
+  return `Hardware cools about ${minutes(burners)} (burner) and ${minutes(pots)} (pot${props.study.days.cooledInWater ? ', in water' : ''}) before its next run.`
+})
+const isPoured = computed(() => ['alcohol', 'gel', 'liquid'].includes(props.study.held.fuelForm ?? ''))
+</script>
+
+<template>
+  <section aria-label="What it takes">
+    <h2 class="mb-2">What it takes</h2>
+    <dl class="plan-takes">
+      <template v-for="row in rows" :key="row.what">
+        <dt>{{ row.what }}</dt>
+        <dd class="figures">{{ row.how }}</dd>
+      </template>
+    </dl>
+    <CautionBox v-if="isPoured" as="p" class="mt-3"
+      ><strong>Refuel only when cold</strong>: about
+      {{ minutes(Math.max(...study.waits.map(({ burner }) => burner.s))) }} after each burn. It cannot be
+      shortened.</CautionBox
+    >
+    <CautionBox as="ul" class="mt-3 grid gap-1">
+      <li v-for="caution in cautionsFor(study.held.fuelKind)" :key="caution">{{ caution }}</li>
+      <li>Indoors only with ventilation and a CO alarm, and where the maker permits it.</li>
+    </CautionBox>
+    <p class="mt-3 text-ink-2">{{ waits }}</p>
+  </section>
+</template>
