@@ -25,7 +25,7 @@ const PICTURES = [
   ['flame-lines', '/compare', 'day', 1280, 820, 'text=Which flame is thriftiest on Fumarole with wide pot?'],
   ['wind', '/compare', 'day', 1280, 800, 'text=How does Fumarole with narrow pot stand wind?'],
   ['pack-weight', '/compare/ask', 'day', 1280, 900, 'text=What weighs least for so many boils?'],
-  ['numbers', '/numbers', 'day', 1280, 1000],
+  ['plan', '/plan/01980000-0000-7000-8000-000000000001', 'day', 1280, 960, '.plan-day text >> nth=0'],
   ['run-dark', RUN, 'dark', 1280, 800],
   ['kit', '/kit', 'day', 1280, 900],
   ['runs-phone', '/runs', 'day', 390, 844],

@@ -1,6 +1,5 @@
 <script setup lang="ts">
-import type { TimeFormat } from '#core/formats/parseChannels'
-import { guessTraceMapping, parseTraceRows, type TempUnit, type TraceMapping } from '#core/formats/parseTrace'
+import type { TraceMapping } from '#core/formats/parseTrace'
 import { problemText } from '#core/result'
 import { formatClock } from '#core/quantity/format'
 
@@ -11,36 +10,6 @@ const mapping = ref<TraceMapping | null>(null)
 const problem = ref('')
 const pasted = ref('')
 const id = useId()
-const worded = <K extends string>(words: Record<K, string>) =>
-  (Object.keys(words) as K[]).map((value) => ({ value, label: words[value] }))
-const TIMES: Record<TimeFormat, string> = {
-  seconds: 'seconds',
-  milliseconds: 'milliseconds',
-  minutes: 'minutes',
-  clock: 'm:ss',
-  stamp: 'date and time',
-}
-const TEMPS: Record<TempUnit, string> = { C: '°C', F: '°F' }
-const columns = computed(() => {
-  const header = mapping.value && mapping.value.headerRows > 0 ? rows.value[mapping.value.headerRows - 1]! : []
-  return (rows.value[mapping.value?.headerRows ?? 0] ?? []).map((_, i) => ({
-    value: `${i}`,
-    label: `${i + 1}: ${header[i] ?? ''}`,
-  }))
-})
-const boxes = computed(() => [
-  { of: 'timeColumn' as const, label: 'Time is in', choices: columns.value },
-  { of: 'time' as const, label: 'Times are', choices: worded(TIMES) },
-  { of: 'tempColumn' as const, label: 'Water is in', choices: columns.value },
-  { of: 'temp' as const, label: 'Degrees are', choices: worded(TEMPS) },
-])
-function set(of: (typeof boxes.value)[number]['of'], value: string) {
-  const read = of === 'timeColumn' || of === 'tempColumn' ? Number(value) : value
-  mapping.value = { ...mapping.value!, [of]: read }
-}
-const parsed = computed(() =>
-  mapping.value === null || rows.value.length === 0 ? null : parseTraceRows(rows.value, mapping.value),
-)
 
 async function open(event: Event) {
   const file = (event.target as HTMLInputElement).files?.[0]
@@ -53,12 +22,13 @@ async function open(event: Event) {
   }
   await take(await file.text())
 }
-/** It comes with the first table. */
+/** They come with the first table. */
 const reader = () => import('#shared/readTraceText')
+const columnsOf = () => import('#core/formats/parseTrace')
 
 async function take(text: string) {
   problem.value = ''
-  const { readTraceText } = await reader()
+  const [{ readTraceText }, { guessTraceMapping }] = await Promise.all([reader(), columnsOf()])
   const read = readTraceText(text)
   rows.value = read.ok ? read.value : []
   mapping.value = read.ok ? guessTraceMapping(read.value) : null
@@ -75,10 +45,9 @@ function takeOut() {
     trace.value = before
   })
 }
-function use() {
+function use(samples: [number, number][]) {
   undo.forget()
-  if (!parsed.value?.ok) return
-  trace.value = parsed.value.value.samples
+  trace.value = samples
   rows.value = []
   mapping.value = null
   pasted.value = ''
@@ -101,38 +70,6 @@ function use() {
     <BaseAlert v-if="problem">
       {{ problem }}
     </BaseAlert>
-    <div v-if="mapping" class="grid gap-2 border-l-4 border-water pl-3">
-      <div class="flex flex-wrap gap-2">
-        <ChoiceBox
-          v-for="box in boxes"
-          :key="box.label"
-          :model-value="`${mapping[box.of]}`"
-          :label="box.label"
-          :choices="box.choices"
-          above
-          class="w-44"
-          @update:model-value="set(box.of, $event!)"
-        />
-      </div>
-      <BaseAlert v-if="parsed && !parsed.ok">
-        {{ problemText(parsed.problem) }}
-      </BaseAlert>
-      <template v-else-if="parsed?.ok">
-        <p>
-          As it would be kept:
-          <span class="figures">{{
-            parsed.value.samples
-              .slice(0, 4)
-              .map(([s, tempC]) => `${formatClock(s)} ${tempC.toFixed(1)} °C`)
-              .join(' · ')
-          }}</span>
-          … {{ parsed.value.samples.length }} samples. Its first sample is the clock’s 0:00.
-        </p>
-        <p v-for="note in parsed.value.notes" :key="note">
-          {{ note }}
-        </p>
-        <BaseButton kind="main" class="justify-self-start" @click="use">Take this trace</BaseButton>
-      </template>
-    </div>
+    <LazyLogTraceColumns v-if="mapping" v-model="mapping" :rows="rows" @use="use" />
   </section>
 </template>
