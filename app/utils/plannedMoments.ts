@@ -7,6 +7,10 @@ export const dayWords = (day: string): string =>
     new Date(`${day}T12:00:00Z`),
   )
 
+/** "Sat": where several days stand in one list. */
+export const weekdayWord = (day: string): string =>
+  new Intl.DateTimeFormat('en-GB', { weekday: 'short', timeZone: 'UTC' }).format(new Date(`${day}T12:00:00Z`))
+
 export const clockInZone = (ms: number, zone: string): string =>
   new Intl.DateTimeFormat('en-GB', { timeStyle: 'short', timeZone: zone }).format(ms)
 

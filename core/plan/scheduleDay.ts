@@ -90,10 +90,13 @@ function attempt(runs: readonly RunToSchedule[], day: DayToSchedule, by: By, lat
   return { runs: done, left: state.left, endMs }
 }
 
-function stand({ holds, done }: State, run: RunToSchedule, day: DayToSchedule): void {
-  const burning = { ...run.stands!, ...watchedWhileStanding(run, day, holds) }
-  holdBurning(holds, run, burning)
-  done.push(holdWeighed(holds, run, burning, burning.weighMs))
+/** What stands comes before all that waits for the same hardware or container. */
+function stand(state: State, run: RunToSchedule, day: DayToSchedule): void {
+  const burning = { ...run.stands!, ...watchedWhileStanding(run, day, state.holds) }
+  holdBurning(state.holds, run, burning)
+  state.done.push(holdWeighed(state.holds, run, burning, burning.weighMs))
+  for (const id of heldIds(run))
+    state.freeMs.set(id, state.holds.takenUntil(id, { fromMs: burning.prepareMs, toMs: Infinity })!)
 }
 
 /** What can begin first is done next: a run is begun, or left; or what is cool is weighed. */

@@ -24,7 +24,7 @@ function whenOf({ id, runId }: PlannedLine): string {
   for (const day of props.laidOut?.days ?? []) {
     const times = day.runs.find((one) => one.id === id)
     if (times)
-      return `${props.laidOut!.days.length > 1 ? `${dayWords(day.day)}, ` : ''}${clockInZone(times.lightMs, props.study.held.zone)}`
+      return `${props.laidOut!.days.length > 1 ? `${weekdayWord(day.day)} ` : ''}${clockInZone(times.lightMs, props.study.held.zone)}`
   }
   const left = props.laidOut?.left.find((one) => one.id === id)
   return left ? LEFT_WORDS[left.why] : ''

@@ -12,11 +12,15 @@ const rows = computed(() => {
   const last = laidOut?.days.findLast(({ finish }) => finish !== null)
   return [
     { what: 'runs', how: String(study.runs.length) },
-    ...(last ? [{ what: 'done by, 9 in 10', how: clockInZone(last.finish!.nineInTenMs, zone) }] : []),
+    ...(last ? [{ what: 'done by, 9 in 10', how: whenDone(last.day, last.finish!.nineInTenMs) }] : []),
     ...(study.fuelKg === null ? [] : [{ what: 'fuel, about', how: `${formatNumber(study.fuelKg * 1000, 0)} g` }]),
     { what: 'water', how: `${formatNumber(study.waterKg, 1)} L` },
   ]
 })
+function whenDone(day: string, ms: number): string {
+  const clock = clockInZone(ms, zone)
+  return props.study.days.days.length > 1 ? `${weekdayWord(day)} ${clock}` : clock
+}
 const minutes = (s: number) => `${Math.round(s / 60)} min`
 const waits = computed(() => {
   const burners = Math.max(...props.study.waits.map(({ burner }) => burner.s))
