@@ -51,6 +51,7 @@ const runsToSchedule = (study: StudyPage): UncertainRun[] =>
     return [
       {
         id: run.id,
+        block: run.block,
         personId: run.personId ?? '',
         stationId: run.station ?? '',
         hardware: pot === null ? [burnerPart] : [burnerPart, { id: pot.id, coolS: waits.pot.s }],

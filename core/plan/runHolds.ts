@@ -3,6 +3,8 @@ import { earliestStart, type Demand, type Holds, type Span } from './freeSpans'
 
 export interface RunToSchedule {
   id: string
+  /** Runs of one begin in their order, whoever burns them where. */
+  block: number
   personId: string
   stationId: string
   /** Burner and pot: held until each is cool, so long after the flame is out [s]. */
@@ -123,6 +125,7 @@ const heldUntil = ({ coolS }: { coolS: number }, { outMs, doneMs }: RunTimes): n
 interface Ids {
   held: readonly string[]
   kept: readonly string[]
+  block: string
 }
 const idsOfRuns = new WeakMap<RunToSchedule, Ids>()
 /** Named once for a run, as long as it is held: they are looked up by the thousand. */
@@ -133,12 +136,15 @@ function idsOf(run: RunToSchedule): Ids {
     ...run.hardware.map(({ id }) => `hardware ${id}`),
     ...(run.containerId === null ? [] : [`container ${run.containerId}`]),
   ]
-  const ids = { held, kept: [`station ${run.stationId}`, ...held] }
+  const block = `block ${run.block}`
+  const ids = { held, kept: [block, `station ${run.stationId}`, ...held], block }
   idsOfRuns.set(run, ids)
   return ids
 }
 /** What is held until the run is weighed and cool. */
 export const heldIds = (run: RunToSchedule): readonly string[] => idsOf(run).held
+/** By which the next of its block does not begin before it. */
+export const blockId = (run: RunToSchedule): string => idsOf(run).block
 /** What meets its runs in their order. */
 export const keptIds = (run: RunToSchedule): readonly string[] => idsOf(run).kept
 
@@ -151,7 +157,9 @@ export function tailsOf(runs: readonly RunToSchedule[]): Map<string, number> {
     const weighedS = burnS + run.weighAfterS + run.weighS
     const after = keptIds(run).map((id) => {
       const coolS = run.hardware.find((part) => id === `hardware ${part.id}`)?.coolS ?? 0
-      return (id.startsWith('station') ? burnS : Math.max(weighedS, burnS + coolS)) + (afterS.get(id) ?? 0)
+      const isStation = id.startsWith('station')
+      const heldS = id === blockId(run) ? 0 : isStation ? burnS : Math.max(weighedS, burnS + coolS)
+      return heldS + (afterS.get(id) ?? 0)
     })
     const tail = Math.max(weighedS, ...after)
     tails.set(run.id, tail)

@@ -2,6 +2,7 @@
 import { burningTimes, watchedWhileStanding, type DayToSchedule, type LeftWhy } from './burningTimes'
 import { Holds } from './freeSpans'
 import {
+  blockId,
   heldIds,
   holdBurning,
   holdWeighed,
@@ -23,7 +24,7 @@ export interface ScheduledDay {
 
 /**
  * Each run as early as all that it needs is free; stations, burners, pots and containers meet their runs in the order
- * given. Of the runs whose turn it is, and of what waits to be weighed, what can begin first goes first. What does not
+ * given, and those of a block begin in it. Of the runs whose turn it is, and of what waits to be weighed, what can begin first goes first. What does not
  * fit is left, with all that comes after it at its station.
  */
 export function scheduleDay(runs: readonly RunToSchedule[], day: DayToSchedule): ScheduledDay {
@@ -161,6 +162,7 @@ function leave(state: State, run: RunToSchedule, why: LeftWhy): void {
 function begin(state: State, run: RunToSchedule, burning: Burning): void {
   holdBurning(state.holds, run, burning)
   state.freeMs.set(`station ${run.stationId}`, burning.outMs)
+  state.freeMs.set(blockId(run), burning.prepareMs)
   state.unweighed.push({ run, burning })
   state.waiting = without(state.waiting, ({ id }) => id === run.id)
 }

@@ -133,18 +133,17 @@ describe('the day', () => {
       const first = scheduleDay(made.runs, made.day)
       const begun = new Map(first.runs.slice(0, 4).map((times) => [times.id, times]))
       const later = made.runs.map((run) => ({ ...run, stands: begun.get(run.id) ?? null }))
-      expect(brokenIn(made, scheduleDay(later, made.day)), `day ${seed}, begun`).toEqual([])
+      expect(brokenIn({ ...made, runs: later }, scheduleDay(later, made.day)), `day ${seed}, begun`).toEqual([])
     }
   })
 
-  it('is over within 10 % of what no schedule of its order could beat in 97 of 100, and within 15 % in all', () => {
-    const over = Array.from({ length: proofs(200) }, (_, i) => {
-      const made = studyByLot(i + 1)
-      return (scheduleDay(made.runs, made.day).endMs! - DAWN_MS) / (lowerBoundMs(made) - DAWN_MS)
-    }).sort((a, b) => a - b)
-    expect(over[0]).toBeGreaterThanOrEqual(1 - 1e-9)
-    expect(over[Math.ceil(0.97 * over.length) - 1]).toBeLessThanOrEqual(1.1)
-    expect(over.at(-1)).toBeLessThanOrEqual(1.15)
+  it('is over within 10 % of what no schedule of its order could beat, of 10 to 60 runs', () => {
+    for (let seed = 1; seed <= proofs(200); seed++) {
+      const made = studyByLot(seed)
+      const over = (scheduleDay(made.runs, made.day).endMs! - DAWN_MS) / (lowerBoundMs(made) - DAWN_MS)
+      expect(over, `study ${seed}`).toBeGreaterThanOrEqual(1 - 1e-9)
+      expect(over, `study ${seed}`).toBeLessThanOrEqual(1.1)
+    }
   })
 
   it('its end, nine in ten, is found by burning it many times over', () => {

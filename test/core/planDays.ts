@@ -37,6 +37,7 @@ export function dayByLot(seed: number, { hours = 60, rain = false } = {}): MadeD
   const coolS = [120, 600, 960][upTo(3)]!
   const runs = Array.from({ length: 10 + upTo(51) }, (_, i) => ({
     id: `run ${i + 1}`,
+    block: i >> 1,
     stationId: stationIds[i % stationIds.length]!,
     personId: people[i % people.length]!.id,
     hardware: [burners[i % burners.length]!, pots[i % pots.length]!].map((id) => ({ id, coolS })),
@@ -75,8 +76,9 @@ export function studyByLot(seed: number): MadeDay {
   const placed = placeRuns(drawOrder({ armIds, levels, replicates }, seed), armIds, placing)
   const [coolS, isOneBurner, isLiquid] = [[120, 600, 960][upTo(3)]!, upTo(2) === 0, upTo(2) === 0]
   const burnS = armIds.map(() => 180 + uniform() * 600)
-  const runs = placed.map(({ armId, stationId, personId, containerId }, i) => ({
+  const runs = placed.map(({ armId, block, stationId, personId, containerId }, i) => ({
     id: `run ${i + 1}`,
+    block,
     stationId: stationId!,
     personId: personId!,
     hardware: [isOneBurner ? 'burner' : `burner of ${armId}`, `pot of ${armId}`].map((id) => ({ id, coolS })),
@@ -126,6 +128,11 @@ export function brokenIn({ runs, day }: MadeDay, { runs: scheduled, left }: Sche
     const person = day.people.find(({ id }) => key === `flames of ${id}`)
     if (person === undefined ? overlaps(spans) : most(spans) > person.flames) broken.push(`${key}: taken twice`)
   }
+  for (const [i, run] of runs.entries()) {
+    const before = runs.slice(0, i).filter(({ block }) => block === run.block)
+    const beginsAt = (id: string) => scheduled.find((one) => one.id === id && of.get(id)!.stands === null)?.prepareMs
+    if (before.some(({ id }) => beginsAt(id)! > beginsAt(run.id)!)) broken.push(`${run.id}: begins before its turn`)
+  }
   const told = new Set([...scheduled, ...left].map(({ id }) => id))
   if (told.size !== runs.length || scheduled.length + left.length !== runs.length)
     broken.push('runs are lost or doubled')
@@ -146,37 +153,40 @@ function noteRun(note: (key: string, fromMs: number, toMs: number) => void, run:
 }
 
 const keptOf = (run: RunToSchedule): string[] => [
+  `block ${run.block}`,
   run.stationId,
   ...run.hardware.map(({ id }) => id),
   ...(run.containerId === null ? [] : [run.containerId]),
 ]
 
 /** How long a thing that keeps the order is held from a run's beginning on, at the least [s]. */
-function heldS(run: RunToSchedule, id: string): number {
+function heldS(run: RunToSchedule, id: string, flames: ReadonlyMap<string, number>): number {
   const outS = run.prepareS + run.burnS
   const doneS = outS + run.weighAfterS + run.weighS
   if (id === run.stationId) return outS
+  // Its block is burned by one person, who has hands for one at a time, and eyes for so many flames.
+  if (id === `block ${run.block}`) return flames.get(run.personId) === 1 ? outS : run.prepareS
   return Math.max(doneS, outS + (run.hardware.find((part) => part.id === id)?.coolS ?? 0))
 }
 
 /** The earliest each run can begin [s], each thing that keeps the order in its turn. */
-function headsOf(runs: readonly RunToSchedule[]): number[] {
+function headsOf(runs: readonly RunToSchedule[], flames: ReadonlyMap<string, number>): number[] {
   const free = new Map<string, number>()
   return runs.map((run) => {
     const head = Math.max(0, ...keptOf(run).map((id) => free.get(id) ?? 0))
-    for (const id of keptOf(run)) free.set(id, head + heldS(run, id))
+    for (const id of keptOf(run)) free.set(id, head + heldS(run, id, flames))
     return head
   })
 }
 
 /** How long it takes from each run's beginning until all that waits for it is done, at the least [s]. */
-function tailsOf(runs: readonly RunToSchedule[]): number[] {
+function tailsOf(runs: readonly RunToSchedule[], flames: ReadonlyMap<string, number>): number[] {
   const after = new Map<string, number>()
   return runs
     .toReversed()
     .map((run) => {
       const doneS = run.prepareS + run.burnS + run.weighAfterS + run.weighS
-      const next = keptOf(run).flatMap((id) => (after.has(id) ? [heldS(run, id) + after.get(id)!] : []))
+      const next = keptOf(run).flatMap((id) => (after.has(id) ? [heldS(run, id, flames) + after.get(id)!] : []))
       const tail = Math.max(doneS, ...next)
       for (const id of keptOf(run)) after.set(id, tail)
       return tail
@@ -213,7 +223,8 @@ function oneAtATime(jobs: readonly Job[]): number {
 
 /** No schedule of this order is over sooner [ms]: each thing in its turn, and what hands, flames and readings take. */
 export function lowerBoundMs({ runs, day }: MadeDay): number {
-  const [heads, tails] = [headsOf(runs), tailsOf(runs)]
+  const watched = new Map(day.people.map(({ id, flames }) => [id, flames]))
+  const [heads, tails] = [headsOf(runs, watched), tailsOf(runs, watched)]
   const jobsOf = (is: (run: RunToSchedule) => boolean, forS: (run: RunToSchedule) => number, afterS = 0) =>
     runs.flatMap((run, i) => (is(run) ? [{ head: heads[i]! + afterS, forS: forS(run), tail: tails[i]! - afterS }] : []))
   const outS = (run: RunToSchedule) => run.prepareS + run.burnS
