@@ -207,6 +207,8 @@ export interface PlannedLine {
 export interface PlannedLength extends RunLength {
   armId: string
   levelId: string | null
+  /** Fuel of one [kg]; null: not known. */
+  fuelKg: number | null
 }
 
 export interface StudyPage {

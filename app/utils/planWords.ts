@@ -1,7 +1,8 @@
-import { formatNumber } from '#core/quantity/format'
+import type { UnitSystem } from '#core/quantity/kinds'
 import type { Level } from '#core/plan/study'
 import type { LeftWhy } from '#core/plan/burningTimes'
 import type { PlannedLine, StudyPage, TypedStudy } from '#shared/plan'
+import { shown } from './shownQuantity'
 
 /** "B2": the arm, and which of its runs. */
 export function labelOfRun(study: StudyPage, run: PlannedLine): string {
@@ -10,12 +11,19 @@ export function labelOfRun(study: StudyPage, run: PlannedLine): string {
   return `${letter}${own.findIndex(({ id }) => id === run.id) + 1}`
 }
 
-export function levelWords(level: Level | undefined): string {
+export function levelWords(level: Level | undefined, units: UnitSystem): string {
   if (level === undefined) return ''
   if (level.of === 'setting') return `at ${level.setting}`
-  if (level.of === 'volume') return `${formatNumber(level.waterKg * 1000, 0)}\u202fg`
-  if (level.of === 'air') return `air ${formatNumber(level.airC, 0)}\u202f°C`
-  return level.windMS === 0 ? 'calm' : `wind ${formatNumber(level.windMS, 1)}\u202fm/s`
+  if (level.of === 'volume') return shown(level.waterKg, 'mass', units)
+  if (level.of === 'air') return `air ${shown(level.airC, 'temperature', units)}`
+  return level.windMS === 0 ? 'calm' : `wind ${shown(level.windMS, 'wind', units)}`
+}
+
+/** What is kept the same, in a line. */
+export function heldWords({ held }: StudyPage, units: UnitSystem): string {
+  const water = `${shown(held.waterKg, 'mass', units)} from ${shown(held.startC, 'temperature', units)}`
+  const setting = held.setting === null ? '' : `at ${held.setting}`
+  return [held.method, water, setting, held.fuel, held.place].filter((words) => words !== '').join(' · ')
 }
 
 export const LEFT_WORDS: Record<LeftWhy, string> = {

@@ -6,7 +6,7 @@ import { laneState } from './laneNext'
 import { endOf, isLit, laneSeconds, timeOf } from './laneTimes'
 
 /** Hardware from a hot pot to the air, to within a few kelvin. Source: estimate. */
-const COOL_MS = 16 * 60_000
+export const COOL_MS = 16 * 60_000
 
 /** "cool about 14:20", at the place. */
 export function coolWords(lane: LaneFacts): string {

@@ -5,8 +5,8 @@ export interface Wait {
   s: number
   /** Standard uncertainty [s]. */
   u: number
-  /** Earlier waits, or Newton's law. */
-  from: 'waits' | 'newton'
+  /** Earlier waits, Newton's law, or what is usual. */
+  from: 'waits' | 'newton' | 'estimate'
 }
 
 export interface CoolingBody {

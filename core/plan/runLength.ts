@@ -12,7 +12,10 @@ export interface RunLength {
   runs: number
 }
 
-/** Heat into the water that is usual by kind of burner [W]. Source: commonPractice (473 mL: gas 3 to 4 min, alcohol and tablets about 10). */
+/**
+ * Heat into the water that is usual by kind of burner [W]: 473 mL take gas 3 to 4 minutes, alcohol and tablets about 10.
+ * Source: commonPractice.
+ */
 const USUAL_W: Record<BurnerKind, number> = {
   'canister-top': 800,
   integrated: 1100,

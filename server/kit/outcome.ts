@@ -21,6 +21,11 @@ export const notFound = (what: string): Refused => ({
     { path: '', text: `There is no ${what} of this id here. It may have been deleted, or made in another workspace.` },
   ],
 })
+/** What was seen is not what stands; the words say what to do. */
+export const changedMeanwhile = (text: string): Refused => ({
+  status: 'conflict',
+  problems: [{ path: 'revision', text }],
+})
 const conflict = (theirs: TypedRecord): Refused => ({
   status: 'conflict',
   theirs,

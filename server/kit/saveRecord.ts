@@ -65,12 +65,11 @@ export async function deleteRecord<S extends Standing>(
   })
 }
 
-const plannedWith = (studies: number, what: string): Refused | undefined =>
-  studies > 0
-    ? inUse(
-        `This ${what} stands in ${studies === 1 ? 'a study' : `${studies} studies`} under Plan. Take it out there, or give the study up, first.`,
-      )
-    : undefined
+function plannedWith(count: number, what: string): Refused | undefined {
+  if (count === 0) return undefined
+  const studies = count === 1 ? 'a study' : `${count} studies`
+  return inUse(`This ${what} stands in ${studies} under Plan. Take it out there, or give the study up, first.`)
+}
 
 const RETIRE = 'Retire it instead: it is then no longer offered.'
 export const countedRuns = (count: number) => `${count} ${count === 1 ? 'run' : 'runs'}`

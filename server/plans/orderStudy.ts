@@ -3,7 +3,7 @@ import { v7 as uuidv7 } from 'uuid'
 import { brokenDesign } from '../../core/plan/withinDesign'
 import type { StudyPage, TypedStudy } from '../../shared/plan'
 import type { Connection } from '../database/connection'
-import { invalidAt, notFound, saved, type Outcome } from '../kit/outcome'
+import { changedMeanwhile, invalidAt, notFound, saved, type Outcome, type Refused } from '../kit/outcome'
 import { listPeople } from '../kit/repository/people'
 import { drawAnew } from './drawStudy'
 import {
@@ -17,8 +17,8 @@ import {
 } from './repository/studies'
 import { studyPage } from './studyPage'
 
-export const SEEN_BEFORE =
-  'This study was changed on another page since you opened it. Reload it: nothing of it is lost.'
+export const seenBefore = (): Refused =>
+  changedMeanwhile('This study was changed on another page since you opened it. Reload it: nothing of it is lost.')
 
 export async function pageOf(db: Connection, id: string): Promise<Outcome<StudyPage>> {
   const page = await studyPage(db, id)
@@ -90,10 +90,11 @@ async function changed(
   const refused = await db.transaction(async (tx) => {
     const standing = await lockStudy(tx, id)
     if (standing === null) return null
-    if (standing.revision !== revision) return SEEN_BEFORE
+    if (standing.revision !== revision) return seenBefore()
     const why = await change(tx, standing)
-    if (why === null) await updateStudy(tx, id, { revision: standing.revision + 1 })
-    return why
+    if (why !== null) return invalidAt('order', why)
+    await updateStudy(tx, id, { revision: standing.revision + 1 })
+    return null
   })
-  return refused === null ? pageOf(db, id) : invalidAt('order', refused)
+  return refused ?? pageOf(db, id)
 }

@@ -1,4 +1,5 @@
 /** What is known beforehand of a study's runs: how long they take, how long they cool, how they scatter. */
+import { COOL_MS } from '../../core/bench/cooling'
 import { coolDownWait, type Wait } from '../../core/plan/coolDown'
 import type { Setting } from '../../core/formats/document'
 import { runLength } from '../../core/plan/runLength'
@@ -16,8 +17,8 @@ import { repeatedMeans } from '../runs/repository/means'
 import { pastRuns, type PastRuns } from './repository/pastRuns'
 
 /** Hot metal to the air, to within a few kelvin, where nothing says it better; in water and dried. Source: estimate. */
-const BURNER_COOLS_S = { s: 16 * 60, u: 4 * 60 }
-const IN_WATER_S = { s: 120, u: 30 }
+const BURNER_COOLS: Wait = { s: COOL_MS / 1000, u: 4 * 60, from: 'estimate' }
+const COOLED_IN_WATER: Wait = { s: 120, u: 30, from: 'estimate' }
 /** Poured out, a pot is about so hot. Source: estimate. */
 const POURED_C = 90
 const POT_LOSS_U = 0.4
@@ -37,7 +38,6 @@ export interface PlannedFacts {
   lengths: PlannedLength[]
   waits: StudyPage['waits']
   scatter: PlanScatter
-  fuelKgPerRun: ReadonlyMap<string, number | null>
 }
 
 export async function plannedFacts(
@@ -59,7 +59,6 @@ export async function plannedFacts(
       [...past.values()].flatMap(({ mean }) => mean ?? []),
       priorScatter(await repeatedMeans(db, [kind])),
     ),
-    fuelKgPerRun: new Map(arms.map(({ id }) => [id, fuelOf(past.get(id)!, held.waterKg)])),
   }
 }
 
@@ -79,18 +78,21 @@ function lengthOf(
   const { waterKg, setting, windMS } = atLevel(held, level)
   const ownS = calmLengths(past, setting)
   const burner = arm.parts.find(({ role }) => role === 'burner')?.properties as BurnerProperties | undefined
+  const calm = {
+    ownS,
+    burner: burner?.burner ?? null,
+    waterKg,
+    riseK: Math.max(1, boilC - held.startC),
+    // Its own were of the volume that is held; a class's are of the level's.
+    factor: ownS.length > 0 ? waterKg / held.waterKg : 1,
+    giveUpS: null,
+  }
+  const length = runLength({ ...calm, factor: calm.factor * slowedBy(past, windMS), giveUpS: body.giveUpS })
   return {
     armId: arm.id,
     levelId: level?.id ?? null,
-    ...runLength({
-      ownS,
-      burner: burner?.burner ?? null,
-      waterKg,
-      riseK: Math.max(1, boilC - held.startC),
-      // Its own were of the volume that is held; a class's are of the level's.
-      factor: (ownS.length > 0 ? waterKg / held.waterKg : 1) * slowedBy(past, windMS),
-      giveUpS: body.giveUpS,
-    }),
+    ...length,
+    fuelKg: fuelOf(past, waterKg, length.burnS / runLength(calm).burnS),
   }
 }
 
@@ -122,10 +124,8 @@ function waitsOf(
   const body = { capacityJPerK: capacity.jPerK, capacityU: capacity.u, lossWPerK, lossU: POT_LOSS_U * lossWPerK }
   const withinK = hardwareAboveAirK ?? WITHIN_K
   return {
-    burner: { ...BURNER_COOLS_S, from: 'newton' },
-    pot: cooledInWater
-      ? { ...IN_WATER_S, from: 'newton' }
-      : coolDownWait(body, { hotC: POURED_C, airC: ROOM_C, withinK }),
+    burner: BURNER_COOLS,
+    pot: cooledInWater ? COOLED_IN_WATER : coolDownWait(body, { hotC: POURED_C, airC: ROOM_C, withinK }),
   }
 }
 
@@ -145,5 +145,6 @@ function lossOf(diameterM: number | null, waterKg: number): number {
   )
 }
 
-const fuelOf = ({ mean }: PastRuns, waterKg: number): number | null =>
-  mean === null ? null : (mean.gPerL * waterKg) / 1000
+/** The flame goes on as in calm for as long as it burns. */
+const fuelOf = ({ mean }: PastRuns, waterKg: number, longer: number): number | null =>
+  mean === null ? null : (mean.gPerL * waterKg * longer) / 1000

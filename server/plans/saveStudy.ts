@@ -12,7 +12,7 @@ import { listPeople } from '../kit/repository/people'
 import { listSetups } from '../kit/setups'
 import { listMethods } from '../methods/methods'
 import { drawAnew } from './drawStudy'
-import { noteChange, pageOf, SEEN_BEFORE } from './orderStudy'
+import { noteChange, pageOf, seenBefore } from './orderStudy'
 import {
   armRows,
   burnedFor,
@@ -41,9 +41,11 @@ export async function saveStudy(db: Connection, input: unknown): Promise<Outcome
   const refused = await db.transaction(async (tx) => {
     const standing = await lockStudy(tx, typed.id)
     if (standing === null) return makeStudy(tx, typed, versions)
-    return standing.revision === typed.revision ? changeStudy(tx, standing, typed, versions) : SEEN_BEFORE
+    if (standing.revision !== typed.revision) return seenBefore()
+    const why = await changeStudy(tx, standing, typed, versions)
+    return why === null ? null : invalidAt('setupIds', why)
   })
-  return refused === null ? pageOf(db, typed.id) : invalidAt('', refused)
+  return refused ?? pageOf(db, typed.id)
 }
 /** What of the kit, or who, is not there any more; null: all is. */
 async function goneFrom(db: Connection, { personId, held, days }: TypedStudy): Promise<FieldProblem | null> {

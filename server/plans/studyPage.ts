@@ -7,6 +7,7 @@ import { studySentence } from '../../core/plan/words'
 import { blocksNeeded, shownByBlocks } from '../../core/statistics/power'
 import type { BatchLine } from '../../shared/kitRecords'
 import type { PlannedArm, PlannedLine, StudyLine, StudyPage } from '../../shared/plan'
+import { byKey } from '../database/byKey'
 import type { Connection } from '../database/connection'
 import { listContainers } from '../kit/containers'
 import { listBatches } from '../kit/fuels'
@@ -17,12 +18,14 @@ import { listMethods } from '../methods/methods'
 import { plannedFacts, type ArmFacts } from './planned'
 import {
   armRows,
+  armsOfStudies,
   burnedFor,
   changeRows,
+  countsOfStudies,
   plannedRows,
   studyRow,
   studyRows,
-  type ArmRow,
+  type ArmLine,
   type PlannedRow,
   type StudyRow,
 } from './repository/studies'
@@ -31,21 +34,26 @@ import {
 const CURVE = [2, 3, 4, 5, 6, 8, 10, 12, 16, 20, 30]
 
 export async function listStudies(db: Connection): Promise<StudyLine[]> {
-  const lines: StudyLine[] = []
-  for (const row of await studyRows(db)) {
-    const { sentence } = await armsOf(db, row)
-    const planned = await plannedRows(db, row.id)
-    const burned = await burnedFor(db, row.id)
-    lines.push({
+  const rows = await studyRows(db)
+  const arms = byKey(await armsOfStudies(db), ({ studyId }) => studyId)
+  const parts = await partLines(
+    db,
+    [...arms.values()].flat().map(({ setupVersionId }) => setupVersionId),
+  )
+  const counts = await countsOfStudies(db)
+  return rows.map((row) => {
+    const named = (arms.get(row.id) ?? []).map((arm) => ({
+      name: arm.name,
+      parts: parts.get(arm.setupVersionId) ?? [],
+    }))
+    return {
       id: row.id,
-      sentence,
+      sentence: studySentence(named, row.levels, row.difference),
       state: row.state,
-      runs: planned.length,
-      burned: burned.size,
+      ...(counts.get(row.id) ?? { runs: 0, burned: 0 }),
       firstDay: row.days.days[0]!.day,
-    })
-  }
-  return lines
+    }
+  })
 }
 
 /** Null: there is none. */
@@ -70,7 +78,7 @@ export async function studyPage(db: Connection, id: string): Promise<StudyPage |
     curve: CURVE.map((n) => ({ n, shows: shownByBlocks(n, known.scatter.sd) })),
     needed: blocksNeeded(known.scatter.sd, difference),
     differs: differsOf(runs, arms, kind),
-    fuelKg: fuelFor(runs, row, known.fuelKgPerRun),
+    fuelKg: fuelFor(runs, known.lengths),
     waterKg: runs.reduce((sum, run) => sum + waterOf(run, row), 0),
   }
 }
@@ -110,16 +118,12 @@ function waterOf({ levelId }: PlannedLine, { levels, held }: StudyRow): number {
   return level?.of === 'volume' ? level.waterKg : held.waterKg
 }
 
-function fuelFor(
-  runs: readonly PlannedLine[],
-  row: StudyRow,
-  perRun: ReadonlyMap<string, number | null>,
-): number | null {
+function fuelFor(runs: readonly PlannedLine[], lengths: StudyPage['lengths']): number | null {
   let sum = 0
   for (const run of runs) {
-    const kg = perRun.get(run.armId) ?? null
-    if (kg === null) return null
-    sum += (kg * waterOf(run, row)) / row.held.waterKg
+    const one = lengths.find(({ armId, levelId }) => armId === run.armId && levelId === run.levelId)
+    if (one === undefined || one.fuelKg === null) return null
+    sum += one.fuelKg
   }
   return sum
 }
@@ -142,10 +146,7 @@ async function armsOf(
   }
 }
 
-function plannedArm(
-  { id, letter, setupId, setupVersionId, name }: ArmRow & { setupId: string; name: string },
-  { parts }: ArmFacts,
-): PlannedArm {
+function plannedArm({ id, letter, setupId, setupVersionId, name }: ArmLine, { parts }: ArmFacts): PlannedArm {
   const thingOf = (role: string) => {
     const part = parts.find((one) => one.role === role)
     return part === undefined ? null : { id: part.thingId, name: part.name }

@@ -82,7 +82,7 @@ describe('a study', () => {
       firstDay: '2026-12-05',
     })
     // The same sent again, by a page that heard no answer, is one study.
-    expect((await save()).status).toBe('invalid')
+    expect((await save()).status).toBe('conflict')
   })
 
   it('has its day: in order, one after the other, over by noon or some are left by name', async () => {
@@ -109,7 +109,7 @@ describe('a study', () => {
     const torn = [ids[0], ids[2], ids[1], ...ids.slice(3)]
     const refused = await reorder(bench.db, typed.id, { revision: moved.revision, order: torn })
     expect(refused.status === 'invalid' && refused.problems[0]!.text).toContain('A block is one run of each arm')
-    expect((await reorder(bench.db, typed.id, { revision: 1, order: ids })).status).toBe('invalid')
+    expect((await reorder(bench.db, typed.id, { revision: 1, order: ids })).status).toBe('conflict')
   })
 
   it('is made larger; stations that each arm keeps are told, and rotated with one change', async () => {

@@ -1,6 +1,6 @@
 /** A question becomes a test day, in the browser: planned, turned round, moved, and not overwritten by another page. */
 import type { Page } from '@playwright/test'
-import { choose, expect, open, tabTo, test } from './page'
+import { choose, expect, hydrated, open, tabTo, test } from './page'
 
 const STUDY = '/plan/01980000-0000-7000-8000-000000000001'
 const labels = (page: Page) => page.locator('[data-run] strong').allInnerTexts()
@@ -18,6 +18,10 @@ test('does the finned pot save 15 %: planned, with what so many runs would show,
   await choose(box('B'), 'Ignimbrite, finned pot')
   await choose(box('Fuel'), 'Isobutane')
   await box('Worth seeing, %').fill('15')
+  // A reload half-way: what was typed stands.
+  await page.reload()
+  await hydrated(page)
+  await expect(box('Worth seeing, %')).toHaveValue('15')
   await page.getByRole('button', { name: 'Plan it' }).click()
   await expect(page.getByRole('heading', { level: 1 })).toContainText('save 15\u202f% or more on Ignimbrite?')
   await laidOut(page)

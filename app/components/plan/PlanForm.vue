@@ -13,7 +13,6 @@ const setups = computed(() => named(props.kit.setups))
 const methods = computed(() => named(props.kit.methods))
 const places = computed(() => named(props.kit.places))
 const fuels = computed(() => props.kit.fuels.map(({ id, fuel, batch }) => ({ value: id, label: `${fuel}, ${batch}` })))
-const method = computed(() => props.kit.methods.find(({ id }) => id === form.value.methodId) ?? null)
 const containers = computed(() => props.kit.containers.filter(({ batchId }) => batchId === form.value.fuelBatchId))
 const LEVELS = [
   { value: 'wind', label: 'wind at the pot' },
@@ -40,12 +39,14 @@ const TURN_WORDS = {
 const turns = TURNS.map((value) => ({ value, label: TURN_WORDS[value] }))
 const letters = 'ABCDEFGHIJKL'
 /** A method brings its water and its start. */
-watch(method, (one, before) => {
-  if (one === null || before === null) return
-  if (one.body.waterKg !== null) form.value.water = `${Math.round(one.body.waterKg * 1000)} g`
-  const { low, high } = one.body.startC
+function choose(methodId: string | null) {
+  form.value.methodId = methodId
+  const body = props.kit.methods.find(({ id }) => id === methodId)?.body
+  if (body === undefined) return
+  if (body.waterKg !== null) form.value.water = `${Math.round(body.waterKg * 1000)} g`
+  const { low, high } = body.startC
   if (low !== null && high !== null) form.value.start = `${(low + high) / 2} °C`
-})
+}
 const toggled = (ids: string[], id: string, is: boolean) => (is ? [...ids, id] : ids.filter((one) => one !== id))
 const problemAt = (path: string) =>
   props.problems[path] ??
@@ -90,7 +91,13 @@ const problemAt = (path: string) =>
     </BasePanel>
     <BasePanel tight title="Kept the same">
       <div class="grid gap-2">
-        <ChoiceBox v-model="form.methodId" label="Method" :choices="methods" :problem="problemAt('held.methodId')" />
+        <ChoiceBox
+          :model-value="form.methodId"
+          label="Method"
+          :choices="methods"
+          :problem="problemAt('held.methodId')"
+          @update:model-value="choose"
+        />
         <ChoiceBox v-model="form.fuelBatchId" label="Fuel" :choices="fuels" :problem="problemAt('held.fuelBatchId')" />
         <ChoiceBox v-model="form.placeId" label="Place" :choices="places" :problem="problemAt('held.placeId')" />
         <QuantityBox

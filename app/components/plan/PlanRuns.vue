@@ -6,6 +6,7 @@ import type { LaidOut } from '~/composables/usePlannedDays'
 /** The runs in their order: when, what, where, by whom; moved by a press or by Alt and an arrow. */
 const props = defineProps<{ study: StudyPage; laidOut: LaidOut | null }>()
 const emit = defineEmits<{ move: [id: string, by: -1 | 1] }>()
+const { units } = usePreferences()
 const lines = computed(() =>
   props.study.runs.map((run) => ({
     run,
@@ -15,7 +16,10 @@ const lines = computed(() =>
     where: [run.station, props.study.people.find(({ id }) => id === run.personId)?.name]
       .filter((one) => one)
       .join(', '),
-    level: levelWords(props.study.levels.find(({ id }) => id === run.levelId)),
+    level: levelWords(
+      props.study.levels.find(({ id }) => id === run.levelId),
+      units.value,
+    ),
     from: props.study.containers.find(({ id }) => id === run.containerId)?.name ?? '',
   })),
 )
@@ -33,6 +37,10 @@ function lengthOf(run: PlannedLine): string {
   const one = props.study.lengths.find(({ armId, levelId }) => armId === run.armId && levelId === run.levelId)
   return one ? `about ${formatClock(one.burnS)}` : ''
 }
+const MOVES = [
+  { by: -1, words: 'Up', keys: 'Alt+ArrowUp' },
+  { by: 1, words: 'Down', keys: 'Alt+ArrowDown' },
+] as const
 const list = useTemplateRef<HTMLElement>('list')
 /** What was moved keeps the focus where it went: the next press moves it on. */
 const moving = ref<string | null>(null)
@@ -66,22 +74,15 @@ watch(
       <span class="text-ink-2" dir="auto">{{ line.where }}</span>
       <span class="no-print flex gap-1">
         <BaseButton
+          v-for="{ by, words, keys } in MOVES"
+          :key="by"
           kind="plain"
-          :disabled="i === 0"
-          :data-moves="`${line.run.id} -1`"
-          :aria-label="`Move ${line.label} up`"
-          aria-keyshortcuts="Alt+ArrowUp"
-          @click="move(line.run.id, -1)"
-          >Up</BaseButton
-        >
-        <BaseButton
-          kind="plain"
-          :disabled="i === lines.length - 1"
-          :data-moves="`${line.run.id} 1`"
-          :aria-label="`Move ${line.label} down`"
-          aria-keyshortcuts="Alt+ArrowDown"
-          @click="move(line.run.id, 1)"
-          >Down</BaseButton
+          :disabled="lines[i + by] === undefined"
+          :data-moves="`${line.run.id} ${by}`"
+          :aria-label="`Move ${line.label} ${words.toLowerCase()}`"
+          :aria-keyshortcuts="keys"
+          @click="move(line.run.id, by)"
+          >{{ words }}</BaseButton
         >
       </span>
     </li>

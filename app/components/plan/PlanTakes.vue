@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { formatNumber } from '#core/quantity/format'
+import { litresFromMass } from '#core/water/liquid'
 import { cautionsFor } from '#shared/cautions'
 import type { StudyPage } from '#shared/plan'
 import type { LaidOut } from '~/composables/usePlannedDays'
@@ -7,14 +7,15 @@ import type { LaidOut } from '~/composables/usePlannedDays'
 /** What it takes, and what is to be minded. */
 const props = defineProps<{ study: StudyPage; laidOut: LaidOut | null }>()
 const { zone } = props.study.held
+const { units } = usePreferences()
 const rows = computed(() => {
   const { study, laidOut } = props
   const last = laidOut?.days.findLast(({ finish }) => finish !== null)
   return [
     { what: 'runs', how: String(study.runs.length) },
     ...(last ? [{ what: 'done by, 9 in 10', how: whenDone(last.day, last.finish!.nineInTenMs) }] : []),
-    ...(study.fuelKg === null ? [] : [{ what: 'fuel, about', how: `${formatNumber(study.fuelKg * 1000, 0)} g` }]),
-    { what: 'water', how: `${formatNumber(study.waterKg, 1)} L` },
+    ...(study.fuelKg === null ? [] : [{ what: 'fuel, about', how: shown(study.fuelKg, 'mass', units.value) }]),
+    { what: 'water', how: shown(litresFromMass(study.waterKg) / 1000, 'volume', units.value) },
   ]
 })
 function whenDone(day: string, ms: number): string {
@@ -25,7 +26,8 @@ const minutes = (s: number) => `${Math.round(s / 60)} min`
 const waits = computed(() => {
   const burners = Math.max(...props.study.waits.map(({ burner }) => burner.s))
   const pots = Math.max(...props.study.waits.map(({ pot }) => pot.s))
-  return `Hardware cools about ${minutes(burners)} (burner) and ${minutes(pots)} (pot${props.study.days.cooledInWater ? ', in water' : ''}) before its next run.`
+  const how = props.study.days.cooledInWater ? 'pot, in water' : 'pot'
+  return `Hardware cools about ${minutes(burners)} (burner) and ${minutes(pots)} (${how}) before its next run.`
 })
 const isPoured = computed(() => ['alcohol', 'gel', 'liquid'].includes(props.study.held.fuelForm ?? ''))
 </script>

@@ -1,5 +1,4 @@
 <script setup lang="ts">
-import { formatNumber } from '#core/quantity/format'
 import { problemOf, send, type Sent } from '~/api/send'
 import type { StudyPage } from '#shared/plan'
 
@@ -59,19 +58,7 @@ const REMEDY_WORDS: Record<string, string> = {
 }
 const fit = computed(() => laidOut.value?.days.reduce((sum, { runs }) => sum + runs.length, 0) ?? 0)
 const toBurn = computed(() => study.value?.runs.filter(({ runId }) => runId === null).length ?? 0)
-const kept = computed(() => {
-  if (!study.value) return ''
-  const { held } = study.value
-  return [
-    held.method,
-    `${formatNumber(held.waterKg * 1000, 0)}\u202fg from ${formatNumber(held.startC, 0)}\u202f°C`,
-    held.setting && `at ${held.setting}`,
-    held.fuel,
-    held.place,
-  ]
-    .filter((one) => one)
-    .join(' · ')
-})
+const { units } = usePreferences()
 const giving = ref(false)
 async function giveUp() {
   const sent = await send<{ isGone: boolean }>(`/api/plan/${id.value}`, 'DELETE')
@@ -105,7 +92,7 @@ async function giveUp() {
                   <strong>{{ arm.letter }}</strong>
                   {{ ' ' }}<NuxtLink :to="`/kit/setups/${arm.setupId}`">{{ arm.name }}</NuxtLink>
                 </p>
-                <p class="text-ink-2">Kept the same: {{ kept }}.</p>
+                <p class="text-ink-2">Kept the same: {{ heldWords(study, units) }}.</p>
                 <p v-if="study.differs.length === 0" data-differs>
                   What else will differ: nothing. <span class="text-ink-2">only this changes</span>
                 </p>

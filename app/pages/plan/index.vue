@@ -4,6 +4,9 @@ import type { StudyLine } from '#shared/plan'
 /** Studies: what is to be burned, and how far each is. */
 useHead({ title: 'Plan · Vulcanum' })
 const { data, error } = await useFetch<StudyLine[]>('/api/plan')
+const NOTHING =
+  'Nothing is planned. Most series fail before the first flame: two things changed at once, one run each, hot hardware. ' +
+  'A plan takes care of that.'
 const columns: DataColumn<StudyLine>[] = [
   { key: 'sentence', words: 'Question', sorts: true, of: ({ sentence }) => sentence },
   { key: 'day', words: 'First day', sorts: true, of: ({ firstDay }) => firstDay },
@@ -19,10 +22,7 @@ const columns: DataColumn<StudyLine>[] = [
       <BaseButton kind="main" to="/plan/new">Plan a test day</BaseButton>
     </div>
     <BaseAlert v-if="error">The studies could not be read. Check that Vulcanum is running, then reload.</BaseAlert>
-    <EmptyState
-      v-else-if="!data?.length"
-      words="Nothing is planned. Most series fail before the first flame: two things changed at once, one run each, hot hardware. A plan takes care of that."
-    >
+    <EmptyState v-else-if="!data?.length" :words="NOTHING">
       <BaseButton to="/compare">What your runs can answer</BaseButton>
     </EmptyState>
     <BasePanel v-else as="div" bare>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { StorageSerializers, useLocalStorage } from '@vueuse/core'
 import { v7 as uuidv7 } from 'uuid'
 
 /** A question becomes a test day: what is compared, what is kept the same, who burns it when. */
@@ -35,13 +36,21 @@ const form = ref<PlanForm>({
   containerIds: [],
   cooledInWater: false,
 })
+/** Left half-way it stands as it was left, in this browser, until it is planned. */
+const left = useLocalStorage<PlanForm | null>('vulcanum.plan', null, {
+  initOnMounted: true,
+  serializer: StorageSerializers.object,
+})
 onMounted(() => {
+  if (left.value !== null && asked('a') === '') form.value = { ...left.value }
   form.value.day ||= tomorrowHere()
+  watch(form, (now) => (left.value = JSON.parse(JSON.stringify(now)) as PlanForm), { deep: true })
 })
 const { problems, put } = usePlanForm(form, () => form.value.people[0] ?? null)
 async function make() {
   const study = await put()
   if (study === null) return
+  left.value = null
   clearNuxtState('planId')
   await navigateTo(`/plan/${study.id}`)
 }

@@ -15,7 +15,7 @@ import {
 } from '../../database/schema'
 
 export type StudyRow = typeof study.$inferSelect
-export type ArmRow = typeof arm.$inferSelect
+type ArmRow = typeof arm.$inferSelect
 export type PlannedRow = typeof plannedRun.$inferSelect & { n: number }
 
 export const studyRows = (db: Connection): Promise<StudyRow[]> => db.select().from(study).orderBy(desc(study.createdAt))
@@ -30,21 +30,27 @@ export async function lockStudy(tx: Connection, id: string): Promise<StudyRow | 
   return row ?? null
 }
 
-export const armRows = (db: Connection, studyId: string): Promise<(ArmRow & { setupId: string; name: string })[]> =>
+export type ArmLine = ArmRow & { setupId: string; name: string }
+const ARM = {
+  id: arm.id,
+  studyId: arm.studyId,
+  letter: arm.letter,
+  setupVersionId: arm.setupVersionId,
+  setupId: setup.id,
+  name: setup.name,
+}
+const armLines = (db: Connection) =>
   db
-    .select({
-      id: arm.id,
-      studyId: arm.studyId,
-      letter: arm.letter,
-      setupVersionId: arm.setupVersionId,
-      setupId: setup.id,
-      name: setup.name,
-    })
+    .select(ARM)
     .from(arm)
     .innerJoin(setupVersion, eq(setupVersion.id, arm.setupVersionId))
     .innerJoin(setup, eq(setup.id, setupVersion.setupId))
-    .where(eq(arm.studyId, studyId))
     .orderBy(asc(arm.letter))
+    .$dynamic()
+export const armRows = (db: Connection, studyId: string): Promise<ArmLine[]> =>
+  armLines(db).where(eq(arm.studyId, studyId))
+/** Of all. */
+export const armsOfStudies = (db: Connection): Promise<ArmLine[]> => armLines(db)
 
 /** In their order, with the number of their block. */
 export async function plannedRows(db: Connection, studyId: string): Promise<PlannedRow[]> {
@@ -57,6 +63,9 @@ export async function plannedRows(db: Connection, studyId: string): Promise<Plan
   return rows.map(({ planned, n }) => ({ ...planned, n }))
 }
 
+/** A run that is burning or was burned, and was not made void. */
+const COUNTS = sql`${run.state} in ('live', 'finished') and ${runSummary.voided} is not true`
+
 /** The newest run that was burned for each planned one and counts, by its id. */
 export async function burnedFor(db: Connection, studyId: string): Promise<Map<string, string>> {
   const rows = await db
@@ -64,15 +73,19 @@ export async function burnedFor(db: Connection, studyId: string): Promise<Map<st
     .from(run)
     .innerJoin(plannedRun, eq(plannedRun.id, run.plannedRunId))
     .leftJoin(runSummary, eq(runSummary.runId, run.id))
-    .where(
-      and(
-        eq(plannedRun.studyId, studyId),
-        sql`${run.state} in ('live', 'finished')`,
-        sql`${runSummary.voided} is not true`,
-      ),
-    )
+    .where(and(eq(plannedRun.studyId, studyId), COUNTS))
     .orderBy(run.plannedRunId, desc(run.startedAt))
   return new Map(rows.map(({ plannedId, runId }) => [plannedId!, runId]))
+}
+
+/** How many runs each study has, and how many of them were burned. */
+export async function countsOfStudies(db: Connection): Promise<Map<string, { runs: number; burned: number }>> {
+  const { rows } = await db.execute<{ id: string; runs: number; burned: number }>(sql`
+    select p.study_id as id, count(*)::int as runs, count(*) filter (where exists (
+      select 1 from run left join run_summary on run_summary.run_id = run.id
+      where run.planned_run_id = p.id and ${COUNTS}))::int as burned
+    from planned_run p group by p.study_id`)
+  return new Map(rows.map(({ id, ...counts }) => [id, counts]))
 }
 
 export const changeRows = (
